@@ -1,0 +1,237 @@
+package mussel.core.drain;
+
+import java.util.ArrayList;
+import java.util.List;
+import mussel.core.drain.DrainResult.Verdict;
+import mussel.core.drain.DrainResult.WaterShare;
+import mussel.core.measure.Display;
+import mussel.core.measure.Explanation;
+import mussel.core.measure.Explanation.InputLine;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Sentences;
+import mussel.core.measure.YardUnits;
+
+/** The drain's result in sentences: the same ones on screen, on paper and in the headless answer. */
+public final class DrainWords {
+    private static final Sentences SAY = Sentences.beside(DrainWords.class);
+    /** Below this share the water is not worth the name: it is what the look "none" allows. */
+    private static final double WORTH_NAMING = OilLook.NONE.high();
+
+    private final DrainInput in;
+    private final DrainResult out;
+    private final YardUnits units;
+
+    /** Words for one result, in the yard's units. */
+    public DrainWords(DrainInput in, DrainResult out, YardUnits units) {
+        this.in = in;
+        this.out = out;
+        this.units = units;
+    }
+
+    /** What stands at the head of the running conclusion while nothing was drained. */
+    public static String nothingKnown() {
+        return SAY.say("head.unknown");
+    }
+
+    /** Plain sentences a technician can act on. */
+    public List<String> notes() {
+        List<String> notes = new ArrayList<>();
+        notes.add(balance());
+        notes.add(water());
+        if (!out.water().consistent()) {
+            notes.add(SAY.say("water.disagree"));
+        }
+        notes.add(waiting());
+        out.ingressMlPerH().ifPresent(rate -> notes.add(SAY.say("ingress", volume(rate))));
+        if (wet()) {
+            notes.add(frost());
+            notes.add(SAY.say("bare"));
+        }
+        return List.copyOf(notes);
+    }
+
+    /** The one sentence of the running conclusion. */
+    public String head() {
+        WaterShare water = out.water();
+        String excess = volume(Math.abs(out.balance().excessMl()));
+        Verdict verdict = out.balance().verdict();
+        if (water.fraction().isEmpty()) {
+            return SAY.say(
+                    switch (verdict) {
+                        case AS_EXPECTED -> "head.volume";
+                        case MORE_THAN_FILLED -> "head.volume.more";
+                        case LESS_THAN_FILLED -> "head.volume.less";
+                    },
+                    excess);
+        }
+        if (water.high().isEmpty()) {
+            return SAY.say("head.free", volume(in.freeWaterMl()));
+        }
+        if (wet()) {
+            return out.ingressMlPerH().isPresent()
+                    ? SAY.say("head.water_rate", volume(out.ingressMlPerH().getAsDouble()))
+                    : SAY.say("head.water", share(water), volume(water.ml().getAsDouble()));
+        }
+        return SAY.say(
+                switch (verdict) {
+                    case AS_EXPECTED -> "head.dry";
+                    case MORE_THAN_FILLED -> "head.dry.more";
+                    case LESS_THAN_FILLED -> "head.dry.less";
+                },
+                excess);
+    }
+
+    /** What the volume says. */
+    public String balance() {
+        double excess = Math.abs(out.balance().excessMl());
+        return switch (out.balance().verdict()) {
+            case AS_EXPECTED ->
+                SAY.say(
+                        "balance.as_expected",
+                        volume(out.balance().expectedMl()),
+                        Display.exact(Kind.VOLUME, in.drainedMl(), units),
+                        "± " + volume(2 * out.balance().uMl()));
+            case MORE_THAN_FILLED -> SAY.say("balance.more", volume(excess));
+            case LESS_THAN_FILLED -> SAY.say("balance.less", volume(excess));
+        };
+    }
+
+    /** What is known of the water. */
+    public String water() {
+        WaterShare water = out.water();
+        if (water.fraction().isEmpty()) {
+            return SAY.say("water.unknown");
+        }
+        if (water.high().isEmpty()) {
+            return SAY.say("water.free_only", share(water), volume(in.freeWaterMl()));
+        }
+        String high = Display.percent(water.high().getAsDouble());
+        return wet()
+                ? SAY.say(
+                        "water.share",
+                        share(water),
+                        Display.percent(water.low().getAsDouble()),
+                        high,
+                        volume(water.ml().getAsDouble()))
+                : SAY.say("water.none", share(water), high);
+    }
+
+    /** How long to wait. */
+    public String waiting() {
+        double needed = out.drain().minutesNeeded();
+        double more = needed - in.minutes();
+        String temp = Display.exact(Kind.TEMPERATURE, in.oilTempC(), units);
+        String drained = Display.exact(Kind.DURATION, in.minutes(), units);
+        return more > 0
+                ? SAY.say("wait.more", temp, minutes(needed), drained, minutes(more))
+                : SAY.say("wait.done", temp, minutes(needed), drained);
+    }
+
+    /** What frost would do to the water in it. */
+    public String frost() {
+        String point = Display.estimate(Kind.TEMPERATURE, out.freeze().pointC(), units);
+        return out.freeze().freezes()
+                ? SAY.say("freeze.yes", point, volume(out.freeze().expansionMl().orElse(0)))
+                : SAY.say("freeze.no", point);
+    }
+
+    /** Whether there is water worth the name. */
+    public boolean wet() {
+        return out.water().fraction().orElse(0) > WORTH_NAMING || in.freeWaterMl() > 0;
+    }
+
+    /** Why the expected volume is what it is. */
+    public Explanation whyExpected() {
+        return new Explanation(
+                SAY.say("why.expected.title"),
+                volume(out.balance().expectedMl()),
+                SAY.say("why.expected.formula"),
+                List.of(
+                        line("fill", Kind.VOLUME, in.filledMl(), in.fillMl().isPresent() ? "read" : "sheet"),
+                        line("oil at", Kind.TEMPERATURE, in.oilTempC(), "read"),
+                        line("drained for", Kind.DURATION, in.minutes(), "read"),
+                        line("came out", Kind.VOLUME, in.drainedMl(), "read"),
+                        new InputLine("viscosity", Display.significant(out.viscosityCst()) + " cSt", origin("yard")),
+                        line("still inside", Kind.VOLUME, out.residualMl(), "sheet")),
+                SAY.say("why.expected.source"),
+                SAY.say("why.expected.u", volume(out.balance().uMl())),
+                SAY.say("why.expected.change", volume(2 * out.balance().uMl())));
+    }
+
+    /** Why the water share is what it is. */
+    public Explanation whyWater() {
+        WaterShare water = out.water();
+        List<InputLine> lines = new ArrayList<>();
+        for (DrainResult.Source s : water.sources()) {
+            lines.add(new InputLine(
+                    s.name().name().toLowerCase(java.util.Locale.ROOT),
+                    Display.percent(s.fraction()) + " ± " + Display.percent(s.u()),
+                    s.used() ? "used" : "not used"));
+        }
+        boolean bounded = water.high().isPresent();
+        return new Explanation(
+                SAY.say("why.water.title"),
+                water.fraction().isPresent() ? share(water) : "not known",
+                SAY.say("why.water.formula"),
+                lines,
+                SAY.say("why.water.source"),
+                bounded
+                        ? SAY.say(
+                                "why.water.u",
+                                Display.percent(water.low().getAsDouble()),
+                                Display.percent(water.high().getAsDouble()))
+                        : SAY.say("water.unknown"),
+                SAY.say("why.water.change"));
+    }
+
+    /** Why it takes so long. */
+    public Explanation whyWait() {
+        return new Explanation(
+                SAY.say("why.wait.title"),
+                minutes(out.drain().minutesNeeded()),
+                SAY.say("why.wait.formula"),
+                List.of(
+                        line("tau at 40 °C", Kind.DURATION, in.gearcase().tau40Min(), "sheet"),
+                        line("tau now", Kind.DURATION, out.drain().tauMin(), "sheet"),
+                        new InputLine("viscosity", Display.significant(out.viscosityCst()) + " cSt", origin("yard")),
+                        new InputLine("vent", in.ventOpen() ? "open" : "shut", origin("read"))),
+                SAY.say("why.wait.source"),
+                SAY.say("why.wait.u"),
+                SAY.say("why.wait.change"));
+    }
+
+    /** Why it freezes where it does. */
+    public Explanation whyFrost() {
+        return new Explanation(
+                SAY.say("why.frost.title"),
+                Display.estimate(Kind.TEMPERATURE, out.freeze().pointC(), units),
+                SAY.say("why.frost.formula"),
+                List.of(new InputLine(
+                        "salinity",
+                        Display.significant(in.salinity()) + " psu",
+                        origin(in.salinityPsu().isPresent() ? "read" : "assumed"))),
+                SAY.say("why.frost.source"),
+                SAY.say("why.frost.u", origin(in.salinityPsu().isPresent() ? "read" : "assumed")),
+                SAY.say("why.frost.change"));
+    }
+
+    private InputLine line(String name, Kind kind, double value, String origin) {
+        return new InputLine(name, Display.estimate(kind, value, units), origin(origin));
+    }
+
+    private static String origin(String key) {
+        return SAY.say("origin." + key);
+    }
+
+    private static String share(WaterShare water) {
+        return Display.percent(water.fraction().orElse(0));
+    }
+
+    private String volume(double ml) {
+        return Display.estimate(Kind.VOLUME, ml, units);
+    }
+
+    private String minutes(double min) {
+        return Display.estimate(Kind.DURATION, min, units);
+    }
+}

@@ -1,0 +1,84 @@
+package mussel.core.fill;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import mussel.core.measure.Checked;
+import mussel.core.measure.Given;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Problems;
+
+/**
+ * What the fill engine needs.
+ *
+ * @param capacityMl how much the case holds (ml)
+ * @param residualMl what is still in it (ml)
+ * @param purgeMl what the hose is purged with (ml)
+ * @param spillMl what is lost at the plugs (ml)
+ * @param bottles the bottles there are, owned or for sale
+ * @param pumpedMl what the case took (ml)
+ */
+public record FillInput(
+        @Given(value = "how much the case holds", kind = Kind.VOLUME, min = 10, max = 200_000) double capacityMl,
+        @Given(value = "how much is still in the case", kind = Kind.VOLUME, min = 0, max = 200_000, orElse = "0")
+                double residualMl,
+        @Given(value = "how much the hose is purged with", kind = Kind.VOLUME, min = 0, max = 20_000, orElse = "0")
+                double purgeMl,
+        @Given(value = "how much is lost at the plugs", kind = Kind.VOLUME, min = 0, max = 20_000, orElse = "0")
+                double spillMl,
+        @Given(value = "the bottles there are", atLeast = 1) List<Bottle> bottles,
+        @Given(value = "how much the case took", kind = Kind.VOLUME, min = 0, max = 200_000) OptionalDouble pumpedMl)
+        implements Checked {
+    private static final int MOST_BOTTLES = 40;
+
+    /** Keeps its own copy. */
+    public FillInput {
+        bottles = List.copyOf(bottles);
+    }
+
+    @Override
+    public void check(Problems problems, String pointer) {
+        problems.unless(
+                residualMl <= capacityMl,
+                pointer + "/residual_ml",
+                "is more than the case holds (" + capacityMl + " ml)");
+        problems.unless(
+                bottles.size() <= MOST_BOTTLES,
+                pointer + "/bottles",
+                "has " + bottles.size() + " kinds of bottle; at most " + MOST_BOTTLES
+                        + " are weighed against each other");
+        for (int i = 0; i < bottles.size(); i++) {
+            String name = bottles.get(i).name();
+            boolean first =
+                    bottles.subList(0, i).stream().noneMatch(b -> b.name().equals(name));
+            problems.unless(first, pointer + "/bottles/" + i + "/name", "stands twice: give each bottle its own name");
+        }
+    }
+
+    /**
+     * One size of bottle.
+     *
+     * @param name what the yard calls it
+     * @param ml what a whole one holds (ml)
+     * @param price of a whole one
+     * @param have whole ones owned
+     * @param openedMl what is left in an opened one (ml)
+     */
+    public record Bottle(
+            @Given("the bottle's name") String name,
+            @Given(value = "what a whole bottle holds", kind = Kind.VOLUME, min = 1, max = 250_000) double ml,
+            @Given(value = "the price of a bottle", min = 0, max = 1_000_000) double price,
+            @Given(value = "how many whole bottles are owned", min = 0, max = 10_000, orElse = "0") int have,
+            @Given(
+                            value = "how much is left in an opened one",
+                            kind = Kind.VOLUME,
+                            min = 0,
+                            max = 250_000,
+                            orElse = "0")
+                    double openedMl)
+            implements Checked {
+        @Override
+        public void check(Problems problems, String pointer) {
+            problems.unless(openedMl <= ml, pointer + "/opened_ml", "is more than a whole one holds (" + ml + " ml)");
+        }
+    }
+}

@@ -1,0 +1,277 @@
+package mussel.core.job;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.drain.DrainEngine;
+import mussel.core.drain.DrainInput;
+import mussel.core.drain.DrainResult;
+import mussel.core.drain.DrainWords;
+import mussel.core.drain.OilLook;
+import mussel.core.drain.Water;
+import mussel.core.fill.FillEngine;
+import mussel.core.fill.FillInput;
+import mussel.core.fill.FillResult;
+import mussel.core.fill.FillWords;
+import mussel.core.log.Due;
+import mussel.core.measure.Problem;
+import mussel.core.measure.Problems;
+import mussel.core.plan.Plan;
+import mussel.core.plan.Planner;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Goal;
+import mussel.core.sheet.Interval;
+
+/**
+ * Everything computed for a job: each engine fed from the job, its family's sheet and the yard. A pure function of the three and of
+ * the day.
+ */
+public final class Assessment {
+    private final Job job;
+    private final FamilySheet sheet;
+    private final Yard yard;
+    private final LocalDate today;
+    private final Optional<DrainInput> drainInput;
+    private final List<Problem> drainProblems;
+    private final Optional<DrainResult> drain;
+    private final Plan plan;
+    private final Optional<FillInput> fillInput;
+    private final List<Problem> fillProblems;
+    private final Optional<FillResult> fill;
+    private final Map<Station, Station.State> states;
+
+    private Assessment(Job job, FamilySheet sheet, Yard yard, LocalDate today) {
+        this.job = job;
+        this.sheet = sheet;
+        this.yard = yard;
+        this.today = today;
+        Optional<DrainInput> asked = askDrain();
+        this.drainProblems = asked.map(Assessment::problems).orElse(List.of());
+        this.drainInput = drainProblems.isEmpty() ? asked : Optional.empty();
+        this.drain = drainInput.map(DrainEngine::run);
+        this.plan = Planner.plan(sheet, goals());
+        FillInput fillAsked = askFill();
+        Problems found = new Problems();
+        fillAsked.check(found, "");
+        this.fillProblems = found.list();
+        this.fillInput = found.none() ? Optional.of(fillAsked) : Optional.empty();
+        this.fill = fillInput.map(FillEngine::run);
+        this.states = new Progress(this).states();
+    }
+
+    /** Computes everything for a job. */
+    public static Assessment of(Job job, FamilySheet sheet, Yard yard, LocalDate today) {
+        return new Assessment(job, sheet, yard, today);
+    }
+
+    private static List<Problem> problems(DrainInput input) {
+        Problems found = new Problems();
+        input.oil().check(found, "/oil");
+        input.jar().ifPresent(j -> j.check(found, "/jar"));
+        input.check(found, "");
+        return found.list();
+    }
+
+    private Optional<DrainInput> askDrain() {
+        OptionalDouble drained = job.reading(Field.DRAINED);
+        OptionalDouble temp = job.reading(Field.OIL_TEMP);
+        OptionalDouble minutes = job.reading(Field.MINUTES);
+        if (drained.isEmpty() || temp.isEmpty() || minutes.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(new DrainInput(
+                sheet.oil().capacityMl(),
+                job.reading(Field.FILL),
+                20,
+                drained.getAsDouble(),
+                job.reading(Field.DRAINED_U).orElse(5),
+                job.reading(Field.MEASURED_TEMP),
+                job.reading(Field.FREE_WATER).orElse(0),
+                temp.getAsDouble(),
+                minutes.getAsDouble(),
+                !job.choice(Scale.VENT).equals(Optional.of("shut")),
+                water(),
+                oilInIt().data(),
+                sheet.gearcase(),
+                job.choice(Scale.OIL_WATER).map(o -> constant(OilLook.class, o)),
+                jar(),
+                job.reading(Field.MASS),
+                2,
+                job.reading(Field.HOURS_SINCE_FILL),
+                job.reading(Field.STORAGE_MIN),
+                OptionalDouble.empty()));
+    }
+
+    private Optional<DrainInput.Jar> jar() {
+        OptionalDouble total = job.reading(Field.JAR_TOTAL);
+        boolean anyLayer = job.reading(Field.JAR_WATER).isPresent()
+                || job.reading(Field.JAR_EMULSION).isPresent();
+        return total.isPresent() && anyLayer
+                ? Optional.of(new DrainInput.Jar(
+                        total.getAsDouble(),
+                        job.reading(Field.JAR_WATER).orElse(0),
+                        job.reading(Field.JAR_EMULSION).orElse(0)))
+                : Optional.empty();
+    }
+
+    private FillInput askFill() {
+        List<FillInput.Bottle> bottles = new ArrayList<>();
+        for (FillInput.Bottle b : yard.bottles()) {
+            bottles.add(new FillInput.Bottle(
+                    b.name(),
+                    b.ml(),
+                    b.price(),
+                    (int) job.reading(Field.BOTTLE_HAVE.of(b.name())).orElse(b.have()),
+                    job.reading(Field.BOTTLE_OPENED.of(b.name())).orElse(b.openedMl())));
+        }
+        double residual = Math.min(
+                sheet.oil().capacityMl(),
+                plan.steps().isEmpty() ? drain.map(DrainResult::residualMl).orElse(0.0) : 0);
+        return new FillInput(
+                sheet.oil().capacityMl(),
+                residual,
+                sheet.oil().purgeMl(),
+                sheet.oil().spillMl(),
+                bottles,
+                job.reading(Field.PUMPED));
+    }
+
+    static <E extends Enum<E>> E constant(Class<E> type, String file) {
+        return Enum.valueOf(type, file.toUpperCase(java.util.Locale.ROOT));
+    }
+
+    /** The job. */
+    public Job job() {
+        return job;
+    }
+
+    /** Its family's sheet. */
+    public FamilySheet sheet() {
+        return sheet;
+    }
+
+    /** The yard. */
+    public Yard yard() {
+        return yard;
+    }
+
+    /** The day of the assessment. */
+    public LocalDate today() {
+        return today;
+    }
+
+    /** The water the leg runs in; the sea where nobody said, since salt is the harder case. */
+    public Water water() {
+        return job.choice(Scale.WATER).map(w -> constant(Water.class, w)).orElse(Water.SEA);
+    }
+
+    /** The oil that was in it, as far as known. */
+    public Yard.Oil oilInIt() {
+        return yard.oil(job.choice(Scale.OIL_LAST));
+    }
+
+    /** The oil that goes in. */
+    public Yard.Oil oilToFill() {
+        return yard.oil(job.choice(Scale.OIL_NEW).or(() -> job.choice(Scale.OIL_LAST)));
+    }
+
+    /** What the drain engine was fed, once enough is known and fits together. */
+    public Optional<DrainInput> drainInput() {
+        return drainInput;
+    }
+
+    /** What does not fit together in the drain's readings. */
+    public List<Problem> drainProblems() {
+        return drainProblems;
+    }
+
+    /** What the drain says. */
+    public Optional<DrainResult> drain() {
+        return drain;
+    }
+
+    /** The drain in words. */
+    public Optional<DrainWords> drainWords() {
+        return drain.map(result -> new DrainWords(drainInput.orElseThrow(), result, yard.units()));
+    }
+
+    /** The goals chosen, in the sheet's order. */
+    public List<String> goals() {
+        return sheet.goals().stream()
+                .map(Goal::id)
+                .filter(id -> job.choice(Scale.GOAL.of(id)).equals(Optional.of("yes")))
+                .toList();
+    }
+
+    /** The work they call for. */
+    public Plan plan() {
+        return plan;
+    }
+
+    /** What the fill engine was fed. */
+    public Optional<FillInput> fillInput() {
+        return fillInput;
+    }
+
+    /** What does not fit together in the fill's readings. */
+    public List<Problem> fillProblems() {
+        return fillProblems;
+    }
+
+    /** How much to buy, pour and leave. */
+    public Optional<FillResult> fill() {
+        return fill;
+    }
+
+    /** The fill in words. */
+    public Optional<FillWords> fillWords() {
+        return fill.map(result -> new FillWords(fillInput.orElseThrow(), result, yard.units()));
+    }
+
+    /** What is next due once this job is tagged. */
+    public List<Due> due() {
+        OptionalDouble hours = job.reading(Field.ENGINE_HOURS);
+        LocalDate done = job.tagged().orElse(today);
+        boolean hard = job.choice(Scale.SAND).equals(Optional.of("yes"));
+        List<Due> due = new ArrayList<>();
+        for (Interval interval : sheet.intervals()) {
+            boolean pumpDone = goals().contains("impeller") || goals().contains("pump_kit");
+            boolean applies =
+                    switch (interval.id()) {
+                        case "pump" -> pumpDone;
+                        case "oil_recheck" -> !goals().isEmpty();
+                        default -> true;
+                    };
+            if (applies) {
+                due.add(Due.after(interval, hours.orElse(0), done, hard));
+            }
+        }
+        return List.copyOf(due);
+    }
+
+    /** How far each station is. */
+    public Map<Station, Station.State> states() {
+        return new EnumMap<>(states);
+    }
+
+    /** The station where work goes on. */
+    public Station current() {
+        return new Progress(this).current();
+    }
+
+    /** The next thing to do, in a short sentence. */
+    public String nextAction() {
+        return new Progress(this).nextAction();
+    }
+
+    /** How many of these steps are done. */
+    public int stepsDone(List<Plan.PlannedStep> steps) {
+        return (int) steps.stream()
+                .filter(s -> job.ticked(s.step().id()).isPresent())
+                .count();
+    }
+}

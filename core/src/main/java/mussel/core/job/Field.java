@@ -1,0 +1,100 @@
+package mussel.core.job;
+
+import java.util.Optional;
+import mussel.core.drain.DrainInput;
+import mussel.core.fill.FillInput;
+import mussel.core.measure.Kind;
+import mussel.core.measure.NamedBy;
+import mussel.core.measure.Range;
+import mussel.core.measure.Ranges;
+
+/** Every quantity a job can hold, with its label, kind and valid range. */
+public enum Field {
+    /** The engine's hour meter at intake. */
+    ENGINE_HOURS("hour meter", Kind.RUNNING, Range.of(0, 50_000)),
+    /** Running hours since the oil was changed. */
+    HOURS_SINCE_FILL("hours on this oil", DrainInput.class, "hoursSinceFill"),
+    /** Months since the oil was changed. */
+    MONTHS_SINCE_FILL("months on this oil", Kind.MONTHS, Range.of(0, 600)),
+    /** The coldest it will be stored at. */
+    STORAGE_MIN("coldest storage", DrainInput.class, "storageMinC"),
+    /** What went in last. */
+    FILL("went in last", DrainInput.class, "fillMl"),
+    /** Hours the leg rested before draining. */
+    REST("rested", Kind.DURATION, Range.of(0, 525_600)),
+    /** What came out. */
+    DRAINED("came out", DrainInput.class, "drainedMl"),
+    /** How well that is known. */
+    DRAINED_U("give or take", DrainInput.class, "drainedUMl"),
+    /** Water that ran out first. */
+    FREE_WATER("water first", DrainInput.class, "freeWaterMl"),
+    /** The oil while it drained. */
+    OIL_TEMP("oil at", DrainInput.class, "oilTempC"),
+    /** The oil when its volume was read. */
+    MEASURED_TEMP("read at", DrainInput.class, "measuredTempC"),
+    /** How long it drained. */
+    MINUTES("drained for", DrainInput.class, "minutes"),
+    /** The weight of what came out. */
+    MASS("weight", DrainInput.class, "massG"),
+    /** The sample in the jar. */
+    JAR_TOTAL("in the jar", DrainInput.Jar.class, "totalMl"),
+    /** Water at the bottom of the jar. */
+    JAR_WATER("clear water", DrainInput.Jar.class, "waterMl"),
+    /** The milky layer of the jar. */
+    JAR_EMULSION("milky layer", DrainInput.Jar.class, "emulsionMl"),
+    /** Whole bottles owned, by bottle. */
+    BOTTLE_HAVE("whole ones", Kind.COUNT, Range.of(0, 10_000)),
+    /** What is left in an opened bottle, by bottle. */
+    BOTTLE_OPENED("left in an opened one", FillInput.Bottle.class, "openedMl"),
+    /** What the case took. */
+    PUMPED("went in", FillInput.class, "pumpedMl");
+
+    private final String label;
+    private final Kind kind;
+    private final Range range;
+
+    Field(String label, Kind kind, Range range) {
+        this.label = label;
+        this.kind = kind;
+        this.range = range;
+    }
+
+    Field(String label, Class<? extends Record> input, String component) {
+        this(label, Ranges.kind(input, component), Ranges.range(input, component));
+    }
+
+    /** The field's label. */
+    public String label() {
+        return label;
+    }
+
+    /** The kind of quantity. */
+    public Kind kind() {
+        return kind;
+    }
+
+    /** The valid range in the kind's canonical unit. */
+    public Range range() {
+        return range;
+    }
+
+    /** Its address where there is only one. */
+    public Address address() {
+        return Address.the(NamedBy.file(this));
+    }
+
+    /** Its address for one of several. */
+    public Address of(String which) {
+        return new Address(NamedBy.file(this), which);
+    }
+
+    /** The field an address names, where it names one. */
+    public static Optional<Field> at(Address address) {
+        for (Field field : values()) {
+            if (NamedBy.file(field).equals(address.name())) {
+                return Optional.of(field);
+            }
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,157 @@
+package mussel.core.job;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * A job as its entries leave it: the fold of a journal. Holds no state of its own; the same entries give the same job.
+ */
+public final class Job {
+    private final int id;
+    private final Instant opened;
+    private final Instant touched;
+    private final LegRef leg;
+    private final Map<Address, Fact.Read> readings = new LinkedHashMap<>();
+    private final Map<Address, String> choices = new LinkedHashMap<>();
+    private final Map<Address, String> notes = new LinkedHashMap<>();
+    private final Map<String, Instant> ticks = new LinkedHashMap<>();
+    private final Optional<LocalDate> tagged;
+    private final UndoLine undoLine;
+
+    private Job(List<Entry> entries) {
+        Entry first = entries.get(0);
+        if (!(first.fact() instanceof Fact.Opened start)) {
+            throw new IllegalArgumentException("Job " + first.job() + " does not begin with its opening");
+        }
+        id = first.job();
+        opened = first.at();
+        touched = entries.get(entries.size() - 1).at();
+        undoLine = UndoLine.of(entries);
+        LegRef ref = start.leg();
+        LocalDate closed = null;
+        for (Entry entry : undoLine.standing()) {
+            if (entry.fact() instanceof Fact.LegCorrected corrected) {
+                ref = corrected.leg();
+            } else if (entry.fact() instanceof Fact.Tagged tag) {
+                closed = tag.on();
+            } else {
+                apply(entry);
+            }
+        }
+        leg = ref;
+        tagged = Optional.ofNullable(closed);
+    }
+
+    /** Folds the entries of one job, in their order. The first must be its opening. */
+    public static Job of(List<Entry> entries) {
+        return new Job(entries);
+    }
+
+    private void apply(Entry entry) {
+        Fact fact = entry.fact();
+        if (fact instanceof Fact.Read read) {
+            readings.put(read.about(), read);
+        } else if (fact instanceof Fact.Chosen chosen) {
+            choices.put(chosen.about(), chosen.outcome());
+        } else if (fact instanceof Fact.Noted noted) {
+            notes.put(noted.about(), noted.text());
+        } else if (fact instanceof Fact.Cleared cleared) {
+            readings.remove(cleared.about());
+            choices.remove(cleared.about());
+            notes.remove(cleared.about());
+        } else if (fact instanceof Fact.Ticked ticked) {
+            if (ticked.done()) {
+                ticks.put(ticked.step(), entry.at());
+            } else {
+                ticks.remove(ticked.step());
+            }
+        }
+    }
+
+    /** The job's number, as on its tag. */
+    public int id() {
+        return id;
+    }
+
+    /** The leg it is about. */
+    public LegRef leg() {
+        return leg;
+    }
+
+    /** When it was opened. */
+    public Instant opened() {
+        return opened;
+    }
+
+    /** When the last entry was made. */
+    public Instant touched() {
+        return touched;
+    }
+
+    /** The day the leg was tagged, once it is. */
+    public Optional<LocalDate> tagged() {
+        return tagged;
+    }
+
+    /** A reading in its canonical unit; empty when not measured. */
+    public OptionalDouble reading(Address about) {
+        Fact.Read read = readings.get(about);
+        return read == null ? OptionalDouble.empty() : OptionalDouble.of(read.value());
+    }
+
+    /** The reading of a field there is only one of. */
+    public OptionalDouble reading(Field field) {
+        return reading(field.address());
+    }
+
+    /** A reading with how it was made. */
+    public Optional<Fact.Read> read(Address about) {
+        return Optional.ofNullable(readings.get(about));
+    }
+
+    /** A choice; empty when not answered. */
+    public Optional<String> choice(Address about) {
+        return Optional.ofNullable(choices.get(about));
+    }
+
+    /** The choice on a scale there is only one of. */
+    public Optional<String> choice(Scale scale) {
+        return choice(scale.address());
+    }
+
+    /** What was written down. */
+    public Optional<String> note(Address about) {
+        return Optional.ofNullable(notes.get(about));
+    }
+
+    /** When a step was done; empty while it is not. */
+    public Optional<Instant> ticked(String step) {
+        return Optional.ofNullable(ticks.get(step));
+    }
+
+    /** Everything chosen, by address. */
+    public Map<Address, String> choices() {
+        return Collections.unmodifiableMap(choices);
+    }
+
+    /** Everything written down, by address. */
+    public Map<Address, String> notes() {
+        return Collections.unmodifiableMap(notes);
+    }
+
+    /** Everything read, by address. */
+    public Map<Address, Fact.Read> readings() {
+        return Collections.unmodifiableMap(readings);
+    }
+
+    /** What undo and redo would act on. */
+    public UndoLine undoLine() {
+        return undoLine;
+    }
+}

@@ -1,0 +1,41 @@
+package mussel.core.job;
+
+import java.util.List;
+
+/**
+ * The journal of a yard: entries are appended and never changed. An appended entry is safe when the call returns. Implementations
+ * need not serve several threads at once.
+ */
+public interface Journal extends AutoCloseable {
+    /**
+     * Opens a job for a leg and returns its first entry.
+     *
+     * @throws JournalException when it could not be written; nothing has changed then
+     */
+    Entry open(LegRef leg, String by);
+
+    /**
+     * Appends one fact to a job.
+     *
+     * @throws JournalException when it could not be written; nothing has changed then
+     */
+    Entry append(int job, String by, Fact fact);
+
+    /** All entries of one job, in order; empty for an unknown job. */
+    List<Entry> entries(int job);
+
+    /** All entries, job by job in the order of opening. */
+    List<List<Entry>> all();
+
+    /** A setting of the yard, or the fallback. */
+    String setting(String key, String fallback);
+
+    /** Keeps a setting of the yard. */
+    void keepSetting(String key, String value);
+
+    /** Whether entries are refused because the journal was opened for reading. */
+    boolean readOnly();
+
+    @Override
+    void close();
+}

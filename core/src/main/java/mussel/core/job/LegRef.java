@@ -1,0 +1,51 @@
+package mussel.core.job;
+
+/**
+ * Which leg a job is about.
+ *
+ * @param id stays the same over all its jobs
+ * @param boat the boat's name
+ * @param position where it hangs
+ * @param family its family's id
+ */
+public record LegRef(String id, String boat, Position position, String family) {
+    /** Longest boat name kept. */
+    public static final int LONGEST_NAME = 60;
+
+    /** Refuses an empty or endless name. */
+    public LegRef {
+        if (boat.isBlank() || boat.length() > LONGEST_NAME) {
+            throw new IllegalArgumentException("A boat has a name of 1 to " + LONGEST_NAME + " characters");
+        }
+    }
+
+    /** Where a leg hangs on its boat. */
+    public enum Position {
+        /** The only one. */
+        SINGLE("single"),
+        /** Left, looking forward. */
+        PORT("port"),
+        /** Right, looking forward. */
+        STARBOARD("starboard"),
+        /** In the middle of three. */
+        CENTRE("centre"),
+        /** Not hung anywhere. */
+        SPARE("spare");
+
+        private final String title;
+
+        Position(String title) {
+            this.title = title;
+        }
+
+        /** The position in words. */
+        public String title() {
+            return title;
+        }
+    }
+
+    /** Boat and position, as on a tag. */
+    public String title() {
+        return position == Position.SINGLE ? boat : boat + ", " + position.title();
+    }
+}

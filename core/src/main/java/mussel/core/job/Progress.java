@@ -1,0 +1,94 @@
+package mussel.core.job;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import mussel.core.measure.Sentences;
+import mussel.core.plan.Plan;
+import mussel.core.sheet.Phase;
+
+/** How far a job is, station by station, and what to do next. */
+final class Progress {
+    private static final Sentences SAY = Sentences.beside(Progress.class);
+
+    private final Assessment all;
+    private final Job job;
+
+    Progress(Assessment all) {
+        this.all = all;
+        this.job = all.job();
+    }
+
+    Map<Station, Station.State> states() {
+        Map<Station, Station.State> states = new EnumMap<>(Station.class);
+        states.put(
+                Station.INTAKE,
+                state(
+                        job.reading(Field.ENGINE_HOURS).isPresent()
+                                && job.choice(Scale.WATER).isPresent(),
+                        job.reading(Field.ENGINE_HOURS).isPresent()
+                                || job.choice(Scale.WATER).isPresent()));
+        states.put(
+                Station.DRAIN,
+                state(
+                        all.drain().isPresent() && job.choice(Scale.OIL_WATER).isPresent(),
+                        job.reading(Field.DRAINED).isPresent()
+                                || job.choice(Scale.OIL_WATER).isPresent()));
+        states.put(Station.STRIP, steps(strip(), !all.goals().isEmpty()));
+        states.put(Station.BUILD, steps(build(), false));
+        states.put(Station.FILL, state(all.fill().flatMap(f -> f.check()).isPresent(), false));
+        states.put(Station.TAG, state(job.tagged().isPresent(), false));
+        return states;
+    }
+
+    Station current() {
+        Map<Station, Station.State> states = states();
+        if (job.tagged().isPresent()) {
+            return Station.TAG;
+        }
+        return Stream.of(Station.values())
+                .filter(s -> states.get(s) != Station.State.DONE)
+                .findFirst()
+                .orElse(Station.TAG);
+    }
+
+    String nextAction() {
+        if (job.tagged().isPresent()) {
+            return SAY.say("next.none");
+        }
+        return switch (current()) {
+            case INTAKE -> SAY.say("next.intake");
+            case DRAIN -> job.reading(Field.DRAINED).isPresent() ? SAY.say("next.look") : SAY.say("next.drain");
+            case STRIP -> all.goals().isEmpty() ? SAY.say("next.goals") : nextStep(strip());
+            case BUILD -> nextStep(build());
+            case FILL -> SAY.say("next.fill");
+            case TAG -> SAY.say("next.tag");
+        };
+    }
+
+    private String nextStep(List<Plan.PlannedStep> steps) {
+        return steps.stream()
+                .filter(s -> job.ticked(s.step().id()).isEmpty())
+                .findFirst()
+                .map(s -> s.step().title())
+                .orElse(SAY.say("next.none"));
+    }
+
+    private List<Plan.PlannedStep> strip() {
+        return all.plan().of(Phase.DOWN, Phase.STRIP);
+    }
+
+    private List<Plan.PlannedStep> build() {
+        return all.plan().of(Phase.BUILD);
+    }
+
+    private Station.State steps(List<Plan.PlannedStep> steps, boolean begun) {
+        int done = all.stepsDone(steps);
+        return state(!steps.isEmpty() && done == steps.size(), begun || done > 0);
+    }
+
+    private static Station.State state(boolean done, boolean begun) {
+        return done ? Station.State.DONE : begun ? Station.State.BEGUN : Station.State.UNTOUCHED;
+    }
+}

@@ -1,0 +1,66 @@
+package mussel.core.job;
+
+import java.util.List;
+import mussel.core.measure.NamedBy;
+
+/** Every scale of looks and answers, its outcomes from benign to severe. Ids are fixed: saved jobs and scripts use them. */
+public enum Scale {
+    /** Water in the oil. */
+    OIL_WATER("Water in the oil", "none", "haze", "streaks", "milky", "sludge"),
+    /** Heat and age of the oil. */
+    OIL_HEAT("Heat and age", "fresh", "darkened", "burnt"),
+    /** Metal in the oil. */
+    OIL_METAL("Metal in the oil", "none", "sheen", "flakes"),
+    /** The coat on a plug's magnet, by plug. */
+    MAGNET("On the magnet", "clean", "paste", "bristle", "slivers", "chips"),
+    /** A plug's sealing washer, by plug. */
+    WASHERS("Sealing washer", "sound", "flattened", "torn", "missing", "doubled"),
+    /** What came as the vent was cracked. */
+    VENT_CRACK("As the vent was cracked", "still", "hiss", "spurt"),
+    /** Whether the vent stood open while it drained. */
+    VENT("Vent while draining", "open", "shut"),
+    /** What the leg runs in. */
+    WATER("Runs in", "fresh", "brackish", "sea"),
+    /** Where it is stored. */
+    STORAGE("Kept", "mooring", "trailer", "frost"),
+    /** Whether it runs in sand or shallows. */
+    SAND("Sand or shallows", "no", "yes"),
+    /** What was done last. */
+    LAST_JOB("Last time", "none", "oil_only", "resealed", "opened_unknown"),
+    /** Goals to be done, by goal. */
+    GOAL("To be done", "no", "yes"),
+    /** The oil that went in last: ids of the yard's list. */
+    OIL_LAST("Oil in it"),
+    /** The oil that goes in now: ids of the yard's list. */
+    OIL_NEW("Oil to fill"),
+    /** Whether the oil found is the right kind. */
+    OIL_TYPE("Kind of oil", "right", "wrong");
+
+    private final String label;
+    private final List<String> outcomes;
+
+    Scale(String label, String... outcomes) {
+        this.label = label;
+        this.outcomes = List.of(outcomes);
+    }
+
+    /** The scale's label. */
+    public String label() {
+        return label;
+    }
+
+    /** Its outcomes from benign to severe; empty where the yard's lists decide. */
+    public List<String> outcomes() {
+        return outcomes;
+    }
+
+    /** Its address where there is only one. */
+    public Address address() {
+        return Address.the(NamedBy.file(this));
+    }
+
+    /** Its address for one of several. */
+    public Address of(String which) {
+        return new Address(NamedBy.file(this), which);
+    }
+}

@@ -1,0 +1,27 @@
+package mussel.core.job;
+
+import mussel.core.measure.NamedBy;
+
+/** What people write down in words. */
+public enum Topic {
+    /** What the owner saw. */
+    COMPLAINT,
+    /** How a part lay, by part or step. */
+    AS_FOUND,
+    /** What the job waits for. */
+    WAITS_FOR,
+    /** When it was promised. */
+    PROMISED,
+    /** Anything else. */
+    REMARK;
+
+    /** Its address where there is only one. */
+    public Address address() {
+        return Address.the(NamedBy.file(this));
+    }
+
+    /** Its address for one of several. */
+    public Address of(String which) {
+        return new Address(NamedBy.file(this), which);
+    }
+}

@@ -1,0 +1,64 @@
+package mussel.core.log;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.OptionalDouble;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Sentences;
+import mussel.core.measure.YardUnits;
+import mussel.core.sheet.Interval;
+
+/**
+ * When something is next due: by running hours or by the calendar, whichever comes first.
+ *
+ * @param what the interval's title
+ * @param atHours the engine hours at which it is due (h)
+ * @param on the day by which it is due
+ */
+public record Due(String what, double atHours, LocalDate on) {
+    private static final Sentences SAY = Sentences.beside(Due.class);
+    private static final int SOON_DAYS = 14;
+    private static final double SOON_HOURS = 10;
+
+    /** How pressing it is. */
+    public enum Urgency {
+        /** Past its hours or its day. */
+        OVERDUE,
+        /** Within ten hours or a fortnight. */
+        SOON,
+        /** Later. */
+        LATER
+    }
+
+    /**
+     * The next due point after a service.
+     *
+     * @param interval how often
+     * @param doneAtHours engine hours at the service (h)
+     * @param doneOn the day of the service
+     * @param hard whether it runs in sand or shallows, which brings it forward
+     */
+    public static Due after(Interval interval, double doneAtHours, LocalDate doneOn, boolean hard) {
+        double factor = hard ? interval.hardFactor() : 1;
+        return new Due(
+                interval.title(),
+                doneAtHours + interval.hours() * factor,
+                doneOn.plusMonths(Math.max(1, Math.round(interval.months() * factor))));
+    }
+
+    /** How pressing it is on a day, with the engine hours known then. */
+    public Urgency urgency(LocalDate today, OptionalDouble hoursNow) {
+        long days = ChronoUnit.DAYS.between(today, on);
+        double hours = hoursNow.isPresent() ? atHours - hoursNow.getAsDouble() : Double.MAX_VALUE;
+        if (days < 0 || hours < 0) {
+            return Urgency.OVERDUE;
+        }
+        return days <= SOON_DAYS || hours <= SOON_HOURS ? Urgency.SOON : Urgency.LATER;
+    }
+
+    /** Both limits in a sentence part. */
+    public String limits() {
+        return SAY.say("limits", Display.exact(Kind.RUNNING, atHours, YardUnits.METRIC), on.toString());
+    }
+}

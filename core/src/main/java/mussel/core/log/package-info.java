@@ -1,0 +1,4 @@
+/**
+ * What is due and when: hours or months, whichever comes first. The date is passed in; no clock.
+ */
+package mussel.core.log;

@@ -1,0 +1,137 @@
+package mussel.core.measure;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/**
+ * Reads a quantity as people type it: {@code 9 psi}, {@code 1,2 l}, {@code 14 thou}, {@code 70 in-lb}, {@code 1 1/2 qt},
+ * {@code 1 h 20 min}. A single comma or point is the decimal mark; both together are refused, since guessing which one groups the
+ * thousands can be wrong by a factor of a thousand.
+ */
+public final class AmountReader {
+    private static final String NUMBER =
+            "\\d{1,3}(?:[ \\u00a0\\u2009\\u202f]\\d{3})+(?:[.,]\\d+)?|\\d+(?:[.,]\\d+)?|[.,]\\d+";
+    private static final String UNIT = "[^\\d]*(?:(?<=[mn])[23])?";
+    private static final Pattern TERM =
+            Pattern.compile("(?:(?<whole>\\d+)\\s+)?(?<top>\\d+)\\s*/\\s*(?<bottom>\\d+)(?<unit1>" + UNIT
+                    + ")|(?<number>" + NUMBER + ")(?<unit2>" + UNIT + ")");
+    private static final Pattern GROUPED_BOTH = Pattern.compile("\\d[.,]\\d+[.,]\\d");
+    private static final int LONGEST = 40;
+
+    private AmountReader() {}
+
+    /**
+     * Reads the text as a quantity of the kind.
+     *
+     * @param text what stands in the field; blank means not measured
+     * @param kind the kind the field wants
+     * @param units the yard's units, taken where no unit is typed
+     * @param range the valid range in the kind's canonical unit; what lies outside is refused, never clamped
+     */
+    public static Typed read(String text, Kind kind, YardUnits units, Range range) {
+        String trimmed = text.strip();
+        if (trimmed.isEmpty()) {
+            return new Typed.Blank();
+        }
+        if (trimmed.length() > LONGEST) {
+            return refuse("That is %d characters long; type a figure and its unit.", trimmed.length());
+        }
+        boolean negative = trimmed.startsWith("-") || trimmed.startsWith("−");
+        String unsigned =
+                negative || trimmed.startsWith("+") ? trimmed.substring(1).strip() : trimmed;
+        if (GROUPED_BOTH.matcher(unsigned).find()) {
+            return refuse("“%s” has two decimal marks. Write it without thousands marks.", trimmed);
+        }
+        return readTerms(trimmed, unsigned, negative, kind, units, range);
+    }
+
+    private static Typed readTerms(
+            String typed, String unsigned, boolean negative, Kind kind, YardUnits units, Range range) {
+        Matcher term = TERM.matcher(unsigned);
+        double sum = 0;
+        double figure = 0;
+        String unitSymbol = "";
+        boolean anyBare = false;
+        int end = 0;
+        int terms = 0;
+        while (end < unsigned.length() && term.find(end) && term.start() == end) {
+            double number = number(term);
+            if (!Double.isFinite(number)) {
+                return refuse("“%s” divides by nothing. Type a figure.", typed);
+            }
+            String spelled = (term.group("unit1") != null ? term.group("unit1") : term.group("unit2")).strip();
+            boolean bare = spelled.isEmpty();
+            anyBare |= bare;
+            if (anyBare && terms > 0) {
+                return refuse("“%s” has two figures and a unit missing. Write, say, 1 h 20 min.", typed);
+            }
+            Optional<UnitSymbol> unit = bare ? Optional.empty() : UnitTable.find(spelled, kind);
+            if (!bare && unit.isEmpty()) {
+                return wrongUnit(spelled, kind);
+            }
+            figure = number;
+            unitSymbol = bare ? units.symbol(kind) : unit.get().symbol();
+            sum += bare
+                    ? units.toCanonical(kind, signed(number, negative))
+                    : unit.get().toCanonical(signed(number, negative));
+            end = term.end();
+            terms++;
+        }
+        if (terms == 0 || end < unsigned.length()) {
+            return refuse("“%s” is not %s. %s", typed, kind.phrase(), example(kind, units));
+        }
+        if (terms > 1 && kind != Kind.DURATION && kind != Kind.RUNNING) {
+            return refuse("“%s” holds more than one figure. Type one.", typed);
+        }
+        return within(sum, signed(figure, negative), unitSymbol, kind, units, range);
+    }
+
+    private static Typed within(double value, double figure, String unit, Kind kind, YardUnits units, Range range) {
+        if (!range.holds(value)) {
+            return refuse(
+                    "%s is outside what can be: %s.",
+                    Display.exact(kind, value, units), range.inWords(bound -> Display.exact(kind, bound, units)));
+        }
+        return new Typed.Understood(value, figure, unit);
+    }
+
+    private static double signed(double number, boolean negative) {
+        return negative ? -number : number;
+    }
+
+    private static double number(Matcher term) {
+        if (term.group("top") != null) {
+            double whole = term.group("whole") == null ? 0 : Double.parseDouble(term.group("whole"));
+            return whole + Double.parseDouble(term.group("top")) / Double.parseDouble(term.group("bottom"));
+        }
+        String digits =
+                term.group("number").replaceAll("[ \\u00a0\\u2009\\u202f]", "").replace(',', '.');
+        return new BigDecimal(digits.startsWith(".") ? "0" + digits : digits).doubleValue();
+    }
+
+    private static Typed wrongUnit(String spelled, Kind kind) {
+        List<UnitSymbol> others = UnitTable.all(spelled);
+        String wanted =
+                UnitTable.of(kind).stream().map(UnitSymbol::symbol).limit(5).collect(Collectors.joining(", "));
+        String hint = wanted.isEmpty() ? "Type the bare number." : "Use " + wanted + ".";
+        if (others.isEmpty()) {
+            return refuse("“%s” is no unit known here. %s", spelled, hint);
+        }
+        return refuse(
+                "%s measures %s; here goes %s. %s",
+                others.get(0).symbol(), others.get(0).kind().phrase(), kind.phrase(), hint);
+    }
+
+    private static String example(Kind kind, YardUnits units) {
+        String unit = units.symbol(kind);
+        return unit.isEmpty() ? "Type a figure, like 3." : "Type a figure, like 12 " + unit + ".";
+    }
+
+    private static Typed refuse(String pattern, Object... parts) {
+        return new Typed.Refused(String.format(java.util.Locale.ROOT, pattern, parts));
+    }
+}

@@ -1,0 +1,73 @@
+package mussel.core.measure;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+
+/** Writes quantities for people: the yard's unit behind every figure, hard spaces in long ones, a point as decimal mark. */
+public final class Display {
+    private static final char HARD_SPACE = '\u00a0';
+    private static final int SIGNIFICANT = 3;
+
+    private Display() {}
+
+    /** A reading, with every decimal its kind can carry and no trailing zeros. */
+    public static String exact(Kind kind, double value, YardUnits units) {
+        return withUnit(bare(kind, value, units), units.symbol(kind));
+    }
+
+    /** A reading without its unit. */
+    public static String bare(Kind kind, double value, YardUnits units) {
+        boolean canonical = units.symbol(kind).equals(kind.canonical());
+        int decimals = canonical ? kind.decimals() : Math.max(kind.decimals(), 2) + (kind == Kind.LENGTH ? 1 : 0);
+        return plain(BigDecimal.valueOf(units.fromCanonical(kind, value)).setScale(decimals, RoundingMode.HALF_EVEN));
+    }
+
+    /** A computed figure, rounded to three digits (more where the whole part is longer), with its unit. */
+    public static String estimate(Kind kind, double value, YardUnits units) {
+        return withUnit(estimateBare(kind, value, units), units.symbol(kind));
+    }
+
+    /** A computed figure without its unit. */
+    public static String estimateBare(Kind kind, double value, YardUnits units) {
+        return significant(units.fromCanonical(kind, value));
+    }
+
+    /** A fraction as whole per cent, or with a decimal below ten per cent. */
+    public static String percent(double fraction) {
+        double percent = fraction * 100;
+        int decimals = Math.abs(percent) < 9.95 && percent != Math.rint(percent) ? 1 : 0;
+        return plain(BigDecimal.valueOf(percent).setScale(decimals, RoundingMode.HALF_EVEN)) + " %";
+    }
+
+    /** A price in the yard's currency. */
+    public static String money(double amount) {
+        return BigDecimal.valueOf(amount).setScale(2, RoundingMode.HALF_EVEN).toPlainString() + " €";
+    }
+
+    /** A figure to three significant digits, the whole part always in full. */
+    public static String significant(double figure) {
+        BigDecimal exact = BigDecimal.valueOf(figure);
+        int whole = exact.precision() - exact.scale();
+        return plain(
+                whole >= SIGNIFICANT
+                        ? exact.setScale(0, RoundingMode.HALF_EVEN)
+                        : exact.round(new MathContext(SIGNIFICANT, RoundingMode.HALF_EVEN)));
+    }
+
+    private static String withUnit(String figure, String symbol) {
+        return symbol.isEmpty() ? figure : figure + " " + symbol;
+    }
+
+    private static String plain(BigDecimal value) {
+        BigDecimal stripped = value.signum() == 0 ? BigDecimal.ZERO : value.stripTrailingZeros();
+        String text = stripped.scale() < 0 ? stripped.setScale(0).toPlainString() : stripped.toPlainString();
+        int start = text.startsWith("-") ? 1 : 0;
+        int point = text.indexOf('.') < 0 ? text.length() : text.indexOf('.');
+        StringBuilder out = new StringBuilder(text);
+        for (int i = point - 3; i > start && point - start > 4; i -= 3) {
+            out.insert(i, HARD_SPACE);
+        }
+        return out.toString().replace('-', '−');
+    }
+}

@@ -1,0 +1,89 @@
+package mussel.core.sheet;
+
+import mussel.core.measure.Given;
+
+/**
+ * How a family is built.
+ *
+ * @param caseKind one casting, or a split lower half
+ * @param sealLayout how the lips of a seal pair face
+ * @param drive what turns the propeller
+ * @param carrier what holds the propeller shaft carrier
+ * @param driveshaftTurns which way the driveshaft turns, seen from above
+ * @param fill where the oil goes in
+ * @param fitting the pump's fitting for the fill port
+ * @param removalGear the gear to select before the leg drops and when it goes back
+ * @param linkage how the shift shaft is joined
+ * @param weightKg weight of the leg (kg)
+ */
+public record Construction(
+        @Given("whether the case is one piece or split") CaseKind caseKind,
+        @Given("how the seal lips face") SealLayout sealLayout,
+        @Given("what drives the propeller") Drive drive,
+        @Given("what holds the propeller shaft carrier") Carrier carrier,
+        @Given("which way the driveshaft turns") Turns driveshaftTurns,
+        @Given("where the oil goes in") FillPort fill,
+        @Given("the fitting of the fill port") String fitting,
+        @Given("the gear for taking the leg off") Gear removalGear,
+        @Given("how the shift shaft is joined") String linkage,
+        @Given(value = "the leg's weight (kg)", min = 1, max = 500) double weightKg) {
+    /** One casting or two. */
+    public enum CaseKind {
+        /** One casting. */
+        ONE_PIECE,
+        /** A lower half with the skeg is bolted on. */
+        SPLIT
+    }
+
+    /** How the two lips of a seal pair face. */
+    public enum SealLayout {
+        /** One keeps oil in, the other water out. */
+        BACK_TO_BACK,
+        /** Both face outward with grease between. */
+        BOTH_OUT
+    }
+
+    /** What turns the propeller. */
+    public enum Drive {
+        /** Splines and a rubber hub. */
+        SPLINES,
+        /** A shear pin. */
+        PIN
+    }
+
+    /** What holds the propeller shaft carrier in the case. */
+    public enum Carrier {
+        /** Two bolts through its flange. */
+        BOLTS,
+        /** A large retaining ring. */
+        RING,
+        /** The two halves of the case. */
+        HALVES
+    }
+
+    /** A sense of rotation. */
+    public enum Turns {
+        /** Clockwise. */
+        CLOCKWISE,
+        /** Counter-clockwise. */
+        COUNTER_CLOCKWISE
+    }
+
+    /** Where the oil goes in. */
+    public enum FillPort {
+        /** Through the drain hole, upward. */
+        DRAIN,
+        /** Through a fill hole of its own. */
+        FILL_HOLE
+    }
+
+    /** A gear of the shift. */
+    public enum Gear {
+        /** Neutral. */
+        NEUTRAL,
+        /** Forward. */
+        FORWARD,
+        /** Reverse. */
+        REVERSE
+    }
+}

@@ -1,0 +1,84 @@
+package mussel.core.sheet;
+
+import java.util.List;
+import java.util.Optional;
+import mussel.core.measure.Checked;
+import mussel.core.measure.Given;
+import mussel.core.measure.Problems;
+
+/**
+ * Everything Mussel knows of one family of legs. The maker's manual for the exact unit outranks every value in it.
+ *
+ * @param id the family's id in files, lower case with hyphens
+ * @param title its name for people
+ * @param maker who builds it
+ * @param origin where the values come from, shown beside them
+ * @param construction how it is built
+ * @param oil what it is filled with
+ * @param gearcase how it drains
+ * @param plugs its plugs, in the order of the sheet
+ * @param seals its seals, with their orientation
+ * @param fasteners its fasteners, with their torques
+ * @param parts its parts
+ * @param kits the kits sold for it
+ * @param goals what can be repaired
+ * @param steps the step graph over all phases
+ * @param intervals what is due, and how often
+ * @param drawing the cutaway, back to front
+ */
+public record FamilySheet(
+        @Given("the family's id") String id,
+        @Given("the family's name") String title,
+        @Given("the maker") String maker,
+        @Given("where the values come from") String origin,
+        @Given("how the leg is built") Construction construction,
+        @Given("the oil it takes") OilNeed oil,
+        @Given(value = "the case's draining figures", name = "case") Gearcase gearcase,
+        @Given(value = "the plugs", atLeast = 2) List<Plug> plugs,
+        @Given(value = "the seals", atLeast = 1) List<Seal> seals,
+        @Given(value = "the fasteners", atLeast = 1) List<Fastener> fasteners,
+        @Given(value = "the parts", atLeast = 1) List<Part> parts,
+        @Given("the kits") List<Kit> kits,
+        @Given(value = "the repair goals", atLeast = 1) List<Goal> goals,
+        @Given(value = "the steps", atLeast = 1) List<Step> steps,
+        @Given("the intervals") List<Interval> intervals,
+        @Given(value = "the cutaway", atLeast = 1) List<Region> drawing)
+        implements Checked {
+    /** Keeps its own copies. */
+    public FamilySheet {
+        plugs = List.copyOf(plugs);
+        seals = List.copyOf(seals);
+        fasteners = List.copyOf(fasteners);
+        parts = List.copyOf(parts);
+        kits = List.copyOf(kits);
+        goals = List.copyOf(goals);
+        steps = List.copyOf(steps);
+        intervals = List.copyOf(intervals);
+        drawing = List.copyOf(drawing);
+    }
+
+    /** The part with that id. */
+    public Optional<Part> part(String partId) {
+        return parts.stream().filter(p -> p.id().equals(partId)).findFirst();
+    }
+
+    /** The fastener group with that id. */
+    public Optional<Fastener> fastener(String fastenerId) {
+        return fasteners.stream().filter(f -> f.id().equals(fastenerId)).findFirst();
+    }
+
+    /** The goal with that id. */
+    public Optional<Goal> goal(String goalId) {
+        return goals.stream().filter(g -> g.id().equals(goalId)).findFirst();
+    }
+
+    /** The step with that id. */
+    public Optional<Step> step(String stepId) {
+        return steps.stream().filter(s -> s.id().equals(stepId)).findFirst();
+    }
+
+    @Override
+    public void check(Problems problems, String pointer) {
+        new SheetRules(this, problems, pointer).check();
+    }
+}

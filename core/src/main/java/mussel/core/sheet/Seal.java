@@ -1,0 +1,21 @@
+package mussel.core.sheet;
+
+import mussel.core.measure.Given;
+
+/**
+ * One seal position of the case.
+ *
+ * @param id its id
+ * @param title its name
+ * @param part the part fitted there
+ * @param qty how many seals stand there
+ * @param orientation which way the lips face as fitted
+ * @param depth how deep it is pressed
+ */
+public record Seal(
+        @Given("the seal's id") String id,
+        @Given("the seal's name") String title,
+        @Given("the part fitted there") String part,
+        @Given(value = "how many seals stand there", min = 1, max = 9, orElse = "1") int qty,
+        @Given("which way the lips face") String orientation,
+        @Given("how deep it is pressed") String depth) {}

@@ -1,0 +1,113 @@
+package mussel.core.sheet;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
+import mussel.core.measure.Problems;
+
+/** What must hold across the fields of a sheet: ids are unique, everything named exists, the steps have no cycle. */
+final class SheetRules {
+    private final FamilySheet sheet;
+    private final Problems problems;
+    private final String pointer;
+
+    SheetRules(FamilySheet sheet, Problems problems, String pointer) {
+        this.sheet = sheet;
+        this.problems = problems;
+        this.pointer = pointer;
+    }
+
+    void check() {
+        problems.unless(
+                sheet.id().matches("[a-z0-9][a-z0-9-]*"),
+                pointer + "/id",
+                "takes lower-case letters, figures and hyphens");
+        Set<String> parts = unique("/parts", sheet.parts(), Part::id);
+        Set<String> fasteners = unique("/fasteners", sheet.fasteners(), Fastener::id);
+        Set<String> goals = unique("/goals", sheet.goals(), Goal::id);
+        unique("/plugs", sheet.plugs(), Plug::id);
+        unique("/seals", sheet.seals(), Seal::id);
+        unique("/kits", sheet.kits(), Kit::id);
+        unique("/drawing", sheet.drawing(), Region::id);
+        Set<String> steps = unique("/steps", sheet.steps(), Step::id);
+        plugs(fasteners);
+        for (int i = 0; i < sheet.seals().size(); i++) {
+            known(parts, sheet.seals().get(i).part(), "/seals/" + i + "/part", "part");
+        }
+        for (int i = 0; i < sheet.kits().size(); i++) {
+            partsExist(sheet.kits().get(i).contains(), "/kits/" + i + "/contains", parts);
+        }
+        for (int i = 0; i < sheet.goals().size(); i++) {
+            partsExist(sheet.goals().get(i).fits(), "/goals/" + i + "/fits", parts);
+        }
+        for (int i = 0; i < sheet.drawing().size(); i++) {
+            String part = sheet.drawing().get(i).part();
+            if (Step.says(part)) {
+                known(parts, part, "/drawing/" + i + "/part", "part");
+            }
+        }
+        long cavities = sheet.drawing().stream()
+                .filter(r -> r.kind() == Region.Material.CAVITY)
+                .count();
+        problems.unless(cavities == 1, pointer + "/drawing", "needs exactly one cavity for the oil, not " + cavities);
+        for (int i = 0; i < sheet.steps().size(); i++) {
+            step(i, steps, goals, parts, fasteners);
+        }
+        StepGraphRules.check(sheet, problems, pointer);
+    }
+
+    private void plugs(Set<String> fasteners) {
+        for (int i = 0; i < sheet.plugs().size(); i++) {
+            known(fasteners, sheet.plugs().get(i).fastener(), "/plugs/" + i + "/fastener", "fastener");
+        }
+        for (Plug.Role role : List.of(Plug.Role.DRAIN, Plug.Role.VENT)) {
+            problems.unless(
+                    sheet.plugs().stream().anyMatch(p -> p.role() == role),
+                    pointer + "/plugs",
+                    "names no " + role.name().toLowerCase(java.util.Locale.ROOT) + " plug");
+        }
+    }
+
+    private void step(int i, Set<String> steps, Set<String> goals, Set<String> parts, Set<String> fasteners) {
+        Step step = sheet.steps().get(i);
+        String at = "/steps/" + i;
+        each(step.needs(), at + "/needs", steps, "step");
+        each(step.after(), at + "/after", steps, "step");
+        each(step.goals(), at + "/goals", goals, "goal");
+        each(step.fasteners(), at + "/fasteners", fasteners, "fastener");
+        if (Step.says(step.mirrors())) {
+            known(steps, step.mirrors(), at + "/mirrors", "step");
+        }
+        partsExist(step.partsOut(), at + "/parts_out", parts);
+        partsExist(step.partsIn(), at + "/parts_in", parts);
+    }
+
+    private void partsExist(List<PartQty> list, String at, Set<String> parts) {
+        for (int i = 0; i < list.size(); i++) {
+            known(parts, list.get(i).part(), at + "/" + i + "/part", "part");
+        }
+    }
+
+    private void each(List<String> names, String at, Set<String> known, String what) {
+        for (int i = 0; i < names.size(); i++) {
+            known(known, names.get(i), at + "/" + i, what);
+        }
+    }
+
+    private void known(Set<String> known, String name, String at, String what) {
+        problems.unless(
+                known.contains(name),
+                pointer + at,
+                "names the " + what + " “" + name + "”, which the sheet does not have");
+    }
+
+    private <T> Set<String> unique(String at, List<T> list, Function<T, String> id) {
+        Set<String> seen = new HashSet<>();
+        for (int i = 0; i < list.size(); i++) {
+            String name = id.apply(list.get(i));
+            problems.unless(seen.add(name), pointer + at + "/" + i + "/id", "“" + name + "” stands twice");
+        }
+        return seen;
+    }
+}

@@ -1,0 +1,83 @@
+package mussel.exchange.calc;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import mussel.core.drain.DrainEngine;
+import mussel.core.drain.DrainInput;
+import mussel.core.drain.DrainResult;
+import mussel.core.drain.DrainWords;
+import mussel.core.fill.FillEngine;
+import mussel.core.fill.FillInput;
+import mussel.core.fill.FillResult;
+import mussel.core.fill.FillWords;
+import mussel.core.measure.YardUnits;
+import mussel.exchange.record.Json;
+import mussel.exchange.record.Read;
+import mussel.exchange.record.RecordReader;
+
+/** One engine of the core as the headless contract shows it. */
+public final class Engine {
+    private static final List<Engine> ALL = List.of(
+            of("drain", DrainInput.class, in -> {
+                DrainResult out = DrainEngine.run(in);
+                return answer("drain", out, new DrainWords(in, out, YardUnits.METRIC).notes());
+            }),
+            of("fill", FillInput.class, in -> {
+                FillResult out = FillEngine.run(in);
+                return answer("fill", out, new FillWords(in, out, YardUnits.METRIC).notes());
+            }));
+
+    private final String name;
+    private final Class<? extends Record> input;
+    private final Function<JsonNode, Read<ObjectNode>> run;
+
+    private Engine(String name, Class<? extends Record> input, Function<JsonNode, Read<ObjectNode>> run) {
+        this.name = name;
+        this.input = input;
+        this.run = run;
+    }
+
+    private static <T extends Record> Engine of(String name, Class<T> type, Function<T, ObjectNode> compute) {
+        return new Engine(name, type, tree -> {
+            Read<T> in = RecordReader.read(tree, type);
+            return new Read<>(in.value().map(compute), in.problems());
+        });
+    }
+
+    private static ObjectNode answer(String engine, Record result, List<String> notes) {
+        ObjectNode answer = Json.mapper().createObjectNode();
+        answer.put("engine", engine);
+        answer.setAll((ObjectNode) Json.mapper().valueToTree(result));
+        notes.forEach(answer.putArray("notes")::add);
+        return answer;
+    }
+
+    /** All engines there are. */
+    public static List<Engine> all() {
+        return ALL;
+    }
+
+    /** The engine of that name. */
+    public static Optional<Engine> named(String name) {
+        return ALL.stream().filter(e -> e.name.equals(name)).findFirst();
+    }
+
+    /** The engine's name. */
+    public String name() {
+        return name;
+    }
+
+    /** The record it takes. */
+    public Class<? extends Record> input() {
+        return input;
+    }
+
+    /** Runs the engine on one JSON object, or says everything that is wrong with it. */
+    public Read<ObjectNode> run(byte[] utf8) {
+        Read<JsonNode> tree = Json.tree(utf8);
+        return tree.value().isPresent() ? run.apply(tree.value().get()) : new Read<>(Optional.empty(), tree.problems());
+    }
+}

@@ -1,0 +1,4 @@
+/**
+ * Entries of the journal as JSON.
+ */
+package mussel.exchange.job;

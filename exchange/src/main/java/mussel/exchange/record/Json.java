@@ -1,0 +1,103 @@
+package mussel.exchange.record;
+
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.MapperFeature;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.PropertyNamingStrategies.NamingBase;
+import com.fasterxml.jackson.databind.SerializerProvider;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.module.SimpleModule;
+import com.fasterxml.jackson.databind.ser.std.StdSerializer;
+import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import mussel.core.measure.NamedBy;
+
+/** JSON as Mussel writes it: names as in the contract, doubles unrounded, what is not known as null. */
+public final class Json {
+    /** The most bytes one object may have. */
+    public static final int MOST_BYTES = 8 * 1024 * 1024;
+
+    private static final ObjectMapper MAPPER = JsonMapper.builder()
+            .enable(JsonParser.Feature.STRICT_DUPLICATE_DETECTION)
+            .enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .propertyNamingStrategy(new ContractNames())
+            .addModule(new Jdk8Module())
+            .addModule(new SimpleModule().addSerializer(new LowerCaseEnum()))
+            .build();
+
+    private Json() {}
+
+    /** The mapper itself, for trees and writing. */
+    public static ObjectMapper mapper() {
+        return MAPPER;
+    }
+
+    /** Reads a tree from UTF-8, or says in a sentence why it is none. */
+    public static Read<JsonNode> tree(byte[] utf8) {
+        return tree(utf8, MAPPER, "JSON");
+    }
+
+    static Read<JsonNode> tree(byte[] utf8, ObjectMapper mapper, String format) {
+        if (utf8.length > MOST_BYTES) {
+            return Read.refused("is " + utf8.length / (1024 * 1024) + " MB; at most " + MOST_BYTES / (1024 * 1024)
+                    + " MB are read");
+        }
+        try {
+            String text = StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(utf8))
+                    .toString();
+            String bare = text.startsWith("\ufeff") ? text.substring(1) : text;
+            JsonNode node = mapper.readTree(bare);
+            return node == null || node.isMissingNode() ? Read.refused("is empty: an object goes here") : Read.of(node);
+        } catch (CharacterCodingException e) {
+            return Read.refused("is not UTF-8 text: save it as UTF-8");
+        } catch (JsonProcessingException e) {
+            return Read.refused("is not " + format + where(e) + ": " + firstLine(e.getOriginalMessage()));
+        }
+    }
+
+    private static String where(JsonProcessingException e) {
+        return e.getLocation() == null
+                ? ""
+                : " (line " + e.getLocation().getLineNr() + ", column "
+                        + e.getLocation().getColumnNr() + ")";
+    }
+
+    private static String firstLine(String message) {
+        int end = message.indexOf('\n');
+        String line = end < 0 ? message : message.substring(0, end);
+        return line.length() > 160 ? line.substring(0, 160) + "…" : line;
+    }
+
+    private static final class ContractNames extends NamingBase {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        public String translate(String propertyName) {
+            return NamedBy.file(propertyName);
+        }
+    }
+
+    @SuppressWarnings("rawtypes")
+    private static final class LowerCaseEnum extends StdSerializer<Enum> {
+        private static final long serialVersionUID = 1L;
+
+        LowerCaseEnum() {
+            super(Enum.class);
+        }
+
+        @Override
+        public void serialize(Enum value, JsonGenerator out, SerializerProvider provider) throws IOException {
+            out.writeString(NamedBy.file((Enum<?>) value));
+        }
+    }
+}

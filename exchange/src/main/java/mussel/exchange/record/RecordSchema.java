@@ -1,0 +1,116 @@
+package mussel.exchange.record;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.measure.Given;
+import mussel.core.measure.NamedBy;
+
+/** Writes the JSON Schema (draft 2020-12) of a record from the same annotations that {@link RecordReader} reads by. */
+public final class RecordSchema {
+    private RecordSchema() {}
+
+    /** The schema of a document that holds one such record. */
+    public static ObjectNode of(Class<? extends Record> type, String title) {
+        ObjectNode schema = JsonNodeFactory.instance.objectNode();
+        schema.put("$schema", "https://json-schema.org/draft/2020-12/schema");
+        schema.put("title", title);
+        schema.setAll(object(type));
+        return schema;
+    }
+
+    private static ObjectNode object(Class<?> type) {
+        ObjectNode schema = JsonNodeFactory.instance.objectNode();
+        schema.put("type", "object");
+        schema.put("additionalProperties", false);
+        ArrayNode required = schema.putArray("required");
+        ObjectNode properties = schema.putObject("properties");
+        for (RecordComponent component : type.getRecordComponents()) {
+            Given given = component.getAnnotation(Given.class);
+            String name = RecordReader.name(component);
+            boolean needed = needed(component, given);
+            ObjectNode property = property(component, given, !needed);
+            properties.set(name, property);
+            if (needed) {
+                required.add(name);
+            }
+        }
+        return schema;
+    }
+
+    private static boolean needed(RecordComponent component, Given given) {
+        Class<?> type = component.getType();
+        if (type == List.class) {
+            return given.atLeast() > 0;
+        }
+        return type != Optional.class
+                && type != OptionalDouble.class
+                && given.orElse().isEmpty();
+    }
+
+    private static ObjectNode property(RecordComponent component, Given given, boolean nullable) {
+        Class<?> type = component.getType();
+        ObjectNode schema;
+        if (type == List.class) {
+            schema = JsonNodeFactory.instance.objectNode();
+            schema.put("type", "array");
+            schema.set("items", value(argument(component), given, false));
+            if (given.atLeast() > 0) {
+                schema.put("minItems", given.atLeast());
+            }
+        } else {
+            schema = value(type == Optional.class ? argument(component) : type, given, nullable);
+        }
+        String unit = given.kind().canonical();
+        schema.put("description", given.value() + (unit.isEmpty() ? "" : " (" + unit + ")"));
+        if (!given.orElse().isEmpty() && !given.orElse().equals("-")) {
+            schema.put("$comment", "taken as " + given.orElse() + " when absent");
+        }
+        return schema;
+    }
+
+    private static Class<?> argument(RecordComponent component) {
+        return (Class<?>) ((ParameterizedType) component.getGenericType()).getActualTypeArguments()[0];
+    }
+
+    private static ObjectNode value(Class<?> type, Given given, boolean nullable) {
+        if (Record.class.isAssignableFrom(type)) {
+            return orNull(object(type), nullable);
+        }
+        ObjectNode schema = JsonNodeFactory.instance.objectNode();
+        if (type.isEnum()) {
+            ArrayNode values = schema.putArray("enum");
+            Arrays.stream(type.getEnumConstants()).forEach(c -> values.add(NamedBy.file((Enum<?>) c)));
+            if (nullable) {
+                values.addNull();
+            }
+            return schema;
+        }
+        if (type == String.class || type == boolean.class) {
+            schema.put("type", type == String.class ? "string" : "boolean");
+            return orNull(schema, nullable);
+        }
+        schema.put("type", type == int.class ? "integer" : "number");
+        if (given.min() != -Double.MAX_VALUE) {
+            schema.put(given.minOpen() ? "exclusiveMinimum" : "minimum", given.min());
+        }
+        if (given.max() != Double.MAX_VALUE) {
+            schema.put("maximum", given.max());
+        }
+        return orNull(schema, nullable);
+    }
+
+    private static ObjectNode orNull(ObjectNode schema, boolean nullable) {
+        if (nullable) {
+            String type = schema.get("type").textValue();
+            schema.putArray("type").add(type).add("null");
+        }
+        return schema;
+    }
+}

@@ -1,0 +1,4 @@
+/**
+ * What is printed: the job sheet as PDF.
+ */
+package mussel.exchange.report;

@@ -1,0 +1,64 @@
+package mussel.exchange.sheet;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.List;
+import mussel.core.job.Yard;
+import mussel.core.sheet.FamilySheet;
+import mussel.exchange.record.Read;
+import mussel.exchange.record.RecordReader;
+import mussel.exchange.record.Yaml;
+
+/** Reads family sheets and the yard's own sheet from YAML (JSON is YAML too). */
+public final class SheetFiles {
+    private static final List<String> SHIPPED = List.of("tern-60", "wren-8");
+
+    private SheetFiles() {}
+
+    /** Reads one family sheet, or says everything that is wrong with it. */
+    public static Read<FamilySheet> family(byte[] utf8) {
+        return read(utf8, FamilySheet.class);
+    }
+
+    /** Reads a yard's own sheet, or says everything that is wrong with it. */
+    public static Read<Yard> yard(byte[] utf8) {
+        return read(utf8, Yard.class);
+    }
+
+    /** The families the product ships. */
+    public static List<FamilySheet> shipped() {
+        return SHIPPED.stream()
+                .map(id -> sound(family(resource("families/" + id + ".yaml")), id))
+                .toList();
+    }
+
+    /** The yard's sheet as it is before anyone changed it. */
+    public static Yard shippedYard() {
+        return sound(yard(resource("yard.yaml")), "yard");
+    }
+
+    private static <T extends Record> Read<T> read(byte[] utf8, Class<T> type) {
+        Read<JsonNode> tree = Yaml.tree(utf8);
+        return tree.value().isPresent()
+                ? RecordReader.read(tree.value().get(), type)
+                : new Read<>(java.util.Optional.empty(), tree.problems());
+    }
+
+    private static <T> T sound(Read<T> read, String name) {
+        return read.value()
+                .orElseThrow(() -> new IllegalStateException("The shipped sheet " + name + ": " + read.problems()));
+    }
+
+    private static byte[] resource(String name) {
+        try (InputStream in = SheetFiles.class.getResourceAsStream(name)) {
+            if (in == null) {
+                throw new IllegalStateException("The shipped sheet " + name + " is not there");
+            }
+            return in.readAllBytes();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

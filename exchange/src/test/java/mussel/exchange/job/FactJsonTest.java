@@ -1,0 +1,46 @@
+package mussel.exchange.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.stream.Stream;
+import mussel.core.job.Address;
+import mussel.core.job.Fact;
+import mussel.core.job.LegRef;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class FactJsonTest {
+    static Stream<Fact> everyKind() {
+        Address magnet = new Address("magnet", "drain");
+        LegRef leg = new LegRef("l1", "Spat Lass \"é\" \n", LegRef.Position.PORT, "tern-60");
+        return Stream.of(
+                new Fact.Opened(leg),
+                new Fact.LegCorrected(leg),
+                new Fact.Read(magnet, 0.1 + 0.2, "0,3", "by hand", true),
+                new Fact.Chosen(magnet, "paste"),
+                new Fact.Cleared(magnet),
+                new Fact.Ticked("leg_drop", false),
+                new Fact.Noted(magnet, "plain, spring, plain"),
+                new Fact.Tagged(LocalDate.of(2026, 11, 23)),
+                new Fact.Retracted(17));
+    }
+
+    @ParameterizedTest
+    @MethodSource("everyKind")
+    void writingAndReadingLosesNothing(Fact fact) {
+        assertThat(FactJson.read(FactJson.write(fact))).isEqualTo(fact);
+    }
+
+    @Test
+    void everyKindOfFactIsCovered() {
+        assertThat(everyKind().map(Object::getClass)).containsExactlyInAnyOrder(Fact.class.getPermittedSubclasses());
+    }
+
+    @Test
+    void whatIsNoEntryIsRefused() {
+        assertThatThrownBy(() -> FactJson.read("{\"kind\":\"guess\"}")).isInstanceOf(IllegalArgumentException.class);
+    }
+}

@@ -1,0 +1,96 @@
+package mussel.exchange.sheet;
+
+import static java.nio.charset.StandardCharsets.UTF_8;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import java.util.stream.Stream;
+import mussel.core.measure.Problem;
+import mussel.core.sheet.Construction;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Plug;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class SheetFilesTest {
+    @Test
+    void theShippedFamiliesDifferInConstruction() {
+        List<FamilySheet> families = SheetFiles.shipped();
+
+        assertThat(families)
+                .extracting(f -> f.construction().caseKind())
+                .containsExactlyInAnyOrder(Construction.CaseKind.ONE_PIECE, Construction.CaseKind.SPLIT);
+        assertThat(families)
+                .extracting(f -> f.construction().sealLayout())
+                .containsExactlyInAnyOrder(Construction.SealLayout.BACK_TO_BACK, Construction.SealLayout.BOTH_OUT);
+        assertThat(families)
+                .extracting(f -> f.plugs().stream()
+                        .filter(p -> p.role() == Plug.Role.VENT)
+                        .count())
+                .containsExactlyInAnyOrder(2L, 1L);
+        assertThat(families).allSatisfy(f -> assertThat(f.goals()).hasSize(3));
+        assertThat(families).allSatisfy(f -> assertThat(f.fasteners()).anyMatch(x -> x.isHidden()));
+    }
+
+    @Test
+    void theYardSheetReads() {
+        assertThat(SheetFiles.shippedYard().oils()).hasSizeGreaterThan(2);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "capacity_ml: 430|capacity_ml: 43000000|/oil/capacity_ml",
+                "capacity_ml: 430|capacity_ml: -1|/oil/capacity_ml",
+                "case_kind: one_piece|case_kind: two_piece|/construction/case_kind",
+                "weight_kg: 31|weight: 31|/construction/weight",
+                "needs: [hidden_out, linkage_open|needs: [hidden_oot, linkage_open|/needs/0",
+                "low: 34, high: 40, unit: nm|low: 44, high: 40, unit: nm|/torque/low",
+                "kind: cavity|kind: casting|/drawing",
+                "parts_out: [{part: seal_carrier}|parts_out: [{part: seal_carrier, qty: 7}|/parts_out/0",
+                "needs: [tab_off]|needs: [leg_drop]|/steps",
+                "id: prop_off|id: oil_out|/id"
+            })
+    void aBrokenSheetNamesThePlace(String old, String broken, String place) throws IOException {
+        String text = shipped();
+        assertThat(text).contains(old);
+
+        List<Problem> problems =
+                SheetFiles.family(text.replace(old, broken).getBytes(UTF_8)).problems();
+
+        assertThat(problems).anySatisfy(p -> assertThat(p.at()).contains(place));
+        assertThat(problems).allSatisfy(p -> assertThat(p.problem()).doesNotContain("Exception"));
+    }
+
+    @Test
+    void everyProblemOfASheetIsTold() throws IOException {
+        String broken = shipped()
+                .replace("id: tern-60", "id: Tern 60")
+                .replace("drive: splines", "drive: belt")
+                .replace("capacity_ml: 430", "capacity_ml: many");
+
+        assertThat(SheetFiles.family(broken.getBytes(UTF_8)).problems())
+                .extracting(Problem::at)
+                .contains("/construction/drive", "/oil/capacity_ml");
+    }
+
+    @Test
+    void noYamlIsRefusedInASentence() {
+        Stream.of("a: [1, 2", "\t", "- 1\n- 2", "\u0000\u0001", "a: 1\na: 2")
+                .map(s -> SheetFiles.family(s.getBytes(UTF_8)))
+                .forEach(read -> {
+                    assertThat(read.value()).isEmpty();
+                    assertThat(read.problems()).isNotEmpty();
+                });
+    }
+
+    private static String shipped() throws IOException {
+        try (InputStream in = SheetFiles.class.getResourceAsStream("families/tern-60.yaml")) {
+            return new String(in.readAllBytes(), UTF_8);
+        }
+    }
+}

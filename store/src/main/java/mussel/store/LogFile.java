@@ -1,0 +1,111 @@
+package mussel.store;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import mussel.core.job.JournalException;
+
+/** Looks at a log file before anyone opens it for work: is it one of ours, sound, and not newer than this program? Changes nothing. */
+final class LogFile {
+    static final int APPLICATION_ID = 1297437516;
+    static final int SCHEMA_VERSION = 1;
+
+    private static final String MAGIC = "SQLite format 3\0";
+    private static final int HEADER = 100;
+    private static final int USER_VERSION_AT = 60;
+    private static final int APPLICATION_ID_AT = 68;
+    private static final long QUICK_CHECK_UP_TO = 32L * 1024 * 1024;
+
+    private LogFile() {}
+
+    /** The schema version found; 0 for a file yet to be made. Refuses with a sentence what is not a log of ours. */
+    static int inspect(Path file) {
+        try {
+            if (!Files.exists(file) || Files.size(file) == 0) {
+                return 0;
+            }
+            if (Files.isDirectory(file)) {
+                throw refuse(file, "is a folder. Name a file");
+            }
+            byte[] header = header(file);
+            if (header.length < HEADER
+                    || !new String(header, 0, 16, java.nio.charset.StandardCharsets.ISO_8859_1).equals(MAGIC)) {
+                throw refuse(file, "is not a Mussel logbook, or it is damaged at its beginning. It was left as it is");
+            }
+            ByteBuffer fields = ByteBuffer.wrap(header);
+            if (fields.getInt(APPLICATION_ID_AT) != APPLICATION_ID) {
+                return versionOfUnmarked(file);
+            }
+            int version = fields.getInt(USER_VERSION_AT);
+            if (version > SCHEMA_VERSION) {
+                throw refuse(
+                        file,
+                        "was written by a newer Mussel (its version is " + version + ", this program knows "
+                                + SCHEMA_VERSION + "). Start the newer one; the file was left as it is");
+            }
+            quickCheck(file);
+            return version;
+        } catch (IOException e) {
+            throw new JournalException("The logbook " + file + " cannot be read: " + e.getMessage() + ".", e);
+        }
+    }
+
+    /** A file whose first migration was cut off has its marks in the write-ahead log alone. */
+    private static int versionOfUnmarked(Path file) throws IOException {
+        if (hasPendingLog(file)) {
+            return 0;
+        }
+        throw refuse(file, "is a database of another program. It was left as it is");
+    }
+
+    private static byte[] header(Path file) throws IOException {
+        try (InputStream in = Files.newInputStream(file)) {
+            return in.readNBytes(HEADER);
+        }
+    }
+
+    private static boolean hasPendingLog(Path file) throws IOException {
+        Path wal = file.resolveSibling(file.getFileName() + "-wal");
+        return Files.exists(wal) && Files.size(wal) > 0;
+    }
+
+    /** SQLite's own check, on files small enough that nobody waits for it; through a connection that cannot write. */
+    private static void quickCheck(Path file) throws IOException {
+        if (Files.size(file) > QUICK_CHECK_UP_TO) {
+            return;
+        }
+        String mode = hasPendingLog(file) ? "?mode=ro" : "?immutable=1";
+        try (Connection db = DriverManager.getConnection("jdbc:sqlite:" + file.toUri() + mode);
+                Statement statement = db.createStatement();
+                ResultSet result = statement.executeQuery("PRAGMA quick_check(1)")) {
+            String verdict = result.next() ? result.getString(1) : "no answer";
+            if (!"ok".equals(verdict)) {
+                throw refuse(file, "is damaged (" + verdict + "). It was left as it is; take the last backup");
+            }
+        } catch (SQLException e) {
+            throw new JournalException(
+                    "The logbook " + file
+                            + " is damaged and cannot be read. It was left as it is; take the last backup.",
+                    e);
+        }
+    }
+
+    /** A channel on the lock beside the file, for {@link FileChannel#tryLock()}. */
+    static FileChannel lockChannel(Path file) throws IOException {
+        return FileChannel.open(
+                file.resolveSibling(file.getFileName() + ".lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+    }
+
+    private static JournalException refuse(Path file, String why) {
+        return new JournalException("The logbook " + file + " " + why + ".");
+    }
+}

@@ -1,0 +1,81 @@
+package mussel.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Random;
+import mussel.core.job.Address;
+import mussel.core.job.Entry;
+import mussel.core.job.Fact;
+import mussel.core.job.LegRef;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Another process writes entries and is killed without warning; every entry it had reported must be there, once. */
+class KilledWriterTest {
+    @TempDir
+    Path folder;
+
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4})
+    void everyReportedEntrySurvivesTheKill(long seed) throws IOException, InterruptedException {
+        Path file = folder.resolve("killed.mussel");
+        Process writer = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        Writer.class.getName(),
+                        file.toString())
+                .redirectError(ProcessBuilder.Redirect.DISCARD)
+                .start();
+        int wanted = 5 + new Random(seed).nextInt(120);
+        int reported = 0;
+        try (BufferedReader out =
+                new BufferedReader(new InputStreamReader(writer.getInputStream(), StandardCharsets.UTF_8))) {
+            while (reported < wanted && out.readLine() != null) {
+                reported++;
+            }
+            writer.destroyForcibly();
+            while (out.readLine() != null) {
+                reported++;
+            }
+        }
+        writer.waitFor();
+
+        try (SqliteJournal journal = SqliteJournal.open(file, Clock.systemUTC())) {
+            List<Entry> entries = journal.entries(1);
+            assertThat(reported).isGreaterThanOrEqualTo(wanted);
+            assertThat(entries).hasSizeBetween(reported + 1, reported + 2);
+            for (int i = 1; i < entries.size(); i++) {
+                assertThat(entries.get(i).fact()).isEqualTo(Writer.reading(i));
+            }
+        }
+    }
+
+    /** Writes readings until it is killed, reporting each one once it is safe. */
+    static final class Writer {
+        private Writer() {}
+
+        static Fact reading(int i) {
+            return Fact.Read.byHand(Address.the("drained"), i, i + " ml");
+        }
+
+        public static void main(String[] args) {
+            SqliteJournal journal = SqliteJournal.open(Path.of(args[0]), Clock.systemUTC());
+            int job = journal.open(new LegRef("l1", "Byssus", LegRef.Position.SINGLE, "wren-8"), "a")
+                    .job();
+            for (int i = 1; i < 100_000; i++) {
+                journal.append(job, "a", reading(i));
+                System.out.println(i);
+                System.out.flush();
+            }
+        }
+    }
+}
