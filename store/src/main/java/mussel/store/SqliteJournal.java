@@ -131,7 +131,7 @@ public final class SqliteJournal implements Journal {
             boolean reading = !mode.isEmpty();
             Connection connection =
                     DriverManager.getConnection("jdbc:sqlite:" + (reading ? file.toUri() + mode : file.toString()));
-            Handle handle = Jdbi.create(connection).open();
+            Handle handle = Jdbi.create(() -> connection).open();
             handle.execute("PRAGMA busy_timeout = 5000");
             if (!reading) {
                 handle.execute("PRAGMA journal_mode = WAL");

@@ -2,14 +2,13 @@ package mussel.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
-import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.TimeUnit;
 import mussel.core.job.Address;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
@@ -27,27 +26,22 @@ class KilledWriterTest {
     @ValueSource(longs = {1, 2, 3, 4})
     void everyReportedEntrySurvivesTheKill(long seed) throws IOException, InterruptedException {
         Path file = folder.resolve("killed.mussel");
+        Path reports = folder.resolve("reports.txt");
         Process writer = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-cp",
                         System.getProperty("java.class.path"),
                         Writer.class.getName(),
                         file.toString())
+                .redirectOutput(reports.toFile())
                 .redirectError(ProcessBuilder.Redirect.DISCARD)
                 .start();
         int wanted = 5 + new Random(seed).nextInt(120);
-        int reported = 0;
-        try (BufferedReader out =
-                new BufferedReader(new InputStreamReader(writer.getInputStream(), StandardCharsets.UTF_8))) {
-            while (reported < wanted && out.readLine() != null) {
-                reported++;
-            }
-            writer.destroyForcibly();
-            while (out.readLine() != null) {
-                reported++;
-            }
+        while (reported(reports) < wanted && !writer.waitFor(5, TimeUnit.MILLISECONDS)) {
+            continue;
         }
-        writer.waitFor();
+        writer.destroyForcibly().waitFor();
+        int reported = reported(reports);
 
         try (SqliteJournal journal = SqliteJournal.open(file, Clock.systemUTC())) {
             List<Entry> entries = journal.entries(1);
@@ -57,6 +51,10 @@ class KilledWriterTest {
                 assertThat(entries.get(i).fact()).isEqualTo(Writer.reading(i));
             }
         }
+    }
+
+    private static int reported(Path reports) throws IOException {
+        return Files.exists(reports) ? Files.readAllLines(reports).size() : 0;
     }
 
     /** Writes readings until it is killed, reporting each one once it is safe. */

@@ -92,7 +92,7 @@ class SqliteJournalTest {
     }
 
     @ParameterizedTest
-    @ValueSource(ints = {0, 20, 2000, 9000})
+    @ValueSource(ints = {0, 20, 2000, 20_480})
     void aDamagedFileIsRefusedAndLeftUntouched(int at) throws IOException {
         filled(400);
         byte[] bytes = Files.readAllBytes(file());

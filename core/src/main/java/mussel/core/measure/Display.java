@@ -40,6 +40,16 @@ public final class Display {
         return plain(BigDecimal.valueOf(percent).setScale(decimals, RoundingMode.HALF_EVEN)) + " %";
     }
 
+    /** A span of work, in steps of five minutes above an hour. */
+    public static String workTime(double minutes) {
+        long whole = Math.round(minutes);
+        if (whole < 60) {
+            return whole + " min";
+        }
+        long fives = Math.round(minutes / 5) * 5;
+        return fives / 60 + " h" + (fives % 60 == 0 ? "" : " " + fives % 60 + " min");
+    }
+
     /** A price in the yard's currency. */
     public static String money(double amount) {
         return BigDecimal.valueOf(amount).setScale(2, RoundingMode.HALF_EVEN).toPlainString() + " €";

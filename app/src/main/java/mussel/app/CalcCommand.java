@@ -1,0 +1,54 @@
+package mussel.app;
+
+import java.io.BufferedInputStream;
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import mussel.exchange.calc.Calc;
+import mussel.exchange.calc.Engine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+@Command(
+        name = "calc",
+        mixinStandardHelpOptions = true,
+        description = "Runs one engine: a JSON object in, a JSON object out.")
+final class CalcCommand implements Callable<Integer> {
+    @Parameters(index = "0", paramLabel = "ENGINE", description = "drain or fill")
+    private String engine;
+
+    @Parameters(index = "1", arity = "0..1", paramLabel = "FILE", description = "the input; standard input without it")
+    private Path file;
+
+    @Option(names = "--lines", description = "JSON Lines: an object a line in, one a line out")
+    private boolean lines;
+
+    @Override
+    public Integer call() throws IOException {
+        PrintStream err = new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8);
+        Engine found = Engine.named(engine).orElse(null);
+        if (found == null) {
+            String all = Engine.all().stream().map(Engine::name).collect(Collectors.joining(", "));
+            err.println(": there is no engine " + engine + "; there are " + all);
+            return Calc.REFUSED;
+        }
+        if (file != null && !Files.isRegularFile(file)) {
+            err.println(": there is no file " + file + " to read");
+            return Calc.REFUSED;
+        }
+        try (PrintStream out =
+                        new PrintStream(new FileOutputStream(FileDescriptor.out), false, StandardCharsets.UTF_8);
+                InputStream in = new BufferedInputStream(file == null ? System.in : Files.newInputStream(file))) {
+            Calc calc = new Calc(found, out, err);
+            return lines ? calc.lines(in) : calc.single(in);
+        }
+    }
+}

@@ -1,0 +1,54 @@
+package mussel.app;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Optional;
+
+/** Where the yard's data lives: the user's data folder as his system has it. */
+final class DataFolder {
+    private static final String LOGBOOK = "yard.mussel";
+    private static final String DEMO = "demo.mussel";
+
+    private DataFolder() {}
+
+    /** The folder, made where it is missing. */
+    static Path path() {
+        String os = System.getProperty("os.name").toLowerCase(Locale.ROOT);
+        Path home = Path.of(System.getProperty("user.home"));
+        Path folder;
+        if (os.contains("win")) {
+            folder = env("LOCALAPPDATA").orElse(home.resolve("AppData").resolve("Local"));
+        } else if (os.contains("mac")) {
+            folder = home.resolve("Library").resolve("Application Support");
+        } else {
+            folder = env("XDG_DATA_HOME").orElse(home.resolve(".local").resolve("share"));
+        }
+        try {
+            return Files.createDirectories(folder.resolve("mussel"));
+        } catch (IOException e) {
+            throw new UncheckedIOException("The data folder " + folder.resolve("mussel") + " cannot be made", e);
+        }
+    }
+
+    private static Optional<Path> env(String name) {
+        return Optional.ofNullable(System.getenv(name))
+                .filter(v -> !v.isBlank())
+                .map(Path::of);
+    }
+
+    static Path logbook() {
+        return path().resolve(LOGBOOK);
+    }
+
+    static Path demo() {
+        return path().resolve(DEMO);
+    }
+
+    /** Where a yard's own family sheets lie. */
+    static Path families() {
+        return path().resolve("families");
+    }
+}

@@ -1,0 +1,69 @@
+package mussel.app;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import mussel.core.measure.Problem;
+import mussel.core.sheet.FamilySheet;
+import mussel.exchange.record.Read;
+import mussel.exchange.sheet.SheetFiles;
+
+/** The families the product ships, and those a yard has put into its data folder. */
+final class Families {
+    private static final long MOST_BYTES = 8L * 1024 * 1024;
+
+    private final List<FamilySheet> sheets = new ArrayList<>(SheetFiles.shipped());
+    private final List<String> refused = new ArrayList<>();
+
+    /** Loads all; a sheet that is refused leaves the others alone. */
+    static Families load(Path folder) {
+        Families families = new Families();
+        if (Files.isDirectory(folder)) {
+            try (Stream<Path> files = Files.list(folder)) {
+                files.filter(f -> f.toString().matches(".*\\.(ya?ml|json)"))
+                        .sorted()
+                        .forEach(families::add);
+            } catch (IOException e) {
+                families.refused.add("The folder " + folder + " cannot be read: " + e.getMessage());
+            }
+        }
+        return families;
+    }
+
+    private void add(Path file) {
+        Read<FamilySheet> read = read(file);
+        read.problems().forEach(p -> refused.add(file.getFileName() + " " + p));
+        read.value().ifPresent(sheet -> {
+            sheets.removeIf(s -> s.id().equals(sheet.id()));
+            sheets.add(sheet);
+        });
+    }
+
+    /** Reads one file, or says everything that is wrong with it. */
+    static Read<FamilySheet> read(Path file) {
+        try {
+            if (Files.size(file) > MOST_BYTES) {
+                return Read.refused("is " + Files.size(file) / (1024 * 1024) + " MB; a family sheet has at most 8 MB");
+            }
+            return SheetFiles.family(Files.readAllBytes(file));
+        } catch (IOException e) {
+            return Read.refused("cannot be read: " + e.getMessage());
+        }
+    }
+
+    List<FamilySheet> sheets() {
+        return List.copyOf(sheets);
+    }
+
+    /** A line for each problem of each sheet refused. */
+    List<String> refused() {
+        return List.copyOf(refused);
+    }
+
+    static String line(Path file, Problem problem) {
+        return file + " " + problem;
+    }
+}

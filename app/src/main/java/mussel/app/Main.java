@@ -1,0 +1,76 @@
+package mussel.app;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import javafx.application.Application;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ScopeType;
+
+/** The one door: the window without a command, or a command without a window. */
+@Command(
+        name = "mussel",
+        mixinStandardHelpOptions = true,
+        version = "Mussel 0.1.0",
+        description = "The bench companion for outboard lower units.",
+        footer = {
+            "",
+            "The launcher adds:",
+            "  test          runs all tests",
+            "  bench         runs the benchmarks, as a table and as JSON",
+            "",
+            "Without a command the window opens on the yard's own logbook."
+        },
+        subcommands = {
+            DemoCommand.class,
+            CalcCommand.class,
+            FamiliesCommand.class,
+            KnowledgeCommand.class,
+            SchemaCommand.class,
+            ReportCommand.class,
+            ShotsCommand.class
+        })
+public final class Main implements Runnable {
+    @Option(
+            names = "--log",
+            paramLabel = "FILE",
+            scope = ScopeType.INHERIT,
+            description = "the logbook to use (default: the yard's own in the user's data folder)")
+    private Path log;
+
+    /** Starts Mussel. */
+    public static void main(String[] args) {
+        System.exit(command().execute(args));
+    }
+
+    static CommandLine command() {
+        return new CommandLine(new Main())
+                .setCaseInsensitiveEnumValuesAllowed(true)
+                .setExecutionExceptionHandler((e, line, parsed) -> {
+                    java.util.logging.Logger.getLogger("mussel").log(java.util.logging.Level.SEVERE, "In a command", e);
+                    line.getErr().println(e.getMessage());
+                    return 2;
+                });
+    }
+
+    Path log() {
+        return log == null ? DataFolder.logbook() : log;
+    }
+
+    boolean logGiven() {
+        return log != null;
+    }
+
+    @Override
+    public void run() {
+        window(log(), Clock.systemDefaultZone());
+    }
+
+    /** Opens the window on a logbook and stays until it is closed. */
+    static void window(Path log, Clock clock) {
+        MusselApp.prepare(log, clock);
+        Logging.toFileIn(DataFolder.path());
+        Application.launch(MusselApp.class);
+    }
+}

@@ -1,0 +1,63 @@
+package mussel.app;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.concurrent.Callable;
+import mussel.core.job.Entry;
+import mussel.core.job.Job;
+import mussel.core.job.JournalException;
+import mussel.desktop.desk.Workshop;
+import mussel.exchange.report.JobSheetPdf;
+import mussel.store.SqliteJournal;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.ParentCommand;
+import picocli.CommandLine.Spec;
+
+@Command(name = "report", mixinStandardHelpOptions = true, description = "Writes a job's sheet as PDF.")
+final class ReportCommand implements Callable<Integer> {
+    @ParentCommand
+    private Main main;
+
+    @Parameters(paramLabel = "JOB", description = "the job's number")
+    private int job;
+
+    @Option(names = "--out", required = true, paramLabel = "FILE.pdf", description = "where to write it")
+    private Path out;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() {
+        Clock clock = Clock.systemDefaultZone();
+        try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
+            List<Entry> entries = journal.entries(job);
+            if (entries.isEmpty()) {
+                spec.commandLine().getErr().println("There is no job " + job + " in " + main.log() + ".");
+                return 2;
+            }
+            Workshop shop = new Workshop(
+                    journal,
+                    Families.load(DataFolder.families()).sheets(),
+                    Yards.yard(journal),
+                    clock,
+                    JobSheetPdf::write);
+            Job folded = Job.of(entries);
+            shop.assess(folded).ifPresentOrElse(a -> shop.jobSheets().write(a, out), () -> {
+                throw new JournalException(
+                        "The family sheet " + folded.leg().family() + " of job " + job + " is not here.");
+            });
+            return 0;
+        } catch (java.io.UncheckedIOException e) {
+            spec.commandLine()
+                    .getErr()
+                    .println("The sheet cannot be written to " + out + ": "
+                            + e.getCause().getMessage() + ".");
+            return 2;
+        }
+    }
+}

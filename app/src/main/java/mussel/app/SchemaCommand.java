@@ -1,0 +1,49 @@
+package mussel.app;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.concurrent.Callable;
+import mussel.core.job.Yard;
+import mussel.core.sheet.FamilySheet;
+import mussel.exchange.calc.Engine;
+import mussel.exchange.record.Json;
+import mussel.exchange.record.RecordSchema;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(name = "schema", mixinStandardHelpOptions = true, description = "Prints the JSON Schema of a format.")
+final class SchemaCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "FORMAT", description = "family, yard, or an engine's name")
+    private String format;
+
+    @Spec
+    private CommandSpec spec;
+
+    /** Every published schema by its name. */
+    static Map<String, ObjectNode> all() {
+        Map<String, ObjectNode> all = new TreeMap<>();
+        all.put("family", RecordSchema.of(FamilySheet.class, "Mussel family sheet"));
+        all.put("yard", RecordSchema.of(Yard.class, "Mussel yard sheet"));
+        Engine.all().forEach(e -> all.put(e.name(), RecordSchema.of(e.input(), "Input of the engine " + e.name())));
+        return all;
+    }
+
+    @Override
+    public Integer call() throws JsonProcessingException {
+        ObjectNode schema = all().get(format);
+        if (schema == null) {
+            spec.commandLine()
+                    .getErr()
+                    .println("There is no format " + format + "; there are " + String.join(", ", all().keySet()));
+            return 2;
+        }
+        spec.commandLine()
+                .getOut()
+                .println(Json.mapper().writerWithDefaultPrettyPrinter().writeValueAsString(schema));
+        return 0;
+    }
+}

@@ -1,0 +1,152 @@
+package mussel.app;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import javafx.animation.PauseTransition;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.image.PixelReader;
+import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+import mussel.app.demo.DemoYard;
+import mussel.core.job.Station;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.shell.Look;
+import mussel.desktop.shell.MusselWindow;
+import mussel.exchange.sheet.SheetFiles;
+
+/** Walks through the main views on demo data and keeps a picture of each. The day is fixed, so that pictures can be compared. */
+public final class ShotsApp extends Application {
+    private static final Instant DAY = Instant.parse("2026-11-23T09:00:00Z");
+    private static final Duration SETTLE = Duration.millis(350);
+
+    private static Path folder;
+    private static int width;
+    private static int height;
+    private static boolean dark;
+    private static boolean glove;
+
+    private final Deque<Runnable> views = new ArrayDeque<>();
+    private MusselWindow window;
+    private Scene scene;
+
+    static void prepare(Path to, int w, int h, boolean inDark, boolean forGloves) {
+        folder = to;
+        width = w;
+        height = h;
+        dark = inDark;
+        glove = forGloves;
+    }
+
+    @Override
+    public void start(Stage stage) throws IOException {
+        Look.loadType();
+        Path log = Files.createTempDirectory("mussel-shots").resolve("demo.mussel");
+        DemoYard.fill(log, DAY);
+        Workshop shop = Yards.open(log, Clock.fixed(DAY, ZoneOffset.UTC), SheetFiles.shipped());
+        Look look = Look.of(shop.journal());
+        look.setDark(dark);
+        look.setGlove(glove);
+        window = new MusselWindow(shop, look, MusselApp.stations());
+        scene = new Scene(window, width, height);
+        stage.setScene(scene);
+        stage.show();
+        int milky = job(shop, "Spat Lass, port");
+        int filling = job(shop, "Raft tender");
+        view("bench", window::showBench);
+        view("intake", () -> show(milky, Station.INTAKE));
+        view("drain", () -> show(milky, Station.DRAIN));
+        view("drain-magnets", () -> scrollDown());
+        view("strip-down", () -> show(milky, Station.STRIP));
+        view("mat", () -> press("#strip-view-mat"));
+        view("build", () -> show(milky, Station.BUILD));
+        view("parts", () -> press("#build-view-parts"));
+        view("torques", () -> press("#build-view-torques"));
+        view("fill", () -> show(filling, Station.FILL));
+        view("tag", () -> show(filling, Station.TAG));
+        view("small-leg", () -> show(job(shop, "Workshop skiff"), Station.DRAIN));
+        view("keys", () -> press("#help"));
+        view("take-in", () -> {
+            window.showBench();
+            press("#take-in-open");
+        });
+        views.add(Platform::exit);
+        next();
+    }
+
+    private static int job(Workshop shop, String leg) {
+        return shop.jobs().stream()
+                .filter(j ->
+                        j.job().leg().title().equals(leg) && j.job().tagged().isEmpty())
+                .findFirst()
+                .orElseThrow()
+                .job()
+                .id();
+    }
+
+    private void show(int job, Station station) {
+        window.open(job);
+        window.go(station);
+    }
+
+    private void press(String id) {
+        Node node = window.lookup(id);
+        if (node instanceof ToggleButton toggle) {
+            toggle.setSelected(true);
+        } else if (node instanceof ButtonBase button) {
+            button.fire();
+        }
+    }
+
+    private void scrollDown() {
+        ((javafx.scene.control.ScrollPane) window.lookup(".middle")).setVvalue(1);
+    }
+
+    private void view(String name, Runnable arrange) {
+        views.add(() -> {
+            arrange.run();
+            PauseTransition settle = new PauseTransition(SETTLE);
+            settle.setOnFinished(e -> {
+                keep(name);
+                next();
+            });
+            settle.play();
+        });
+    }
+
+    private void next() {
+        Platform.runLater(views.remove());
+    }
+
+    private void keep(String name) {
+        WritableImage picture = scene.snapshot(null);
+        PixelReader pixels = picture.getPixelReader();
+        int w = (int) picture.getWidth();
+        int h = (int) picture.getHeight();
+        BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
+        for (int y = 0; y < h; y++) {
+            for (int x = 0; x < w; x++) {
+                image.setRGB(x, y, pixels.getArgb(x, y));
+            }
+        }
+        try {
+            ImageIO.write(image, "png", folder.resolve(name + ".png").toFile());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

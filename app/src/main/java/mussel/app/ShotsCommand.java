@@ -1,0 +1,51 @@
+package mussel.app;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import javafx.application.Application;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(
+        name = "shots",
+        mixinStandardHelpOptions = true,
+        description = "Renders every main view from demo data to PNG.")
+final class ShotsCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "DIR", description = "where the pictures go")
+    private Path folder;
+
+    @Option(
+            names = "--size",
+            paramLabel = "WxH",
+            defaultValue = "1280x800",
+            description = "size of the window (default ${DEFAULT-VALUE})")
+    private String size;
+
+    @Option(names = "--dark", description = "in the dark look")
+    private boolean dark;
+
+    @Option(names = "--glove", description = "with the Glove setting")
+    private boolean glove;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() throws IOException {
+        if (!size.matches("[1-9]\\d{2,3}x[1-9]\\d{2,3}")) {
+            spec.commandLine().getErr().println("A size is written 1280x800, not " + size + ".");
+            return 2;
+        }
+        Files.createDirectories(folder);
+        Logging.toFileIn(DataFolder.path());
+        String[] sides = size.split("x");
+        ShotsApp.prepare(folder, Integer.parseInt(sides[0]), Integer.parseInt(sides[1]), dark, glove);
+        Application.launch(ShotsApp.class);
+        return 0;
+    }
+}

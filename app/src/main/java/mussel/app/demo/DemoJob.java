@@ -1,0 +1,116 @@
+package mussel.app.demo;
+
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import mussel.core.job.Address;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.Journal;
+import mussel.core.job.LegRef;
+import mussel.core.job.Scale;
+import mussel.core.job.Topic;
+import mussel.core.measure.AmountReader;
+import mussel.core.measure.Typed;
+import mussel.core.measure.YardUnits;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.plan.Planner;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Phase;
+import mussel.core.sheet.Place;
+
+/** One job of the demo, told entry by entry as a technician would have made them. */
+final class DemoJob {
+    private final Bench bench;
+    private final FamilySheet sheet;
+    private final int job;
+    private final List<String> goals = new ArrayList<>();
+
+    record Bench(Journal journal, DemoYard.Ago clock, List<FamilySheet> families) {}
+
+    private DemoJob(Bench bench, FamilySheet sheet, int job) {
+        this.bench = bench;
+        this.sheet = sheet;
+        this.job = job;
+    }
+
+    static DemoJob open(Bench bench, int daysAgo, LegRef leg) {
+        bench.clock().set(daysAgo);
+        FamilySheet sheet = bench.families().stream()
+                .filter(f -> f.id().equals(leg.family()))
+                .findFirst()
+                .orElseThrow();
+        return new DemoJob(bench, sheet, bench.journal().open(leg, "bench").job());
+    }
+
+    DemoJob read(String field, String typed) {
+        Field of = Field.valueOf(field.toUpperCase(Locale.ROOT));
+        if (!(AmountReader.read(typed, of.kind(), YardUnits.METRIC, of.range())
+                instanceof Typed.Understood understood)) {
+            throw new IllegalStateException("The demo types " + typed + " into " + field);
+        }
+        return note(Fact.Read.byHand(of.address(), understood.value(), typed));
+    }
+
+    DemoJob choose(String scale, String outcome) {
+        return choose(scale, "", outcome);
+    }
+
+    DemoJob choose(String scale, String of, String outcome) {
+        Scale known = Scale.valueOf(scale.toUpperCase(Locale.ROOT));
+        if (!known.outcomes().isEmpty() && !known.outcomes().contains(outcome)) {
+            throw new IllegalStateException("The demo picks " + outcome + " on " + scale);
+        }
+        return note(new Fact.Chosen(new Address(scale, of), outcome));
+    }
+
+    DemoJob note(String topic, String text) {
+        return note(new Fact.Noted(Topic.valueOf(topic.toUpperCase(Locale.ROOT)).address(), text));
+    }
+
+    DemoJob found(String step, String text) {
+        return note(new Fact.Noted(Topic.AS_FOUND.of(step), text));
+    }
+
+    DemoJob goal(String goal) {
+        goals.add(goal);
+        return choose("goal", goal, "yes");
+    }
+
+    /** Ticks the first steps of the plan. */
+    DemoJob steps(int count) {
+        return tick(plan().subList(0, count));
+    }
+
+    /** Ticks everything up to the filling. */
+    DemoJob beforeFilling() {
+        return tick(plan().stream()
+                .filter(s -> s.step().phase() != Phase.PROVE)
+                .filter(s -> s.step().phase() != Phase.BUILD || s.step().place() != Place.PLUGS)
+                .toList());
+    }
+
+    DemoJob everything() {
+        return tick(plan());
+    }
+
+    private List<PlannedStep> plan() {
+        return Planner.plan(sheet, goals).steps();
+    }
+
+    private DemoJob tick(List<PlannedStep> steps) {
+        steps.forEach(s -> note(new Fact.Ticked(s.step().id(), true)));
+        return this;
+    }
+
+    void tag(int daysAgo) {
+        note(new Fact.Tagged(LocalDate.ofInstant(bench.clock().day(daysAgo), ZoneOffset.UTC)));
+    }
+
+    private DemoJob note(Fact fact) {
+        bench.journal().append(job, "bench", fact);
+        return this;
+    }
+}

@@ -1,0 +1,219 @@
+package mussel.app.demo;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import mussel.core.job.LegRef;
+import mussel.core.job.LegRef.Position;
+import mussel.core.sheet.FamilySheet;
+import mussel.exchange.sheet.SheetFiles;
+import mussel.store.SqliteJournal;
+
+/** The workboats of a made-up mussel farm, and the yard that keeps their legs. Everything here is invented. */
+public final class DemoYard {
+    private DemoYard() {}
+
+    /** Fills a new log file with the demo, as seen at that moment. */
+    public static void fill(Path file, Instant now) {
+        Ago clock = new Ago(now);
+        try (SqliteJournal journal = SqliteJournal.open(file, clock)) {
+            List<FamilySheet> families = SheetFiles.shipped();
+            DemoJob.Bench bench = new DemoJob.Bench(journal, clock, families);
+            earlier(bench);
+            spatLass(bench);
+            others(bench);
+        }
+    }
+
+    private static LegRef tern(String boat, Position position) {
+        return new LegRef("demo-" + boat.replace(' ', '-') + "-" + position, boat, position, "tern-60");
+    }
+
+    private static LegRef wren(String boat) {
+        return new LegRef("demo-" + boat.replace(' ', '-'), boat, Position.SINGLE, "wren-8");
+    }
+
+    /** Services of the last year, which set the clocks. */
+    private static void earlier(DemoJob.Bench bench) {
+        for (Position side : List.of(Position.PORT, Position.STARBOARD)) {
+            DemoJob.open(bench, 341, tern("Spat Lass", side))
+                    .read("engine_hours", side == Position.PORT ? "374 h" : "371 h")
+                    .choose("water", "sea")
+                    .choose("sand", "no")
+                    .choose("oil_last", "blue-90")
+                    .read("drained", "405 ml")
+                    .read("oil_temp", "21 °C")
+                    .read("minutes", "35 min")
+                    .choose("oil_water", "none")
+                    .choose("oil_heat", "darkened")
+                    .read("pumped", "432 ml")
+                    .choose("oil_new", "blue-90")
+                    .tag(340);
+        }
+        DemoJob.open(bench, 352, tern("Byssus", Position.SINGLE))
+                .read("engine_hours", "1 214 h")
+                .choose("water", "sea")
+                .choose("sand", "yes")
+                .choose("oil_last", "blue-90")
+                .read("drained", "398 ml")
+                .read("oil_temp", "17 °C")
+                .read("minutes", "40 min")
+                .choose("oil_water", "haze")
+                .goal("impeller")
+                .everything()
+                .read("pumped", "428 ml")
+                .tag(351);
+        DemoJob.open(bench, 9, wren("Line Tender 4"))
+                .read("engine_hours", "212 h")
+                .choose("water", "sea")
+                .choose("sand", "yes")
+                .choose("oil_last", "amber-90")
+                .read("drained", "148 ml")
+                .read("oil_temp", "12 °C")
+                .read("minutes", "45 min")
+                .choose("oil_water", "none")
+                .goal("driveshaft_seals")
+                .everything()
+                .read("pumped", "158 ml")
+                .tag(8);
+    }
+
+    /** Twins: the port leg has milky oil, the starboard one is still to be looked at. */
+    private static void spatLass(DemoJob.Bench bench) {
+        DemoJob.open(bench, 2, tern("Spat Lass", Position.PORT))
+                .read("engine_hours", "412 h")
+                .read("hours_since_fill", "38 h")
+                .read("storage_min", "-9 °C")
+                .choose("water", "sea")
+                .choose("sand", "no")
+                .choose("storage", "mooring")
+                .choose("last_job", "oil_only")
+                .choose("oil_last", "blue-90")
+                .note("complaint", "Oil sheen at the berth after a week of harvesting. Runs and shifts well.")
+                .note("promised", "Friday")
+                .read("rest", "14 h")
+                .choose("vent_crack", "hiss")
+                .read("fill", "430 ml")
+                .read("drained", "452 ml")
+                .read("free_water", "12 ml")
+                .read("oil_temp", "18 °C")
+                .read("minutes", "20 min")
+                .read("mass", "415 g")
+                .read("jar_total", "100 ml")
+                .read("jar_water", "2 ml")
+                .read("jar_emulsion", "14 ml")
+                .choose("oil_water", "milky")
+                .choose("oil_heat", "fresh")
+                .choose("oil_metal", "none")
+                .choose("magnet", "drain", "paste")
+                .choose("magnet", "vent_starboard", "clean")
+                .choose("washers", "drain", "flattened")
+                .choose("washers", "vent_port", "sound")
+                .choose("washers", "vent_starboard", "sound")
+                .goal("driveshaft_seals")
+                .goal("pump_kit")
+                .steps(13)
+                .found("tab_off", "third mark to port")
+                .found("linkage_open", "six and a half turns")
+                .found("leg_loose", "aft pair 10 mm longer; none missing")
+                .found("housing_off", "plain, spring, plain");
+        DemoJob.open(bench, 1, tern("Spat Lass", Position.STARBOARD))
+                .read("engine_hours", "409 h")
+                .choose("water", "sea")
+                .choose("sand", "no")
+                .choose("oil_last", "blue-90")
+                .note("complaint", "Nothing seen; down because its sister is.")
+                .note("promised", "Friday");
+    }
+
+    private static void others(DemoJob.Bench bench) {
+        DemoJob.open(bench, 6, tern("Longline 3", Position.SINGLE))
+                .read("engine_hours", "880 h")
+                .choose("water", "sea")
+                .choose("sand", "yes")
+                .choose("oil_last", "green-90")
+                .read("drained", "391 ml")
+                .read("oil_temp", "24 °C")
+                .read("minutes", "30 min")
+                .choose("oil_water", "none")
+                .choose("oil_heat", "darkened")
+                .choose("oil_metal", "sheen")
+                .choose("magnet", "drain", "bristle")
+                .goal("pump_kit")
+                .steps(21);
+        DemoJob.open(bench, 12, tern("Kelp Runner", Position.SINGLE))
+                .read("engine_hours", "230 h")
+                .choose("water", "brackish")
+                .choose("oil_last", "blue-90")
+                .read("drained", "371 ml")
+                .read("oil_temp", "9 °C")
+                .read("minutes", "50 min")
+                .choose("oil_water", "streaks")
+                .choose("oil_heat", "burnt")
+                .goal("driveshaft_seals")
+                .steps(14)
+                .note("waits_for", "driveshaft seals, Thursday");
+        DemoJob.open(bench, 4, wren("Workshop skiff"))
+                .read("engine_hours", "95 h")
+                .choose("water", "fresh")
+                .choose("oil_last", "amber-90")
+                .read("drained", "166 ml")
+                .read("free_water", "9 ml")
+                .read("oil_temp", "14 °C")
+                .read("minutes", "30 min")
+                .choose("oil_water", "sludge")
+                .choose("oil_heat", "darkened")
+                .note("complaint", "Forty years old, hard to shift, stood under a hedge for two winters.");
+        DemoJob.open(bench, 5, wren("Raft tender"))
+                .read("engine_hours", "655 h")
+                .choose("water", "sea")
+                .choose("sand", "no")
+                .choose("oil_last", "amber-90")
+                .read("drained", "150 ml")
+                .read("oil_temp", "16 °C")
+                .read("minutes", "40 min")
+                .choose("oil_water", "none")
+                .choose("oil_heat", "fresh")
+                .goal("impeller")
+                .beforeFilling()
+                .choose("oil_new", "amber-90");
+        DemoJob.open(bench, 1, tern("Harvest barge Long Name of the Loch", Position.PORT));
+    }
+
+    /** A clock that stands as many days before now as it is set to, moving on by a minute at every look. */
+    static final class Ago extends Clock {
+        private final Instant now;
+        private Duration back = Duration.ZERO;
+
+        Ago(Instant now) {
+            this.now = now;
+        }
+
+        void set(int days) {
+            back = Duration.ofDays(days);
+        }
+
+        Instant day(int days) {
+            return now.minus(Duration.ofDays(days));
+        }
+
+        @Override
+        public Instant instant() {
+            back = back.minus(Duration.ofSeconds(40));
+            return now.minus(back.plus(Duration.ofHours(3)));
+        }
+
+        @Override
+        public ZoneId getZone() {
+            return ZoneId.of("UTC");
+        }
+
+        @Override
+        public Clock withZone(ZoneId zone) {
+            return this;
+        }
+    }
+}

@@ -1,0 +1,302 @@
+package mussel.desktop.cutaway;
+
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.css.PseudoClass;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Group;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.QuadCurve;
+import javafx.scene.shape.Rectangle;
+import javafx.scene.shape.SVGPath;
+import mussel.core.drain.DrainResult.WaterShare;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.Scale;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.plan.Plan;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.PartQty;
+import mussel.core.sheet.Phase;
+import mussel.core.sheet.Region;
+import mussel.core.sheet.Step;
+
+/**
+ * The leg cut open lengthwise, drawn from its sheet: the oil with the level and the look that was recorded, water at the bottom at its
+ * computed volume, the parts of the step under way outlined, what is off the leg faded.
+ */
+public final class Cutaway extends VBox {
+    private static final double WIDTH = 360;
+    private static final double HEIGHT = 560;
+    private static final double VENT_BELOW_TOP = 26;
+    private static final int STREAKS = 34;
+    private static final PseudoClass OFF = PseudoClass.getPseudoClass("off");
+    private static final PseudoClass AT_WORK = PseudoClass.getPseudoClass("at-work");
+
+    private final Pane frame = new Pane();
+    private final Group drawing = new Group();
+    private final Label caption = new Label();
+    private final javafx.scene.transform.Scale zoom = new javafx.scene.transform.Scale(1, 1);
+    private final Group oil = new Group();
+    private final Map<SVGPath, Region> regions = new LinkedHashMap<>();
+    private final Cavity cavity;
+    private Consumer<String> onPart = part -> {};
+
+    /** The drawing of one family. */
+    public Cutaway(FamilySheet sheet) {
+        getStyleClass().add("cutaway");
+        SVGPath room = null;
+        for (Region region : sheet.drawing()) {
+            SVGPath shape = shape(region);
+            if (region.kind() == Region.Material.CAVITY) {
+                room = shape;
+                drawing.getChildren().addAll(shape, oil);
+            } else {
+                drawing.getChildren().add(shape);
+            }
+        }
+        cavity = new Cavity(room, room.getBoundsInLocal().getMinY() + VENT_BELOW_TOP);
+        SVGPath clip = new SVGPath();
+        clip.setContent(room.getContent());
+        oil.setClip(clip);
+        oil.setMouseTransparent(true);
+        drawing.getTransforms().add(zoom);
+        drawing.setManaged(false);
+        frame.getChildren().add(drawing);
+        frame.setMinSize(120, 180);
+        VBox.setVgrow(frame, Priority.ALWAYS);
+        caption.getStyleClass().add("dim");
+        caption.setWrapText(true);
+        caption.setMinHeight(USE_PREF_SIZE);
+        Label heading = new Label("The leg");
+        heading.getStyleClass().add("heading");
+        getChildren().addAll(heading, frame, caption);
+        frame.widthProperty().addListener((o, was, is) -> fit());
+        frame.heightProperty().addListener((o, was, is) -> fit());
+    }
+
+    /** What to do when a part is clicked or Enter pressed on it: its id. */
+    public void setOnPart(Consumer<String> handler) {
+        onPart = handler;
+    }
+
+    private void fit() {
+        double factor = Math.min(frame.getWidth() / WIDTH, frame.getHeight() / HEIGHT);
+        zoom.setX(factor);
+        zoom.setY(factor);
+        drawing.setLayoutX((frame.getWidth() - WIDTH * factor) / 2);
+        drawing.setLayoutY(Math.max(0, (frame.getHeight() - HEIGHT * factor) / 2));
+    }
+
+    private SVGPath shape(Region region) {
+        SVGPath shape = new SVGPath();
+        shape.setContent(region.path());
+        shape.getStyleClass().addAll("region", "of-" + region.kind().name().toLowerCase(java.util.Locale.ROOT));
+        regions.put(shape, region);
+        if (Step.says(region.title())) {
+            Tooltip.install(shape, new Tooltip(region.title()));
+            shape.setAccessibleText(region.title());
+        }
+        if (Step.says(region.part()) && region.kind() != Region.Material.LINE) {
+            shape.setAccessibleRole(AccessibleRole.BUTTON);
+            shape.setFocusTraversable(true);
+            shape.setOnMouseClicked(e -> onPart.accept(region.part()));
+            shape.setOnKeyPressed(e -> {
+                if (e.getCode() == KeyCode.ENTER) {
+                    onPart.accept(region.part());
+                }
+            });
+        }
+        return shape;
+    }
+
+    /** Shows the job as it stands. */
+    public void show(Assessment now) {
+        pour(now);
+        caption.setText(caption(now));
+        Set<String> off = partsOff(now);
+        Set<String> atWork = partsAtWork(now);
+        regions.forEach((shape, region) -> {
+            shape.pseudoClassStateChanged(OFF, off.contains(region.part()));
+            shape.pseudoClassStateChanged(AT_WORK, atWork.contains(region.part()));
+        });
+    }
+
+    /** Parts whose strip step is ticked and whose build step is not. */
+    private static Set<String> partsOff(Assessment now) {
+        Set<String> off = new HashSet<>();
+        for (Plan.PlannedStep planned : now.plan().steps()) {
+            if (now.job().ticked(planned.step().id()).isPresent()) {
+                planned.step().partsOut().stream().map(PartQty::part).forEach(off::add);
+                planned.step().partsIn().stream().map(PartQty::part).forEach(off::remove);
+            }
+        }
+        return off;
+    }
+
+    private static Set<String> partsAtWork(Assessment now) {
+        Set<String> parts = new HashSet<>();
+        now.plan().steps().stream()
+                .filter(s -> s.step().phase() != Phase.PROVE)
+                .filter(s -> now.job().ticked(s.step().id()).isEmpty())
+                .findFirst()
+                .ifPresent(s -> {
+                    s.step().partsOut().forEach(p -> parts.add(p.part()));
+                    s.step().partsIn().forEach(p -> parts.add(p.part()));
+                });
+        return parts;
+    }
+
+    private void pour(Assessment now) {
+        oil.getChildren().clear();
+        Optional<String> look = now.job().choice(Scale.OIL_WATER);
+        Optional<String> heat = now.job().choice(Scale.OIL_HEAT);
+        boolean judged = look.isPresent() || heat.isPresent();
+        boolean filled = now.job().reading(Field.PUMPED).isPresent();
+        if (!judged && !filled && now.drain().isEmpty()) {
+            return;
+        }
+        double share = share(now, filled);
+        double level = cavity.level(share);
+        Rectangle body = new Rectangle(0, level, WIDTH, HEIGHT - level);
+        body.setFill(
+                filled
+                        ? OilPaint.fresh(now.oilToFill().dye())
+                        : OilPaint.found(now.oilInIt().dye(), look, heat));
+        oil.getChildren().add(body);
+        if (!filled) {
+            suspended(look, now.job().choice(Scale.OIL_METAL), level);
+            settled(now);
+        }
+        Rectangle surface = new Rectangle(0, level, WIDTH, 2);
+        surface.getStyleClass().add("oil-surface");
+        oil.getChildren().add(surface);
+    }
+
+    private static double share(Assessment now, boolean filled) {
+        double capacity = now.sheet().oil().capacityMl();
+        if (filled) {
+            return now.job().reading(Field.PUMPED).orElse(capacity) / capacity;
+        }
+        OptionalDouble drained = now.job().reading(Field.DRAINED);
+        return drained.isEmpty()
+                ? 1
+                : (drained.getAsDouble() + now.drain().map(d -> d.residualMl()).orElse(0.0)) / capacity;
+    }
+
+    /** Streaks of water and glints of metal, where they were seen; placed by a fixed seed, so that a repaint moves nothing. */
+    private void suspended(Optional<String> look, Optional<String> metal, double level) {
+        Random random = new Random(7);
+        boolean streaks = look.equals(Optional.of("streaks")) || look.equals(Optional.of("milky"));
+        for (int i = 0; streaks && i < STREAKS; i++) {
+            double x = 40 + random.nextDouble() * 170;
+            double y = level + 8 + random.nextDouble() * Math.max(1, cavity.bottom() - level - 16);
+            QuadCurve streak = new QuadCurve(x, y, x + 6, y - 4 + random.nextDouble() * 8, x + 13, y);
+            streak.setFill(null);
+            streak.setStroke(OilPaint.STREAK.deriveColor(0, 1, 1, 0.75));
+            streak.setStrokeWidth(1.6 + random.nextDouble() * 1.4);
+            oil.getChildren().add(streak);
+        }
+        boolean flakes = metal.equals(Optional.of("flakes"));
+        for (int i = 0; (flakes || metal.equals(Optional.of("sheen"))) && i < 40; i++) {
+            Circle glint = new Circle(
+                    40 + random.nextDouble() * 170,
+                    level + random.nextDouble() * Math.max(1, cavity.bottom() - level),
+                    flakes ? 2.2 : 1,
+                    OilPaint.GLINT);
+            oil.getChildren().add(glint);
+        }
+    }
+
+    private void settled(Assessment now) {
+        double ml = now.drain()
+                .map(d -> d.water())
+                .flatMap(Cutaway::volume)
+                .orElse(now.job().reading(Field.FREE_WATER).orElse(0));
+        if (ml <= 0.5) {
+            return;
+        }
+        double top = cavity.level(Math.min(1, ml / now.sheet().oil().capacityMl()));
+        Rectangle water = new Rectangle(0, top, WIDTH, HEIGHT - top);
+        water.setFill(OilPaint.WATER);
+        oil.getChildren().add(water);
+    }
+
+    private static Optional<Double> volume(WaterShare water) {
+        return water.ml().isPresent() ? Optional.of(water.ml().getAsDouble()) : Optional.empty();
+    }
+
+    private static String caption(Assessment now) {
+        if (now.job().reading(Field.PUMPED).isPresent()) {
+            return "Filled with " + now.oilToFill().title().toLowerCase(java.util.Locale.ROOT) + ", "
+                    + Display.exact(
+                            Kind.VOLUME,
+                            now.job().reading(Field.PUMPED).orElse(0),
+                            now.yard().units()) + ".";
+        }
+        Optional<String> look = now.job().choice(Scale.OIL_WATER);
+        if (look.isEmpty() && now.drain().isEmpty()) {
+            return "Nothing is known of the oil yet.";
+        }
+        StringBuilder text = new StringBuilder("Oil ");
+        text.append(look.map(l -> l.equals("none") ? "clear in its own dye" : l).orElse("not judged by eye"));
+        now.drain().map(d -> d.water()).filter(w -> w.high().isPresent()).ifPresent(w -> text.append(", ")
+                .append(Display.percent(w.fraction().getAsDouble()))
+                .append(" water (")
+                .append(Display.percent(w.low().getAsDouble()))
+                .append(" to ")
+                .append(Display.percent(w.high().getAsDouble()))
+                .append(")"));
+        return text.append(". An estimate; level as it came out.").toString();
+    }
+
+    /** A small still picture of a leg with its oil, for a card. */
+    public static Group thumbnail(Assessment now, double factor) {
+        Group small = new Group();
+        for (Region region : now.sheet().drawing()) {
+            boolean shown = region.kind() == Region.Material.CASTING
+                    || region.kind() == Region.Material.CAVITY
+                    || region.id().equals("av_plate");
+            if (shown) {
+                SVGPath shape = new SVGPath();
+                shape.setContent(region.path());
+                shape.getStyleClass()
+                        .addAll("region", "of-" + region.kind().name().toLowerCase(java.util.Locale.ROOT));
+                boolean judged = now.job().choice(Scale.OIL_WATER).isPresent();
+                boolean filled = now.job().reading(Field.PUMPED).isPresent();
+                if (region.kind() == Region.Material.CAVITY && (judged || filled)) {
+                    shape.setFill(
+                            filled
+                                    ? OilPaint.fresh(now.oilToFill().dye())
+                                    : OilPaint.found(
+                                            now.oilInIt().dye(),
+                                            now.job().choice(Scale.OIL_WATER),
+                                            now.job().choice(Scale.OIL_HEAT)));
+                }
+                small.getChildren().add(shape);
+            }
+        }
+        small.getTransforms().add(new javafx.scene.transform.Scale(factor, factor));
+        small.setMouseTransparent(true);
+        return new Group(small);
+    }
+
+    /** The regions and what they show, for tests and help. */
+    List<Region> shownRegions() {
+        return List.copyOf(regions.values());
+    }
+}

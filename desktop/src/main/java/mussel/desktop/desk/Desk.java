@@ -1,0 +1,139 @@
+package mussel.desktop.desk;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import mussel.core.job.Address;
+import mussel.core.job.Assessment;
+import mussel.core.job.Entry;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.Job;
+import mussel.core.job.JournalException;
+
+/**
+ * One job on the desk: entries go into the journal at once, and whatever is computed follows. What is being typed is a draft: it is
+ * computed with, but becomes an entry only when it is finished. Lives on the interface thread.
+ */
+public final class Desk {
+    private final Workshop shop;
+    private final int job;
+    private final List<Entry> entries;
+    private final Map<Address, Double> drafts = new LinkedHashMap<>();
+    private final ReadOnlyObjectWrapper<Assessment> now = new ReadOnlyObjectWrapper<>();
+    private Job entered;
+    private Consumer<String> onTrouble = sentence -> {};
+
+    Desk(Workshop shop, int job) {
+        this.shop = shop;
+        this.job = job;
+        this.entries = new ArrayList<>(shop.journal().entries(job));
+        refresh();
+    }
+
+    /** The job as it stands, drafts included. */
+    public ReadOnlyObjectProperty<Assessment> now() {
+        return now.getReadOnlyProperty();
+    }
+
+    /** The job as it is in the journal, without what is being typed. */
+    public Job job() {
+        return entered;
+    }
+
+    /** The shop it stands in. */
+    public Workshop shop() {
+        return shop;
+    }
+
+    /** What to do with a sentence that says why something could not be written. */
+    public void setOnTrouble(Consumer<String> handler) {
+        onTrouble = handler;
+    }
+
+    /** Makes an entry. Says whether it is in the journal; when it is not, nothing has changed and the trouble was told. */
+    public boolean note(Fact fact) {
+        try {
+            entries.add(shop.journal().append(job, shop.by(), fact));
+            refresh();
+            return true;
+        } catch (JournalException e) {
+            onTrouble.accept(e.getMessage());
+            return false;
+        }
+    }
+
+    /** Picks an outcome, or clears the choice. */
+    public void choose(Address scale, Optional<String> outcome) {
+        note(outcome.<Fact>map(o -> new Fact.Chosen(scale, o)).orElseGet(() -> new Fact.Cleared(scale)));
+    }
+
+    /** Enters a reading made by hand. */
+    public boolean read(Address field, double value, String typed) {
+        drafts.remove(field);
+        return note(Fact.Read.byHand(field, value, typed));
+    }
+
+    /** Computes with a figure while it is being typed. */
+    public void draft(Address field, Optional<Double> value) {
+        boolean changed =
+                value.isPresent() ? !value.get().equals(drafts.put(field, value.get())) : drafts.remove(field) != null;
+        if (changed) {
+            refresh();
+        }
+    }
+
+    /** Takes the last entry back. */
+    public void undo() {
+        drafts.clear();
+        entered.undoLine().undoable().ifPresent(e -> note(new Fact.Retracted(e.seq())));
+    }
+
+    /** Does the last undone entry again. */
+    public void redo() {
+        drafts.clear();
+        entered.undoLine().redoable().ifPresent(e -> note(new Fact.Retracted(e.seq())));
+    }
+
+    /** Computes again, as after a change of units. */
+    public void refresh() {
+        entered = Job.of(entries);
+        if (drafts.isEmpty()) {
+            now.set(shop.assess(entered).orElseThrow());
+            return;
+        }
+        List<Entry> all = new ArrayList<>(entries);
+        drafts.forEach((field, value) -> all.add(new Entry(
+                Long.MAX_VALUE - all.size(), job, entries.get(0).at(), "", Fact.Read.byHand(field, value, ""))));
+        now.set(shop.assess(Job.of(all)).orElseThrow());
+    }
+
+    /** What undo would take back, in words. */
+    public static String words(Fact fact) {
+        if (fact instanceof Fact.Read read) {
+            return Field.at(read.about()).map(Field::label).orElse(read.about().name()) + " " + read.typed();
+        }
+        if (fact instanceof Fact.Chosen chosen) {
+            return plain(chosen.about().name()) + " " + plain(chosen.outcome());
+        }
+        if (fact instanceof Fact.Ticked ticked) {
+            return (ticked.done() ? "step done: " : "step open: ") + plain(ticked.step());
+        }
+        if (fact instanceof Fact.Noted noted) {
+            return "note on " + plain(noted.about().name());
+        }
+        if (fact instanceof Fact.Cleared cleared) {
+            return plain(cleared.about().name()) + " cleared";
+        }
+        return fact instanceof Fact.Tagged ? "the tag" : "the leg's name";
+    }
+
+    private static String plain(String id) {
+        return id.replace('_', ' ');
+    }
+}

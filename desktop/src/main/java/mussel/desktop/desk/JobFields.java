@@ -1,0 +1,42 @@
+package mussel.desktop.desk;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import mussel.core.job.Address;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.desktop.kit.QuantityField;
+
+/** The quantity fields of a station, bound to the job's readings. */
+public final class JobFields {
+    private final Desk desk;
+    private final Map<Address, QuantityField> fields = new LinkedHashMap<>();
+
+    /** Fields for a desk. */
+    public JobFields(Desk desk) {
+        this.desk = desk;
+    }
+
+    /** The field of a quantity there is only one of. */
+    public QuantityField field(Field field) {
+        return field(field, field.address(), field.label());
+    }
+
+    /** The field of a quantity at an address, under another label. */
+    public QuantityField field(Field field, Address at, String label) {
+        String id = "field-" + at.name() + (at.of().isEmpty() ? "" : "-" + at.of());
+        QuantityField made = new QuantityField(id, label, field.kind(), field.range())
+                .onDraft(value -> desk.draft(at, value))
+                .onEnter((typed, value) -> desk.read(at, value, typed))
+                .onClear(() -> desk.note(new Fact.Cleared(at)));
+        fields.put(at, made);
+        return made;
+    }
+
+    /** Shows the job's readings in all of them; what is being typed is no reading yet. */
+    public void show(Assessment now) {
+        fields.forEach(
+                (at, field) -> field.show(desk.job().reading(at), now.yard().units()));
+    }
+}

@@ -1,0 +1,214 @@
+package mussel.desktop.drain;
+
+import java.util.List;
+import java.util.function.Function;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mussel.core.drain.DrainWords;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.Scale;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Problem;
+import mussel.core.sheet.Plug;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
+
+/** What ran out: its look, its volume and weight, the magnets and the washers; and at once what that means. */
+public final class DrainStation implements StationView {
+    private final Desk desk;
+    private final JobFields fields;
+    private final VBox sheet = new VBox(10);
+    private final Label subtitle = Texts.dim("");
+    private final JobPicks picks;
+    private final Label balanceText = Texts.wrapped("", "strong");
+    private final BalanceStrip balance = new BalanceStrip();
+    private final Label waterText = Texts.wrapped("", "strong");
+    private final WaterStrip water = new WaterStrip();
+    private final Label waitText = Texts.sentence("");
+    private final Label frostText = Texts.sentence("");
+    private final VBox balanceCard;
+    private final VBox waterCard;
+    private final VBox waitCard;
+    private final VBox problems = new VBox(4);
+
+    /** The station of a job. */
+    public DrainStation(Desk desk) {
+        this.desk = desk;
+        this.fields = new JobFields(desk);
+        this.picks = new JobPicks(desk);
+        Assessment now = desk.now().get();
+        balanceCard = card("card", balanceText, balance, why("why-balance", DrainWords::whyExpected));
+        waterCard = card("card", waterText, water, why("why-water", DrainWords::whyWater));
+        waterCard.getStyleClass().add("card-water");
+        waitCard = card("card", waitText, null, why("why-wait", DrainWords::whyWait));
+        waitCard.getStyleClass().add("card-info");
+        waitCard.getChildren().add(beside(frostText, why("why-frost", DrainWords::whyFrost)));
+        problems.getStyleClass().add("problems");
+        sheet.getStyleClass().add("station");
+        sheet.getChildren()
+                .addAll(
+                        Texts.title("Drain"),
+                        subtitle,
+                        looks(now),
+                        volumes(),
+                        jarAndVent(),
+                        problems,
+                        balanceCard,
+                        waterCard,
+                        waitCard);
+        sheet.getChildren().add(metals(now));
+        for (Plug plug : now.sheet().plugs()) {
+            sheet.getChildren().add(plug(plug));
+        }
+        sheet.getChildren()
+                .add(
+                        Texts.dim(
+                                "A clean magnet says nothing about water. Judge its coat against the hours since the last change."));
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    private Node looks(Assessment now) {
+        var dye = now.oilInIt().dye();
+        PickRow waterRow = picks.row(Scale.OIL_WATER, o -> Glyphs.jar(dye, o, "fresh", "none"));
+        PickRow heatRow = picks.row(Scale.OIL_HEAT, o -> Glyphs.jar(dye, "none", o, "none"));
+        return new FlowPane(18, 8, waterRow, heatRow);
+    }
+
+    private Node metals(Assessment now) {
+        var dye = now.oilInIt().dye();
+        PickRow metalRow = picks.row(Scale.OIL_METAL, o -> Glyphs.jar(dye, "none", "fresh", o));
+        PickRow crack = picks.row(Scale.VENT_CRACK);
+        PickRow type = picks.row(Scale.OIL_TYPE);
+        return new FlowPane(18, 8, metalRow, new VBox(8, crack, type));
+    }
+
+    private Node volumes() {
+        FlowPane row = new FlowPane(8, 6);
+        row.getChildren()
+                .addAll(
+                        fields.field(Field.DRAINED),
+                        fields.field(Field.FREE_WATER),
+                        fields.field(Field.OIL_TEMP),
+                        fields.field(Field.MINUTES),
+                        fields.field(Field.MASS));
+        return row;
+    }
+
+    private Node jarAndVent() {
+        FlowPane row = new FlowPane(8, 6);
+        row.getChildren()
+                .addAll(
+                        fields.field(Field.JAR_TOTAL),
+                        fields.field(Field.JAR_WATER),
+                        fields.field(Field.JAR_EMULSION),
+                        fields.field(Field.MEASURED_TEMP),
+                        fields.field(Field.REST),
+                        picks.row(Scale.VENT));
+        return row;
+    }
+
+    private Node plug(Plug plug) {
+        FlowPane row = new FlowPane(18, 8);
+        if (plug.magnetic()) {
+            row.getChildren().add(plugRow(Scale.MAGNET, plug, plug.title() + ": magnet", Glyphs::magnet));
+        }
+        row.getChildren().add(plugRow(Scale.WASHERS, plug, plug.title() + ": washer", Glyphs::washer));
+        return row;
+    }
+
+    private Node plugRow(Scale scale, Plug plug, String label, Function<String, Node> picture) {
+        return picks.row(scale.of(plug.id()), label, scale.outcomes(), picture);
+    }
+
+    private WhyButton why(String id, Function<DrainWords, mussel.core.measure.Explanation> of) {
+        return new WhyButton(id, () -> desk.now().get().drainWords().map(of));
+    }
+
+    private static VBox card(String style, Label text, Node strip, WhyButton why) {
+        VBox card = new VBox(2, beside(text, why));
+        card.getStyleClass().add(style);
+        if (strip != null) {
+            card.getChildren().add(strip);
+        }
+        return card;
+    }
+
+    private static HBox beside(Label text, Node button) {
+        HBox.setHgrow(text, Priority.ALWAYS);
+        text.setMaxWidth(Double.MAX_VALUE);
+        HBox row = new HBox(8, text, button);
+        row.setMinHeight(Region.USE_PREF_SIZE);
+        return row;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        fields.show(now);
+        subtitle.setText(subtitle(now));
+        picks.show(now);
+        problems.getChildren()
+                .setAll(now.drainProblems().stream().map(DrainStation::problem).toList());
+        problems.setVisible(!now.drainProblems().isEmpty());
+        problems.setManaged(problems.isVisible());
+        boolean known = now.drain().isPresent();
+        for (VBox card : List.of(balanceCard, waterCard, waitCard)) {
+            card.setVisible(known);
+            card.setManaged(known);
+        }
+        now.drainWords().ifPresent(words -> {
+            balanceText.setText(words.balance());
+            balance.show(
+                    now.drainInput().orElseThrow(),
+                    now.drain().orElseThrow(),
+                    now.yard().units());
+            waterText.setText(words.water());
+            water.show(now.drain().orElseThrow().water());
+            waitText.setText(words.waiting());
+            frostText.setText(words.wet() ? words.frost() : "");
+            frostText.getParent().setVisible(words.wet());
+            frostText.getParent().setManaged(words.wet());
+        });
+    }
+
+    private static Node problem(Problem problem) {
+        String what = problem.at().isEmpty()
+                ? "The readings"
+                : problem.at().substring(1).replace('_', ' ').replace('/', ' ');
+        return Texts.wrapped(what + " " + problem.problem() + ".", "refusal");
+    }
+
+    private static String subtitle(Assessment now) {
+        String fill = Display.exact(
+                Kind.VOLUME,
+                now.job().reading(Field.FILL).orElse(now.sheet().oil().capacityMl()),
+                now.yard().units());
+        String hours = now.job().reading(Field.HOURS_SINCE_FILL).isPresent()
+                ? ", "
+                        + Display.exact(
+                                Kind.RUNNING,
+                                now.job().reading(Field.HOURS_SINCE_FILL).getAsDouble(),
+                                now.yard().units())
+                        + " ago"
+                : "";
+        boolean assumed = now.job().reading(Field.FILL).isEmpty();
+        return "Last fill: " + fill + (assumed ? " (the sheet's capacity, not measured)" : "") + ", "
+                + now.oilInIt().title().toLowerCase(java.util.Locale.ROOT) + hours
+                + ". Crack the vent slowly; what comes first matters.";
+    }
+}

@@ -1,0 +1,48 @@
+package mussel.desktop.fill;
+
+import javafx.scene.Group;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Pane;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.Rectangle;
+import javafx.scene.shape.SVGPath;
+
+/** The last bottle poured, with the line to stop at. */
+final class BottleGlyph extends Pane {
+    private static final String OUTLINE =
+            "M34,2 h22 v14 c0,8 22,10 22,30 v120 c0,8 -4,12 -12,12 h-42 c-8,0 -12,-4 -12,-12 v-120 c0,-20 22,-22 22,-30 z";
+    private static final double TOP = 46;
+    private static final double BOTTOM = 176;
+
+    BottleGlyph() {
+        setPrefSize(250, 190);
+        setMinSize(250, 190);
+    }
+
+    /** Draws a bottle that held {@code holds} ml, with {@code leaves} ml to stop at. */
+    void show(double holds, double leaves, Color oil, String bottle, String stopAt) {
+        double level = BOTTOM - (BOTTOM - TOP) * (holds > 0 ? leaves / holds : 0);
+        Rectangle poured = new Rectangle(0, TOP, 90, level - TOP);
+        poured.setFill(oil.deriveColor(0, 1, 1, 0.22));
+        Rectangle left = new Rectangle(0, level, 90, BOTTOM + 4 - level);
+        left.setFill(oil);
+        Group content = new Group(poured, left);
+        SVGPath clip = new SVGPath();
+        clip.setContent(OUTLINE);
+        content.setClip(clip);
+        SVGPath glass = new SVGPath();
+        glass.setContent(OUTLINE);
+        glass.getStyleClass().add("glass");
+        Line stop = new Line(2, level, 112, level);
+        stop.getStyleClass().add("stop-line");
+        Label mark = new Label(stopAt);
+        mark.getStyleClass().add("large");
+        Label what = new Label("stop with this left (" + bottle + ")");
+        what.getStyleClass().add("dim");
+        getChildren().setAll(content, glass, stop, mark, what);
+        double y = Math.max(0, Math.min(146, level - 22));
+        mark.relocate(118, y);
+        what.relocate(118, y + 28);
+    }
+}

@@ -1,0 +1,132 @@
+package mussel.desktop.fill;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import mussel.core.fill.FillInput;
+import mussel.core.fill.FillResult;
+import mussel.core.fill.FillWords;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.Scale;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.sheet.Construction;
+import mussel.core.sheet.Phase;
+import mussel.core.sheet.Place;
+import mussel.desktop.cutaway.OilPaint;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
+import mussel.desktop.plan.StepList;
+
+/** New oil: how much, from which bottles, where to stop, and whether what went in is what should have. */
+public final class FillStation implements StationView {
+    private final JobFields fields;
+    private final JobPicks picks;
+    private final VBox sheet = new VBox(12);
+    private final Label how = Texts.dim("");
+    private final Label need = Texts.wrapped("", "large");
+    private final Label use = Texts.sentence("");
+    private final Label check = Texts.wrapped("", "strong");
+    private final BottleGlyph bottle = new BottleGlyph();
+    private final VBox problems = new VBox(4);
+    private final HBox answer;
+    private final StepList steps;
+
+    /** The station of a job. */
+    public FillStation(Desk desk) {
+        fields = new JobFields(desk);
+        picks = new JobPicks(desk);
+        steps = new StepList(desk, s -> s.phase() == Phase.BUILD && s.place() == Place.PLUGS);
+        sheet.getStyleClass().add("station");
+        FlowPane bottles = new FlowPane(8, 6);
+        for (FillInput.Bottle b : desk.shop().yard().bottles()) {
+            String size = b.name() + " of "
+                    + Display.exact(Kind.VOLUME, b.ml(), desk.shop().yard().units());
+            bottles.getChildren()
+                    .addAll(
+                            fields.field(Field.BOTTLE_HAVE, Field.BOTTLE_HAVE.of(b.name()), size + ", whole"),
+                            fields.field(
+                                    Field.BOTTLE_OPENED,
+                                    Field.BOTTLE_OPENED.of(b.name()),
+                                    "left in an opened " + b.name()));
+        }
+        WhyButton why =
+                new WhyButton("why-fill", () -> desk.now().get().fillWords().map(FillWords::whyNeed));
+        VBox figures = new VBox(6, need, use, why);
+        answer = new HBox(18, bottle, figures);
+        answer.getStyleClass().add("card");
+        sheet.getChildren()
+                .addAll(
+                        Texts.title("Fill"),
+                        how,
+                        picks.oils(Scale.OIL_NEW),
+                        bottles,
+                        problems,
+                        answer,
+                        new HBox(18, fields.field(Field.PUMPED), check),
+                        steps);
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        fields.show(now);
+        picks.show(now);
+        steps.show(now);
+        how.setText("The sheet asks for " + now.sheet().oil().grade() + ", "
+                + Display.exact(
+                        Kind.VOLUME, now.sheet().oil().capacityMl(), now.yard().units()) + " to the vent. Fill "
+                + (now.sheet().construction().fill() == Construction.FillPort.DRAIN
+                        ? "from the bottom, through the drain hole"
+                        : "through the fill hole")
+                + ", fitting " + now.sheet().construction().fitting() + ". "
+                + now.sheet().origin()
+                + "; the maker's manual outranks it.");
+        problems.getChildren()
+                .setAll(now.fillProblems().stream()
+                        .map(p -> Texts.wrapped(
+                                p.at().substring(1).replace('/', ' ').replace('_', ' ') + " " + p.problem() + ".",
+                                "refusal"))
+                        .toList());
+        answer.setVisible(now.fill().isPresent());
+        check.setText("");
+        now.fill().ifPresent(result -> show(now, result));
+    }
+
+    private void show(Assessment now, FillResult result) {
+        FillWords words = now.fillWords().orElseThrow();
+        need.setText(Display.estimate(Kind.VOLUME, result.needMl(), now.yard().units()) + " in all");
+        List<String> lines = result.pour().stream()
+                .map(p -> "Pour "
+                        + Display.estimate(Kind.VOLUME, p.givesMl(), now.yard().units()) + " from the "
+                        + (p.origin() == FillResult.Origin.OPENED
+                                ? "opened "
+                                : p.origin() == FillResult.Origin.BOUGHT ? "bought " : "")
+                        + p.name() + ".")
+                .toList();
+        String cost = result.cost() > 0 ? "To buy: " + Display.money(result.cost()) + "." : "Nothing to buy.";
+        use.setText(String.join("\n", lines) + (lines.isEmpty() ? "" : "\n") + words.leave() + "\n" + cost);
+        check.setText(words.check());
+        if (!result.pour().isEmpty()) {
+            FillResult.Pour last = result.pour().get(result.pour().size() - 1);
+            bottle.show(
+                    last.holdsMl(),
+                    last.leavesMl(),
+                    OilPaint.fresh(now.oilToFill().dye()),
+                    last.name(),
+                    Display.estimate(Kind.VOLUME, last.leavesMl(), now.yard().units()));
+        }
+    }
+}

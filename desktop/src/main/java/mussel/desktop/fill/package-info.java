@@ -1,0 +1,4 @@
+/**
+ * The fill station: the bottle and where to stop.
+ */
+package mussel.desktop.fill;

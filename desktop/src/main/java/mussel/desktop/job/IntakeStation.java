@@ -1,0 +1,96 @@
+package mussel.desktop.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.Scale;
+import mussel.core.job.Topic;
+import mussel.core.sheet.FamilySheet;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.JobNote;
+import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Texts;
+
+/** What comes in, and what is known of it before anything is opened. */
+public final class IntakeStation implements StationView {
+    private final JobFields fields;
+    private final JobPicks picks;
+    private final VBox sheet = new VBox(12);
+    private final Label family = Texts.sentence("");
+    private final List<JobNote> notes = new ArrayList<>();
+
+    /** The station of a job. */
+    public IntakeStation(Desk desk) {
+        this.fields = new JobFields(desk);
+        this.picks = new JobPicks(desk);
+        sheet.getStyleClass().add("station");
+        FlowPane hours = new FlowPane(8, 6);
+        hours.getChildren()
+                .addAll(
+                        fields.field(Field.ENGINE_HOURS),
+                        fields.field(Field.HOURS_SINCE_FILL),
+                        fields.field(Field.MONTHS_SINCE_FILL),
+                        fields.field(Field.FILL),
+                        fields.field(Field.STORAGE_MIN));
+        FlowPane use = new FlowPane(18, 8);
+        use.getChildren()
+                .addAll(
+                        picks.row(Scale.WATER),
+                        picks.row(Scale.SAND),
+                        picks.row(Scale.STORAGE),
+                        picks.row(Scale.LAST_JOB));
+        sheet.getChildren()
+                .addAll(
+                        Texts.title("Intake"),
+                        family,
+                        hours,
+                        use,
+                        picks.oils(Scale.OIL_LAST),
+                        noted(JobNote.lines(desk, "What the owner saw", Topic.COMPLAINT.address(), 3)),
+                        noted(JobNote.line(
+                                desk, "Waits for (blank when it can be worked on)", Topic.WAITS_FOR.address())),
+                        noted(JobNote.line(desk, "Promised for", Topic.PROMISED.address())),
+                        Texts.dim(
+                                "Unknown history is normal: leave blank what nobody knows. Do a baseline service and start the"
+                                        + " clocks today. On twins, what one leg needs the other is about to need."));
+    }
+
+    private Node noted(JobNote note) {
+        notes.add(note);
+        return note;
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        FamilySheet s = now.sheet();
+        String plugs = s.plugs().size() == 3 ? "two vents" : "one vent";
+        family.setText(s.title() + ": "
+                + s.construction()
+                        .caseKind()
+                        .name()
+                        .toLowerCase(java.util.Locale.ROOT)
+                        .replace('_', ' ')
+                + " case, " + plugs + ", seals "
+                + s.construction()
+                        .sealLayout()
+                        .name()
+                        .toLowerCase(java.util.Locale.ROOT)
+                        .replace('_', ' ') + ". " + s.origin()
+                + ". The maker's manual for the exact unit outranks every value shown.");
+        fields.show(now);
+        picks.show(now);
+        notes.forEach(n -> n.show(now));
+    }
+}

@@ -1,0 +1,122 @@
+package mussel.desktop.job;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.LegRef;
+import mussel.core.measure.NamedBy;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Texts;
+
+/** Taking a leg in: which boat, which leg of it, which family. A leg that was here before is recognised. */
+public final class TakeIn extends VBox {
+    private final Workshop shop;
+    private final TextField boat = new TextField();
+    private final PickRow position;
+    private final PickRow family;
+    private final Label known = Texts.dim("");
+    private final Label refusal = Texts.wrapped("", "refusal");
+    private Optional<String> chosenPosition = Optional.of("single");
+    private Optional<String> chosenFamily = Optional.empty();
+
+    /** The form; calls back with the leg, or to close it. */
+    public TakeIn(Workshop shop, Consumer<LegRef> onTaken, Runnable onCancel) {
+        super(12);
+        this.shop = shop;
+        setId("take-in");
+        getStyleClass().addAll("station", "sheet-over");
+        boat.setId("take-in-boat");
+        boat.setPromptText("boat's name");
+        boat.setAccessibleText("boat's name");
+        position = new PickRow(
+                        "take-in-position",
+                        "Where it hangs",
+                        List.of(LegRef.Position.values()).stream()
+                                .map(p -> Choice.text(NamedBy.file(p), p.title()))
+                                .toList())
+                .onPick(p -> {
+                    chosenPosition = p;
+                    recognise();
+                });
+        position.show(chosenPosition);
+        family = new PickRow(
+                        "take-in-family",
+                        "Family",
+                        shop.families().stream()
+                                .map(f -> Choice.text(f.id(), f.title()))
+                                .toList())
+                .onPick(f -> chosenFamily = f);
+        boat.textProperty().addListener((o, was, is) -> recognise());
+        Button take = new Button("Take it in");
+        take.setId("take-in-do");
+        take.getStyleClass().add("act");
+        take.setDefaultButton(true);
+        take.setOnAction(e -> take(onTaken));
+        Button cancel = new Button("Not now");
+        cancel.setCancelButton(true);
+        cancel.setOnAction(e -> onCancel.run());
+        Label boatLabel = new Label("Boat");
+        boatLabel.getStyleClass().add("caption");
+        boatLabel.setLabelFor(boat);
+        getChildren()
+                .addAll(
+                        Texts.title("Take in a leg"),
+                        new VBox(2, boatLabel, boat),
+                        known,
+                        position,
+                        family,
+                        refusal,
+                        new HBox(10, take, cancel));
+    }
+
+    /** Puts the caret where typing starts. */
+    public void begin() {
+        boat.requestFocus();
+    }
+
+    private Optional<LegRef> earlier() {
+        return shop.jobs().stream()
+                .map(Assessment::job)
+                .map(j -> j.leg())
+                .filter(l -> l.boat().equalsIgnoreCase(boat.getText().strip()))
+                .filter(l -> NamedBy.file(l.position()).equals(chosenPosition.orElse("")))
+                .reduce((first, later) -> later);
+    }
+
+    private void recognise() {
+        Optional<LegRef> leg = earlier();
+        known.setText(
+                leg.map(l -> "This leg was here before; its history goes on.").orElse(""));
+        leg.ifPresent(l -> {
+            chosenFamily = Optional.of(l.family());
+            family.show(chosenFamily);
+        });
+    }
+
+    private void take(Consumer<LegRef> onTaken) {
+        String name = boat.getText().strip();
+        if (name.isEmpty() || name.length() > LegRef.LONGEST_NAME) {
+            refusal.setText("Type the boat's name, at most " + LegRef.LONGEST_NAME + " characters; this one has "
+                    + name.length() + ".");
+        } else if (chosenPosition.isEmpty() || chosenFamily.isEmpty()) {
+            refusal.setText("Pick where the leg hangs and its family: they decide procedure, seals and values.");
+        } else {
+            LegRef.Position where = List.of(LegRef.Position.values()).stream()
+                    .filter(p -> NamedBy.file(p).equals(chosenPosition.get()))
+                    .findFirst()
+                    .orElseThrow();
+            String id =
+                    earlier().map(LegRef::id).orElseGet(() -> UUID.randomUUID().toString());
+            onTaken.accept(new LegRef(id, name, where, chosenFamily.get()));
+        }
+    }
+}

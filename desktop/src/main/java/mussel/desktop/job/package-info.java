@@ -1,0 +1,4 @@
+/**
+ * Taking a leg in, and the intake station.
+ */
+package mussel.desktop.job;

@@ -1,0 +1,109 @@
+package mussel.desktop.kit;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/**
+ * A scale to pick from: one tile an outcome, from benign to severe. With a tile focused the figures pick, arrows move, and picking
+ * the picked one clears it: not answered.
+ */
+public final class PickRow extends VBox {
+    private final ToggleGroup group = new ToggleGroup();
+    private final FlowPane tiles = new FlowPane(5, 5);
+    private final Label caption;
+    private boolean showing;
+    private Consumer<Optional<String>> onPick = outcome -> {};
+
+    /** A row of choices under a caption; an empty caption takes no room. */
+    public PickRow(String id, String label, List<Choice> choices) {
+        setId(id);
+        getStyleClass().add("pick-row");
+        caption = new Label(label);
+        caption.getStyleClass().add("caption");
+        if (!label.isEmpty()) {
+            getChildren().add(caption);
+        }
+        for (int i = 0; i < choices.size(); i++) {
+            tiles.getChildren().add(tile(label, choices.get(i), i + 1));
+        }
+        tiles.setPrefWrapLength(0);
+        getChildren().add(tiles);
+        tiles.addEventHandler(KeyEvent.KEY_TYPED, this::pickByKey);
+        group.selectedToggleProperty().addListener((o, was, is) -> {
+            if (!showing) {
+                onPick.accept(Optional.ofNullable(is).map(t -> (String) t.getUserData()));
+            }
+        });
+    }
+
+    /**
+     * One outcome.
+     *
+     * @param id as it is kept
+     * @param label as it is read
+     * @param picture what stands on the tile; null for text alone
+     */
+    public record Choice(String id, String label, Node picture) {
+        /** A tile with text alone. */
+        public static Choice text(String id, String label) {
+            return new Choice(id, label, null);
+        }
+    }
+
+    /** Called with the outcome picked, or empty when it was cleared. */
+    public PickRow onPick(Consumer<Optional<String>> handler) {
+        onPick = handler;
+        return this;
+    }
+
+    /** Shows the job's choice. */
+    public void show(Optional<String> outcome) {
+        showing = true;
+        group.getToggles().stream()
+                .filter(t -> outcome.isPresent() && t.getUserData().equals(outcome.get()))
+                .findFirst()
+                .ifPresentOrElse(group::selectToggle, () -> group.selectToggle(null));
+        showing = false;
+    }
+
+    /** Puts another caption over the row. */
+    public void caption(String label) {
+        caption.setText(label);
+    }
+
+    private ToggleButton tile(String label, Choice choice, int number) {
+        ToggleButton tile = new ToggleButton(choice.label(), choice.picture());
+        tile.setContentDisplay(ContentDisplay.TOP);
+        tile.setUserData(choice.id());
+        tile.setId(getId() + "-" + choice.id());
+        tile.getStyleClass().add("tile");
+        if (choice.picture() == null) {
+            tile.getStyleClass().add("text-tile");
+        }
+        tile.setToggleGroup(group);
+        tile.setAccessibleText(label + ": " + choice.label() + ", key " + number);
+        return tile;
+    }
+
+    private void pickByKey(KeyEvent e) {
+        if (e.getCharacter().length() != 1) {
+            return;
+        }
+        int index = e.getCharacter().charAt(0) - '1';
+        if (index >= 0 && index < tiles.getChildren().size()) {
+            ToggleButton tile = (ToggleButton) tiles.getChildren().get(index);
+            tile.requestFocus();
+            tile.fire();
+            e.consume();
+        }
+    }
+}

@@ -1,0 +1,49 @@
+package mussel.desktop.kit;
+
+import javafx.scene.control.Label;
+
+/** Labels in the few manners the screens use; how each looks stands in the style sheet. */
+public final class Texts {
+    private Texts() {}
+
+    /** The heading of a station. */
+    public static Label title(String text) {
+        return styled(text, "title");
+    }
+
+    /** The heading of a section. */
+    public static Label heading(String text) {
+        return styled(text, "heading");
+    }
+
+    /** A sentence that wraps. */
+    public static Label sentence(String text) {
+        return wrapped(text, "plain");
+    }
+
+    /** A sentence of lesser weight. */
+    public static Label dim(String text) {
+        return wrapped(text, "dim");
+    }
+
+    /** A caution, with its own mark before it. */
+    public static Label caution(String text) {
+        Label label = wrapped(text, "caution");
+        label.setGraphic(Marks.caution());
+        return label;
+    }
+
+    /** A label that wraps, in the named style. */
+    public static Label wrapped(String text, String style) {
+        Label label = styled(text, style);
+        label.setWrapText(true);
+        label.setMinHeight(javafx.scene.layout.Region.USE_PREF_SIZE);
+        return label;
+    }
+
+    private static Label styled(String text, String style) {
+        Label label = new Label(text);
+        label.getStyleClass().add(style);
+        return label;
+    }
+}

@@ -1,0 +1,70 @@
+package mussel.desktop.kit;
+
+import atlantafx.base.controls.Popover;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import mussel.core.measure.Explanation;
+import mussel.core.measure.Explanation.InputLine;
+
+/** A small button beside a figure that says why it is what it is. */
+public final class WhyButton extends Button {
+    private static final double WIDTH = 420;
+
+    private final Supplier<Optional<Explanation>> why;
+
+    /** A button that asks for the explanation when pressed. */
+    public WhyButton(String id, Supplier<Optional<Explanation>> why) {
+        super("why?");
+        this.why = why;
+        setId(id);
+        getStyleClass().add("why");
+        setOnAction(e -> why.get().ifPresent(this::explain));
+    }
+
+    /** Opens the explanation, if there is one now. */
+    public void open() {
+        why.get().ifPresent(this::explain);
+    }
+
+    private void explain(Explanation explanation) {
+        Popover popover = new Popover(page(explanation));
+        popover.setTitle(explanation.title());
+        popover.setHeaderAlwaysVisible(false);
+        popover.setDetachable(false);
+        popover.setArrowLocation(Popover.ArrowLocation.RIGHT_CENTER);
+        popover.show(this);
+    }
+
+    /** The explanation as a page. */
+    static VBox page(Explanation explanation) {
+        VBox page = new VBox(6);
+        page.getStyleClass().add("why-page");
+        page.setPrefWidth(WIDTH);
+        page.setMaxWidth(WIDTH);
+        page.getChildren().add(line(explanation.title() + ": " + explanation.figure(), "why-title"));
+        page.getChildren().add(line(explanation.formula(), "why-formula"));
+        GridPane inputs = new GridPane(14, 2);
+        int row = 0;
+        for (InputLine input : explanation.inputs()) {
+            inputs.addRow(
+                    row++, line(input.name(), "dim"), line(input.figure(), "strong"), line(input.origin(), "dim"));
+        }
+        page.getChildren().add(inputs);
+        page.getChildren().add(line(explanation.uncertainty(), "plain"));
+        page.getChildren().add(line("What would change it: " + explanation.wouldChange(), "plain"));
+        page.getChildren().add(line("Source: " + explanation.source(), "dim"));
+        return page;
+    }
+
+    private static Label line(String text, String style) {
+        Label label = new Label(text);
+        label.setWrapText(true);
+        label.setMaxWidth(WIDTH);
+        label.getStyleClass().add(style);
+        return label;
+    }
+}

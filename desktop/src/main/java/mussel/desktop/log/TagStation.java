@@ -1,0 +1,145 @@
+package mussel.desktop.log;
+
+import java.io.File;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.concurrent.Task;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressIndicator;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.Station;
+import mussel.core.log.Due;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Texts;
+
+/** Done, and when again: the tag for the leg, and the job sheet for the owner. */
+public final class TagStation implements StationView {
+    private final Desk desk;
+    private final VBox sheet = new VBox(12);
+    private final VBox tag = new VBox(3);
+    private final VBox open = new VBox(3);
+    private final Button tagIt = new Button("Tag the leg");
+    private final Button print = new Button("Job sheet as PDF");
+    private final Label printed = Texts.dim("");
+    private final ProgressIndicator busy = new ProgressIndicator();
+
+    /** The station of a job. */
+    public TagStation(Desk desk) {
+        this.desk = desk;
+        sheet.getStyleClass().add("station");
+        tag.getStyleClass().add("tag-paper");
+        tagIt.setId("tag-it");
+        tagIt.getStyleClass().add("act");
+        tagIt.setOnAction(e -> desk.note(new Fact.Tagged(desk.shop().today())));
+        print.setId("print");
+        print.setOnAction(e -> choosePlace());
+        busy.setMaxSize(22, 22);
+        busy.setVisible(false);
+        HBox actions = new HBox(10, tagIt, print, busy);
+        actions.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        sheet.getChildren().addAll(Texts.title("Tag"), tag, open, actions, printed);
+    }
+
+    private void choosePlace() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("Job sheet");
+        chooser.setInitialFileName("job-" + desk.now().get().job().id() + ".pdf");
+        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("PDF", "*.pdf"));
+        File file = chooser.showSaveDialog(sheet.getScene().getWindow());
+        if (file != null) {
+            print(file.toPath());
+        }
+    }
+
+    /** Writes the job sheet into a file, off the interface thread. */
+    public void print(Path file) {
+        Assessment job = desk.now().get();
+        Task<Void> task = new Task<>() {
+            @Override
+            protected Void call() {
+                desk.shop().jobSheets().write(job, file);
+                return null;
+            }
+        };
+        busy.visibleProperty().bind(task.runningProperty());
+        task.setOnSucceeded(e -> printed.setText("Written: " + file));
+        task.setOnFailed(e -> printed.setText("The job sheet could not be written to " + file + ": "
+                + reason(task.getException()) + ". Choose another place."));
+        Thread thread = new Thread(task, "job-sheet");
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    private static String reason(Throwable failure) {
+        return failure instanceof UncheckedIOException io ? io.getCause().getMessage() : "it failed";
+    }
+
+    /** What was said of the last job sheet. */
+    public String printed() {
+        return printed.getText();
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        tag.getChildren().clear();
+        String hours = now.job().reading(Field.ENGINE_HOURS).isPresent()
+                ? Display.exact(
+                        Kind.RUNNING,
+                        now.job().reading(Field.ENGINE_HOURS).getAsDouble(),
+                        now.yard().units())
+                : "hours not read";
+        tag.getChildren().add(Texts.wrapped(now.job().leg().title(), "large"));
+        tag.getChildren()
+                .add(Texts.sentence(now.sheet().title() + ", job " + now.job().id() + ", "
+                        + now.job().tagged().orElse(now.today()) + ", " + hours));
+        String amount = now.job().reading(Field.PUMPED).isPresent()
+                ? ", "
+                        + Display.exact(
+                                Kind.VOLUME,
+                                now.job().reading(Field.PUMPED).getAsDouble(),
+                                now.yard().units())
+                : ", volume not recorded";
+        tag.getChildren().add(Texts.sentence(now.oilToFill().title() + amount));
+        boolean hoursKnown = now.job().reading(Field.ENGINE_HOURS).isPresent();
+        for (Due due : now.due()) {
+            tag.getChildren()
+                    .add(Texts.wrapped(due.what() + " " + (hoursKnown ? due.limits() : "by " + due.on()), "strong"));
+        }
+        open.getChildren().setAll(stillOpen(now).stream().map(Texts::dim).toList());
+        boolean tagged = now.job().tagged().isPresent();
+        tagIt.setDisable(tagged);
+        tagIt.setText(tagged ? "Tagged on " + now.job().tagged().get() : "Tag the leg");
+    }
+
+    private static List<String> stillOpen(Assessment now) {
+        List<String> open = new ArrayList<>();
+        now.states().forEach((station, state) -> {
+            boolean counts = station != Station.TAG
+                    && (!now.goals().isEmpty() || station.ordinal() < 2 || station == Station.FILL);
+            if (counts && state != Station.State.DONE) {
+                open.add("Not finished: " + station.title());
+            }
+        });
+        if (now.job().reading(Field.ENGINE_HOURS).isEmpty()) {
+            open.add("The hour meter was not read, so only the calendar counts.");
+        }
+        return open;
+    }
+}

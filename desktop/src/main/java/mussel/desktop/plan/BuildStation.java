@@ -1,0 +1,121 @@
+package mussel.desktop.plan;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.measure.Display;
+import mussel.core.plan.Plan.PartNeed;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.sheet.Phase;
+import mussel.core.sheet.Place;
+import mussel.core.sheet.Seal;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Texts;
+
+/** Putting it back: the steps, the parts to fit with their orientation, the torques. */
+public final class BuildStation implements StationView {
+    private final VBox sheet = new VBox(12);
+    private final Label summary = Texts.sentence("");
+    private final StepList steps;
+    private final VBox parts = new VBox(6);
+    private final TorqueSheet torques = new TorqueSheet();
+    private final Map<String, Node> views;
+    private final PickRow view;
+
+    /** The station of a job. */
+    public BuildStation(Desk desk) {
+        steps = new StepList(desk, s -> s.phase() == Phase.BUILD && s.place() != Place.PLUGS);
+        views = Map.of("steps", steps, "parts", parts, "torques", torques);
+        view = new PickRow(
+                "build-view",
+                "",
+                List.of(
+                        Choice.text("steps", "Steps"),
+                        Choice.text("parts", "Parts to fit"),
+                        Choice.text("torques", "Torques")));
+        view.onPick(which -> open(which.orElse("steps")));
+        sheet.getStyleClass().add("station");
+        sheet.getChildren().addAll(Texts.title("Build"), summary, view, steps, parts, torques);
+        open("steps");
+    }
+
+    private void open(String which) {
+        views.forEach((name, node) -> {
+            node.setVisible(name.equals(which));
+            node.setManaged(name.equals(which));
+        });
+        view.show(Optional.of(which));
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        steps.show(now);
+        torques.show(now);
+        showParts(now);
+        List<PlannedStep> build = now.plan().of(Phase.BUILD);
+        view.setVisible(!build.isEmpty());
+        view.setManaged(!build.isEmpty());
+        if (build.isEmpty()) {
+            summary.setText("Nothing is planned yet. Choose what is to be done under Strip-down.");
+            torques.getChildren().clear();
+            return;
+        }
+        double minutes =
+                build.stream().mapToDouble(s -> s.step().minutes().mean()).sum();
+        summary.setText(now.stepsDone(build) + " of " + build.size() + " steps done, about " + Display.workTime(minutes)
+                + " in all (an estimate). The last steps are the filling, at its own station. The driveshaft turns "
+                + now.sheet()
+                        .construction()
+                        .driveshaftTurns()
+                        .name()
+                        .toLowerCase(java.util.Locale.ROOT)
+                        .replace('_', '-')
+                + ", seen from above.");
+    }
+
+    private void showParts(Assessment now) {
+        parts.getChildren().clear();
+        if (now.plan().parts().isEmpty()) {
+            return;
+        }
+        List<PartNeed> outside =
+                now.plan().parts().stream().filter(p -> p.kit().isEmpty()).toList();
+        if (!outside.isEmpty() && now.goals().contains("pump_kit")) {
+            String names =
+                    String.join(", ", outside.stream().map(p -> title(now, p)).toList());
+            parts.getChildren().add(Texts.caution("The pump kit does not hold: " + names + ". Order them with it."));
+        }
+        for (PartNeed need : now.plan().parts()) {
+            VBox card = new VBox(1);
+            card.getStyleClass().add("card");
+            card.getChildren().add(Texts.wrapped(need.part().qty() + " × " + title(now, need), "strong"));
+            String number = now.sheet().part(need.part().part()).orElseThrow().number();
+            card.getChildren()
+                    .add(Texts.dim("Sheet number " + number + "; "
+                            + (need.kit().isEmpty() ? "in no kit" : "in " + need.kit()) + ". " + need.why() + "."));
+            for (Seal seal : now.sheet().seals()) {
+                if (seal.part().equals(need.part().part())) {
+                    card.getChildren()
+                            .add(Texts.sentence(seal.title() + ": " + seal.orientation() + " " + seal.depth()));
+                }
+            }
+            parts.getChildren().add(card);
+        }
+    }
+
+    private static String title(Assessment now, PartNeed need) {
+        return now.sheet().part(need.part().part()).orElseThrow().title();
+    }
+}

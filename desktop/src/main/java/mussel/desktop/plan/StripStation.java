@@ -1,0 +1,86 @@
+package mussel.desktop.plan;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.Scale;
+import mussel.core.measure.Display;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.sheet.Goal;
+import mussel.core.sheet.Phase;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Texts;
+
+/** How deep, and in what order: the goals, the steps down to them, and the mat. */
+public final class StripStation implements StationView {
+    private final VBox sheet = new VBox(12);
+    private final Label summary = Texts.sentence("");
+    private final Label tools = Texts.dim("");
+    private final JobPicks goals;
+    private final StepList steps;
+    private final Mat mat = new Mat();
+    private final PickRow view;
+
+    /** The station of a job. */
+    public StripStation(Desk desk) {
+        goals = new JobPicks(desk);
+        steps = new StepList(desk, s -> s.phase() == Phase.DOWN || s.phase() == Phase.STRIP);
+        sheet.getStyleClass().add("station");
+        FlowPane goalRow = new FlowPane(18, 8);
+        for (Goal goal : desk.now().get().sheet().goals()) {
+            goalRow.getChildren()
+                    .add(goals.bound(
+                            Scale.GOAL.of(goal.id()),
+                            goal.title() + ". " + goal.why(),
+                            List.of(Choice.text("yes", "do it"), Choice.text("no", "leave it"))));
+        }
+        view = new PickRow("strip-view", "", List.of(Choice.text("steps", "Steps"), Choice.text("mat", "The mat")));
+        view.onPick(which -> open(which.orElse("steps")));
+        view.show(Optional.of("steps"));
+        sheet.getChildren().addAll(Texts.title("Strip-down"), goalRow, summary, tools, view, steps, mat);
+        open("steps");
+    }
+
+    private void open(String which) {
+        boolean onMat = which.equals("mat");
+        mat.setVisible(onMat);
+        mat.setManaged(onMat);
+        steps.setVisible(!onMat);
+        steps.setManaged(!onMat);
+        view.show(Optional.of(which));
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        goals.show(now);
+        steps.show(now);
+        mat.show(now);
+        List<PlannedStep> strip = now.plan().of(Phase.DOWN, Phase.STRIP);
+        boolean any = !strip.isEmpty();
+        view.setVisible(any);
+        view.setManaged(any);
+        double minutes =
+                strip.stream().mapToDouble(s -> s.step().minutes().mean()).sum();
+        summary.setText(
+                any
+                        ? now.stepsDone(strip) + " of " + strip.size() + " steps done. Going in takes about "
+                                + Display.workTime(minutes) + ", the whole job about "
+                                + Display.workTime(now.plan().minutesMean())
+                                + ": an estimate from the sheet, without seized fasteners."
+                        : "Choose what is to be done; the steps follow, as deep as it needs and no deeper.");
+        tools.setText(any ? "Lay ready: " + String.join(", ", now.plan().tools()) + "." : "");
+    }
+}

@@ -1,0 +1,86 @@
+package mussel.desktop.shell;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.function.Function;
+import javafx.beans.value.ChangeListener;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import mussel.core.job.Assessment;
+import mussel.core.job.Station;
+import mussel.desktop.cutaway.Cutaway;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.StationView;
+
+/** One job in the window: the cutaway, the station sheet, the running conclusion. */
+final class JobView extends BorderPane {
+    private final Desk desk;
+    private final Spine spine;
+    private final Map<Station, Function<Desk, StationView>> makers;
+    private final Map<Station, StationView> stations = new EnumMap<>(Station.class);
+    private final Map<Station, Double> scrolled = new EnumMap<>(Station.class);
+    private final Cutaway cutaway;
+    private final Conclusion conclusion = new Conclusion();
+    private final ScrollPane middle = new ScrollPane();
+    private final ChangeListener<Assessment> follow = (o, was, is) -> show(is);
+    private Station here;
+
+    JobView(Desk desk, Spine spine, Map<Station, Function<Desk, StationView>> makers) {
+        this.desk = desk;
+        this.spine = spine;
+        this.makers = makers;
+        getStyleClass().add("job-view");
+        cutaway = new Cutaway(desk.now().get().sheet());
+        cutaway.getStyleClass().add("side");
+        cutaway.setOnPart(part -> go(Station.BUILD));
+        setLeft(cutaway);
+        middle.setFitToWidth(true);
+        middle.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        middle.getStyleClass().add("middle");
+        setCenter(middle);
+        ScrollPane right = new ScrollPane(conclusion);
+        right.setFitToWidth(true);
+        right.setFitToHeight(true);
+        right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        setRight(right);
+        widthProperty().addListener((o, was, is) -> share(is.doubleValue(), right));
+        desk.now().addListener(follow);
+        here = desk.now().get().current();
+        go(here);
+    }
+
+    private void share(double width, ScrollPane right) {
+        double left = Math.max(230, Math.min(380, width * 0.27));
+        cutaway.setPrefWidth(left);
+        cutaway.setMinWidth(left);
+        cutaway.setMaxWidth(left);
+        right.setPrefWidth(Math.max(230, Math.min(340, width * 0.245)));
+    }
+
+    /** Opens a station. */
+    void go(Station station) {
+        scrolled.put(here, middle.getVvalue());
+        here = station;
+        StationView view = stations.computeIfAbsent(station, s -> makers.get(s).apply(desk));
+        middle.setContent(view.node());
+        middle.setVvalue(scrolled.getOrDefault(station, 0.0));
+        show(desk.now().get());
+    }
+
+    private void show(Assessment now) {
+        stations.get(here).show(now);
+        cutaway.show(now);
+        conclusion.show(now);
+        spine.show(now, here);
+    }
+
+    /** The station shown. */
+    StationView shown() {
+        return stations.get(here);
+    }
+
+    /** Lets go of the desk. */
+    void leave() {
+        desk.now().removeListener(follow);
+    }
+}

@@ -1,0 +1,68 @@
+package mussel.desktop.shell;
+
+import atlantafx.base.theme.PrimerDark;
+import atlantafx.base.theme.PrimerLight;
+import java.io.InputStream;
+import javafx.application.Application;
+import javafx.scene.Parent;
+import javafx.scene.text.Font;
+import mussel.core.job.Journal;
+
+/** How it looks: light or dark, and larger for gloves. Kept with the journal's settings. */
+public final class Look {
+    private static final double SIZE = 14;
+
+    private boolean dark;
+    private boolean glove;
+
+    /** The look kept in a journal. */
+    public static Look of(Journal journal) {
+        Look look = new Look();
+        look.dark = journal.setting("look", "light").equals("dark");
+        look.glove = journal.setting("glove", "off").equals("on");
+        return look;
+    }
+
+    /** Loads the type that ships with the application; once is enough. */
+    public static void loadType() {
+        for (String weight : new String[] {"Regular", "Bold"}) {
+            InputStream in = Journal.class.getResourceAsStream("/mussel/type/B612-" + weight + ".ttf");
+            if (in == null || Font.loadFont(in, SIZE) == null) {
+                throw new IllegalStateException("The type B612 " + weight + " is not in the application");
+            }
+        }
+    }
+
+    /** Whether it is dark. */
+    public boolean dark() {
+        return dark;
+    }
+
+    /** Whether everything is larger. */
+    public boolean glove() {
+        return glove;
+    }
+
+    /** Light or dark. */
+    public void setDark(boolean on) {
+        dark = on;
+    }
+
+    /** Larger or not. */
+    public void setGlove(boolean on) {
+        glove = on;
+    }
+
+    /** Puts the look on a scene's root. */
+    public void apply(Parent root) {
+        Application.setUserAgentStylesheet(
+                dark ? new PrimerDark().getUserAgentStylesheetBSS() : new PrimerLight().getUserAgentStylesheetBSS());
+        root.getStyleClass().removeAll("dark", "glove");
+        if (dark) {
+            root.getStyleClass().add("dark");
+        }
+        if (glove) {
+            root.getStyleClass().add("glove");
+        }
+    }
+}

@@ -1,0 +1,324 @@
+package mussel.desktop.shell;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.JournalException;
+import mussel.core.job.Station;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.YardUnits;
+import mussel.desktop.bench.BenchView;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.job.TakeIn;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+
+/** The window's content: the bench, or a job with its spine; undo, keys and looks around both. */
+public final class MusselWindow extends StackPane {
+    private final Workshop shop;
+    private final Look look;
+    private final Map<Station, Function<Desk, StationView>> stations;
+    private final BorderPane frame = new BorderPane();
+    private final BenchView bench;
+    private final TextField find = new TextField();
+    private final HBox header = new HBox(14);
+    private final Label trouble = Texts.wrapped("", "trouble");
+    private final Spine spine = new Spine(this::go);
+    private final Button undo = icon(Feather.ROTATE_CCW, "undo", "Take the last entry back (Ctrl Z)", this::undo);
+    private final Button redo = icon(Feather.ROTATE_CW, "redo", "Do it again (Ctrl Y)", this::redo);
+    private Optional<Desk> desk = Optional.empty();
+    private Optional<JobView> jobView = Optional.empty();
+
+    /** The window over a shop. */
+    public MusselWindow(Workshop shop, Look look, Map<Station, Function<Desk, StationView>> stations) {
+        this.shop = shop;
+        this.look = look;
+        this.stations = stations;
+        getStyleClass().add("mussel");
+        getStylesheets().add(MusselWindow.class.getResource("mussel.css").toExternalForm());
+        look.apply(this);
+        bench = new BenchView(shop, this::open);
+        find.setId("find");
+        find.setPromptText("find a leg, a boat, what is next");
+        find.setAccessibleText("find a leg");
+        find.textProperty().addListener((o, was, is) -> bench.find(is));
+        header.getStyleClass().add("header");
+        trouble.setId("trouble");
+        trouble.managedProperty().bind(trouble.textProperty().isNotEmpty());
+        trouble.visibleProperty().bind(trouble.textProperty().isNotEmpty());
+        trouble.setMaxWidth(Double.MAX_VALUE);
+        trouble.setOnMouseClicked(e -> trouble.setText(""));
+        frame.setTop(new VBox(header, trouble));
+        getChildren().add(frame);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
+        showBench();
+    }
+
+    /** Shows the bench. */
+    public void showBench() {
+        leaveJob();
+        Label title = Texts.title("Bench");
+        bench.count().getStyleClass().setAll("on-shell-dim");
+        Button take = new Button("Take in a leg");
+        take.setId("take-in-open");
+        take.getStyleClass().add("act");
+        take.setOnAction(e -> takeIn());
+        header.getChildren().setAll(title, bench.count(), spring(), find, take, looks());
+        frame.setCenter(bench);
+        guarded(bench::refresh);
+    }
+
+    private void leaveJob() {
+        jobView.ifPresent(JobView::leave);
+        jobView = Optional.empty();
+        desk = Optional.empty();
+    }
+
+    /** Opens a job where its work goes on. */
+    public void open(int job) {
+        guarded(() -> openDesk(shop.desk(job)));
+    }
+
+    private void openDesk(Desk opened) {
+        leaveJob();
+        opened.setOnTrouble(this::tell);
+        desk = Optional.of(opened);
+        header.getChildren().setAll(tag(opened), spine, undo, redo, looks());
+        HBox.setHgrow(spine, Priority.ALWAYS);
+        JobView view = new JobView(opened, spine, stations);
+        jobView = Optional.of(view);
+        frame.setCenter(view);
+        opened.now().addListener((o, was, is) -> offerUndo());
+        offerUndo();
+    }
+
+    /** Opens a station of the job shown. */
+    public void go(Station station) {
+        jobView.ifPresent(view -> view.go(station));
+    }
+
+    /** The job on the desk, while one is open. */
+    public Optional<Desk> desk() {
+        return desk;
+    }
+
+    /** The station shown, while a job is open. */
+    public Optional<StationView> station() {
+        return jobView.map(JobView::shown);
+    }
+
+    /** Says a sentence across the window until it is clicked away or the next one comes. */
+    public void tell(String sentence) {
+        trouble.setText(sentence);
+    }
+
+    private void guarded(Runnable work) {
+        try {
+            work.run();
+        } catch (JournalException e) {
+            tell(e.getMessage());
+        }
+    }
+
+    private Node tag(Desk opened) {
+        Assessment now = opened.now().get();
+        Label boat = new Label(now.job().leg().title());
+        boat.getStyleClass().add("tag-boat");
+        boat.setMaxWidth(170);
+        String hours = now.job().reading(Field.ENGINE_HOURS).isPresent()
+                ? " · "
+                        + Display.exact(
+                                Kind.RUNNING,
+                                now.job().reading(Field.ENGINE_HOURS).getAsDouble(),
+                                shop.yard().units())
+                : "";
+        Label about =
+                new Label(now.sheet().title() + hours + " · job " + now.job().id());
+        about.getStyleClass().add("tag-about");
+        Button back = new Button("", new VBox(1, boat, about));
+        back.setId("to-bench");
+        back.getStyleClass().add("leg-tag");
+        back.setAccessibleText("Back to the bench from " + now.job().leg().title());
+        back.setOnAction(e -> showBench());
+        back.setMinWidth(USE_PREF_SIZE);
+        return back;
+    }
+
+    private Node looks() {
+        Button glove = icon(Feather.MAXIMIZE_2, "glove", "Larger for gloves (F6)", this::glove);
+        Button dark = icon(Feather.MOON, "dark", "Light or dark (F7)", this::dark);
+        Button help = icon(Feather.HELP_CIRCLE, "help", "Keys (F1)", this::keysPage);
+        HBox box = new HBox(2, glove, dark, help);
+        box.setAlignment(javafx.geometry.Pos.CENTER);
+        box.setMinWidth(USE_PREF_SIZE);
+        return box;
+    }
+
+    private static Button icon(Feather icon, String id, String says, Runnable action) {
+        Button button = new Button("", new FontIcon(icon));
+        button.setId(id);
+        button.getStyleClass().add("icon-button");
+        button.setAccessibleText(says);
+        button.setTooltip(new javafx.scene.control.Tooltip(says));
+        button.setOnAction(e -> action.run());
+        button.setMinWidth(USE_PREF_SIZE);
+        return button;
+    }
+
+    private static Region spring() {
+        Region spring = new Region();
+        HBox.setHgrow(spring, Priority.ALWAYS);
+        return spring;
+    }
+
+    private void takeIn() {
+        TakeIn form = new TakeIn(
+                shop,
+                leg -> {
+                    closeOver();
+                    guarded(() -> openDesk(shop.takeIn(leg)));
+                },
+                this::closeOver);
+        over(form);
+        form.begin();
+    }
+
+    private void over(Region page) {
+        closeOver();
+        StackPane veil = new StackPane(page);
+        veil.getStyleClass().add("veil");
+        page.setMaxSize(640, USE_PREF_SIZE);
+        veil.setOnMouseClicked(e -> {
+            if (e.getTarget() == veil) {
+                closeOver();
+            }
+        });
+        getChildren().add(veil);
+    }
+
+    private void closeOver() {
+        getChildren().setAll(frame);
+    }
+
+    private boolean isOver() {
+        return getChildren().size() > 1;
+    }
+
+    private void keysPage() {
+        over(new KeysPage());
+    }
+
+    private void glove() {
+        look.setGlove(!look.glove());
+        look.apply(this);
+        guarded(() -> shop.journal().keepSetting("glove", look.glove() ? "on" : "off"));
+    }
+
+    private void dark() {
+        look.setDark(!look.dark());
+        look.apply(this);
+        guarded(() -> shop.journal().keepSetting("look", look.dark() ? "dark" : "light"));
+    }
+
+    private void units() {
+        YardUnits other = shop.yard().units() == YardUnits.METRIC ? YardUnits.US : YardUnits.METRIC;
+        shop.setYard(shop.yard().in(other));
+        guarded(() -> shop.journal().keepSetting("units", other.name()));
+        desk.ifPresentOrElse(Desk::refresh, bench::refresh);
+    }
+
+    private void undo() {
+        desk.ifPresent(Desk::undo);
+    }
+
+    private void redo() {
+        desk.ifPresent(Desk::redo);
+    }
+
+    private void offerUndo() {
+        desk.ifPresent(d -> {
+            undo.setDisable(d.job().undoLine().undoable().isEmpty());
+            redo.setDisable(d.job().undoLine().redoable().isEmpty());
+            d.job().undoLine().undoable().ifPresent(e -> undo.getTooltip()
+                    .setText("Take back: " + Desk.words(e.fact()) + " (Ctrl Z)"));
+        });
+    }
+
+    private void keys(KeyEvent e) {
+        boolean control = new javafx.scene.input.KeyCodeCombination(e.getCode(), KeyCombination.SHORTCUT_DOWN).match(e);
+        Runnable action = control ? withControl(e.getCode()) : plain(e.getCode());
+        if (action != null) {
+            action.run();
+            e.consume();
+        }
+    }
+
+    private Runnable plain(KeyCode code) {
+        return switch (code) {
+            case F1 -> this::keysPage;
+            case F3 -> this::why;
+            case F6 -> this::glove;
+            case F7 -> this::dark;
+            case F8 -> this::units;
+            case ESCAPE -> isOver() ? this::closeOver : null;
+            default -> null;
+        };
+    }
+
+    private Runnable withControl(KeyCode code) {
+        int digit = code.isDigitKey() ? code.getName().charAt(code.getName().length() - 1) - '1' : -1;
+        if (digit >= 0 && digit < Station.values().length && desk.isPresent()) {
+            return () -> go(Station.values()[digit]);
+        }
+        return switch (code) {
+            case Z -> this::undo;
+            case Y -> this::redo;
+            case B -> this::showBench;
+            case N -> this::takeIn;
+            case F ->
+                () -> {
+                    showBench();
+                    find.requestFocus();
+                };
+            default -> null;
+        };
+    }
+
+    /** Explains the figure nearest to what has the focus: the first on the station that can. */
+    private void why() {
+        lookupAll(".why").stream()
+                .filter(n -> n instanceof WhyButton && n.isVisible())
+                .map(WhyButton.class::cast)
+                .min(java.util.Comparator.comparingDouble(this::distanceToFocus))
+                .ifPresent(WhyButton::open);
+    }
+
+    private double distanceToFocus(Node node) {
+        Node focused = getScene().getFocusOwner();
+        double there = node.localToScene(node.getBoundsInLocal()).getCenterY();
+        return focused == null
+                ? there
+                : Math.abs(
+                        there - focused.localToScene(focused.getBoundsInLocal()).getCenterY());
+    }
+}

@@ -1,0 +1,108 @@
+package mussel.desktop.shell;
+
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.scene.Group;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.CubicCurveTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
+import javafx.scene.shape.SVGPath;
+import mussel.core.job.Assessment;
+import mussel.core.job.Station;
+
+/** The working order as a longline with its floats: where the job stands, what is done, and the way to any station. */
+final class Spine extends Pane {
+    private static final double FLOAT_Y = 26;
+    private static final double SAG = 10;
+
+    private final Map<Station, Button> floats = new EnumMap<>(Station.class);
+    private final Path rope = new Path();
+
+    Spine(Consumer<Station> onStation) {
+        getStyleClass().add("spine");
+        rope.getStyleClass().add("rope");
+        rope.setManaged(false);
+        getChildren().add(rope);
+        for (Station station : Station.values()) {
+            Button button = new Button(station.title());
+            button.setId("station-" + station.name().toLowerCase(Locale.ROOT));
+            button.setContentDisplay(ContentDisplay.TOP);
+            button.getStyleClass().add("station-float");
+            button.setOnAction(e -> onStation.accept(station));
+            floats.put(station, button);
+            getChildren().add(button);
+        }
+        setMinHeight(72);
+        setPrefHeight(72);
+    }
+
+    void show(Assessment now, Station here) {
+        now.states().forEach((station, state) -> {
+            Button button = floats.get(station);
+            button.setGraphic(mark(state, station == here));
+            button.getStyleClass().removeAll("here");
+            if (station == here) {
+                button.getStyleClass().add("here");
+            }
+            button.setAccessibleText(station.title() + ", " + state.name().toLowerCase(Locale.ROOT)
+                    + (station == here ? ", shown" : ""));
+        });
+        requestLayout();
+    }
+
+    /** Hollow: untouched. Half: begun. Ticked: done. The one shown is larger and in the buoy's colour. */
+    private static StackPane mark(Station.State state, boolean here) {
+        double radius = here ? 12 : 9;
+        Circle round = new Circle(radius);
+        round.getStyleClass().addAll("float", "is-" + state.name().toLowerCase(Locale.ROOT));
+        if (here) {
+            round.getStyleClass().add("is-here");
+        }
+        Group inner = new Group();
+        if (state == Station.State.DONE) {
+            inner.getChildren().add(path("M0,4 l3,3 l6,-7", "float-tick"));
+        } else if (state == Station.State.BEGUN) {
+            inner.getChildren().add(path("M0,0 a5,5 0 0 0 10,0 z", "float-half"));
+        }
+        StackPane mark = new StackPane(round, inner);
+        mark.setMinSize(26, 26);
+        mark.setMaxSize(26, 26);
+        return mark;
+    }
+
+    private static SVGPath path(String content, String style) {
+        SVGPath path = new SVGPath();
+        path.setContent(content);
+        path.getStyleClass().add(style);
+        return path;
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double step = getWidth() / floats.size();
+        rope.getElements().clear();
+        double last = 0;
+        int i = 0;
+        for (Button button : floats.values()) {
+            double x = step * (i + 0.5);
+            double width = Math.min(button.prefWidth(-1), step);
+            button.resizeRelocate(x - width / 2, 4, width, 64);
+            if (i == 0) {
+                rope.getElements().add(new MoveTo(x, FLOAT_Y));
+            } else {
+                rope.getElements()
+                        .add(new CubicCurveTo(
+                                last + step * 0.3, FLOAT_Y + SAG, x - step * 0.3, FLOAT_Y + SAG, x, FLOAT_Y));
+            }
+            last = x;
+            i++;
+        }
+    }
+}

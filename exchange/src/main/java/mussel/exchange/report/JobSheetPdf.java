@@ -1,0 +1,198 @@
+package mussel.exchange.report;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.Job;
+import mussel.core.job.Scale;
+import mussel.core.job.Topic;
+import mussel.core.log.Due;
+import mussel.core.measure.Display;
+import mussel.core.measure.TorqueUnit;
+import mussel.core.measure.YardUnits;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.sheet.Fastener;
+import mussel.core.sheet.Plug;
+import org.apache.pdfbox.pdmodel.PDDocument;
+
+/** The job sheet: what came in, what was found and done, what went in and what is next due, on one page for the owner. */
+public final class JobSheetPdf {
+    private static final float BODY = 9;
+    private static final float FOOT = 7.5f;
+    private static final float FOOT_ROOM = 46;
+
+    private final Assessment all;
+    private final Job job;
+    private final YardUnits units;
+
+    private JobSheetPdf(Assessment all) {
+        this.all = all;
+        this.job = all.job();
+        this.units = all.yard().units();
+    }
+
+    /** Writes the sheet of a job into a file, whole or not at all. An UncheckedIOException says why it could not. */
+    public static void write(Assessment job, Path file) {
+        try {
+            Files.write(file, new JobSheetPdf(job).bytes());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private byte[] bytes() throws IOException {
+        try (PDDocument document = new PDDocument()) {
+            document.getDocumentInformation()
+                    .setTitle("Job " + job.id() + ", " + job.leg().title());
+            document.getDocumentInformation().setCreator("Mussel");
+            try (Page page = new Page(document)) {
+                head(page);
+                found(page);
+                done(page);
+                next(page);
+                foot(page);
+            }
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            return out.toByteArray();
+        }
+    }
+
+    private void head(Page page) throws IOException {
+        page.heading(job.leg().title(), 18);
+        page.text(
+                all.sheet().title() + ", job " + job.id() + ", taken in "
+                        + job.opened().toString().substring(0, 10)
+                        + job.tagged().map(d -> ", tagged " + d).orElse(", not finished") + ". "
+                        + all.yard().name() + ".",
+                BODY + 1);
+        page.line();
+        page.pair("Hour meter", reading(Field.ENGINE_HOURS), BODY);
+        page.pair("Runs in", choice(Scale.WATER) + ", sand or shallows: " + choice(Scale.SAND), BODY);
+        job.note(Topic.COMPLAINT.address()).ifPresent(c -> pair(page, "What was seen", c));
+        page.skip(6);
+    }
+
+    private void found(Page page) throws IOException {
+        page.heading("What came out", 12);
+        page.pair(
+                "Oil",
+                "water: " + choice(Scale.OIL_WATER) + "; heat: " + choice(Scale.OIL_HEAT) + "; metal: "
+                        + choice(Scale.OIL_METAL),
+                BODY);
+        page.pair(
+                "Volume",
+                reading(Field.DRAINED) + " in " + reading(Field.MINUTES) + " at " + reading(Field.OIL_TEMP)
+                        + ", water first: " + reading(Field.FREE_WATER),
+                BODY);
+        page.pair("Plugs", all.sheet().plugs().stream().map(this::plug).collect(Collectors.joining("; ")), BODY);
+        if (all.drainWords().isPresent()) {
+            for (String note : all.drainWords().get().notes()) {
+                page.text(note, BODY);
+            }
+            page.text("Water and volume are estimates; their bounds are two standard uncertainties.", FOOT);
+        }
+        if (job.readings().values().stream().anyMatch(Fact.Read::simulated)) {
+            page.heading("Some readings come from a simulated instrument.", BODY);
+        }
+        page.skip(6);
+    }
+
+    private String plug(Plug plug) {
+        String washer =
+                job.choice(Scale.WASHERS.of(plug.id())).map(w -> "washer " + w).orElse("washer not judged");
+        String magnet = plug.magnetic()
+                ? ", magnet " + job.choice(Scale.MAGNET.of(plug.id())).orElse("not judged")
+                : "";
+        return plug.title() + ": " + washer + magnet;
+    }
+
+    private void done(Page page) throws IOException {
+        page.heading("What was done", 12);
+        List<PlannedStep> ticked = all.plan().steps().stream()
+                .filter(s -> job.ticked(s.step().id()).isPresent())
+                .toList();
+        String goals = all.goals().stream()
+                .map(g -> all.sheet().goal(g).orElseThrow().title())
+                .collect(Collectors.joining(", "));
+        page.pair("Repaired", goals.isEmpty() ? "nothing but the oil" : goals, BODY);
+        if (!all.plan().steps().isEmpty()) {
+            page.pair("Steps", ticked.size() + " of " + all.plan().steps().size() + " done", BODY);
+            page.pair(
+                    "New parts",
+                    all.plan().parts().stream()
+                            .map(p -> p.part().qty() + " × "
+                                    + all.sheet()
+                                            .part(p.part().part())
+                                            .orElseThrow()
+                                            .title())
+                            .collect(Collectors.joining(", ")),
+                    BODY);
+            page.pair(
+                    "Torques",
+                    all.plan().fasteners().stream().map(JobSheetPdf::torque).collect(Collectors.joining("; ")),
+                    BODY);
+        }
+        String asFound = job.notes().entrySet().stream()
+                .filter(n -> n.getKey().name().equals(Topic.AS_FOUND.address().name()))
+                .map(n -> n.getKey().of().replace('_', ' ') + ": " + n.getValue())
+                .collect(Collectors.joining("; "));
+        if (!asFound.isEmpty() && page.room() > FOOT_ROOM + 120) {
+            page.pair("As found", asFound, BODY);
+        }
+        page.pair("Oil filled", all.oilToFill().title() + ", " + reading(Field.PUMPED), BODY);
+        all.fillWords().filter(w -> !w.check().isEmpty()).ifPresent(w -> pair(page, "Level", w.check()));
+        page.skip(6);
+    }
+
+    private static String torque(Fastener f) {
+        return f.title() + " " + f.torque().range().range(TorqueUnit.NM) + " ("
+                + f.torque().range().range(TorqueUnit.LBF_IN) + ")";
+    }
+
+    private void next(Page page) throws IOException {
+        page.heading("Next due", 12);
+        boolean hours = job.reading(Field.ENGINE_HOURS).isPresent();
+        for (Due due : all.due()) {
+            page.pair(due.what(), hours ? due.limits() : "by " + due.on() + " (the hour meter was not read)", BODY);
+        }
+    }
+
+    private void foot(Page page) throws IOException {
+        page.skip(Math.max(6, page.room() - FOOT_ROOM));
+        page.line();
+        page.text(
+                "Values from: " + all.sheet().origin()
+                        + ". The maker's manual for the exact unit outranks every value on this sheet."
+                        + " Where warranty, passenger craft or local code ask for a licensed technician, the work is theirs.",
+                FOOT);
+    }
+
+    private static void pair(Page page, String caption, String text) {
+        try {
+            page.pair(caption, text, BODY);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private String reading(Field field) {
+        return job.reading(field).isPresent()
+                ? Display.exact(field.kind(), job.reading(field).getAsDouble(), units)
+                : "not measured";
+    }
+
+    private String choice(Scale scale) {
+        return job.choice(scale)
+                .map(c -> c.replace('_', ' ').toLowerCase(Locale.ROOT))
+                .orElse("not judged");
+    }
+}
