@@ -62,6 +62,7 @@ public final class ShotsApp extends Application {
         look.setDark(dark);
         look.setGlove(glove);
         window = new MusselWindow(shop, look, MusselApp.stations());
+        window.setMouseTransparent(true);
         scene = new Scene(window, width, height);
         stage.setScene(scene);
         stage.show();

@@ -50,6 +50,23 @@ public final class DrainWords {
         return List.copyOf(notes);
     }
 
+    /** What the running conclusion adds to its sentence: the volume where it is off, the water, what frost would do. */
+    public List<String> essentials() {
+        List<String> notes = new ArrayList<>();
+        if (out.balance().verdict() != Verdict.AS_EXPECTED) {
+            notes.add(balance());
+        }
+        notes.add(water());
+        if (!out.water().consistent()) {
+            notes.add(SAY.say("water.disagree"));
+        }
+        if (wet()) {
+            notes.add(frost());
+            notes.add(SAY.say("bare"));
+        }
+        return List.copyOf(notes);
+    }
+
     /** The one sentence of the running conclusion. */
     public String head() {
         WaterShare water = out.water();
@@ -232,6 +249,6 @@ public final class DrainWords {
     }
 
     private String minutes(double min) {
-        return Display.estimate(Kind.DURATION, min, units);
+        return Display.workTime(min);
     }
 }

@@ -23,10 +23,10 @@ final class WaterEstimate {
 
     static WaterShare of(DrainInput in, Balance balance) {
         List<Source> sources = independent(in);
-        Mean others = Mean.of(sources);
+        List<Source> others = sources.stream().filter(Source::used).toList();
         double fraction = balance.excessMl() / in.drainedMl();
-        boolean used =
-                balance.verdict() == Verdict.MORE_THAN_FILLED && (sources.isEmpty() || fraction > others.value());
+        boolean used = balance.verdict() == Verdict.MORE_THAN_FILLED
+                && (others.isEmpty() || fraction > Mean.of(others).value());
         sources.add(new Source(SourceName.BALANCE, fraction, balance.uMl() / in.drainedMl(), used));
         return combined(in, sources);
     }
@@ -47,9 +47,9 @@ final class WaterEstimate {
         return sources;
     }
 
-    /** What was seen in the oil left after the free water, as a share of the whole. */
+    /** What was seen in the oil left after the free water, as a share of the whole. Where no oil was left it says nothing. */
     private static Source ofTheOil(SourceName name, double share, double u, double free) {
-        return new Source(name, free + share * (1 - free), u * (1 - free), true);
+        return new Source(name, free + share * (1 - free), u * (1 - free), free < 1);
     }
 
     private static Source density(DrainInput in, double mass) {

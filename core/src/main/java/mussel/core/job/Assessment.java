@@ -25,6 +25,9 @@ import mussel.core.plan.Planner;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Interval;
+import mussel.core.sheet.Phase;
+import mussel.core.sheet.Place;
+import mussel.core.sheet.Step;
 
 /**
  * Everything computed for a job: each engine fed from the job, its family's sheet and the yard. A pure function of the three and of
@@ -266,6 +269,26 @@ public final class Assessment {
     /** The next thing to do, in a short sentence. */
     public String nextAction() {
         return new Progress(this).nextAction();
+    }
+
+    /** Whether a step belongs to the filling, which has its own station. */
+    public static boolean isFilling(Step step) {
+        return step.phase() == Phase.BUILD && step.place() == Place.PLUGS;
+    }
+
+    /** The steps of going in. */
+    public List<Plan.PlannedStep> stripSteps() {
+        return plan.of(Phase.DOWN, Phase.STRIP);
+    }
+
+    /** The steps of putting it back, without the filling. */
+    public List<Plan.PlannedStep> buildSteps() {
+        return plan.of(Phase.BUILD).stream().filter(s -> !isFilling(s.step())).toList();
+    }
+
+    /** The steps of the filling. */
+    public List<Plan.PlannedStep> fillSteps() {
+        return plan.of(Phase.BUILD).stream().filter(s -> isFilling(s.step())).toList();
     }
 
     /** How many of these steps are done. */

@@ -13,9 +13,9 @@ public enum Field {
     /** The engine's hour meter at intake. */
     ENGINE_HOURS("hour meter", Kind.RUNNING, Range.of(0, 50_000)),
     /** Running hours since the oil was changed. */
-    HOURS_SINCE_FILL("hours on this oil", DrainInput.class, "hoursSinceFill"),
+    HOURS_SINCE_FILL("hours on oil", DrainInput.class, "hoursSinceFill"),
     /** Months since the oil was changed. */
-    MONTHS_SINCE_FILL("months on this oil", Kind.MONTHS, Range.of(0, 600)),
+    MONTHS_SINCE_FILL("months on oil", Kind.MONTHS, Range.of(0, 600)),
     /** The coldest it will be stored at. */
     STORAGE_MIN("coldest storage", DrainInput.class, "storageMinC"),
     /** What went in last. */

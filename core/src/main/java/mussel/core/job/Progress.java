@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.stream.Stream;
 import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan;
-import mussel.core.sheet.Phase;
 
 /** How far a job is, station by station, and what to do next. */
 final class Progress {
@@ -35,9 +34,9 @@ final class Progress {
                         all.drain().isPresent() && job.choice(Scale.OIL_WATER).isPresent(),
                         job.reading(Field.DRAINED).isPresent()
                                 || job.choice(Scale.OIL_WATER).isPresent()));
-        states.put(Station.STRIP, steps(strip(), !all.goals().isEmpty()));
-        states.put(Station.BUILD, steps(build(), false));
-        states.put(Station.FILL, state(all.fill().flatMap(f -> f.check()).isPresent(), false));
+        states.put(Station.STRIP, steps(all.stripSteps(), !all.goals().isEmpty()));
+        states.put(Station.BUILD, steps(all.buildSteps(), false));
+        states.put(Station.FILL, filling());
         states.put(Station.TAG, state(job.tagged().isPresent(), false));
         return states;
     }
@@ -60,9 +59,9 @@ final class Progress {
         return switch (current()) {
             case INTAKE -> SAY.say("next.intake");
             case DRAIN -> job.reading(Field.DRAINED).isPresent() ? SAY.say("next.look") : SAY.say("next.drain");
-            case STRIP -> all.goals().isEmpty() ? SAY.say("next.goals") : nextStep(strip());
-            case BUILD -> nextStep(build());
-            case FILL -> SAY.say("next.fill");
+            case STRIP -> all.goals().isEmpty() ? SAY.say("next.goals") : nextStep(all.stripSteps());
+            case BUILD -> nextStep(all.buildSteps());
+            case FILL -> all.fillSteps().isEmpty() ? SAY.say("next.fill") : nextStep(all.fillSteps());
             case TAG -> SAY.say("next.tag");
         };
     }
@@ -72,15 +71,13 @@ final class Progress {
                 .filter(s -> job.ticked(s.step().id()).isEmpty())
                 .findFirst()
                 .map(s -> s.step().title())
-                .orElse(SAY.say("next.none"));
+                .orElse(SAY.say("next.fill"));
     }
 
-    private List<Plan.PlannedStep> strip() {
-        return all.plan().of(Phase.DOWN, Phase.STRIP);
-    }
-
-    private List<Plan.PlannedStep> build() {
-        return all.plan().of(Phase.BUILD);
+    private Station.State filling() {
+        boolean measured = all.fill().flatMap(f -> f.check()).isPresent();
+        int done = all.stepsDone(all.fillSteps());
+        return state(measured && done == all.fillSteps().size(), measured || done > 0);
     }
 
     private Station.State steps(List<Plan.PlannedStep> steps, boolean begun) {

@@ -8,11 +8,16 @@ import java.math.RoundingMode;
 public final class Display {
     private static final char HARD_SPACE = '\u00a0';
     private static final int SIGNIFICANT = 3;
+    /** From here on a time is read in hours (min). */
+    private static final double LONG_MINUTES = 120;
 
     private Display() {}
 
-    /** A reading, with every decimal its kind can carry and no trailing zeros. */
+    /** A reading, with every decimal its kind can carry and no trailing zeros; times of two hours and more in hours. */
     public static String exact(Kind kind, double value, YardUnits units) {
+        if (kind == Kind.DURATION && Math.abs(value) >= LONG_MINUTES) {
+            return withUnit(plain(BigDecimal.valueOf(value / 60).setScale(2, RoundingMode.HALF_EVEN)), "h");
+        }
         return withUnit(bare(kind, value, units), units.symbol(kind));
     }
 
@@ -36,6 +41,9 @@ public final class Display {
     /** A fraction as whole per cent, or with a decimal below ten per cent. */
     public static String percent(double fraction) {
         double percent = fraction * 100;
+        if (percent > 0 && percent <= 0.05) {
+            return "under 0.1 %";
+        }
         int decimals = Math.abs(percent) < 9.95 && percent != Math.rint(percent) ? 1 : 0;
         return plain(BigDecimal.valueOf(percent).setScale(decimals, RoundingMode.HALF_EVEN)) + " %";
     }

@@ -10,7 +10,6 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
-import mussel.core.job.Station;
 import mussel.core.job.Topic;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -95,7 +94,6 @@ final class LegCard extends Button {
     static boolean sisters(Assessment a, Assessment b) {
         return a.job().id() != b.job().id()
                 && a.job().leg().boat().equals(b.job().leg().boat())
-                && !a.job().leg().position().equals(b.job().leg().position())
-                && a.states().get(Station.DRAIN) != Station.State.UNTOUCHED;
+                && !a.job().leg().position().equals(b.job().leg().position());
     }
 }

@@ -242,7 +242,7 @@ public final class Cutaway extends VBox {
 
     private static String caption(Assessment now) {
         if (now.job().reading(Field.PUMPED).isPresent()) {
-            return "Filled with " + now.oilToFill().title().toLowerCase(java.util.Locale.ROOT) + ", "
+            return "Filled with " + now.oilToFill().title() + ", "
                     + Display.exact(
                             Kind.VOLUME,
                             now.job().reading(Field.PUMPED).orElse(0),
@@ -279,13 +279,14 @@ public final class Cutaway extends VBox {
                 boolean judged = now.job().choice(Scale.OIL_WATER).isPresent();
                 boolean filled = now.job().reading(Field.PUMPED).isPresent();
                 if (region.kind() == Region.Material.CAVITY && (judged || filled)) {
-                    shape.setFill(
-                            filled
-                                    ? OilPaint.fresh(now.oilToFill().dye())
-                                    : OilPaint.found(
-                                            now.oilInIt().dye(),
-                                            now.job().choice(Scale.OIL_WATER),
-                                            now.job().choice(Scale.OIL_HEAT)));
+                    javafx.scene.paint.Color fill = (filled
+                            ? OilPaint.fresh(now.oilToFill().dye())
+                            : OilPaint.found(
+                                    now.oilInIt().dye(),
+                                    now.job().choice(Scale.OIL_WATER),
+                                    now.job().choice(Scale.OIL_HEAT)));
+                    shape.getStyleClass().setAll("region", "thumb-oil");
+                    shape.setFill(fill);
                 }
                 small.getChildren().add(shape);
             }

@@ -208,7 +208,7 @@ public final class DrainStation implements StationView {
                 : "";
         boolean assumed = now.job().reading(Field.FILL).isEmpty();
         return "Last fill: " + fill + (assumed ? " (the sheet's capacity, not measured)" : "") + ", "
-                + now.oilInIt().title().toLowerCase(java.util.Locale.ROOT) + hours
+                + now.oilInIt().title() + hours
                 + ". Crack the vent slowly; what comes first matters.";
     }
 }

@@ -16,6 +16,7 @@ final class WaterStrip extends Pane {
     private static final double MARGIN = 22;
     private static final double LINE_Y = 26;
     private static final double LABELS_Y = 36;
+    private static final int LABEL_ROWS = 2;
 
     private WaterShare water;
 
@@ -63,8 +64,7 @@ final class WaterStrip extends Pane {
         List<Source> sorted = water.sources().stream()
                 .sorted(java.util.Comparator.comparingDouble(Source::fraction))
                 .toList();
-        double freeFrom = 0;
-        int row = 0;
+        double[] freeFrom = new double[LABEL_ROWS];
         for (Source source : sorted) {
             double at = x(source.fraction(), from, to);
             Circle round = new Circle(at, LINE_Y, 5);
@@ -76,9 +76,9 @@ final class WaterStrip extends Pane {
             label.applyCss();
             double width = label.prefWidth(-1);
             double left = Math.max(2, Math.min(getWidth() - width - 2, at - width / 2));
-            row = left < freeFrom ? 1 - row : 0;
-            label.relocate(left, LABELS_Y + row * 16);
-            freeFrom = Math.max(freeFrom, left + width + 6);
+            int row = left >= freeFrom[0] ? 0 : 1;
+            label.relocate(Math.max(left, freeFrom[row]), LABELS_Y + row * 16);
+            freeFrom[row] = Math.max(left, freeFrom[row]) + width + 10;
         }
     }
 

@@ -15,8 +15,6 @@ import mussel.core.job.Scale;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.sheet.Construction;
-import mussel.core.sheet.Phase;
-import mussel.core.sheet.Place;
 import mussel.desktop.cutaway.OilPaint;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
@@ -44,19 +42,17 @@ public final class FillStation implements StationView {
     public FillStation(Desk desk) {
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
-        steps = new StepList(desk, s -> s.phase() == Phase.BUILD && s.place() == Place.PLUGS);
+        steps = new StepList(desk, Assessment::isFilling);
         sheet.getStyleClass().add("station");
-        FlowPane bottles = new FlowPane(8, 6);
+        FlowPane bottles = new FlowPane(26, 8);
         for (FillInput.Bottle b : desk.shop().yard().bottles()) {
             String size = b.name() + " of "
                     + Display.exact(Kind.VOLUME, b.ml(), desk.shop().yard().units());
-            bottles.getChildren()
-                    .addAll(
-                            fields.field(Field.BOTTLE_HAVE, Field.BOTTLE_HAVE.of(b.name()), size + ", whole"),
-                            fields.field(
-                                    Field.BOTTLE_OPENED,
-                                    Field.BOTTLE_OPENED.of(b.name()),
-                                    "left in an opened " + b.name()));
+            HBox pair = new HBox(
+                    8,
+                    fields.field(Field.BOTTLE_HAVE, Field.BOTTLE_HAVE.of(b.name()), "whole, owned"),
+                    fields.field(Field.BOTTLE_OPENED, Field.BOTTLE_OPENED.of(b.name()), "in an opened"));
+            bottles.getChildren().add(new VBox(2, Texts.wrapped(size, "strong"), pair));
         }
         WhyButton why =
                 new WhyButton("why-fill", () -> desk.now().get().fillWords().map(FillWords::whyNeed));

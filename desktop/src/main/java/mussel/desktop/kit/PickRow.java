@@ -10,6 +10,8 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 
 /**
@@ -17,8 +19,13 @@ import javafx.scene.layout.VBox;
  * the picked one clears it: not answered.
  */
 public final class PickRow extends VBox {
+    /** Rows with more text than this may wrap (characters). */
+    private static final int ONE_LINE = 44;
+
+    private static final double GAP = 5;
+
     private final ToggleGroup group = new ToggleGroup();
-    private final FlowPane tiles = new FlowPane(5, 5);
+    private final Pane tiles;
     private final Label caption;
     private boolean showing;
     private Consumer<Optional<String>> onPick = outcome -> {};
@@ -32,10 +39,11 @@ public final class PickRow extends VBox {
         if (!label.isEmpty()) {
             getChildren().add(caption);
         }
+        int text = choices.stream().mapToInt(c -> c.label().length()).sum();
+        tiles = text > ONE_LINE ? new FlowPane(GAP, GAP) : new HBox(GAP);
         for (int i = 0; i < choices.size(); i++) {
             tiles.getChildren().add(tile(label, choices.get(i), i + 1));
         }
-        tiles.setPrefWrapLength(0);
         getChildren().add(tiles);
         tiles.addEventHandler(KeyEvent.KEY_TYPED, this::pickByKey);
         group.selectedToggleProperty().addListener((o, was, is) -> {

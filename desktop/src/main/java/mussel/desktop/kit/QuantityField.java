@@ -99,7 +99,7 @@ public final class QuantityField extends VBox {
     public void show(OptionalDouble current, YardUnits yardUnits) {
         boolean same = current.equals(value) && yardUnits == units;
         units = yardUnits;
-        text.setPromptText(kind == Kind.COUNT ? "" : units.symbol(kind));
+        text.setPromptText(kind == Kind.COUNT ? "none" : units.symbol(kind));
         value = current;
         if (!same && !(text.isFocused() && rest.getStatus() == javafx.animation.Animation.Status.RUNNING)) {
             revert();

@@ -11,7 +11,6 @@ import mussel.core.measure.Display;
 import mussel.core.plan.Plan.PartNeed;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Phase;
-import mussel.core.sheet.Place;
 import mussel.core.sheet.Seal;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
@@ -31,7 +30,7 @@ public final class BuildStation implements StationView {
 
     /** The station of a job. */
     public BuildStation(Desk desk) {
-        steps = new StepList(desk, s -> s.phase() == Phase.BUILD && s.place() != Place.PLUGS);
+        steps = new StepList(desk, s -> s.phase() == Phase.BUILD && !Assessment.isFilling(s));
         views = Map.of("steps", steps, "parts", parts, "torques", torques);
         view = new PickRow(
                 "build-view",
@@ -64,7 +63,7 @@ public final class BuildStation implements StationView {
         steps.show(now);
         torques.show(now);
         showParts(now);
-        List<PlannedStep> build = now.plan().of(Phase.BUILD);
+        List<PlannedStep> build = now.buildSteps();
         view.setVisible(!build.isEmpty());
         view.setManaged(!build.isEmpty());
         if (build.isEmpty()) {
@@ -75,7 +74,7 @@ public final class BuildStation implements StationView {
         double minutes =
                 build.stream().mapToDouble(s -> s.step().minutes().mean()).sum();
         summary.setText(now.stepsDone(build) + " of " + build.size() + " steps done, about " + Display.workTime(minutes)
-                + " in all (an estimate). The last steps are the filling, at its own station. The driveshaft turns "
+                + " in all (an estimate). Filling follows at its own station. The driveshaft turns "
                 + now.sheet()
                         .construction()
                         .driveshaftTurns()

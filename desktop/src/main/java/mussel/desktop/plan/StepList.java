@@ -34,6 +34,7 @@ public final class StepList extends VBox {
     private final Desk desk;
     private final Predicate<Step> shown;
     private Optional<String> opened = Optional.empty();
+    private boolean showDone;
 
     /** A list of those steps of the plan that satisfy the test. */
     public StepList(Desk desk, Predicate<Step> shown) {
@@ -55,11 +56,16 @@ public final class StepList extends VBox {
         String open = opened.filter(
                         id -> steps.stream().anyMatch(s -> s.step().id().equals(id)))
                 .orElse(current);
+        int folded = folded(now, steps);
         getChildren().clear();
-        for (PlannedStep planned : steps) {
+        if (folded > 0) {
+            getChildren().add(fold(folded));
+        }
+        for (int i = showDone ? 0 : folded; i < steps.size(); i++) {
+            PlannedStep planned = steps.get(i);
             Step step = planned.step();
             boolean done = now.job().ticked(step.id()).isPresent();
-            VBox card = new VBox(5, head(now, step, done, getChildren().size() + 1));
+            VBox card = new VBox(5, head(step, done, i + 1));
             card.getStyleClass().add("step");
             card.pseudoClassStateChanged(CURRENT, step.id().equals(current));
             card.pseudoClassStateChanged(DONE, done);
@@ -70,7 +76,29 @@ public final class StepList extends VBox {
         }
     }
 
-    private Node head(Assessment now, Step step, boolean done, int number) {
+    /** How many steps at the beginning are done and may be folded away; the last of them stays in sight. */
+    private static int folded(Assessment now, List<PlannedStep> steps) {
+        int done = 0;
+        while (done < steps.size()
+                && now.job().ticked(steps.get(done).step().id()).isPresent()) {
+            done++;
+        }
+        return done > 2 ? done - 1 : 0;
+    }
+
+    private Node fold(int count) {
+        Button fold =
+                new Button(showDone ? "Fold the " + count + " steps done" : "Show the " + count + " steps done before");
+        fold.setId("fold-" + count);
+        fold.getStyleClass().add("fold");
+        fold.setOnAction(e -> {
+            showDone = !showDone;
+            show(desk.now().get());
+        });
+        return fold;
+    }
+
+    private Node head(Step step, boolean done, int number) {
         Button tick = new Button("", done ? Marks.done() : Marks.open());
         tick.setId("tick-" + step.id());
         tick.getStyleClass().add("tick");

@@ -1,10 +1,11 @@
 package mussel.desktop.plan;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Scale;
@@ -23,7 +24,9 @@ import mussel.desktop.kit.Texts;
 public final class StripStation implements StationView {
     private final VBox sheet = new VBox(12);
     private final Label summary = Texts.sentence("");
-    private final Label tools = Texts.dim("");
+    private final Label cures = Texts.dim("");
+    private final VBox tools = new VBox(6);
+    private final Map<String, Node> views;
     private final JobPicks goals;
     private final StepList steps;
     private final Mat mat = new Mat();
@@ -34,27 +37,37 @@ public final class StripStation implements StationView {
         goals = new JobPicks(desk);
         steps = new StepList(desk, s -> s.phase() == Phase.DOWN || s.phase() == Phase.STRIP);
         sheet.getStyleClass().add("station");
-        FlowPane goalRow = new FlowPane(18, 8);
+        HBox goalRow = new HBox(5);
         for (Goal goal : desk.now().get().sheet().goals()) {
             goalRow.getChildren()
-                    .add(goals.bound(
-                            Scale.GOAL.of(goal.id()),
-                            goal.title() + ". " + goal.why(),
-                            List.of(Choice.text("yes", "do it"), Choice.text("no", "leave it"))));
+                    .add(goals.bound(Scale.GOAL.of(goal.id()), "", List.of(Choice.text("yes", goal.title()))));
         }
-        view = new PickRow("strip-view", "", List.of(Choice.text("steps", "Steps"), Choice.text("mat", "The mat")));
+        view = new PickRow(
+                "strip-view",
+                "",
+                List.of(Choice.text("steps", "Steps"), Choice.text("mat", "The mat"), Choice.text("tools", "Tools")));
         view.onPick(which -> open(which.orElse("steps")));
         view.show(Optional.of("steps"));
-        sheet.getChildren().addAll(Texts.title("Strip-down"), goalRow, summary, tools, view, steps, mat);
+        views = Map.of("steps", steps, "mat", mat, "tools", tools);
+        sheet.getChildren()
+                .addAll(
+                        Texts.title("Strip-down"),
+                        Texts.heading("To be done"),
+                        goalRow,
+                        cures,
+                        summary,
+                        view,
+                        steps,
+                        mat,
+                        tools);
         open("steps");
     }
 
     private void open(String which) {
-        boolean onMat = which.equals("mat");
-        mat.setVisible(onMat);
-        mat.setManaged(onMat);
-        steps.setVisible(!onMat);
-        steps.setManaged(!onMat);
+        views.forEach((name, node) -> {
+            node.setVisible(name.equals(which));
+            node.setManaged(name.equals(which));
+        });
         view.show(Optional.of(which));
     }
 
@@ -68,7 +81,7 @@ public final class StripStation implements StationView {
         goals.show(now);
         steps.show(now);
         mat.show(now);
-        List<PlannedStep> strip = now.plan().of(Phase.DOWN, Phase.STRIP);
+        List<PlannedStep> strip = now.stripSteps();
         boolean any = !strip.isEmpty();
         view.setVisible(any);
         view.setManaged(any);
@@ -81,6 +94,13 @@ public final class StripStation implements StationView {
                                 + Display.workTime(now.plan().minutesMean())
                                 + ": an estimate from the sheet, without seized fasteners."
                         : "Choose what is to be done; the steps follow, as deep as it needs and no deeper.");
-        tools.setText(any ? "Lay ready: " + String.join(", ", now.plan().tools()) + "." : "");
+        cures.setText(String.join(
+                " ",
+                now.goals().stream()
+                        .map(g -> now.sheet().goal(g).orElseThrow())
+                        .map(g -> g.title() + ": " + g.why())
+                        .toList()));
+        tools.getChildren()
+                .setAll(now.plan().tools().stream().map(Texts::sentence).toList());
     }
 }

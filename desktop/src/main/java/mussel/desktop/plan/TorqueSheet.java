@@ -3,6 +3,7 @@ package mussel.desktop.plan;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
@@ -29,7 +30,12 @@ final class TorqueSheet extends VBox {
     }
 
     private static Node card(Assessment now, Fastener fastener) {
-        GridPane grid = new GridPane(16, 1);
+        GridPane grid = new GridPane(10, 1);
+        UNITS.forEach(unit -> {
+            ColumnConstraints quarter = new ColumnConstraints();
+            quarter.setPercentWidth(100.0 / UNITS.size());
+            grid.getColumnConstraints().add(quarter);
+        });
         int column = 0;
         for (TorqueUnit unit : UNITS) {
             Label middle = Texts.wrapped(fastener.torque().range().middle(unit), column == 0 ? "large" : "strong");

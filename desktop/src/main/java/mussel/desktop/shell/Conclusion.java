@@ -23,7 +23,8 @@ final class Conclusion extends VBox {
         getStyleClass().add("side");
         setId("conclusion");
         head.setId("conclusion-head");
-        getChildren().addAll(Texts.heading("So far"), head, changed, notes, plan, mind);
+        changed.managedProperty().bind(changed.textProperty().isNotEmpty());
+        getChildren().addAll(Texts.heading("So far"), head, changed, mind, notes, plan, legal());
     }
 
     void show(Assessment now) {
@@ -34,7 +35,7 @@ final class Conclusion extends VBox {
         before = sentence;
         head.setText(sentence);
         notes.getChildren().clear();
-        now.drainWords().ifPresent(words -> words.notes()
+        now.drainWords().ifPresent(words -> words.essentials()
                 .forEach(n -> notes.getChildren().add(Texts.sentence(n))));
         plan.getChildren().setAll(Texts.heading("To be done"));
         if (now.goals().isEmpty()) {
@@ -65,16 +66,13 @@ final class Conclusion extends VBox {
                 .map(s -> s.step().cautions())
                 .orElse(List.of());
         cautions.forEach(c -> mind.getChildren().add(Texts.caution(c)));
-        mind.getChildren()
-                .add(
-                        Texts.dim(
-                                "Used oil and solvent go to the collection point. The maker's manual for the exact unit outranks every"
-                                        + " value here. Where warranty, passenger craft or local code ask for a licensed technician, stop and hand over."));
+        mind.setVisible(!cautions.isEmpty());
+        mind.setManaged(!cautions.isEmpty());
     }
 
-    /** Forgets what was said before, as when another job is opened. */
-    void forget() {
-        before = "";
-        changed.setText("");
+    private static Label legal() {
+        return Texts.dim(
+                "Used oil and solvent go to the collection point. The maker's manual for the exact unit outranks every value"
+                        + " here. Where warranty, passenger craft or local code ask for a licensed technician, stop and hand over.");
     }
 }

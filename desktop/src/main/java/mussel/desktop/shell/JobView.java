@@ -40,7 +40,7 @@ final class JobView extends BorderPane {
         setCenter(middle);
         ScrollPane right = new ScrollPane(conclusion);
         right.setFitToWidth(true);
-        right.setFitToHeight(true);
+        conclusion.minHeightProperty().bind(right.heightProperty().subtract(2));
         right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         setRight(right);
         widthProperty().addListener((o, was, is) -> share(is.doubleValue(), right));

@@ -108,6 +108,7 @@ public final class MusselWindow extends StackPane {
         JobView view = new JobView(opened, spine, stations);
         jobView = Optional.of(view);
         frame.setCenter(view);
+        view.requestFocus();
         opened.now().addListener((o, was, is) -> offerUndo());
         offerUndo();
     }

@@ -69,7 +69,7 @@ final class Spine extends Pane {
         if (state == Station.State.DONE) {
             inner.getChildren().add(path("M0,4 l3,3 l6,-7", "float-tick"));
         } else if (state == Station.State.BEGUN) {
-            inner.getChildren().add(path("M0,0 a5,5 0 0 0 10,0 z", "float-half"));
+            inner.getChildren().add(path("M0,0 a5,5 0 0 0 10,0 z", here ? "float-half-here" : "float-half"));
         }
         StackPane mark = new StackPane(round, inner);
         mark.setMinSize(26, 26);

@@ -1,0 +1,49 @@
+package mussel.app;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+@AnalyzeClasses(packages = "mussel", importOptions = ImportOption.DoNotIncludeTests.class)
+class ArchitectureTest {
+    @ArchTest
+    static final ArchRule roomsWithoutCycles =
+            slices().matching("mussel.(*).(*)..").should().beFreeOfCycles();
+
+    @ArchTest
+    static final ArchRule modulesDependDownward = noClasses()
+            .that()
+            .resideInAnyPackage("mussel.core..", "mussel.exchange..", "mussel.store..", "mussel.desktop..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("mussel.app..");
+
+    @ArchTest
+    static final ArchRule theDesktopKnowsNoFilesFormatsNorStore = noClasses()
+            .that()
+            .resideInAPackage("mussel.desktop..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "mussel.exchange..", "mussel.store..", "java.sql..", "com.fasterxml..", "org.apache.pdfbox..");
+
+    @ArchTest
+    static final ArchRule onlyTheStoreKnowsSql = noClasses()
+            .that()
+            .resideOutsideOfPackage("mussel.store..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("java.sql..", "org.jdbi..", "org.sqlite..", "org.flywaydb..");
+
+    @ArchTest
+    static final ArchRule onlyTheDesktopAndTheApplicationKnowScreens = noClasses()
+            .that()
+            .resideInAnyPackage("mussel.core..", "mussel.exchange..", "mussel.store..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("javafx..");
+}

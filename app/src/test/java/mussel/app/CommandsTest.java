@@ -1,0 +1,138 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import mussel.app.demo.DemoYard;
+import mussel.exchange.record.Json;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+class CommandsTest {
+    private static final Instant DAY = Instant.parse("2026-11-23T09:00:00Z");
+
+    @TempDir
+    Path folder;
+
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+
+    private int run(String... args) {
+        CommandLine command = Main.command();
+        command.setOut(new PrintWriter(out));
+        command.setErr(new PrintWriter(err));
+        return command.execute(args);
+    }
+
+    @Test
+    void familiesAreListedWithTheIdsOfTheirGoals() throws IOException {
+        assertThat(run("families", "--json")).isZero();
+        JsonNode families = Json.mapper().readTree(out.toString());
+        assertThat(families.findValuesAsText("id")).contains("tern-60", "wren-8");
+        assertThat(families.get(0).get("goals").get(0).isTextual()).isTrue();
+        assertThat(families.get(0).at("/case/tau_40_min").asDouble()).isPositive();
+    }
+
+    @Test
+    void aBrokenSheetIsToldWithItsPlaceAndNoTrace() throws IOException {
+        Path sheet = Files.writeString(folder.resolve("x.yaml"), "id: x\ntitle: 3\n");
+        assertThat(run("families", "--check", sheet.toString())).isEqualTo(2);
+        assertThat(err.toString())
+                .contains("/title: must be a text", "/oil: is missing")
+                .doesNotContain("Exception");
+    }
+
+    @Test
+    void aJobIsReportedOnOnePage() throws IOException {
+        Path log = folder.resolve("demo.mussel");
+        DemoYard.fill(log, DAY);
+        Path pdf = folder.resolve("job.pdf");
+
+        assertThat(run("--log", log.toString(), "report", "5", "--out", pdf.toString()))
+                .as(err.toString())
+                .isZero();
+
+        try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains("Spat Lass, port", "maker's manual", "2 × Driveshaft seal");
+            document.getPage(0).getResources().getFontNames().forEach(name -> {
+                try {
+                    assertThat(document.getPage(0).getResources().getFont(name).isEmbedded())
+                            .isTrue();
+                } catch (IOException e) {
+                    throw new java.io.UncheckedIOException(e);
+                }
+            });
+        }
+    }
+
+    @Test
+    void whatIsNotThereIsSaidInASentence() {
+        Path log = folder.resolve("none.mussel");
+        assertThat(run("--log", log.toString(), "report", "5", "--out", "x.pdf"))
+                .isEqualTo(2);
+        assertThat(err.toString()).contains("There is no logbook").doesNotContain("Exception");
+        assertThat(log).doesNotExist();
+    }
+
+    @Test
+    void anUnknownJobIsSaidInASentence() {
+        Path log = folder.resolve("demo.mussel");
+        DemoYard.fill(log, DAY);
+        assertThat(run("report", "500", "--out", "x.pdf", "--log", log.toString()))
+                .isEqualTo(2);
+        assertThat(err.toString()).contains("There is no job 500");
+    }
+
+    @Test
+    void theDemoHasLegsInDifferentStates() {
+        Path log = folder.resolve("demo.mussel");
+        DemoYard.fill(log, DAY);
+        try (var journal = mussel.store.SqliteJournal.open(log, java.time.Clock.systemUTC())) {
+            var shop = new mussel.desktop.desk.Workshop(
+                    journal,
+                    mussel.exchange.sheet.SheetFiles.shipped(),
+                    Yards.yard(journal),
+                    java.time.Clock.systemUTC(),
+                    (job, file) -> {});
+            var open =
+                    shop.jobs().stream().filter(j -> j.job().tagged().isEmpty()).toList();
+            assertThat(open).hasSizeGreaterThanOrEqualTo(5);
+            assertThat(open.stream().map(j -> j.job().leg().boat()).distinct().count())
+                    .isGreaterThanOrEqualTo(4);
+            assertThat(open.stream().map(j -> j.current()).distinct().count()).isGreaterThanOrEqualTo(4);
+            assertThat(shop.jobs()).anyMatch(j -> j.job().tagged().isPresent());
+        }
+    }
+
+    @Test
+    void thePublishedSchemasAreThoseOfTheProgram() throws IOException {
+        Path docs = Path.of("..", "docs", "schema");
+        for (var schema : SchemaCommand.all().entrySet()) {
+            JsonNode published =
+                    Json.mapper().readTree(Files.readAllBytes(docs.resolve(schema.getKey() + ".schema.json")));
+            assertThat(published.toString())
+                    .as(schema.getKey())
+                    .isEqualTo(
+                            Json.mapper().readTree(schema.getValue().toString()).toString());
+        }
+    }
+
+    @Test
+    void knowledgeNamesTheScalesInUse() throws IOException {
+        assertThat(run("knowledge", "--json")).isZero();
+        assertThat(Json.mapper().readTree(out.toString()).get("findings").findValuesAsText("id"))
+                .contains("oil_water", "magnet", "washers");
+    }
+}

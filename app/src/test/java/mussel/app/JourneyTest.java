@@ -1,0 +1,304 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.Station;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.log.TagStation;
+import mussel.desktop.shell.Look;
+import mussel.desktop.shell.MusselWindow;
+import mussel.exchange.sheet.SheetFiles;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The whole slice in the real window: a leg is taken in, drained, stripped, built, filled and tagged, over a restart. */
+class JourneyTest {
+    private static final Clock DAY = Clock.fixed(Instant.parse("2026-11-23T09:00:00Z"), ZoneOffset.UTC);
+
+    @TempDir
+    Path folder;
+
+    private final FxRobot robot = new FxRobot();
+    private Workshop shop;
+    private MusselWindow window;
+
+    @BeforeAll
+    static void startTheWindowSystem() throws Exception {
+        FxToolkit.registerPrimaryStage();
+        Look.loadType();
+    }
+
+    @BeforeEach
+    void start() throws Exception {
+        shop = Yards.open(folder.resolve("yard.mussel"), DAY, SheetFiles.shipped());
+        FxToolkit.setupStage(this::show);
+    }
+
+    private void show(Stage stage) {
+        window = new MusselWindow(shop, Look.of(shop.journal()), MusselApp.stations());
+        stage.setScene(new Scene(window, 1280, 800));
+        stage.setX(0);
+        stage.setY(0);
+        stage.show();
+        stage.toFront();
+    }
+
+    @AfterEach
+    void stop() {
+        shop.journal().close();
+    }
+
+    private void restart() throws Exception {
+        shop.journal().close();
+        start();
+    }
+
+    private <T extends Node> T find(String id, Class<T> type) {
+        WaitForAsyncUtils.waitForFxEvents();
+        return robot.lookup(id).queryAs(type);
+    }
+
+    /** Brings a node of the station sheet into sight and clicks it with the mouse. */
+    private void click(String id) {
+        Node node = find(id, Node.class);
+        robot.interact(() -> bringIntoSight(node));
+        robot.clickOn(node);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private void bringIntoSight(Node node) {
+        ScrollPane middle = (ScrollPane) window.lookup(".middle");
+        if (middle == null || !middle.getContent().getBoundsInLocal().isEmpty() && !isIn(node, middle.getContent())) {
+            return;
+        }
+        window.layout();
+        double top = middle.getContent()
+                .sceneToLocal(node.localToScene(node.getBoundsInLocal()))
+                .getMinY();
+        double room = middle.getContent().getBoundsInLocal().getHeight()
+                - middle.getViewportBounds().getHeight();
+        middle.setVvalue(room <= 0 ? 0 : Math.min(1, Math.max(0, (top - 60) / room)));
+        window.layout();
+    }
+
+    private static boolean isIn(Node node, Node ancestor) {
+        for (Node n = node; n != null; n = n.getParent()) {
+            if (n == ancestor) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private void type(Field field, String text) {
+        click("#field-" + field.name().toLowerCase(java.util.Locale.ROOT) + " .text-field");
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.write(text);
+        robot.push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private Assessment now() {
+        return window.desk().orElseThrow().now().get();
+    }
+
+    /** Fires a step's tick; the list is long and each tick folds it anew. */
+    private void tick(PlannedStep step) {
+        robot.interact(() -> {
+            Node fold = window.lookup(".fold");
+            assertThat(fold == null || fold.isVisible()).isTrue();
+            ((ButtonBase) window.lookup("#tick-" + step.step().id())).fire();
+        });
+    }
+
+    private void takeIn(String boat, String position, String family) {
+        click("#take-in-open");
+        robot.write(boat);
+        click("#take-in-position-" + position);
+        click("#take-in-family-" + family);
+        click("#take-in-do");
+    }
+
+    @Test
+    void fromTheDrainedOilToTheTagAndOverARestart() throws Exception {
+        takeIn("Spat Lass", "port", "tern-60");
+        type(Field.ENGINE_HOURS, "412");
+        type(Field.HOURS_SINCE_FILL, "38 h");
+        click("#pick-water-sea");
+
+        click("#station-drain");
+        type(Field.DRAINED, "0,452 l");
+        type(Field.OIL_TEMP, "64.4 F");
+        type(Field.MINUTES, "20");
+        click("#pick-oil_water-milky");
+        click("#pick-magnet-drain-paste");
+        assertThat(now().job().reading(Field.DRAINED)).hasValue(452);
+        assertThat(now().drain()).isPresent();
+        assertThat(find("#conclusion-head", Label.class).getText()).startsWith("Water is getting in");
+
+        restart();
+        assertThat(robot.lookup(".leg-card").queryAll()).hasSize(1);
+        click("#leg-1");
+        assertThat(now().job().choice(mussel.core.job.Scale.OIL_WATER)).contains("milky");
+
+        click("#station-strip");
+        click("#pick-goal-driveshaft_seals-yes");
+        for (PlannedStep step : now().stripSteps()) {
+            tick(step);
+        }
+        click("#strip-view-mat");
+        assertThat(now().states()).containsEntry(Station.STRIP, Station.State.DONE);
+
+        click("#station-build");
+        click("#build-view-torques");
+        assertThat(robot.lookup("3 × Seal carrier bolts, M6x1.0").tryQuery()).isPresent();
+        for (PlannedStep step : now().buildSteps()) {
+            click("#build-view-steps");
+            tick(step);
+        }
+
+        click("#station-fill");
+        for (PlannedStep step : now().fillSteps()) {
+            tick(step);
+        }
+        type(Field.PUMPED, "431 ml");
+        assertThat(now().states()).containsEntry(Station.FILL, Station.State.DONE);
+
+        click("#station-tag");
+        click("#tag-it");
+        assertThat(now().job().tagged()).contains(shop.today());
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(now().job().tagged()).isEmpty();
+        robot.push(KeyCode.CONTROL, KeyCode.Y);
+        assertThat(now().job().tagged()).isPresent();
+        printed();
+
+        restart();
+        assertThat(robot.lookup(".leg-card").queryAll()).isEmpty();
+        robot.clickOn("#find").write("spat");
+        WaitForAsyncUtils.waitForFxEvents();
+        click("#leg-1");
+        assertThat(now().job().tagged()).contains(shop.today());
+        assertThat(now().job().reading(Field.PUMPED)).hasValue(431);
+    }
+
+    private void printed() throws Exception {
+        Path pdf = folder.resolve("job.pdf");
+        TagStation station = (TagStation) window.station().orElseThrow();
+        robot.interact(() -> station.print(pdf));
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> station.printed().startsWith("Written"));
+        try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+            assertThat(document.getNumberOfPages()).isEqualTo(1);
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains("Spat Lass, port", "412 h", "Driveshaft seals", "at 512 h or on 2027-11-23", "milky");
+        }
+    }
+
+    @Test
+    void nonsenseInAFieldIsRefusedAndNothingIsLost() {
+        takeIn("Byssus", "single", "wren-8");
+        click("#station-drain");
+        type(Field.DRAINED, "148 ml");
+        type(Field.DRAINED, "9 psi");
+        assertThat(now().job().reading(Field.DRAINED)).hasValue(148);
+        assertThat(robot.lookup("#field-drained .reply").queryAs(Label.class).getText())
+                .contains("measures a pressure")
+                .contains("It stays 148 ml");
+        type(Field.DRAINED, "");
+        assertThat(now().job().reading(Field.DRAINED)).isEmpty();
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(now().job().reading(Field.DRAINED)).hasValue(148);
+    }
+
+    @Test
+    void whatIsBeingTypedIsComputedAtEachKeystroke() {
+        takeIn("Byssus", "single", "wren-8");
+        click("#station-drain");
+        type(Field.OIL_TEMP, "18");
+        type(Field.MINUTES, "30");
+        click("#field-drained .text-field");
+        robot.write("15");
+        WaitForAsyncUtils.waitForFxEvents();
+        double first = now().drain().orElseThrow().balance().excessMl();
+        robot.write("9");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(now().drain().orElseThrow().balance().excessMl()).isGreaterThan(first);
+    }
+
+    @Test
+    void keysGloveAndTheDarkLookWorkEverywhere() {
+        robot.push(KeyCode.F1);
+        assertThat(robot.lookup("#keys").tryQuery()).isPresent();
+        robot.push(KeyCode.ESCAPE);
+        assertThat(robot.lookup("#keys").tryQuery()).isEmpty();
+        robot.push(KeyCode.F7);
+        assertThat(window.getStyleClass()).contains("dark");
+        robot.push(KeyCode.F6);
+        assertThat(window.getStyleClass()).contains("glove");
+        assertThat(shop.journal().setting("look", "light")).isEqualTo("dark");
+        takeIn("Kelp Runner", "single", "tern-60");
+        robot.push(KeyCode.CONTROL, KeyCode.DIGIT2);
+        click("#field-drained .text-field");
+        robot.write("452");
+        robot.push(KeyCode.ENTER);
+        robot.push(KeyCode.F8);
+        assertThat(robot.lookup("#field-drained .text-field")
+                        .queryTextInputControl()
+                        .getText())
+                .isEqualTo("15.28 fl oz (US)");
+    }
+
+    @Test
+    void aBoatNeedsANameAndAFamily() {
+        click("#take-in-open");
+        click("#take-in-do");
+        assertThat(robot.lookup(".refusal").queryAs(Label.class).getText()).startsWith("Type the boat's name");
+        robot.clickOn("#take-in-boat").write("Byssus");
+        click("#take-in-do");
+        assertThat(robot.lookup(".refusal").queryAs(Label.class).getText()).startsWith("Pick where");
+        assertThat(shop.jobs()).isEmpty();
+    }
+
+    @Test
+    void everyTargetIsLargeEnoughForGloves() {
+        takeIn("Kelp Runner", "single", "tern-60");
+        for (Station station : Station.values()) {
+            robot.interact(() -> window.go(station));
+            WaitForAsyncUtils.waitForFxEvents();
+            robot
+                    .lookup(n -> n instanceof ToggleButton
+                            || n instanceof ButtonBase && !n.getStyleClass().contains("why"))
+                    .queryAllAs(ButtonBase.class)
+                    .stream()
+                    .filter(b -> b.isVisible() && b.getWidth() > 0)
+                    .forEach(b -> assertThat(b.getHeight()).as(b.getId()).isGreaterThanOrEqualTo(39));
+        }
+        assertThat(Files.exists(folder.resolve("yard.mussel"))).isTrue();
+    }
+}

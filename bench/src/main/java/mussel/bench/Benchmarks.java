@@ -1,0 +1,63 @@
+package mussel.bench;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import mussel.exchange.record.Json;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+
+/** Runs all measurements; prints them as a table and keeps them as JSON. */
+public final class Benchmarks {
+    private Benchmarks() {}
+
+    /** Takes the project's folder and the JSON file to write. */
+    public static void main(String[] args) throws IOException, InterruptedException, RunnerException {
+        Path home = Path.of(args[0]);
+        Path out = Path.of(args[1]);
+        List<Measured> all = new ArrayList<>(engines());
+        all.addAll(new StartBenchmark(home).run());
+        all.addAll(new MemoryBenchmark(home).run());
+        all.addAll(new DeskBenchmark().run());
+        table(all);
+        Files.createDirectories(out.getParent());
+        Files.writeString(out, Json.mapper().writerWithDefaultPrettyPrinter().writeValueAsString(json(all)));
+        System.out.println("As JSON: " + out);
+        System.exit(0);
+    }
+
+    private static List<Measured> engines() throws RunnerException {
+        return new Runner(new OptionsBuilder()
+                        .include(EngineBenchmark.class.getSimpleName())
+                        .build())
+                .run().stream()
+                        .map(r -> new Measured(
+                                r.getPrimaryResult().getLabel() + ", warm mean",
+                                r.getPrimaryResult().getScore(),
+                                "µs",
+                                r.getPrimaryResult().getLabel().equals("drain") ? "under 1000" : ""))
+                        .toList();
+    }
+
+    private static void table(List<Measured> all) {
+        System.out.printf("%n%-46s %12s %-4s %s%n", "measured", "figure", "unit", "wanted");
+        for (Measured m : all) {
+            System.out.printf(Locale.ROOT, "%-46s %12.2f %-4s %s%n", m.name(), m.value(), m.unit(), m.wanted());
+        }
+    }
+
+    private static ObjectNode json(List<Measured> all) {
+        ObjectNode root = Json.mapper().createObjectNode();
+        root.put("java", System.getProperty("java.version"));
+        root.put("cores", Runtime.getRuntime().availableProcessors());
+        ArrayNode measured = root.putArray("measured");
+        all.forEach(m -> measured.add(Json.mapper().<ObjectNode>valueToTree(m)));
+        return root;
+    }
+}

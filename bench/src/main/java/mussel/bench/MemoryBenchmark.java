@@ -1,0 +1,47 @@
+package mussel.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** Resident memory of the whole process with the demo open, as Linux counts it. */
+final class MemoryBenchmark {
+    private static final int SETTLE_S = 8;
+
+    private final Path home;
+
+    MemoryBenchmark(Path home) {
+        this.home = home;
+    }
+
+    List<Measured> run() throws IOException, InterruptedException {
+        Path data = Files.createTempDirectory("mussel-memory");
+        ProcessBuilder builder = new ProcessBuilder(home.resolve("mussel").toString(), "demo");
+        builder.environment().put("XDG_DATA_HOME", data.toString());
+        Process process = builder.redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start();
+        process.waitFor(SETTLE_S, TimeUnit.SECONDS);
+        double mb = process.descendants()
+                .filter(p -> p.info().command().orElse("").endsWith("java"))
+                .mapToDouble(MemoryBenchmark::residentMb)
+                .sum();
+        process.descendants().forEach(ProcessHandle::destroy);
+        process.destroy();
+        return List.of(new Measured("resident memory, demo open", mb, "MB", "under 300"));
+    }
+
+    private static double residentMb(ProcessHandle process) {
+        try {
+            return Files.readAllLines(Path.of("/proc", String.valueOf(process.pid()), "status")).stream()
+                    .filter(l -> l.startsWith("VmRSS:"))
+                    .mapToDouble(l -> Double.parseDouble(l.replaceAll("\\D", "")) / 1024)
+                    .findFirst()
+                    .orElse(Double.NaN);
+        } catch (IOException e) {
+            return Double.NaN;
+        }
+    }
+}
