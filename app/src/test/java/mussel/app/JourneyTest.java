@@ -119,6 +119,7 @@ class JourneyTest {
     private void type(Field field, String text) {
         click("#field-" + field.name().toLowerCase(java.util.Locale.ROOT) + " .text-field");
         robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.push(KeyCode.DELETE);
         robot.write(text);
         robot.push(KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();

@@ -54,7 +54,8 @@ public final class Cutaway extends VBox {
     private final Group oil = new Group();
     private final Map<SVGPath, Region> regions = new LinkedHashMap<>();
     private final Cavity cavity;
-    private Consumer<String> onPart = part -> {};
+    private Consumer<Boolean> onGo = strip -> {};
+    private Assessment shown;
 
     /** The drawing of one family. */
     public Cutaway(FamilySheet sheet) {
@@ -89,9 +90,13 @@ public final class Cutaway extends VBox {
         frame.heightProperty().addListener((o, was, is) -> fit());
     }
 
-    /** What to do when a part is clicked or Enter pressed on it: its id. */
-    public void setOnPart(Consumer<String> handler) {
-        onPart = handler;
+    /** How to get from a part to the station where it comes off (true) or goes in (false). */
+    public void setOnGo(Consumer<Boolean> handler) {
+        onGo = handler;
+    }
+
+    private void open(SVGPath shape, String part) {
+        shown.sheet().part(part).ifPresent(p -> PartPage.open(shape, shown, p, onGo));
     }
 
     private void fit() {
@@ -114,10 +119,10 @@ public final class Cutaway extends VBox {
         if (Step.says(region.part()) && region.kind() != Region.Material.LINE) {
             shape.setAccessibleRole(AccessibleRole.BUTTON);
             shape.setFocusTraversable(true);
-            shape.setOnMouseClicked(e -> onPart.accept(region.part()));
+            shape.setOnMouseClicked(e -> open(shape, region.part()));
             shape.setOnKeyPressed(e -> {
                 if (e.getCode() == KeyCode.ENTER) {
-                    onPart.accept(region.part());
+                    open(shape, region.part());
                 }
             });
         }
@@ -126,6 +131,7 @@ public final class Cutaway extends VBox {
 
     /** Shows the job as it stands. */
     public void show(Assessment now) {
+        shown = now;
         pour(now);
         caption.setText(caption(now));
         Set<String> off = partsOff(now);

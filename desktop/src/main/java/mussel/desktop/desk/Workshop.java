@@ -89,6 +89,16 @@ public final class Workshop {
         return jobs;
     }
 
+    /** Earlier jobs of the leg of that job, the latest first. */
+    public List<Assessment> history(Job job) {
+        List<Assessment> earlier = new ArrayList<>(jobs().stream()
+                .filter(j ->
+                        j.job().leg().id().equals(job.leg().id()) && j.job().id() < job.id())
+                .toList());
+        java.util.Collections.reverse(earlier);
+        return earlier;
+    }
+
     /** Opens a job's desk. */
     public Desk desk(int job) {
         return new Desk(this, job);

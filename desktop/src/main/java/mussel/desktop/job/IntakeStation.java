@@ -10,6 +10,8 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
 import mussel.core.sheet.FamilySheet;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
@@ -53,6 +55,7 @@ public final class IntakeStation implements StationView {
                         hours,
                         use,
                         picks.oils(Scale.OIL_LAST),
+                        history(desk),
                         noted(JobNote.lines(desk, "What the owner saw", Topic.COMPLAINT.address(), 3)),
                         noted(JobNote.line(
                                 desk, "Waits for (blank when it can be worked on)", Topic.WAITS_FOR.address())),
@@ -65,6 +68,46 @@ public final class IntakeStation implements StationView {
     private Node noted(JobNote note) {
         notes.add(note);
         return note;
+    }
+
+    /** What this leg has been through, from its earlier jobs. */
+    private static Node history(Desk desk) {
+        VBox history = new VBox(3, Texts.heading("Here before"));
+        List<Assessment> earlier = desk.shop().history(desk.job());
+        earlier.forEach(j -> history.getChildren().add(Texts.sentence(line(j))));
+        if (earlier.isEmpty()) {
+            history.getChildren().add(Texts.dim("No earlier job of this leg is in the logbook."));
+        }
+        return history;
+    }
+
+    private static String line(Assessment j) {
+        var units = j.yard().units();
+        String hours = j.job().reading(Field.ENGINE_HOURS).isPresent()
+                ? " at "
+                        + Display.exact(
+                                Kind.RUNNING,
+                                j.job().reading(Field.ENGINE_HOURS).getAsDouble(),
+                                units)
+                : "";
+        String water = j.job()
+                .choice(Scale.OIL_WATER)
+                .map(w -> ", water in the oil: " + w)
+                .orElse("");
+        String filled = j.job().reading(Field.PUMPED).isPresent()
+                ? ", filled "
+                        + Display.exact(
+                                Kind.VOLUME, j.job().reading(Field.PUMPED).getAsDouble(), units) + " of "
+                        + j.oilToFill().title()
+                : "";
+        String goals = String.join(
+                ", ",
+                j.goals().stream()
+                        .map(g -> j.sheet().goal(g).orElseThrow().title())
+                        .toList());
+        return "Job " + j.job().id() + ", "
+                + j.job().tagged().map(Object::toString).orElse("not finished") + hours + water
+                + (goals.isEmpty() ? "" : ", " + goals) + filled + ".";
     }
 
     @Override

@@ -47,13 +47,14 @@ public final class TakeIn extends VBox {
                     chosenPosition = p;
                     recognise();
                 });
-        position.show(chosenPosition);
+        position.keepsOne().show(chosenPosition);
         family = new PickRow(
                         "take-in-family",
                         "Family",
                         shop.families().stream()
                                 .map(f -> Choice.text(f.id(), f.title()))
                                 .toList())
+                .keepsOne()
                 .onPick(f -> chosenFamily = f);
         boat.textProperty().addListener((o, was, is) -> recognise());
         Button take = new Button("Take it in");

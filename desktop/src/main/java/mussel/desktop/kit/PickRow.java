@@ -28,6 +28,7 @@ public final class PickRow extends VBox {
     private final Pane tiles;
     private final Label caption;
     private boolean showing;
+    private boolean keepsOne;
     private Consumer<Optional<String>> onPick = outcome -> {};
 
     /** A row of choices under a caption; an empty caption takes no room. */
@@ -47,7 +48,11 @@ public final class PickRow extends VBox {
         getChildren().add(tiles);
         tiles.addEventHandler(KeyEvent.KEY_TYPED, this::pickByKey);
         group.selectedToggleProperty().addListener((o, was, is) -> {
-            if (!showing) {
+            if (keepsOne && is == null && !showing) {
+                showing = true;
+                group.selectToggle(was);
+                showing = false;
+            } else if (!showing) {
                 onPick.accept(Optional.ofNullable(is).map(t -> (String) t.getUserData()));
             }
         });
@@ -70,6 +75,12 @@ public final class PickRow extends VBox {
     /** Called with the outcome picked, or empty when it was cleared. */
     public PickRow onPick(Consumer<Optional<String>> handler) {
         onPick = handler;
+        return this;
+    }
+
+    /** From the first pick on, one stays picked: for questions that always have an answer. */
+    public PickRow keepsOne() {
+        keepsOne = true;
         return this;
     }
 

@@ -39,7 +39,7 @@ public final class BuildStation implements StationView {
                         Choice.text("steps", "Steps"),
                         Choice.text("parts", "Parts to fit"),
                         Choice.text("torques", "Torques")));
-        view.onPick(which -> open(which.orElse("steps")));
+        view.keepsOne().onPick(which -> open(which.orElse("steps")));
         sheet.getStyleClass().add("station");
         sheet.getChildren().addAll(Texts.title("Build"), summary, view, steps, parts, torques);
         open("steps");

@@ -153,8 +153,12 @@ public final class StepList extends VBox {
         if (Step.says(step.school())) {
             card.getChildren().add(Texts.dim("Other schools: " + step.school()));
         }
-        if (Step.says(step.ask())) {
-            card.getChildren().add(JobNote.line(desk, step.ask(), Topic.AS_FOUND.of(step.id())));
+        if (Step.says(step.ask()) || !step.partsOut().isEmpty()) {
+            card.getChildren()
+                    .add(JobNote.line(
+                            desk,
+                            Step.says(step.ask()) ? step.ask() : "How it lay, where it is unlike the sheet",
+                            Topic.AS_FOUND.of(step.id())));
         }
     }
 

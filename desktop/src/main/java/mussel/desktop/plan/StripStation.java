@@ -46,7 +46,7 @@ public final class StripStation implements StationView {
                 "strip-view",
                 "",
                 List.of(Choice.text("steps", "Steps"), Choice.text("mat", "The mat"), Choice.text("tools", "Tools")));
-        view.onPick(which -> open(which.orElse("steps")));
+        view.keepsOne().onPick(which -> open(which.orElse("steps")));
         view.show(Optional.of("steps"));
         views = Map.of("steps", steps, "mat", mat, "tools", tools);
         sheet.getChildren()

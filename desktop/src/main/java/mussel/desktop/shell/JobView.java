@@ -32,7 +32,7 @@ final class JobView extends BorderPane {
         getStyleClass().add("job-view");
         cutaway = new Cutaway(desk.now().get().sheet());
         cutaway.getStyleClass().add("side");
-        cutaway.setOnPart(part -> go(Station.BUILD));
+        cutaway.setOnGo(strip -> go(strip ? Station.STRIP : Station.BUILD));
         setLeft(cutaway);
         middle.setFitToWidth(true);
         middle.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);

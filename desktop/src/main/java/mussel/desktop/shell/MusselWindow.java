@@ -8,7 +8,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -266,7 +265,7 @@ public final class MusselWindow extends StackPane {
     }
 
     private void keys(KeyEvent e) {
-        boolean control = new javafx.scene.input.KeyCodeCombination(e.getCode(), KeyCombination.SHORTCUT_DOWN).match(e);
+        boolean control = e.isShortcutDown() && !e.isAltDown() && !e.isShiftDown();
         Runnable action = control ? withControl(e.getCode()) : plain(e.getCode());
         if (action != null) {
             action.run();

@@ -7,16 +7,22 @@ import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.MapperFeature;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.PropertyName;
 import com.fasterxml.jackson.databind.PropertyNamingStrategies.NamingBase;
 import com.fasterxml.jackson.databind.SerializerProvider;
+import com.fasterxml.jackson.databind.introspect.Annotated;
+import com.fasterxml.jackson.databind.introspect.AnnotatedMember;
+import com.fasterxml.jackson.databind.introspect.JacksonAnnotationIntrospector;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.ser.std.StdSerializer;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import java.io.IOException;
+import java.lang.reflect.RecordComponent;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
+import mussel.core.measure.Given;
 import mussel.core.measure.NamedBy;
 
 /** JSON as Mussel writes it: names as in the contract, doubles unrounded, what is not known as null. */
@@ -27,8 +33,10 @@ public final class Json {
     private static final ObjectMapper MAPPER = JsonMapper.builder()
             .enable(JsonParser.Feature.STRICT_DUPLICATE_DETECTION)
             .enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
+            .disable(MapperFeature.AUTO_DETECT_IS_GETTERS)
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .propertyNamingStrategy(new ContractNames())
+            .annotationIntrospector(new GivenNames())
             .addModule(new Jdk8Module())
             .addModule(new SimpleModule().addSerializer(new LowerCaseEnum()))
             .build();
@@ -84,6 +92,27 @@ public final class Json {
         @Override
         public String translate(String propertyName) {
             return NamedBy.file(propertyName);
+        }
+    }
+
+    /** Names a component as its {@link Given} does, where that differs from its Java name. */
+    private static final class GivenNames extends JacksonAnnotationIntrospector {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        public PropertyName findNameForSerialization(Annotated annotated) {
+            if (annotated instanceof AnnotatedMember member
+                    && member.getDeclaringClass().isRecord()) {
+                for (RecordComponent component : member.getDeclaringClass().getRecordComponents()) {
+                    Given given = component.getAnnotation(Given.class);
+                    if (component.getName().equals(member.getName())
+                            && given != null
+                            && !given.name().isEmpty()) {
+                        return PropertyName.construct(given.name());
+                    }
+                }
+            }
+            return super.findNameForSerialization(annotated);
         }
     }
 

@@ -11,6 +11,7 @@ import mussel.core.measure.Problem;
 import mussel.core.sheet.Construction;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Plug;
+import mussel.exchange.record.Json;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -33,6 +34,14 @@ class SheetFilesTest {
                 .containsExactlyInAnyOrder(2L, 1L);
         assertThat(families).allSatisfy(f -> assertThat(f.goals()).hasSize(3));
         assertThat(families).allSatisfy(f -> assertThat(f.fasteners()).anyMatch(x -> x.isHidden()));
+    }
+
+    @Test
+    void aSheetWrittenOutReadsBackTheSame() throws IOException {
+        for (FamilySheet sheet : SheetFiles.shipped()) {
+            byte[] written = Json.mapper().writeValueAsBytes(sheet);
+            assertThat(SheetFiles.family(written).value()).contains(sheet);
+        }
     }
 
     @Test

@@ -1,0 +1,110 @@
+package mussel.desktop.cutaway;
+
+import atlantafx.base.controls.Popover;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.Topic;
+import mussel.core.measure.TorqueUnit;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.sheet.Kit;
+import mussel.core.sheet.Part;
+import mussel.core.sheet.PartQty;
+import mussel.core.sheet.Phase;
+import mussel.core.sheet.Seal;
+import mussel.core.sheet.Step;
+import mussel.desktop.kit.Texts;
+
+/** Everything known of one part: its number and kit, how it lay and how it goes in, its fasteners, and the way to where it is recorded. */
+public final class PartPage extends VBox {
+    private static final double WIDTH = 360;
+
+    /** The page of a part; {@code onGo} opens the station where it comes off (true) or goes in (false). */
+    PartPage(Assessment now, Part part, java.util.function.Consumer<Boolean> onGo) {
+        super(6);
+        getStyleClass().add("why-page");
+        setPrefWidth(WIDTH);
+        setMaxWidth(WIDTH);
+        String qty = part.qty() > 1 ? part.qty() + " × " : "";
+        getChildren().add(Texts.wrapped(qty + part.title(), "why-title"));
+        String kits = String.join(
+                ", ",
+                now.sheet().kits().stream()
+                        .filter(k ->
+                                k.contains().stream().anyMatch(p -> p.part().equals(part.id())))
+                        .map(Kit::title)
+                        .toList());
+        getChildren()
+                .add(Texts.dim((Step.says(part.number()) ? "Sheet number " + part.number() + "; " : "")
+                        + (kits.isEmpty() ? "in no kit" : "in " + kits)
+                        + (part.alwaysNew() ? "; always new" : "")
+                        + (part.loose() ? "; small and loose" : "")));
+        for (Seal seal : now.sheet().seals()) {
+            if (seal.part().equals(part.id())) {
+                getChildren().add(Texts.sentence(seal.orientation() + " " + seal.depth()));
+            }
+        }
+        for (PlannedStep planned : now.plan().steps()) {
+            step(now, part, planned.step());
+        }
+        List<PlannedStep> touching =
+                now.plan().steps().stream().filter(s -> touches(part, s.step())).toList();
+        if (touching.isEmpty()) {
+            getChildren().add(Texts.dim("The work chosen does not touch it."));
+        } else {
+            getChildren().add(go("Where it comes off", () -> onGo.accept(true)));
+            getChildren().add(go("Where it goes in", () -> onGo.accept(false)));
+        }
+        getChildren().add(Texts.dim(now.sheet().origin() + ". The maker's manual outranks it."));
+    }
+
+    /** Opens the page beside the part. */
+    public static void open(Node beside, Assessment now, Part part, java.util.function.Consumer<Boolean> onGo) {
+        Popover popover = new Popover();
+        popover.setContentNode(new PartPage(now, part, strip -> {
+            popover.hide();
+            onGo.accept(strip);
+        }));
+        popover.setTitle(part.title());
+        popover.setDetachable(false);
+        popover.setArrowLocation(Popover.ArrowLocation.LEFT_CENTER);
+        popover.show(beside);
+    }
+
+    private static Button go(String text, Runnable action) {
+        Button button = new Button(text);
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    private static boolean touches(Part part, Step step) {
+        return step.partsOut().stream().anyMatch(p -> p.part().equals(part.id()))
+                || step.partsIn().stream().anyMatch(p -> p.part().equals(part.id()));
+    }
+
+    private void step(Assessment now, Part part, Step step) {
+        boolean done = now.job().ticked(step.id()).isPresent();
+        step.partsOut().stream()
+                .filter(p -> p.part().equals(part.id()))
+                .forEach(p -> line(now, step, p, done ? "Off" : "Comes off"));
+        step.partsIn().stream()
+                .filter(p -> p.part().equals(part.id()))
+                .forEach(p -> line(now, step, p, done ? "Fitted" : "Goes in"));
+    }
+
+    private void line(Assessment now, Step step, PartQty part, String what) {
+        String how = part.hasHow() ? ", " + part.how() : "";
+        getChildren().add(Texts.sentence(what + " at “" + step.title() + "”" + how + "."));
+        now.job().note(Topic.AS_FOUND.of(step.id())).ifPresent(found -> getChildren()
+                .add(Texts.wrapped("As found: " + found, "strong")));
+        if (step.phase() == Phase.BUILD) {
+            step.fasteners().forEach(id -> now.sheet().fastener(id).ifPresent(f -> getChildren()
+                    .add(Texts.dim(f.count() + " × " + f.title() + ": "
+                            + f.torque().range().range(TorqueUnit.NM) + " ("
+                            + f.torque().range().range(TorqueUnit.LBF_IN)
+                            + ")"))));
+        }
+    }
+}
