@@ -1,7 +1,9 @@
 package mussel.app;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Arrays;
 import javafx.application.Application;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
@@ -41,7 +43,19 @@ public final class Main implements Runnable {
 
     /** Starts Mussel. */
     public static void main(String[] args) {
+        if (args.length == 0 || Arrays.equals(args, new String[] {"demo"})) {
+            openAtOnce(args.length > 0);
+        }
         System.exit(command().execute(args));
+    }
+
+    /** The window without the command line's machinery, which takes a quarter of a second to load. */
+    private static void openAtOnce(boolean demo) {
+        Path log = demo ? DataFolder.demo() : DataFolder.logbook();
+        if (!demo || Files.exists(log)) {
+            window(log, Clock.systemDefaultZone());
+            System.exit(0);
+        }
     }
 
     static CommandLine command() {

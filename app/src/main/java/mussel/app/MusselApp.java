@@ -28,6 +28,7 @@ import mussel.desktop.plan.BuildStation;
 import mussel.desktop.plan.StripStation;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
+import mussel.store.SqliteJournal;
 
 /** The window. What it shows is loaded while the window system starts. */
 public final class MusselApp extends Application {
@@ -50,10 +51,13 @@ public final class MusselApp extends Application {
 
     /** Begins to load a logbook; the window takes it when it is there. */
     static void prepare(Path log, Clock clock) {
-        opening = CompletableFuture.supplyAsync(() -> {
-            Families families = Families.load(DataFolder.families());
-            return new Opened(Yards.open(log, clock, families.sheets()), families.refused());
-        });
+        CompletableFuture<Families> families =
+                CompletableFuture.supplyAsync(() -> Families.load(DataFolder.families()));
+        opening = CompletableFuture.supplyAsync(() -> SqliteJournal.open(log, clock))
+                .thenCombine(
+                        families,
+                        (journal, known) -> new Opened(
+                                Yards.over(journal, clock, known.sheets()).readAhead(), known.refused()));
     }
 
     /** The stations there are, each made for a desk when it is first opened. */
@@ -71,6 +75,7 @@ public final class MusselApp extends Application {
     @Override
     public void start(Stage stage) {
         Look.loadType();
+        Look.warmUp();
         stage.setTitle("Mussel");
         stage.setMinWidth(LEAST_WIDTH);
         stage.setMinHeight(LEAST_HEIGHT);

@@ -18,7 +18,11 @@ final class Yards {
 
     /** Opens a logbook for work. */
     static Workshop open(Path log, Clock clock, List<FamilySheet> families) {
-        Journal journal = SqliteJournal.open(log, clock);
+        return over(SqliteJournal.open(log, clock), clock, families);
+    }
+
+    /** Brings an open journal and the families together. */
+    static Workshop over(Journal journal, Clock clock, List<FamilySheet> families) {
         return new Workshop(journal, families, yard(journal), clock, JobSheetPdf::write);
     }
 

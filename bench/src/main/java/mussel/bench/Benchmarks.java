@@ -17,14 +17,24 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 public final class Benchmarks {
     private Benchmarks() {}
 
-    /** Takes the project's folder and the JSON file to write. */
+    /** Takes the project's folder, the JSON file to write and, where not all is wanted: engines, start, memory, desk. */
     public static void main(String[] args) throws IOException, InterruptedException, RunnerException {
         Path home = Path.of(args[0]);
         Path out = Path.of(args[1]);
-        List<Measured> all = new ArrayList<>(engines());
-        all.addAll(new StartBenchmark(home).run());
-        all.addAll(new MemoryBenchmark(home).run());
-        all.addAll(new DeskBenchmark().run());
+        List<String> wanted = List.of(args).subList(2, args.length);
+        List<Measured> all = new ArrayList<>();
+        if (wanted.isEmpty() || wanted.contains("engines")) {
+            all.addAll(engines());
+        }
+        if (wanted.isEmpty() || wanted.contains("start")) {
+            all.addAll(new StartBenchmark(home).run());
+        }
+        if (wanted.isEmpty() || wanted.contains("memory")) {
+            all.addAll(new MemoryBenchmark(home).run());
+        }
+        if (wanted.isEmpty() || wanted.contains("desk")) {
+            all.addAll(new DeskBenchmark().run());
+        }
         table(all);
         Files.createDirectories(out.getParent());
         Files.writeString(out, Json.mapper().writerWithDefaultPrettyPrinter().writeValueAsString(json(all)));

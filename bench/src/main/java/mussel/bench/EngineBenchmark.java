@@ -40,7 +40,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
-@Fork(1)
+@Fork(value = 1, jvmArgs = "-Xmx512m")
 @Warmup(iterations = 3, time = 1)
 @Measurement(iterations = 5, time = 1)
 public class EngineBenchmark {

@@ -24,6 +24,11 @@ public final class Problems {
         return List.copyOf(found);
     }
 
+    /** How many were found so far. */
+    public int count() {
+        return found.size();
+    }
+
     /** Whether nothing was found. */
     public boolean none() {
         return found.isEmpty();

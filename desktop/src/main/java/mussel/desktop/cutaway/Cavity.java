@@ -1,17 +1,25 @@
 package mussel.desktop.cutaway;
 
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import javafx.geometry.Bounds;
 import javafx.scene.shape.SVGPath;
 
 /** How the room for the oil fills: the share of its area below each height, sampled once from its outline. */
 final class Cavity {
     private static final double GRID = 3;
+    /** Sampled once for each outline there is; a handful of families. */
+    private static final Map<String, Cavity> SAMPLED = new ConcurrentHashMap<>();
 
     private final double top;
     private final double[] below;
 
-    /** Samples the outline; {@code vent} is the height the oil stands to when the case is full. */
-    Cavity(SVGPath outline, double vent) {
+    /** How the room of this outline fills; {@code vent} is the height the oil stands to when the case is full. */
+    static Cavity of(SVGPath outline, double vent) {
+        return SAMPLED.computeIfAbsent(outline.getContent(), path -> new Cavity(outline, vent));
+    }
+
+    private Cavity(SVGPath outline, double vent) {
         Bounds b = outline.getBoundsInLocal();
         int rows = (int) Math.ceil((b.getMaxY() - vent) / GRID);
         double[] area = new double[rows + 1];

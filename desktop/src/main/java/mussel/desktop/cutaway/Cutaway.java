@@ -70,7 +70,7 @@ public final class Cutaway extends VBox {
                 drawing.getChildren().add(shape);
             }
         }
-        cavity = new Cavity(room, room.getBoundsInLocal().getMinY() + VENT_BELOW_TOP);
+        cavity = Cavity.of(room, room.getBoundsInLocal().getMinY() + VENT_BELOW_TOP);
         SVGPath clip = new SVGPath();
         clip.setContent(room.getContent());
         oil.setClip(clip);

@@ -22,8 +22,8 @@ import mussel.core.job.JournalException;
  */
 public final class Desk {
     private final Workshop shop;
-    private final int job;
-    private final List<Entry> entries;
+    private final List<Entry> entries = new ArrayList<>();
+    private int job;
     private final Map<Address, Double> drafts = new LinkedHashMap<>();
     private final ReadOnlyObjectWrapper<Assessment> now = new ReadOnlyObjectWrapper<>();
     private Job entered;
@@ -31,8 +31,19 @@ public final class Desk {
 
     Desk(Workshop shop, int job) {
         this.shop = shop;
-        this.job = job;
-        this.entries = new ArrayList<>(shop.journal().entries(job));
+        sit(job);
+    }
+
+    /**
+     * Puts another job of the same family on the desk. Fields, tiles and drawing stay and show the other job, which is much quicker than
+     * making them anew. What was being typed has been entered when its field was left.
+     */
+    public void sit(int other) {
+        List<Entry> read = shop.journal().entries(other);
+        job = other;
+        drafts.clear();
+        entries.clear();
+        entries.addAll(read);
         refresh();
     }
 

@@ -23,6 +23,7 @@ public final class Workshop {
     private final Clock clock;
     private final JobSheets jobSheets;
     private Yard yard;
+    private Optional<List<Assessment>> ahead = Optional.empty();
 
     /** Everything a screen needs, brought together by the application. */
     public Workshop(Journal journal, List<FamilySheet> families, Yard yard, Clock clock, JobSheets jobSheets) {
@@ -80,8 +81,19 @@ public final class Workshop {
                 .map(sheet -> Assessment.of(job, sheet, yard, today()));
     }
 
+    /** Reads the journal ahead, so that the first {@link #jobs()} answers at once. */
+    public Workshop readAhead() {
+        ahead = Optional.of(jobs());
+        return this;
+    }
+
     /** Every job of the journal whose family is known, in the order of opening. */
     public List<Assessment> jobs() {
+        if (ahead.isPresent()) {
+            List<Assessment> read = ahead.get();
+            ahead = Optional.empty();
+            return read;
+        }
         List<Assessment> jobs = new ArrayList<>();
         for (List<Entry> entries : journal.all()) {
             assess(Job.of(entries)).ifPresent(jobs::add);
@@ -104,8 +116,13 @@ public final class Workshop {
         return new Desk(this, job);
     }
 
-    /** Takes a leg in and opens its desk. */
-    public Desk takeIn(LegRef leg) {
-        return desk(journal.open(leg, by()).job());
+    /** Takes a leg in and returns the number of its new job. */
+    public int takeIn(LegRef leg) {
+        return journal.open(leg, by()).job();
+    }
+
+    /** The leg of a job. */
+    public LegRef leg(int job) {
+        return Job.of(journal.entries(job)).leg();
     }
 }

@@ -1,5 +1,6 @@
 package mussel.desktop.plan;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,6 +28,7 @@ public final class BuildStation implements StationView {
     private final TorqueSheet torques = new TorqueSheet();
     private final Map<String, Node> views;
     private final PickRow view;
+    private List<String> listed = List.of();
 
     /** The station of a job. */
     public BuildStation(Desk desk) {
@@ -61,14 +63,18 @@ public final class BuildStation implements StationView {
     @Override
     public void show(Assessment now) {
         steps.show(now);
-        torques.show(now);
-        showParts(now);
+        List<String> chosen = new ArrayList<>(now.goals());
+        chosen.add(now.sheet().id());
+        if (!chosen.equals(listed)) {
+            listed = chosen;
+            torques.show(now);
+            showParts(now);
+        }
         List<PlannedStep> build = now.buildSteps();
         view.setVisible(!build.isEmpty());
         view.setManaged(!build.isEmpty());
         if (build.isEmpty()) {
             summary.setText("Nothing is planned yet. Choose what is to be done under Strip-down.");
-            torques.getChildren().clear();
             return;
         }
         double minutes =
@@ -103,7 +109,7 @@ public final class BuildStation implements StationView {
             String number = now.sheet().part(need.part().part()).orElseThrow().number();
             card.getChildren()
                     .add(Texts.dim("Sheet number " + number + "; "
-                            + (need.kit().isEmpty() ? "in no kit" : "in " + need.kit()) + ". " + need.why() + "."));
+                            + (need.kit().isEmpty() ? "in no kit" : "in " + need.kit()) + "; " + need.why() + "."));
             for (Seal seal : now.sheet().seals()) {
                 if (seal.part().equals(need.part().part())) {
                     card.getChildren()

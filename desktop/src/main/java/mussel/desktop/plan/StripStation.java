@@ -22,6 +22,7 @@ import mussel.desktop.kit.Texts;
 
 /** How deep, and in what order: the goals, the steps down to them, and the mat. */
 public final class StripStation implements StationView {
+    private final Desk desk;
     private final VBox sheet = new VBox(12);
     private final Label summary = Texts.sentence("");
     private final Label cures = Texts.dim("");
@@ -34,6 +35,7 @@ public final class StripStation implements StationView {
 
     /** The station of a job. */
     public StripStation(Desk desk) {
+        this.desk = desk;
         goals = new JobPicks(desk);
         steps = new StepList(desk, s -> s.phase() == Phase.DOWN || s.phase() == Phase.STRIP);
         sheet.getStyleClass().add("station");
@@ -69,6 +71,9 @@ public final class StripStation implements StationView {
             node.setManaged(name.equals(which));
         });
         view.show(Optional.of(which));
+        if (mat.isVisible()) {
+            mat.show(desk.now().get());
+        }
     }
 
     @Override
@@ -80,7 +85,9 @@ public final class StripStation implements StationView {
     public void show(Assessment now) {
         goals.show(now);
         steps.show(now);
-        mat.show(now);
+        if (mat.isVisible()) {
+            mat.show(now);
+        }
         List<PlannedStep> strip = now.stripSteps();
         boolean any = !strip.isEmpty();
         view.setVisible(any);

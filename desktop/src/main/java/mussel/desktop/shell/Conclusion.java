@@ -17,6 +17,7 @@ final class Conclusion extends VBox {
     private final VBox plan = new VBox(4);
     private final VBox mind = new VBox(6);
     private String before = "";
+    private int job;
 
     Conclusion() {
         super(12);
@@ -29,7 +30,10 @@ final class Conclusion extends VBox {
 
     void show(Assessment now) {
         String sentence = now.drainWords().map(DrainWords::head).orElseGet(DrainWords::nothingKnown);
-        if (!sentence.equals(before) && !before.isEmpty()) {
+        if (now.job().id() != job) {
+            job = now.job().id();
+            changed.setText("");
+        } else if (!sentence.equals(before)) {
             changed.setText("Before that: " + before);
         }
         before = sentence;

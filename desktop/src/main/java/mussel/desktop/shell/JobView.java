@@ -3,7 +3,6 @@ package mussel.desktop.shell;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.function.Function;
-import javafx.beans.value.ChangeListener;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
 import mussel.core.job.Assessment;
@@ -11,6 +10,7 @@ import mussel.core.job.Station;
 import mussel.desktop.cutaway.Cutaway;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Pages;
 
 /** One job in the window: the cutaway, the station sheet, the running conclusion. */
 final class JobView extends BorderPane {
@@ -21,8 +21,8 @@ final class JobView extends BorderPane {
     private final Map<Station, Double> scrolled = new EnumMap<>(Station.class);
     private final Cutaway cutaway;
     private final Conclusion conclusion = new Conclusion();
-    private final ScrollPane middle = new ScrollPane();
-    private final ChangeListener<Assessment> follow = (o, was, is) -> show(is);
+    private final Pages sheets = new Pages();
+    private final ScrollPane middle = new ScrollPane(sheets);
     private Station here;
 
     JobView(Desk desk, Spine spine, Map<Station, Function<Desk, StationView>> makers) {
@@ -44,9 +44,26 @@ final class JobView extends BorderPane {
         right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         setRight(right);
         widthProperty().addListener((o, was, is) -> share(is.doubleValue(), right));
-        desk.now().addListener(follow);
+        desk.now().addListener((o, was, is) -> {
+            if (stations.containsKey(here)) {
+                show(is);
+            }
+        });
         here = desk.now().get().current();
         go(here);
+    }
+
+    /** Shows another job of the same family, at the station where its work goes on. */
+    void sit(int job) {
+        desk.sit(job);
+        go(desk.now().get().current());
+        scrolled.clear();
+        middle.setVvalue(0);
+    }
+
+    /** The desk the job is on. */
+    Desk desk() {
+        return desk;
     }
 
     private void share(double width, ScrollPane right) {
@@ -62,9 +79,9 @@ final class JobView extends BorderPane {
         scrolled.put(here, middle.getVvalue());
         here = station;
         StationView view = stations.computeIfAbsent(station, s -> makers.get(s).apply(desk));
-        middle.setContent(view.node());
-        middle.setVvalue(scrolled.getOrDefault(station, 0.0));
+        sheets.show(view.node());
         show(desk.now().get());
+        middle.setVvalue(scrolled.getOrDefault(station, 0.0));
     }
 
     private void show(Assessment now) {
@@ -77,10 +94,5 @@ final class JobView extends BorderPane {
     /** The station shown. */
     StationView shown() {
         return stations.get(here);
-    }
-
-    /** Lets go of the desk. */
-    void leave() {
-        desk.now().removeListener(follow);
     }
 }

@@ -1,5 +1,6 @@
 package mussel.desktop.shell;
 
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -18,6 +19,7 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.JournalException;
+import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -27,6 +29,7 @@ import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.job.TakeIn;
+import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 import org.kordamp.ikonli.feather.Feather;
@@ -40,12 +43,19 @@ public final class MusselWindow extends StackPane {
     private final BorderPane frame = new BorderPane();
     private final BenchView bench;
     private final TextField find = new TextField();
-    private final HBox header = new HBox(14);
+    private final Pages header = new Pages();
+    private final HBox benchHeader = new HBox(14);
+    private final HBox jobHeader = new HBox(14);
+    private final Pages body = new Pages();
     private final Label trouble = Texts.wrapped("", "trouble");
     private final Spine spine = new Spine(this::go);
     private final Button undo = icon(Feather.ROTATE_CCW, "undo", "Take the last entry back (Ctrl Z)", this::undo);
     private final Button redo = icon(Feather.ROTATE_CW, "redo", "Do it again (Ctrl Y)", this::redo);
-    private Optional<Desk> desk = Optional.empty();
+    /** One view a family: a job opened later takes the place of the one before. */
+    private final Map<String, JobView> views = new HashMap<>();
+
+    private final Label tagBoat = new Label();
+    private final Label tagAbout = new Label();
     private Optional<JobView> jobView = Optional.empty();
 
     /** The window over a shop. */
@@ -54,62 +64,91 @@ public final class MusselWindow extends StackPane {
         this.look = look;
         this.stations = stations;
         getStyleClass().add("mussel");
-        getStylesheets().add(MusselWindow.class.getResource("mussel.css").toExternalForm());
+        getStylesheets().add(Look.sheet());
         look.apply(this);
         bench = new BenchView(shop, this::open);
         find.setId("find");
         find.setPromptText("find a leg, a boat, what is next");
         find.setAccessibleText("find a leg");
         find.textProperty().addListener((o, was, is) -> bench.find(is));
-        header.getStyleClass().add("header");
+        header.getChildren().addAll(benchHeader, jobHeader);
+        benchHeader.getStyleClass().add("header");
+        jobHeader.getStyleClass().add("header");
+        headBench();
         trouble.setId("trouble");
         trouble.managedProperty().bind(trouble.textProperty().isNotEmpty());
         trouble.visibleProperty().bind(trouble.textProperty().isNotEmpty());
         trouble.setMaxWidth(Double.MAX_VALUE);
         trouble.setOnMouseClicked(e -> trouble.setText(""));
         frame.setTop(new VBox(header, trouble));
+        frame.setCenter(body);
         getChildren().add(frame);
         addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
         showBench();
     }
 
-    /** Shows the bench. */
-    public void showBench() {
-        leaveJob();
+    private void headBench() {
         Label title = Texts.title("Bench");
         bench.count().getStyleClass().setAll("on-shell-dim");
         Button take = new Button("Take in a leg");
         take.setId("take-in-open");
         take.getStyleClass().add("act");
         take.setOnAction(e -> takeIn());
-        header.getChildren().setAll(title, bench.count(), spring(), find, take, looks());
-        frame.setCenter(bench);
-        guarded(bench::refresh);
+        benchHeader.getChildren().setAll(title, bench.count(), spring(), find, take, looks());
     }
 
-    private void leaveJob() {
-        jobView.ifPresent(JobView::leave);
+    /** Shows the bench. */
+    public void showBench() {
         jobView = Optional.empty();
-        desk = Optional.empty();
+        header.show(benchHeader);
+        body.show(bench);
+        guarded(bench::refresh);
     }
 
     /** Opens a job where its work goes on. */
     public void open(int job) {
-        guarded(() -> openDesk(shop.desk(job)));
+        guarded(() -> put(shop.leg(job), job));
     }
 
-    private void openDesk(Desk opened) {
-        leaveJob();
-        opened.setOnTrouble(this::tell);
-        desk = Optional.of(opened);
-        header.getChildren().setAll(tag(opened), spine, undo, redo, looks());
-        HBox.setHgrow(spine, Priority.ALWAYS);
-        JobView view = new JobView(opened, spine, stations);
+    private void put(LegRef leg, int job) {
+        JobView view = views.get(leg.family());
+        if (view == null) {
+            view = made(shop.desk(job));
+            views.put(leg.family(), view);
+        }
         jobView = Optional.of(view);
-        frame.setCenter(view);
+        view.sit(job);
+        head(view.desk());
+        header.show(jobHeader);
+        body.show(view);
         view.requestFocus();
-        opened.now().addListener((o, was, is) -> offerUndo());
         offerUndo();
+    }
+
+    private void head(Desk desk) {
+        if (jobHeader.getChildren().isEmpty()) {
+            HBox.setHgrow(spine, Priority.ALWAYS);
+            jobHeader.getChildren().addAll(backToBench(), spine, undo, redo, looks());
+        }
+        Assessment now = desk.now().get();
+        tagBoat.setText(now.job().leg().title());
+        String hours = now.job().reading(Field.ENGINE_HOURS).isPresent()
+                ? " · "
+                        + Display.exact(
+                                Kind.RUNNING,
+                                now.job().reading(Field.ENGINE_HOURS).getAsDouble(),
+                                shop.yard().units())
+                : "";
+        tagAbout.setText(now.sheet().title() + hours + " · job " + now.job().id());
+    }
+
+    private JobView made(Desk desk) {
+        desk.setOnTrouble(this::tell);
+        desk.now().addListener((o, was, is) -> {
+            head(desk);
+            offerUndo();
+        });
+        return new JobView(desk, spine, stations);
     }
 
     /** Opens a station of the job shown. */
@@ -119,7 +158,7 @@ public final class MusselWindow extends StackPane {
 
     /** The job on the desk, while one is open. */
     public Optional<Desk> desk() {
-        return desk;
+        return jobView.map(JobView::desk);
     }
 
     /** The station shown, while a job is open. */
@@ -140,25 +179,14 @@ public final class MusselWindow extends StackPane {
         }
     }
 
-    private Node tag(Desk opened) {
-        Assessment now = opened.now().get();
-        Label boat = new Label(now.job().leg().title());
-        boat.getStyleClass().add("tag-boat");
-        boat.setMaxWidth(170);
-        String hours = now.job().reading(Field.ENGINE_HOURS).isPresent()
-                ? " · "
-                        + Display.exact(
-                                Kind.RUNNING,
-                                now.job().reading(Field.ENGINE_HOURS).getAsDouble(),
-                                shop.yard().units())
-                : "";
-        Label about =
-                new Label(now.sheet().title() + hours + " · job " + now.job().id());
-        about.getStyleClass().add("tag-about");
-        Button back = new Button("", new VBox(1, boat, about));
+    private Node backToBench() {
+        tagBoat.getStyleClass().add("tag-boat");
+        tagBoat.setMaxWidth(170);
+        tagAbout.getStyleClass().add("tag-about");
+        Button back = new Button("", new VBox(1, tagBoat, tagAbout));
         back.setId("to-bench");
         back.getStyleClass().add("leg-tag");
-        back.setAccessibleText("Back to the bench from " + now.job().leg().title());
+        back.accessibleTextProperty().bind(tagBoat.textProperty().concat(", back to the bench"));
         back.setOnAction(e -> showBench());
         back.setMinWidth(USE_PREF_SIZE);
         return back;
@@ -196,7 +224,7 @@ public final class MusselWindow extends StackPane {
                 shop,
                 leg -> {
                     closeOver();
-                    guarded(() -> openDesk(shop.takeIn(leg)));
+                    guarded(() -> put(leg, shop.takeIn(leg)));
                 },
                 this::closeOver);
         over(form);
@@ -244,19 +272,19 @@ public final class MusselWindow extends StackPane {
         YardUnits other = shop.yard().units() == YardUnits.METRIC ? YardUnits.US : YardUnits.METRIC;
         shop.setYard(shop.yard().in(other));
         guarded(() -> shop.journal().keepSetting("units", other.name()));
-        desk.ifPresentOrElse(Desk::refresh, bench::refresh);
+        desk().ifPresentOrElse(Desk::refresh, bench::refresh);
     }
 
     private void undo() {
-        desk.ifPresent(Desk::undo);
+        desk().ifPresent(Desk::undo);
     }
 
     private void redo() {
-        desk.ifPresent(Desk::redo);
+        desk().ifPresent(Desk::redo);
     }
 
     private void offerUndo() {
-        desk.ifPresent(d -> {
+        desk().ifPresent(d -> {
             undo.setDisable(d.job().undoLine().undoable().isEmpty());
             redo.setDisable(d.job().undoLine().redoable().isEmpty());
             d.job().undoLine().undoable().ifPresent(e -> undo.getTooltip()
@@ -287,7 +315,7 @@ public final class MusselWindow extends StackPane {
 
     private Runnable withControl(KeyCode code) {
         int digit = code.isDigitKey() ? code.getName().charAt(code.getName().length() - 1) - '1' : -1;
-        if (digit >= 0 && digit < Station.values().length && desk.isPresent()) {
+        if (digit >= 0 && digit < Station.values().length && jobView.isPresent()) {
             return () -> go(Station.values()[digit]);
         }
         return switch (code) {

@@ -1,25 +1,16 @@
 package mussel.exchange.record;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import java.lang.reflect.Constructor;
-import java.lang.reflect.InvocationTargetException;
-import java.lang.reflect.ParameterizedType;
-import java.lang.reflect.RecordComponent;
-import java.lang.reflect.Type;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.Collectors;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
-import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problems;
-import mussel.core.measure.Range;
-import mussel.core.measure.Ranges;
+import mussel.exchange.record.RecordShape.FieldShape;
+import mussel.exchange.record.RecordShape.Outcome;
 
 /**
  * Reads a tree into a record of the core by its {@link Given} annotations. Strict: an unknown field is a typing slip, null counts as
@@ -40,52 +31,43 @@ public final class RecordReader {
         return new Read<>(reader.problems.none() ? value : Optional.empty(), reader.problems.list());
     }
 
-    /** The name in files of a component. */
-    static String name(RecordComponent component) {
-        String given = component.getAnnotation(Given.class).name();
-        return given.isEmpty() ? NamedBy.file(component.getName()) : given;
-    }
-
     private <T extends Record> Optional<T> record(JsonNode node, Class<T> type, String pointer) {
         if (!node.isObject()) {
             problems.at(pointer, "must be an object with named fields");
             return Optional.empty();
         }
-        int before = problems.list().size();
-        RecordComponent[] components = type.getRecordComponents();
-        unknown(node, components, pointer);
-        Object[] values = new Object[components.length];
-        for (int i = 0; i < components.length; i++) {
-            String name = name(components[i]);
-            values[i] = component(node.get(name), components[i], pointer + "/" + name);
+        int before = problems.count();
+        RecordShape shape = RecordShape.of(type);
+        unknown(node, shape, pointer);
+        Object[] values = new Object[shape.fields().size()];
+        for (int i = 0; i < values.length; i++) {
+            FieldShape field = shape.fields().get(i);
+            values[i] = field(node.get(field.name()), field, pointer + "/" + field.name());
         }
-        if (problems.list().size() > before) {
+        if (problems.count() > before) {
             return Optional.empty();
         }
-        T value = construct(type, components, values);
+        T value = type.cast(shape.make(values));
         if (value instanceof Checked checked) {
             checked.check(problems, pointer);
         }
         return Optional.of(value);
     }
 
-    private void unknown(JsonNode node, RecordComponent[] components, String pointer) {
-        Set<String> known =
-                Arrays.stream(components).map(RecordReader::name).collect(Collectors.toCollection(TreeSet::new));
+    private void unknown(JsonNode node, RecordShape shape, String pointer) {
         node.fieldNames().forEachRemaining(field -> {
-            if (!known.contains(field)) {
+            if (!shape.names().contains(field)) {
                 String escaped = field.replace("~", "~0").replace("/", "~1");
-                problems.at(pointer + "/" + escaped, "is no field here; there are " + String.join(", ", known));
+                problems.at(pointer + "/" + escaped, "is no field here; there are " + String.join(", ", shape.names()));
             }
         });
     }
 
-    private Object component(JsonNode node, RecordComponent component, String pointer) {
-        Given given = component.getAnnotation(Given.class);
-        Class<?> type = component.getType();
+    private Object field(JsonNode node, FieldShape field, String pointer) {
+        Class<?> type = field.type();
         boolean absent = node == null || node.isNull();
         if (type == List.class) {
-            return absent && given.atLeast() == 0 ? List.of() : list(node, component, pointer);
+            return absent && field.atLeast() == 0 ? List.of() : list(node, field, pointer);
         }
         if (absent && type == Optional.class) {
             return Optional.empty();
@@ -93,39 +75,29 @@ public final class RecordReader {
         if (absent && type == OptionalDouble.class) {
             return OptionalDouble.empty();
         }
-        if (absent && given.orElse().isEmpty()) {
-            problems.at(pointer, "is missing: " + given.value());
-            return null;
+        if (absent && field.orElse().isEmpty()) {
+            return refuse(pointer, "is missing: " + field.what());
         }
         if (absent) {
-            return fallback(type, given.orElse());
+            return fallback(field);
         }
-        Type wanted = type == Optional.class ? argument(component) : type;
-        Object value = scalar(node, (Class<?>) wanted, given, pointer);
+        Object value = scalar(node, field, pointer);
         return type == Optional.class ? Optional.ofNullable(value) : value;
     }
 
-    private static Class<?> argument(RecordComponent component) {
-        return (Class<?>) ((ParameterizedType) component.getGenericType()).getActualTypeArguments()[0];
-    }
-
-    private Object list(JsonNode node, RecordComponent component, String pointer) {
-        Given given = component.getAnnotation(Given.class);
+    private Object list(JsonNode node, FieldShape field, String pointer) {
         if (node == null || node.isNull()) {
-            problems.at(pointer, "is missing: " + given.value());
-            return null;
+            return refuse(pointer, "is missing: " + field.what());
         }
         if (!node.isArray()) {
-            problems.at(pointer, "must be a list: " + given.value());
-            return null;
+            return refuse(pointer, "must be a list: " + field.what());
         }
-        if (node.size() < given.atLeast() || node.size() > MOST_ITEMS) {
-            problems.at(pointer, "has " + node.size() + " items; at least " + given.atLeast() + " belong here");
-            return null;
+        if (node.size() < field.atLeast() || node.size() > MOST_ITEMS) {
+            return refuse(pointer, "has " + node.size() + " items; at least " + field.atLeast() + " belong here");
         }
         List<Object> items = new ArrayList<>();
         for (int i = 0; i < node.size(); i++) {
-            Object item = scalar(node.get(i), argument(component), given, pointer + "/" + i);
+            Object item = scalar(node.get(i), field, pointer + "/" + i);
             if (item != null) {
                 items.add(item);
             }
@@ -134,42 +106,44 @@ public final class RecordReader {
     }
 
     /** One value that stands there; null after a problem. */
-    private Object scalar(JsonNode node, Class<?> type, Given given, String pointer) {
+    private Object scalar(JsonNode node, FieldShape field, String pointer) {
+        Class<?> type = field.item();
         if (type == double.class || type == Double.class || type == OptionalDouble.class || type == int.class) {
-            return number(node, type, given, pointer);
+            return number(node, field, pointer);
         }
         if (type == boolean.class) {
-            return node.isBoolean() ? node.booleanValue() : refuse(pointer, "must be true or false: " + given.value());
+            return node.isBoolean()
+                    ? (Object) node.booleanValue()
+                    : refuse(pointer, "must be true or false: " + field.what());
         }
         if (type == String.class) {
-            return text(node, given, pointer);
+            return text(node, field, pointer);
         }
         if (type.isEnum()) {
-            return constant(node, type, given, pointer);
+            return constant(node, field, pointer);
         }
         return record(node, type.asSubclass(Record.class), pointer).orElse(null);
     }
 
-    private Object number(JsonNode node, Class<?> type, Given given, String pointer) {
+    private Object number(JsonNode node, FieldShape field, String pointer) {
         if (!node.isNumber()) {
             String found = node.isTextual() ? "is text; write the number without quotes: " : "must be a number: ";
-            return refuse(pointer, found + given.value());
+            return refuse(pointer, found + field.what());
         }
         double value = node.doubleValue();
-        Range range = Ranges.range(given);
-        if (!range.holds(value)) {
-            String unit = given.kind().canonical();
+        if (!field.range().holds(value)) {
+            String unit = field.unit().isEmpty() ? "" : " " + field.unit();
             return refuse(
                     pointer,
-                    "is " + node.asText() + "; " + given.value() + " goes "
-                            + range.inWords(b -> bound(b) + (unit.isEmpty() ? "" : " " + unit)));
+                    "is " + node.asText() + "; " + field.what() + " goes "
+                            + field.range().inWords(b -> bound(b) + unit));
         }
-        if (type == int.class) {
+        if (field.item() == int.class) {
             return value == Math.rint(value)
                     ? (Object) (int) value
-                    : refuse(pointer, "must be a whole number: " + given.value());
+                    : refuse(pointer, "must be a whole number: " + field.what());
         }
-        return type == OptionalDouble.class ? OptionalDouble.of(value) : (Object) value;
+        return field.item() == OptionalDouble.class ? OptionalDouble.of(value) : (Object) value;
     }
 
     private static String bound(double bound) {
@@ -178,26 +152,23 @@ public final class RecordReader {
                 : String.valueOf(bound);
     }
 
-    private Object text(JsonNode node, Given given, String pointer) {
+    private Object text(JsonNode node, FieldShape field, String pointer) {
         if (!node.isTextual() || node.textValue().isBlank()) {
-            return refuse(pointer, "must be a text: " + given.value());
+            return refuse(pointer, "must be a text: " + field.what());
         }
         return node.textValue().length() <= LONGEST_TEXT
                 ? node.textValue().strip()
-                : refuse(pointer, "is longer than " + LONGEST_TEXT + " characters: " + given.value());
+                : refuse(pointer, "is longer than " + LONGEST_TEXT + " characters: " + field.what());
     }
 
-    private Object constant(JsonNode node, Class<?> type, Given given, String pointer) {
-        Optional<?> found = Arrays.stream(type.getEnumConstants())
-                .filter(c -> node.isTextual() && NamedBy.file((Enum<?>) c).equals(node.textValue()))
-                .findFirst();
-        if (found.isPresent()) {
-            return found.get();
+    private Object constant(JsonNode node, FieldShape field, String pointer) {
+        for (Outcome outcome : field.outcomes()) {
+            if (node.isTextual() && outcome.name().equals(node.textValue())) {
+                return outcome.constant();
+            }
         }
-        String all = Arrays.stream(type.getEnumConstants())
-                .map(c -> NamedBy.file((Enum<?>) c))
-                .collect(Collectors.joining(", "));
-        return refuse(pointer, "must be one of " + all + ": " + given.value());
+        String all = field.outcomes().stream().map(Outcome::name).collect(Collectors.joining(", "));
+        return refuse(pointer, "must be one of " + all + ": " + field.what());
     }
 
     private Object refuse(String pointer, String problem) {
@@ -205,36 +176,23 @@ public final class RecordReader {
         return null;
     }
 
-    private static Object fallback(Class<?> type, String orElse) {
+    private static Object fallback(FieldShape field) {
+        Class<?> type = field.type();
         if (type == double.class) {
-            return Double.valueOf(orElse);
+            return Double.valueOf(field.orElse());
         }
         if (type == int.class) {
-            return Integer.valueOf(orElse);
+            return Integer.valueOf(field.orElse());
         }
         if (type == boolean.class) {
-            return Boolean.valueOf(orElse);
+            return Boolean.valueOf(field.orElse());
         }
-        if (type.isEnum()) {
-            return Arrays.stream(type.getEnumConstants())
-                    .filter(c -> NamedBy.file((Enum<?>) c).equals(orElse))
-                    .findFirst()
-                    .orElseThrow();
-        }
-        return orElse;
-    }
-
-    private static <T> T construct(Class<T> type, RecordComponent[] components, Object[] values) {
-        try {
-            Class<?>[] types =
-                    Arrays.stream(components).map(RecordComponent::getType).toArray(Class<?>[]::new);
-            Constructor<T> constructor = type.getDeclaredConstructor(types);
-            return constructor.newInstance(values);
-        } catch (InvocationTargetException e) {
-            throw new IllegalStateException(
-                    "The constructor of " + type.getSimpleName() + " refuses what its ranges allow", e);
-        } catch (ReflectiveOperationException e) {
-            throw new IllegalStateException(type.getSimpleName() + " is no open record", e);
-        }
+        return type.isEnum()
+                ? field.outcomes().stream()
+                        .filter(o -> o.name().equals(field.orElse()))
+                        .findFirst()
+                        .orElseThrow()
+                        .constant()
+                : field.orElse();
     }
 }

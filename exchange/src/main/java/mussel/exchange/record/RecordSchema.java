@@ -33,7 +33,7 @@ public final class RecordSchema {
         ObjectNode properties = schema.putObject("properties");
         for (RecordComponent component : type.getRecordComponents()) {
             Given given = component.getAnnotation(Given.class);
-            String name = RecordReader.name(component);
+            String name = given.name().isEmpty() ? NamedBy.file(component.getName()) : given.name();
             boolean needed = needed(component, given);
             ObjectNode property = property(component, given, !needed);
             properties.set(name, property);

@@ -7,13 +7,14 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import mussel.core.job.Yard;
 import mussel.core.sheet.FamilySheet;
+import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.RecordReader;
 import mussel.exchange.record.Yaml;
 
 /** Reads family sheets and the yard's own sheet from YAML (JSON is YAML too). */
 public final class SheetFiles {
-    private static final List<String> SHIPPED = List.of("tern-60", "wren-8");
+    static final List<String> SHIPPED = List.of("tern-60", "wren-8");
 
     private SheetFiles() {}
 
@@ -30,13 +31,13 @@ public final class SheetFiles {
     /** The families the product ships. */
     public static List<FamilySheet> shipped() {
         return SHIPPED.stream()
-                .map(id -> sound(family(resource("families/" + id + ".yaml")), id))
+                .map(id -> sound(compiled("families/" + id + ".json", FamilySheet.class), id))
                 .toList();
     }
 
     /** The yard's sheet as it is before anyone changed it. */
     public static Yard shippedYard() {
-        return sound(yard(resource("yard.yaml")), "yard");
+        return sound(compiled("yard.json", Yard.class), "yard");
     }
 
     private static <T extends Record> Read<T> read(byte[] utf8, Class<T> type) {
@@ -44,6 +45,12 @@ public final class SheetFiles {
         return tree.value().isPresent()
                 ? RecordReader.read(tree.value().get(), type)
                 : new Read<>(java.util.Optional.empty(), tree.problems());
+    }
+
+    /** A shipped sheet as the build has checked and compiled it; see {@link SheetCompiler}. */
+    private static <T extends Record> Read<T> compiled(String name, Class<T> type) {
+        Read<JsonNode> tree = Json.tree(resource(name));
+        return RecordReader.read(tree.value().orElseThrow(), type);
     }
 
     private static <T> T sound(Read<T> read, String name) {

@@ -1,0 +1,155 @@
+package mussel.desktop.plan;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Topic;
+import mussel.core.measure.Display;
+import mussel.core.measure.TorqueUnit;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Fastener;
+import mussel.core.sheet.PartQty;
+import mussel.core.sheet.Phase;
+import mussel.core.sheet.Step;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobNote;
+import mussel.desktop.kit.Marks;
+import mussel.desktop.kit.Texts;
+
+/** One step to tick: a line, and when it is open its cautions, how it is done, fasteners, parts and tools. Made once, then changed. */
+final class StepCard extends VBox {
+    private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
+    private static final PseudoClass DONE = PseudoClass.getPseudoClass("done");
+
+    private final Desk desk;
+    private final Step step;
+    private final Button tick = new Button();
+    private final Button title = new Button();
+    private final Label waiting = Texts.dim("");
+    private final HBox head;
+    private Optional<VBox> body = Optional.empty();
+    private Optional<JobNote> note = Optional.empty();
+    private boolean done;
+
+    StepCard(Desk desk, Step step, Runnable onTick, Runnable onOpen) {
+        this.desk = desk;
+        this.step = step;
+        getStyleClass().add("step");
+        tick.setId("tick-" + step.id());
+        tick.setGraphic(Marks.open());
+        tick.getStyleClass().add("tick");
+        tick.setOnAction(e -> {
+            onTick.run();
+            desk.note(new Fact.Ticked(step.id(), !done));
+        });
+        title.setId("open-" + step.id());
+        title.getStyleClass().add("step-title");
+        title.setWrapText(true);
+        title.setMaxWidth(Double.MAX_VALUE);
+        title.setOnAction(e -> onOpen.run());
+        HBox.setHgrow(title, Priority.ALWAYS);
+        Label where = new Label(
+                step.place().title() + ", " + Display.workTime(step.minutes().mean()));
+        where.getStyleClass().add("dim");
+        where.setMinWidth(USE_PREF_SIZE);
+        head = new HBox(4, tick, title, where);
+        head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        getChildren().add(head);
+        waiting.managedProperty().bind(waiting.textProperty().isNotEmpty());
+    }
+
+    /** Shows the step as the job stands: its number in the list, whether it is the one to do next, whether it is open. */
+    void show(Assessment now, PlannedStep planned, int number, boolean current, boolean open) {
+        boolean ticked = now.job().ticked(step.id()).isPresent();
+        if (ticked != done) {
+            done = ticked;
+            tick.setGraphic(done ? Marks.done() : Marks.open());
+        }
+        tick.setAccessibleText((done ? "done: " : "to do: ") + step.title());
+        title.setText(number + "  " + step.title());
+        pseudoClassStateChanged(CURRENT, current);
+        pseudoClassStateChanged(DONE, done);
+        if (open && body.isEmpty()) {
+            body = Optional.of(body(now));
+            getChildren().add(body.get());
+        }
+        body.ifPresent(b -> {
+            b.setVisible(open);
+            b.setManaged(open);
+        });
+        if (open) {
+            List<String> before = planned.needs().stream()
+                    .filter(id -> now.job().ticked(id).isEmpty())
+                    .map(id -> now.sheet().step(id).orElseThrow().title())
+                    .toList();
+            waiting.setText(before.isEmpty() ? "" : "Comes after: " + String.join("; ", before) + ".");
+            note.ifPresent(n -> n.show(now));
+        }
+    }
+
+    private VBox body(Assessment now) {
+        VBox card = new VBox(5);
+        card.getStyleClass().add("step-body");
+        step.cautions().forEach(c -> card.getChildren().add(Texts.caution(c)));
+        if (Step.says(step.detail())) {
+            card.getChildren().add(Texts.sentence(step.detail()));
+        }
+        card.getChildren().add(waiting);
+        for (String id : step.fasteners()) {
+            card.getChildren().add(fastener(now.sheet().fastener(id).orElseThrow(), step.phase() == Phase.BUILD));
+        }
+        parts(now.sheet(), step.partsOut(), "Comes off, in this order: ", card);
+        parts(now.sheet(), step.partsIn(), "Goes in, in this order: ", card);
+        if (!step.tools().isEmpty()) {
+            card.getChildren().add(Texts.dim("Tools: " + String.join(", ", step.tools()) + "."));
+        }
+        if (!step.consumables().isEmpty()) {
+            card.getChildren().add(Texts.dim("Used up: " + String.join(", ", step.consumables()) + "."));
+        }
+        if (Step.says(step.school())) {
+            card.getChildren().add(Texts.dim("Other schools: " + step.school()));
+        }
+        if (Step.says(step.ask()) || !step.partsOut().isEmpty()) {
+            String label = Step.says(step.ask()) ? step.ask() : "How it lay, where it is unlike the sheet";
+            note = Optional.of(JobNote.line(desk, label, Topic.AS_FOUND.of(step.id())));
+            card.getChildren().add(note.get());
+        }
+        return card;
+    }
+
+    private static Node fastener(Fastener fastener, boolean closing) {
+        String text = fastener.count() + " × " + fastener.title() + ", " + fastener.thread();
+        if (closing) {
+            text += ": " + fastener.torque().range().range(TorqueUnit.NM) + " ("
+                    + fastener.torque().range().range(TorqueUnit.LBF_IN) + ")"
+                    + (Step.says(fastener.secured()) ? ", " + fastener.secured() : "");
+        }
+        if (fastener.isHidden()) {
+            Label label = Texts.wrapped(text + ". Hidden: " + fastener.hidden(), "hidden-fastener");
+            label.setGraphic(Marks.hidden());
+            return label;
+        }
+        return Texts.wrapped(text, "plain");
+    }
+
+    private static void parts(FamilySheet sheet, List<PartQty> parts, String lead, VBox card) {
+        if (parts.isEmpty()) {
+            return;
+        }
+        List<String> names = parts.stream()
+                .map(p -> (p.qty() > 1 ? p.qty() + " × " : "")
+                        + sheet.part(p.part()).orElseThrow().title()
+                        + (p.hasHow() ? " (" + p.how() + ")" : ""))
+                .toList();
+        card.getChildren().add(Texts.sentence(lead + String.join("; ", names) + "."));
+    }
+}

@@ -1,0 +1,34 @@
+package mussel.exchange.sheet;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import mussel.core.sheet.FamilySheet;
+import mussel.exchange.record.Json;
+import mussel.exchange.record.Read;
+
+/**
+ * Run by the build: checks the sheets that ship and writes each as JSON beside its YAML, since JSON is read in a tenth of the time when
+ * the application starts. A sheet with a problem fails the build.
+ */
+public final class SheetCompiler {
+    private SheetCompiler() {}
+
+    /** Takes the folder of the compiled classes. */
+    public static void main(String[] args) throws IOException {
+        Path folder = Path.of(args[0], "mussel", "exchange", "sheet");
+        for (String id : SheetFiles.SHIPPED) {
+            Path yaml = folder.resolve("families").resolve(id + ".yaml");
+            Read<FamilySheet> sheet = SheetFiles.family(Files.readAllBytes(yaml));
+            write(yaml.resolveSibling(id + ".json"), sheet, id);
+        }
+        write(folder.resolve("yard.json"), SheetFiles.yard(Files.readAllBytes(folder.resolve("yard.yaml"))), "yard");
+    }
+
+    private static void write(Path json, Read<?> sheet, String id) throws IOException {
+        if (sheet.value().isEmpty()) {
+            throw new IllegalStateException("The sheet " + id + " that ships: " + sheet.problems());
+        }
+        Files.write(json, Json.mapper().writeValueAsBytes(sheet.value().get()));
+    }
+}
