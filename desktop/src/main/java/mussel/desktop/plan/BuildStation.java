@@ -21,6 +21,7 @@ import mussel.desktop.kit.Texts;
 
 /** Putting it back: the steps, the parts to fit with their orientation, the torques. */
 public final class BuildStation implements StationView {
+    private final Desk desk;
     private final VBox sheet = new VBox(12);
     private final Label summary = Texts.sentence("");
     private final StepList steps;
@@ -32,6 +33,7 @@ public final class BuildStation implements StationView {
 
     /** The station of a job. */
     public BuildStation(Desk desk) {
+        this.desk = desk;
         steps = new StepList(desk, s -> s.phase() == Phase.BUILD && !Assessment.isFilling(s));
         views = Map.of("steps", steps, "parts", parts, "torques", torques);
         view = new PickRow(
@@ -53,6 +55,7 @@ public final class BuildStation implements StationView {
             node.setManaged(name.equals(which));
         });
         view.show(Optional.of(which));
+        list(desk.now().get());
     }
 
     @Override
@@ -63,13 +66,7 @@ public final class BuildStation implements StationView {
     @Override
     public void show(Assessment now) {
         steps.show(now);
-        List<String> chosen = new ArrayList<>(now.goals());
-        chosen.add(now.sheet().id());
-        if (!chosen.equals(listed)) {
-            listed = chosen;
-            torques.show(now);
-            showParts(now);
-        }
+        list(now);
         List<PlannedStep> build = now.buildSteps();
         view.setVisible(!build.isEmpty());
         view.setManaged(!build.isEmpty());
@@ -88,6 +85,18 @@ public final class BuildStation implements StationView {
                         .toLowerCase(java.util.Locale.ROOT)
                         .replace('_', '-')
                 + ", seen from above.");
+    }
+
+    /** Parts and torques follow from the goals; they are made when they are looked at. */
+    private void list(Assessment now) {
+        List<String> chosen = new ArrayList<>(now.goals());
+        chosen.add(now.sheet().id());
+        if (steps.isVisible() || chosen.equals(listed)) {
+            return;
+        }
+        listed = chosen;
+        torques.show(now);
+        showParts(now);
     }
 
     private void showParts(Assessment now) {
