@@ -287,6 +287,25 @@ class JourneyTest {
     }
 
     @Test
+    void everyStationFitsTheWindowWhicheverFamilyCameBefore() {
+        for (String family : new String[] {"tern-60", "wren-8", "tern-60"}) {
+            takeIn("Kelp Runner " + family, "single", family);
+            for (Station station : Station.values()) {
+                robot.interact(() -> window.go(station));
+                WaitForAsyncUtils.waitForFxEvents();
+                assertThat(window.lookup(".job-view").getLayoutBounds().getWidth())
+                        .as(station.title())
+                        .isLessThanOrEqualTo(1280);
+                Node back = window.lookup("#to-bench");
+                assertThat(back.localToScene(back.getLayoutBounds()).getMinX())
+                        .as(station.title())
+                        .isNotNegative();
+            }
+            click("#to-bench");
+        }
+    }
+
+    @Test
     void everyTargetIsLargeEnoughForGloves() {
         takeIn("Kelp Runner", "single", "tern-60");
         for (Station station : Station.values()) {

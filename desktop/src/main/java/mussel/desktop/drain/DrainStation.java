@@ -1,6 +1,7 @@
 package mussel.desktop.drain;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -13,6 +14,7 @@ import mussel.core.drain.DrainWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
+import mussel.core.job.Yard;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Problem;
@@ -32,6 +34,10 @@ public final class DrainStation implements StationView {
     private final VBox sheet = new VBox(10);
     private final Label subtitle = Texts.dim("");
     private final JobPicks picks;
+    private PickRow waterRow;
+    private PickRow heatRow;
+    private PickRow metalRow;
+    private Optional<Yard.Dye> painted = Optional.empty();
     private final Label balanceText = Texts.wrapped("", "strong");
     private final BalanceStrip balance = new BalanceStrip();
     private final Label waterText = Texts.wrapped("", "strong");
@@ -61,14 +67,14 @@ public final class DrainStation implements StationView {
                 .addAll(
                         Texts.title("Drain"),
                         subtitle,
-                        looks(now),
+                        looks(),
                         volumes(),
                         jarAndVent(),
                         problems,
                         balanceCard,
                         waterCard,
                         waitCard);
-        sheet.getChildren().add(metals(now));
+        sheet.getChildren().add(metals());
         for (Plug plug : now.sheet().plugs()) {
             sheet.getChildren().add(plug(plug));
         }
@@ -83,16 +89,14 @@ public final class DrainStation implements StationView {
         return sheet;
     }
 
-    private Node looks(Assessment now) {
-        var dye = now.oilInIt().dye();
-        PickRow waterRow = picks.row(Scale.OIL_WATER, o -> Glyphs.jar(dye, o, "fresh", "none"));
-        PickRow heatRow = picks.row(Scale.OIL_HEAT, o -> Glyphs.jar(dye, "none", o, "none"));
+    private Node looks() {
+        waterRow = picks.row(Scale.OIL_WATER);
+        heatRow = picks.row(Scale.OIL_HEAT);
         return new FlowPane(18, 8, waterRow, heatRow);
     }
 
-    private Node metals(Assessment now) {
-        var dye = now.oilInIt().dye();
-        PickRow metalRow = picks.row(Scale.OIL_METAL, o -> Glyphs.jar(dye, "none", "fresh", o));
+    private Node metals() {
+        metalRow = picks.row(Scale.OIL_METAL);
         PickRow crack = picks.row(Scale.VENT_CRACK);
         PickRow type = picks.row(Scale.OIL_TYPE);
         return new FlowPane(18, 8, metalRow, new VBox(8, crack, type));
@@ -162,6 +166,7 @@ public final class DrainStation implements StationView {
         fields.show(now);
         subtitle.setText(subtitle(now));
         picks.show(now);
+        paintJars(now.oilInIt().dye());
         problems.getChildren()
                 .setAll(now.drainProblems().stream().map(DrainStation::problem).toList());
         problems.setVisible(!now.drainProblems().isEmpty());
@@ -184,6 +189,16 @@ public final class DrainStation implements StationView {
             frostText.getParent().setVisible(words.wet());
             frostText.getParent().setManaged(words.wet());
         });
+    }
+
+    /** Fills the jars with the oil that was in this leg. */
+    private void paintJars(Yard.Dye dye) {
+        if (!painted.equals(Optional.of(dye))) {
+            painted = Optional.of(dye);
+            waterRow.repaint(o -> Glyphs.jar(dye, o, "fresh", "none"));
+            heatRow.repaint(o -> Glyphs.jar(dye, "none", o, "none"));
+            metalRow.repaint(o -> Glyphs.jar(dye, "none", "fresh", o));
+        }
     }
 
     private static Node problem(Problem problem) {

@@ -22,7 +22,10 @@ import mussel.desktop.kit.Texts;
 
 /** What comes in, and what is known of it before anything is opened. */
 public final class IntakeStation implements StationView {
+    private final Desk desk;
     private final JobFields fields;
+    private final VBox history = new VBox(3);
+    private int recalled;
     private final JobPicks picks;
     private final VBox sheet = new VBox(12);
     private final Label family = Texts.sentence("");
@@ -30,6 +33,7 @@ public final class IntakeStation implements StationView {
 
     /** The station of a job. */
     public IntakeStation(Desk desk) {
+        this.desk = desk;
         this.fields = new JobFields(desk);
         this.picks = new JobPicks(desk);
         sheet.getStyleClass().add("station");
@@ -55,7 +59,7 @@ public final class IntakeStation implements StationView {
                         hours,
                         use,
                         picks.oils(Scale.OIL_LAST),
-                        history(desk),
+                        history,
                         noted(JobNote.lines(desk, "What the owner saw", Topic.COMPLAINT.address(), 3)),
                         noted(JobNote.line(
                                 desk, "Waits for (blank when it can be worked on)", Topic.WAITS_FOR.address())),
@@ -71,14 +75,17 @@ public final class IntakeStation implements StationView {
     }
 
     /** What this leg has been through, from its earlier jobs. */
-    private static Node history(Desk desk) {
-        VBox history = new VBox(3, Texts.heading("Here before"));
-        List<Assessment> earlier = desk.shop().history(desk.job());
+    private void recall(Assessment now) {
+        if (recalled == now.job().id()) {
+            return;
+        }
+        recalled = now.job().id();
+        history.getChildren().setAll(Texts.heading("Here before"));
+        List<Assessment> earlier = desk.shop().history(now.job());
         earlier.forEach(j -> history.getChildren().add(Texts.sentence(line(j))));
         if (earlier.isEmpty()) {
             history.getChildren().add(Texts.dim("No earlier job of this leg is in the logbook."));
         }
-        return history;
     }
 
     private static String line(Assessment j) {
@@ -133,6 +140,7 @@ public final class IntakeStation implements StationView {
                         .replace('_', ' ') + ". " + s.origin()
                 + ". The maker's manual for the exact unit outranks every value shown.");
         fields.show(now);
+        recall(now);
         picks.show(now);
         notes.forEach(n -> n.show(now));
     }

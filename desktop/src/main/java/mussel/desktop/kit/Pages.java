@@ -1,13 +1,22 @@
 package mussel.desktop.kit;
 
 import javafx.scene.Node;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 
 /** Pages of which one is shown. The others stay where they are, so that turning back to one does not style it anew. */
 public final class Pages extends StackPane {
+    /** Pages that may be made as narrow as there is room: what does not fit is scrolled or shortened, never pushed out of sight. */
+    public Pages() {
+        setMinWidth(0);
+    }
+
     /** Shows a page, taking it in if it is new. */
     public void show(Node page) {
         if (!getChildren().contains(page)) {
+            if (page instanceof Region region) {
+                region.setMinWidth(0);
+            }
             getChildren().add(page);
         }
         for (Node child : getChildren()) {

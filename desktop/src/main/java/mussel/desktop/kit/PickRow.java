@@ -3,6 +3,7 @@ package mussel.desktop.kit;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
@@ -26,7 +27,6 @@ public final class PickRow extends VBox {
 
     private final ToggleGroup group = new ToggleGroup();
     private final Pane tiles;
-    private final Label caption;
     private boolean showing;
     private boolean keepsOne;
     private Consumer<Optional<String>> onPick = outcome -> {};
@@ -35,7 +35,7 @@ public final class PickRow extends VBox {
     public PickRow(String id, String label, List<Choice> choices) {
         setId(id);
         getStyleClass().add("pick-row");
-        caption = new Label(label);
+        Label caption = new Label(label);
         caption.getStyleClass().add("caption");
         if (!label.isEmpty()) {
             getChildren().add(caption);
@@ -94,9 +94,9 @@ public final class PickRow extends VBox {
         showing = false;
     }
 
-    /** Puts another caption over the row. */
-    public void caption(String label) {
-        caption.setText(label);
+    /** Puts other pictures on the tiles, as when the oil in the jars has another dye. */
+    public void repaint(Function<String, Node> picture) {
+        group.getToggles().forEach(t -> ((ToggleButton) t).setGraphic(picture.apply((String) t.getUserData())));
     }
 
     private ToggleButton tile(String label, Choice choice, int number) {

@@ -82,6 +82,7 @@ public final class MusselWindow extends StackPane {
         trouble.setOnMouseClicked(e -> trouble.setText(""));
         frame.setTop(new VBox(header, trouble));
         frame.setCenter(body);
+        frame.setMinSize(0, 0);
         getChildren().add(frame);
         addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
         showBench();
