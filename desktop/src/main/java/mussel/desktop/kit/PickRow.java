@@ -96,7 +96,10 @@ public final class PickRow extends VBox {
 
     /** Puts other pictures on the tiles, as when the oil in the jars has another dye. */
     public void repaint(Function<String, Node> picture) {
-        group.getToggles().forEach(t -> ((ToggleButton) t).setGraphic(picture.apply((String) t.getUserData())));
+        group.getToggles().stream().map(ToggleButton.class::cast).forEach(tile -> {
+            tile.setGraphic(picture.apply((String) tile.getUserData()));
+            tile.getStyleClass().remove("text-tile");
+        });
     }
 
     private ToggleButton tile(String label, Choice choice, int number) {
