@@ -75,7 +75,6 @@ public final class MusselApp extends Application {
     @Override
     public void start(Stage stage) {
         Look.loadType();
-        Look.warmUp();
         stage.setTitle("Mussel");
         stage.setMinWidth(LEAST_WIDTH);
         stage.setMinHeight(LEAST_HEIGHT);

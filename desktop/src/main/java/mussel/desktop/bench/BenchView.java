@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import javafx.scene.control.Label;
@@ -18,6 +19,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
+import mussel.core.job.Job;
+import mussel.core.job.LegRef;
 import mussel.core.job.Topic;
 import mussel.core.log.Due;
 import mussel.desktop.desk.Workshop;
@@ -60,6 +63,15 @@ public final class BenchView extends BorderPane {
     /** How many legs there are and how many can be worked on. */
     public Label count() {
         return count;
+    }
+
+    /** The leg of a job, where the bench has it. */
+    public Optional<LegRef> leg(int job) {
+        return jobs.stream()
+                .map(Assessment::job)
+                .filter(j -> j.id() == job)
+                .map(Job::leg)
+                .findFirst();
     }
 
     /** Reads the journal again and shows it. */

@@ -56,9 +56,14 @@ final class JobView extends BorderPane {
     /** Shows another job of the same family, at the station where its work goes on. */
     void sit(int job) {
         desk.sit(job);
-        go(desk.now().get().current());
+        begin();
         scrolled.clear();
         middle.setVvalue(0);
+    }
+
+    /** Opens the station where the job's work goes on. */
+    void begin() {
+        go(desk.now().get().current());
     }
 
     /** The desk the job is on. */

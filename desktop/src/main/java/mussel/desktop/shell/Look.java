@@ -5,19 +5,8 @@ import atlantafx.base.theme.PrimerLight;
 import java.io.InputStream;
 import javafx.application.Application;
 import javafx.scene.Parent;
-import javafx.scene.Scene;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.VBox;
-import javafx.scene.shape.Circle;
-import javafx.scene.shape.SVGPath;
 import javafx.scene.text.Font;
 import mussel.core.job.Journal;
-import org.kordamp.ikonli.feather.Feather;
-import org.kordamp.ikonli.javafx.FontIcon;
 
 /** How it looks: light or dark, and larger for gloves. Kept with the journal's settings. */
 public final class Look {
@@ -42,22 +31,6 @@ public final class Look {
                 throw new IllegalStateException("The type B612 " + weight + " is not in the application");
             }
         }
-    }
-
-    /**
-     * Reads the styles and sets out a throwaway page, so that the time in which the journal is still being read is not lost: the first
-     * page of a program pays for loading what every later one uses.
-     */
-    public static void warmUp() {
-        Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheetBSS());
-        FlowPane cards = new FlowPane(new Button("", new VBox(new Label("a"), new Circle(4), new SVGPath())));
-        VBox page = new VBox(new TextField(), new Button("", new FontIcon(Feather.MOON)), new ScrollPane(cards));
-        page.getStyleClass().add("mussel");
-        page.getStylesheets().add(sheet());
-        new Scene(page, 400, 300);
-        page.applyCss();
-        page.layout();
-        page.snapshot(null, null);
     }
 
     /** The address of the style sheet as the build has compiled it. */

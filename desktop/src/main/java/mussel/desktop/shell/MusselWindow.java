@@ -108,7 +108,7 @@ public final class MusselWindow extends StackPane {
 
     /** Opens a job where its work goes on. */
     public void open(int job) {
-        guarded(() -> put(shop.leg(job), job));
+        guarded(() -> put(bench.leg(job).orElseGet(() -> shop.leg(job)), job));
     }
 
     private void put(LegRef leg, int job) {
@@ -116,9 +116,11 @@ public final class MusselWindow extends StackPane {
         if (view == null) {
             view = made(shop.desk(job));
             views.put(leg.family(), view);
+            view.begin();
+        } else {
+            view.sit(job);
         }
         jobView = Optional.of(view);
-        view.sit(job);
         head(view.desk());
         header.show(jobHeader);
         body.show(view);

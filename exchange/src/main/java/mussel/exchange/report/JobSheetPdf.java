@@ -116,14 +116,17 @@ public final class JobSheetPdf {
     }
 
     private void done(Page page) throws IOException {
-        page.heading("What was done", 12);
+        page.heading(job.tagged().isPresent() ? "What was done" : "What is planned, and how far it is", 12);
         List<PlannedStep> ticked = all.plan().steps().stream()
                 .filter(s -> job.ticked(s.step().id()).isPresent())
                 .toList();
         String goals = all.goals().stream()
                 .map(g -> all.sheet().goal(g).orElseThrow().title())
                 .collect(Collectors.joining(", "));
-        page.pair("Repaired", goals.isEmpty() ? "nothing but the oil" : goals, BODY);
+        page.pair(
+                job.tagged().isPresent() ? "Repaired" : "To be repaired",
+                goals.isEmpty() ? "nothing but the oil" : goals,
+                BODY);
         if (!all.plan().steps().isEmpty()) {
             page.pair("Steps", ticked.size() + " of " + all.plan().steps().size() + " done", BODY);
             page.pair(
