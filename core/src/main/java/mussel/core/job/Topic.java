@@ -11,9 +11,7 @@ public enum Topic {
     /** What the job waits for. */
     WAITS_FOR,
     /** When it was promised. */
-    PROMISED,
-    /** Anything else. */
-    REMARK;
+    PROMISED;
 
     /** Its address where there is only one. */
     public Address address() {

@@ -15,6 +15,7 @@ import mussel.core.sheet.Phase;
 import mussel.core.sheet.Seal;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Texts;
@@ -29,6 +30,7 @@ public final class BuildStation implements StationView {
     private final TorqueSheet torques = new TorqueSheet();
     private final Map<String, Node> views;
     private final PickRow view;
+    private final Pages pages = new Pages();
     private List<String> listed = List.of();
 
     /** The station of a job. */
@@ -45,15 +47,12 @@ public final class BuildStation implements StationView {
                         Choice.text("torques", "Torques")));
         view.keepsOne().onPick(which -> open(which.orElse("steps")));
         sheet.getStyleClass().add("station");
-        sheet.getChildren().addAll(Texts.title("Build"), summary, view, steps, parts, torques);
+        sheet.getChildren().addAll(Texts.title("Build"), summary, view, pages);
         open("steps");
     }
 
     private void open(String which) {
-        views.forEach((name, node) -> {
-            node.setVisible(name.equals(which));
-            node.setManaged(name.equals(which));
-        });
+        pages.show(views.get(which));
         view.show(Optional.of(which));
         list(desk.now().get());
     }

@@ -16,6 +16,7 @@ import mussel.core.sheet.Phase;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Texts;
@@ -32,6 +33,7 @@ public final class StripStation implements StationView {
     private final StepList steps;
     private final Mat mat = new Mat();
     private final PickRow view;
+    private final Pages pages = new Pages();
 
     /** The station of a job. */
     public StripStation(Desk desk) {
@@ -52,24 +54,12 @@ public final class StripStation implements StationView {
         view.show(Optional.of("steps"));
         views = Map.of("steps", steps, "mat", mat, "tools", tools);
         sheet.getChildren()
-                .addAll(
-                        Texts.title("Strip-down"),
-                        Texts.heading("To be done"),
-                        goalRow,
-                        cures,
-                        summary,
-                        view,
-                        steps,
-                        mat,
-                        tools);
+                .addAll(Texts.title("Strip-down"), Texts.heading("To be done"), goalRow, cures, summary, view, pages);
         open("steps");
     }
 
     private void open(String which) {
-        views.forEach((name, node) -> {
-            node.setVisible(name.equals(which));
-            node.setManaged(name.equals(which));
-        });
+        pages.show(views.get(which));
         view.show(Optional.of(which));
         if (mat.isVisible()) {
             mat.show(desk.now().get());
