@@ -17,6 +17,7 @@ final class Families {
 
     private final List<FamilySheet> sheets = new ArrayList<>(SheetFiles.shipped());
     private final List<String> refused = new ArrayList<>();
+    private final StringBuilder own = new StringBuilder();
 
     /** Loads all; a sheet that is refused leaves the others alone. */
     static Families load(Path folder) {
@@ -34,6 +35,7 @@ final class Families {
     }
 
     private void add(Path file) {
+        own.append(';').append(file.getFileName()).append(file.toFile().lastModified());
         Read<FamilySheet> read = read(file);
         read.problems().forEach(p -> refused.add(file.getFileName() + " " + p));
         read.value().ifPresent(sheet -> {
@@ -56,6 +58,11 @@ final class Families {
 
     List<FamilySheet> sheets() {
         return List.copyOf(sheets);
+    }
+
+    /** Changes when a sheet of the yard's own does. */
+    String own() {
+        return own.toString();
     }
 
     /** A line for each problem of each sheet refused. */

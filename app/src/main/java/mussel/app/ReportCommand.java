@@ -8,7 +8,6 @@ import mussel.core.job.Entry;
 import mussel.core.job.Job;
 import mussel.core.job.JournalException;
 import mussel.desktop.desk.Workshop;
-import mussel.exchange.report.JobSheetPdf;
 import mussel.store.SqliteJournal;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -40,12 +39,8 @@ final class ReportCommand implements Callable<Integer> {
                 spec.commandLine().getErr().println("There is no job " + job + " in " + main.log() + ".");
                 return 2;
             }
-            Workshop shop = new Workshop(
-                    journal,
-                    Families.load(DataFolder.families()).sheets(),
-                    Yards.yard(journal),
-                    clock,
-                    JobSheetPdf::write);
+            Workshop shop = Yards.over(
+                    journal, clock, Families.load(DataFolder.families()).sheets());
             Job folded = Job.of(entries);
             shop.assess(folded).ifPresentOrElse(a -> shop.jobSheets().write(a, out), () -> {
                 throw new JournalException(

@@ -3,35 +3,38 @@ package mussel.app;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import mussel.core.job.Journal;
-import mussel.core.job.Yard;
-import mussel.core.measure.YardUnits;
 import mussel.core.sheet.FamilySheet;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.desk.Workshop.Catalogue;
 import mussel.exchange.report.JobSheetPdf;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
 
 /** Brings journal, families and yard together. */
-final class Yards {
+public final class Yards {
     private Yards() {}
 
-    /** Opens a logbook for work. */
+    /** Opens a logbook for work, its bench up to date. */
     static Workshop open(Path log, Clock clock, List<FamilySheet> families) {
-        return over(SqliteJournal.open(log, clock), clock, families);
+        Workshop shop = over(SqliteJournal.open(log, clock), clock, families);
+        shop.refreshBench();
+        return shop;
     }
 
     /** Brings an open journal and the families together. */
-    static Workshop over(Journal journal, Clock clock, List<FamilySheet> families) {
-        return new Workshop(journal, families, yard(journal), clock, JobSheetPdf::write);
+    public static Workshop over(Journal journal, Clock clock, List<FamilySheet> families) {
+        return over(journal, clock, CompletableFuture.completedFuture(catalogue(families, "")));
     }
 
-    /** The yard's sheet with the units it has chosen. */
-    static Yard yard(Journal journal) {
-        Yard shipped = SheetFiles.shippedYard();
-        return shipped.in(
-                journal.setting("units", YardUnits.METRIC.name()).equals(YardUnits.US.name())
-                        ? YardUnits.US
-                        : YardUnits.METRIC);
+    /** The same with families that are still on their way. */
+    static Workshop over(Journal journal, Clock clock, CompletableFuture<Catalogue> catalogue) {
+        return new Workshop(journal, catalogue, clock, JobSheetPdf::write);
+    }
+
+    /** What the yard works with; its stamp changes with the sheets that ship and with the yard's own. */
+    static Catalogue catalogue(List<FamilySheet> families, String own) {
+        return new Catalogue(families, SheetFiles.shippedYard(), SheetFiles.stamp() + own);
     }
 }

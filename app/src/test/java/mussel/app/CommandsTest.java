@@ -100,12 +100,7 @@ class CommandsTest {
         Path log = folder.resolve("demo.mussel");
         DemoYard.fill(log, DAY);
         try (var journal = mussel.store.SqliteJournal.open(log, java.time.Clock.systemUTC())) {
-            var shop = new mussel.desktop.desk.Workshop(
-                    journal,
-                    mussel.exchange.sheet.SheetFiles.shipped(),
-                    Yards.yard(journal),
-                    java.time.Clock.systemUTC(),
-                    (job, file) -> {});
+            var shop = Yards.over(journal, java.time.Clock.systemUTC(), mussel.exchange.sheet.SheetFiles.shipped());
             var open =
                     shop.jobs().stream().filter(j -> j.job().tagged().isEmpty()).toList();
             assertThat(open).hasSizeGreaterThanOrEqualTo(5);

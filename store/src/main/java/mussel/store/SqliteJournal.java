@@ -7,14 +7,18 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Journal;
@@ -25,8 +29,6 @@ import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
-import org.jdbi.v3.core.JdbiException;
-import org.sqlite.SQLiteException;
 
 /**
  * The journal in one SQLite file, write-ahead logged and synced at each entry: an entry whose call has returned survives a pulled
@@ -35,14 +37,41 @@ import org.sqlite.SQLiteException;
 public final class SqliteJournal implements Journal {
     private static final String READ = "SELECT seq, job, at, by, fact FROM entry";
 
-    private final Handle handle;
+    private final Connection connection;
     private final Optional<FileChannel> lock;
     private final Clock clock;
+    private final SqlWork work;
+    private final SqliteBenchLines benchLines;
+    private final Map<String, String> settings;
+    private Handle mapped;
 
-    private SqliteJournal(Handle handle, Optional<FileChannel> lock, Clock clock) {
-        this.handle = handle;
+    private SqliteJournal(Connection connection, Optional<FileChannel> lock, Clock clock) {
+        this.connection = connection;
         this.lock = lock;
         this.clock = clock;
+        this.work = new SqlWork(lock.isEmpty());
+        this.benchLines = new SqliteBenchLines(connection, work);
+        this.settings = work.read(this::readSettings);
+    }
+
+    /** The settings are wanted before the window shows, and only this process changes them. */
+    private Map<String, String> readSettings() throws SQLException {
+        Map<String, String> read = new HashMap<>();
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("SELECT key, value FROM setting")) {
+            while (row.next()) {
+                read.put(row.getString(1), row.getString(2));
+            }
+        }
+        return read;
+    }
+
+    /** The mapper, made when the first entries are asked for: the bench does without. */
+    private Handle handle() {
+        if (mapped == null) {
+            mapped = Jdbi.create(() -> connection).open();
+        }
+        return mapped;
     }
 
     /**
@@ -126,26 +155,27 @@ public final class SqliteJournal implements Journal {
         }
     }
 
-    private static Handle connect(Path file, String mode) {
+    private static Connection connect(Path file, String mode) {
         try {
             boolean reading = !mode.isEmpty();
             Connection connection =
                     DriverManager.getConnection("jdbc:sqlite:" + (reading ? file.toUri() + mode : file.toString()));
-            Handle handle = Jdbi.create(() -> connection).open();
-            handle.execute("PRAGMA busy_timeout = 5000");
-            if (!reading) {
-                handle.execute("PRAGMA journal_mode = WAL");
-                handle.execute("PRAGMA synchronous = FULL");
+            try (Statement pragma = connection.createStatement()) {
+                pragma.execute("PRAGMA busy_timeout = 5000");
+                if (!reading) {
+                    pragma.execute("PRAGMA journal_mode = WAL");
+                    pragma.execute("PRAGMA synchronous = FULL");
+                }
             }
-            return handle;
-        } catch (SQLException | JdbiException e) {
-            throw new JournalException("The logbook " + file + " cannot be opened: " + plain(e) + ".", e);
+            return connection;
+        } catch (SQLException e) {
+            throw new JournalException("The logbook " + file + " cannot be opened: " + SqlWork.plain(e) + ".", e);
         }
     }
 
     @Override
     public Entry open(LegRef leg, String by) {
-        return write(() -> handle.inTransaction(h -> {
+        return work.write(() -> handle().inTransaction(h -> {
             int job = h.createQuery("SELECT coalesce(max(job), 0) + 1 FROM entry")
                     .mapTo(Integer.class)
                     .one();
@@ -155,7 +185,7 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public Entry append(int job, String by, Fact fact) {
-        return write(() -> handle.inTransaction(h -> insert(h, job, by, fact)));
+        return work.write(() -> handle().inTransaction(h -> insert(h, job, by, fact)));
     }
 
     private Entry insert(Handle h, int job, String by, Fact fact) {
@@ -173,7 +203,7 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public List<Entry> entries(int job) {
-        return read(() -> handle.createQuery(READ + " WHERE job = :job ORDER BY seq")
+        return work.read(() -> handle().createQuery(READ + " WHERE job = :job ORDER BY seq")
                 .bind("job", job)
                 .map((row, context) -> entry(row))
                 .list());
@@ -182,7 +212,7 @@ public final class SqliteJournal implements Journal {
     @Override
     public List<List<Entry>> all() {
         Map<Integer, List<Entry>> jobs = new LinkedHashMap<>();
-        read(() -> handle.createQuery(READ + " ORDER BY seq")
+        work.read(() -> handle().createQuery(READ + " ORDER BY seq")
                         .map((row, context) -> entry(row))
                         .list())
                 .forEach(e ->
@@ -201,30 +231,36 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public String setting(String key, String fallback) {
-        return read(() -> handle.createQuery("SELECT value FROM setting WHERE key = :key")
-                .bind("key", key)
-                .mapTo(String.class)
-                .findOne()
-                .orElse(fallback));
+        return settings.getOrDefault(key, fallback);
     }
 
     @Override
     public void keepSetting(String key, String value) {
-        write(() -> handle.createUpdate(
+        work.write(() -> handle().createUpdate(
                         "INSERT INTO setting (key, value) VALUES (:key, :value) ON CONFLICT (key) DO UPDATE SET value = :value")
                 .bind("key", key)
                 .bind("value", value)
                 .execute());
+        settings.put(key, value);
+    }
+
+    @Override
+    public BenchLines benchLines() {
+        return benchLines;
     }
 
     @Override
     public boolean readOnly() {
-        return lock.isEmpty();
+        return work.readOnly();
     }
 
     @Override
     public void close() {
-        handle.close();
+        try {
+            connection.close();
+        } catch (SQLException e) {
+            throw new JournalException("The logbook could not be closed: " + SqlWork.plain(e) + ".", e);
+        }
         try {
             if (lock.isPresent()) {
                 lock.get().close();
@@ -232,46 +268,5 @@ public final class SqliteJournal implements Journal {
         } catch (IOException e) {
             throw new JournalException("The logbook's lock could not be released: " + e.getMessage(), e);
         }
-    }
-
-    private interface Work<T> {
-        T run();
-    }
-
-    private <T> T write(Work<T> work) {
-        if (readOnly()) {
-            throw new JournalException("The logbook is open for reading only. Nothing was written.");
-        }
-        try {
-            return work.run();
-        } catch (JdbiException e) {
-            throw new JournalException(
-                    "That could not be written to the logbook: " + plain(e) + ". Type it again once that is mended.",
-                    e);
-        }
-    }
-
-    private <T> T read(Work<T> work) {
-        try {
-            return work.run();
-        } catch (JdbiException | IllegalArgumentException | java.time.DateTimeException e) {
-            throw new JournalException("The logbook could not be read: " + plain(e) + ".", e);
-        }
-    }
-
-    /** What SQLite says, in a technician's words. */
-    private static String plain(Throwable e) {
-        for (Throwable t = e; t != null; t = t.getCause()) {
-            if (t instanceof SQLiteException sqlite) {
-                return switch (sqlite.getResultCode()) {
-                    case SQLITE_FULL -> "the disk is full";
-                    case SQLITE_READONLY, SQLITE_PERM, SQLITE_CANTOPEN -> "the file may not be written";
-                    case SQLITE_BUSY, SQLITE_LOCKED -> "another program holds the file";
-                    case SQLITE_CORRUPT, SQLITE_NOTADB -> "the file is damaged";
-                    default -> sqlite.getResultCode().message;
-                };
-            }
-        }
-        return e.getMessage();
     }
 }

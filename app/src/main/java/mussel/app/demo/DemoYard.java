@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
+import mussel.app.Yards;
 import mussel.core.job.LegRef;
 import mussel.core.job.LegRef.Position;
 import mussel.core.sheet.FamilySheet;
@@ -25,6 +26,8 @@ public final class DemoYard {
             earlier(bench);
             spatLass(bench);
             others(bench);
+            clock.set(0);
+            Yards.over(journal, clock, families).refreshBench();
         }
     }
 

@@ -33,6 +33,9 @@ public interface Journal extends AutoCloseable {
     /** Keeps a setting of the yard. */
     void keepSetting(String key, String value);
 
+    /** The lines of the bench kept beside the journal. */
+    BenchLines benchLines();
+
     /** Whether entries are refused because the journal was opened for reading. */
     boolean readOnly();
 

@@ -81,4 +81,13 @@ public record FamilySheet(
     public void check(Problems problems, String pointer) {
         new SheetRules(this, problems, pointer).check();
     }
+
+    /** The regions a small picture of the leg shows. */
+    public List<Region> outline() {
+        return drawing.stream()
+                .filter(r -> r.kind() == Region.Material.CASTING
+                        || r.kind() == Region.Material.CAVITY
+                        || r.id().equals("av_plate"))
+                .toList();
+    }
 }

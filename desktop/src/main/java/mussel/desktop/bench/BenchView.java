@@ -2,13 +2,14 @@ package mussel.desktop.bench;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
@@ -17,11 +18,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import mussel.core.job.Assessment;
-import mussel.core.job.Field;
-import mussel.core.job.Job;
+import mussel.core.job.BenchLine;
+import mussel.core.job.BenchLines;
 import mussel.core.job.LegRef;
-import mussel.core.job.Topic;
 import mussel.core.log.Due;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Texts;
@@ -35,7 +34,7 @@ public final class BenchView extends BorderPane {
     private final FlowPane cards = new FlowPane(14, 14);
     private final VBox due = new VBox(8);
     private final Label count = new Label();
-    private List<Assessment> jobs = List.of();
+    private List<BenchLine> open = List.of();
     private String wanted = "";
 
     /** The bench of a shop; calls back with the job to open. */
@@ -51,13 +50,9 @@ public final class BenchView extends BorderPane {
         setCenter(scroll);
         due.getStyleClass().add("side");
         due.setPrefWidth(280);
-        due.setMinWidth(230);
-        ScrollPane dueScroll = new ScrollPane(due);
-        dueScroll.setFitToWidth(true);
-        dueScroll.setFitToHeight(true);
-        dueScroll.setPrefWidth(290);
-        BorderPane.setMargin(dueScroll, new javafx.geometry.Insets(14, 14, 14, 0));
-        setRight(dueScroll);
+        due.setMinWidth(USE_PREF_SIZE);
+        BorderPane.setMargin(due, new Insets(14, 14, 14, 0));
+        setRight(due);
     }
 
     /** How many legs there are and how many can be worked on. */
@@ -67,45 +62,48 @@ public final class BenchView extends BorderPane {
 
     /** The leg of a job, where the bench has it. */
     public Optional<LegRef> leg(int job) {
-        return jobs.stream()
-                .map(Assessment::job)
-                .filter(j -> j.id() == job)
-                .map(Job::leg)
-                .findFirst();
+        return open.stream().filter(l -> l.job() == job).map(BenchLine::leg).findFirst();
     }
 
-    /** Reads the journal again and shows it. */
+    /** Brings the lines up to date and shows them. */
     public void refresh() {
-        jobs = shop.jobs();
+        shop.refreshBench();
         show();
     }
 
     /** Shows only legs whose boat, family or next action holds the text. */
     public void find(String text) {
-        wanted = text.strip().toLowerCase(Locale.ROOT);
+        wanted = text.strip();
         show();
     }
 
-    private void show() {
-        List<Assessment> open =
-                jobs.stream().filter(j -> j.job().tagged().isEmpty()).toList();
-        List<Assessment> shown = jobs.stream()
-                .filter(j -> wanted.isEmpty() ? j.job().tagged().isEmpty() : matches(j))
-                .sorted(Comparator.comparing((Assessment j) -> j.job().tagged().isPresent())
-                        .thenComparing(BenchView::waits)
-                        .thenComparing(j -> j.job().leg().boat())
-                        .thenComparing(j -> j.job().leg().position()))
-                .toList();
-        long workable = open.stream().filter(j -> !waits(j)).count();
+    /** Shows the lines as they are kept. */
+    public void show() {
+        BenchLines lines = shop.journal().benchLines();
+        open = lines.open();
+        List<BenchLine> shown = (wanted.isEmpty() ? open : lines.find(wanted))
+                .stream()
+                        .sorted(Comparator.comparing((BenchLine l) -> !l.open())
+                                .thenComparing(BenchLine::waiting)
+                                .thenComparing(l -> l.leg().boat())
+                                .thenComparing(l -> l.leg().position()))
+                        .toList();
+        long workable = open.stream().filter(l -> !l.waiting()).count();
         count.setText(open.size() + (open.size() == 1 ? " leg, " : " legs, ") + workable + " can be worked on now");
+        Map<String, List<mussel.core.sheet.Region>> outlines = new HashMap<>();
         cards.getChildren()
                 .setAll(shown.stream()
-                        .map(j -> new LegCard(j, sister(j), onOpen))
+                        .map(l -> new LegCard(
+                                l,
+                                outlines.computeIfAbsent(l.leg().family(), lines::outline),
+                                sister(l),
+                                shop.units(),
+                                onOpen))
                         .toList());
         if (shown.isEmpty()) {
             cards.getChildren().add(nothing());
         }
-        showDue();
+        showDue(lines.lastTagged());
     }
 
     private Region nothing() {
@@ -121,53 +119,26 @@ public final class BenchView extends BorderPane {
         return empty;
     }
 
-    private boolean matches(Assessment j) {
-        String all = String.join(
-                " ",
-                j.job().leg().title(),
-                j.sheet().title(),
-                j.nextAction(),
-                j.current().title(),
-                "job " + j.job().id());
-        return all.toLowerCase(Locale.ROOT).contains(wanted);
-    }
-
-    private static boolean waits(Assessment j) {
-        return j.job().note(Topic.WAITS_FOR.address()).isPresent();
-    }
-
-    private String sister(Assessment j) {
-        return jobs.stream()
-                .filter(other -> other.job().tagged().isEmpty())
-                .filter(other -> LegCard.sisters(j, other))
-                .filter(other -> other.drainWords().map(w -> w.wet()).orElse(false))
-                .findFirst()
-                .map(other -> "sister leg has water")
-                .orElse("");
+    private String sister(BenchLine line) {
+        return open.stream().anyMatch(other -> other.sisterOf(line) && other.wet()) ? "sister leg has water" : "";
     }
 
     /** What tagged jobs say is next due, the last job of each leg counting. */
-    private void showDue() {
-        Map<String, Assessment> last = new LinkedHashMap<>();
-        Map<String, Double> hours = new LinkedHashMap<>();
-        for (Assessment j : jobs) {
-            j.job()
-                    .reading(Field.ENGINE_HOURS)
-                    .ifPresent(h -> hours.merge(j.job().leg().id(), h, Math::max));
-            if (j.job().tagged().isPresent()) {
-                last.put(j.job().leg().id(), j);
-            }
-        }
-        record Line(Assessment job, Due due) {}
+    private void showDue(List<BenchLine> tagged) {
+        Map<String, Double> hours = new HashMap<>();
+        Stream.concat(tagged.stream(), open.stream())
+                .filter(l -> l.hours().isPresent())
+                .forEach(l -> hours.merge(l.leg().id(), l.hours().getAsDouble(), Math::max));
+        record Line(BenchLine job, Due due) {}
         List<Line> lines = new ArrayList<>();
-        last.values().forEach(j -> j.due().forEach(d -> lines.add(new Line(j, d))));
+        tagged.forEach(j -> j.due().forEach(d -> lines.add(new Line(j, d))));
         lines.sort(Comparator.comparing(l -> l.due().on()));
         due.getChildren().setAll(Texts.heading("Due"));
         if (lines.isEmpty()) {
             due.getChildren().add(Texts.dim("Nothing yet. Once a leg is tagged, its next services stand here."));
         }
         for (Line line : lines.subList(0, Math.min(MOST_DUE, lines.size()))) {
-            Double known = hours.get(line.job().job().leg().id());
+            Double known = hours.get(line.job().leg().id());
             Due.Urgency urgency =
                     line.due().urgency(shop.today(), known == null ? OptionalDouble.empty() : OptionalDouble.of(known));
             due.getChildren().add(dueLine(line.job(), line.due(), urgency));
@@ -177,8 +148,8 @@ public final class BenchView extends BorderPane {
         }
     }
 
-    private static HBox dueLine(Assessment job, Due due, Due.Urgency urgency) {
-        Label boat = new Label(job.job().leg().title());
+    private static HBox dueLine(BenchLine job, Due due, Due.Urgency urgency) {
+        Label boat = new Label(job.leg().title());
         boat.getStyleClass().add("strong");
         VBox what = new VBox(boat, Texts.dim(due.what()));
         HBox.setHgrow(what, Priority.ALWAYS);

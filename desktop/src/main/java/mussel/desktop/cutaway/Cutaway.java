@@ -270,38 +270,6 @@ public final class Cutaway extends VBox {
         return text.append(". An estimate; level as it came out.").toString();
     }
 
-    /** A small still picture of a leg with its oil, for a card. */
-    public static Group thumbnail(Assessment now, double factor) {
-        Group small = new Group();
-        for (Region region : now.sheet().drawing()) {
-            boolean shown = region.kind() == Region.Material.CASTING
-                    || region.kind() == Region.Material.CAVITY
-                    || region.id().equals("av_plate");
-            if (shown) {
-                SVGPath shape = new SVGPath();
-                shape.setContent(region.path());
-                shape.getStyleClass()
-                        .addAll("region", "of-" + region.kind().name().toLowerCase(java.util.Locale.ROOT));
-                boolean judged = now.job().choice(Scale.OIL_WATER).isPresent();
-                boolean filled = now.job().reading(Field.PUMPED).isPresent();
-                if (region.kind() == Region.Material.CAVITY && (judged || filled)) {
-                    javafx.scene.paint.Color fill = (filled
-                            ? OilPaint.fresh(now.oilToFill().dye())
-                            : OilPaint.found(
-                                    now.oilInIt().dye(),
-                                    now.job().choice(Scale.OIL_WATER),
-                                    now.job().choice(Scale.OIL_HEAT)));
-                    shape.getStyleClass().setAll("region", "thumb-oil");
-                    shape.setFill(fill);
-                }
-                small.getChildren().add(shape);
-            }
-        }
-        small.getTransforms().add(new javafx.scene.transform.Scale(factor, factor));
-        small.setMouseTransparent(true);
-        return new Group(small);
-    }
-
     /** The regions and what they show, for tests and help. */
     List<Region> shownRegions() {
         return List.copyOf(regions.values());

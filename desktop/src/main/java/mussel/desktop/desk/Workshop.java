@@ -4,34 +4,61 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.CompletableFuture;
 import mussel.core.job.Assessment;
+import mussel.core.job.BenchLine;
+import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
 import mussel.core.job.Yard;
+import mussel.core.measure.YardUnits;
 import mussel.core.sheet.FamilySheet;
 
-/** What the screens see of the yard: its journal, its families, its units. */
+/**
+ * What the screens see of the yard: its journal, its families, its units. Journal and bench are there at once; families and yard may still
+ * be on their way, and whoever asks for them waits.
+ */
 public final class Workshop {
+    private static final String STAMP = "bench_stamp";
+
     private final Journal journal;
+    private final CompletableFuture<Catalogue> catalogue;
     private final Map<String, FamilySheet> families = new LinkedHashMap<>();
     private final Clock clock;
     private final JobSheets jobSheets;
-    private Yard yard;
-    private Optional<List<Assessment>> ahead = Optional.empty();
+    private Optional<Yard> yard = Optional.empty();
 
     /** Everything a screen needs, brought together by the application. */
-    public Workshop(Journal journal, List<FamilySheet> families, Yard yard, Clock clock, JobSheets jobSheets) {
+    public Workshop(Journal journal, CompletableFuture<Catalogue> catalogue, Clock clock, JobSheets jobSheets) {
         this.journal = journal;
-        families.forEach(f -> this.families.put(f.id(), f));
-        this.yard = yard;
+        this.catalogue = catalogue;
         this.clock = clock;
         this.jobSheets = jobSheets;
+    }
+
+    /**
+     * What a yard works with.
+     *
+     * @param families the families known
+     * @param yard the yard as its sheet says
+     * @param stamp changes when any of it does
+     */
+    public record Catalogue(List<FamilySheet> families, Yard yard, String stamp) {}
+
+    private Map<String, FamilySheet> known() {
+        if (families.isEmpty()) {
+            catalogue.join().families().forEach(f -> families.put(f.id(), f));
+        }
+        return families;
     }
 
     /** Writes job sheets; the format is not the desktop's concern. */
@@ -47,17 +74,25 @@ public final class Workshop {
 
     /** The families known, in their order. */
     public List<FamilySheet> families() {
-        return List.copyOf(families.values());
+        return List.copyOf(known().values());
     }
 
-    /** The yard. */
+    /** The yard, reading in the units it has chosen. */
     public Yard yard() {
-        return yard;
+        if (yard.isEmpty()) {
+            yard = Optional.of(catalogue.join().yard().in(units()));
+        }
+        return yard.get();
+    }
+
+    /** The units chosen. */
+    public YardUnits units() {
+        return YardUnits.valueOf(journal.setting("units", YardUnits.METRIC.name()));
     }
 
     /** Goes on with other units or another name. */
     public void setYard(Yard changed) {
-        yard = changed;
+        yard = Optional.of(changed);
     }
 
     /** The printer of job sheets. */
@@ -77,23 +112,12 @@ public final class Workshop {
 
     /** Assesses a job; empty where its family's sheet is not here. */
     public Optional<Assessment> assess(Job job) {
-        return Optional.ofNullable(families.get(job.leg().family()))
-                .map(sheet -> Assessment.of(job, sheet, yard, today()));
-    }
-
-    /** Reads the journal ahead, so that the first {@link #jobs()} answers at once. */
-    public Workshop readAhead() {
-        ahead = Optional.of(jobs());
-        return this;
+        return Optional.ofNullable(known().get(job.leg().family()))
+                .map(sheet -> Assessment.of(job, sheet, yard(), today()));
     }
 
     /** Every job of the journal whose family is known, in the order of opening. */
     public List<Assessment> jobs() {
-        if (ahead.isPresent()) {
-            List<Assessment> read = ahead.get();
-            ahead = Optional.empty();
-            return read;
-        }
         List<Assessment> jobs = new ArrayList<>();
         for (List<Entry> entries : journal.all()) {
             assess(Job.of(entries)).ifPresent(jobs::add);
@@ -101,13 +125,45 @@ public final class Workshop {
         return jobs;
     }
 
+    private Optional<Assessment> job(int job) {
+        return assess(Job.of(journal.entries(job)));
+    }
+
+    /** Brings the lines of the bench up to date with the journal, the families and the yard. Says whether any had to be made anew. */
+    public boolean refreshBench() {
+        BenchLines lines = journal.benchLines();
+        if (journal.readOnly()) {
+            return false;
+        }
+        Set<Integer> stale = new TreeSet<>(lines.stale());
+        String stamp = catalogue.join().stamp();
+        boolean other = !journal.setting(STAMP, "").equals(stamp);
+        if (other) {
+            lines.open().forEach(l -> stale.add(l.job()));
+            known().values().forEach(f -> lines.keepOutline(f.id(), f.outline()));
+        }
+        if (!stale.isEmpty()) {
+            lines.keep(stale.stream()
+                    .map(this::job)
+                    .flatMap(Optional::stream)
+                    .map(BenchLine::of)
+                    .toList());
+        }
+        if (other) {
+            journal.keepSetting(STAMP, stamp);
+        }
+        return other || !stale.isEmpty();
+    }
+
     /** Earlier jobs of the leg of that job, the latest first. */
     public List<Assessment> history(Job job) {
-        List<Assessment> earlier = new ArrayList<>(jobs().stream()
-                .filter(j ->
-                        j.job().leg().id().equals(job.leg().id()) && j.job().id() < job.id())
-                .toList());
-        java.util.Collections.reverse(earlier);
+        List<Assessment> earlier =
+                new ArrayList<>(journal.benchLines().jobsOf(job.leg().id()).stream()
+                        .filter(j -> j < job.id())
+                        .map(this::job)
+                        .flatMap(Optional::stream)
+                        .toList());
+        Collections.reverse(earlier);
         return earlier;
     }
 

@@ -9,7 +9,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import mussel.core.job.Assessment;
 import mussel.core.job.LegRef;
 import mussel.core.measure.NamedBy;
 import mussel.desktop.desk.Workshop;
@@ -85,12 +84,16 @@ public final class TakeIn extends VBox {
     }
 
     private Optional<LegRef> earlier() {
-        return shop.jobs().stream()
-                .map(Assessment::job)
-                .map(j -> j.leg())
-                .filter(l -> l.boat().equalsIgnoreCase(boat.getText().strip()))
-                .filter(l -> NamedBy.file(l.position()).equals(chosenPosition.orElse("")))
-                .reduce((first, later) -> later);
+        return chosenPosition.isEmpty()
+                ? Optional.empty()
+                : shop.journal().benchLines().leg(boat.getText().strip(), position());
+    }
+
+    private LegRef.Position position() {
+        return List.of(LegRef.Position.values()).stream()
+                .filter(p -> NamedBy.file(p).equals(chosenPosition.orElseThrow()))
+                .findFirst()
+                .orElseThrow();
     }
 
     private void recognise() {
@@ -111,13 +114,9 @@ public final class TakeIn extends VBox {
         } else if (chosenPosition.isEmpty() || chosenFamily.isEmpty()) {
             refusal.setText("Pick where the leg hangs and its family: they decide procedure, seals and values.");
         } else {
-            LegRef.Position where = List.of(LegRef.Position.values()).stream()
-                    .filter(p -> NamedBy.file(p).equals(chosenPosition.get()))
-                    .findFirst()
-                    .orElseThrow();
             String id =
                     earlier().map(LegRef::id).orElseGet(() -> UUID.randomUUID().toString());
-            onTaken.accept(new LegRef(id, name, where, chosenFamily.get()));
+            onTaken.accept(new LegRef(id, name, position(), chosenFamily.get()));
         }
     }
 }

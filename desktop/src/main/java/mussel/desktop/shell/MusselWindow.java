@@ -33,7 +33,6 @@ import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 import org.kordamp.ikonli.feather.Feather;
-import org.kordamp.ikonli.javafx.FontIcon;
 
 /** The window's content: the bench, or a job with its spine; undo, keys and looks around both. */
 public final class MusselWindow extends StackPane {
@@ -49,8 +48,9 @@ public final class MusselWindow extends StackPane {
     private final Pages body = new Pages();
     private final Label trouble = Texts.wrapped("", "trouble");
     private final Spine spine = new Spine(this::go);
-    private final Button undo = icon(Feather.ROTATE_CCW, "undo", "Take the last entry back (Ctrl Z)", this::undo);
-    private final Button redo = icon(Feather.ROTATE_CW, "redo", "Do it again (Ctrl Y)", this::redo);
+    private final Button undo =
+            new IconButton(Feather.ROTATE_CCW, "undo", "Take the last entry back (Ctrl Z)", this::undo);
+    private final Button redo = new IconButton(Feather.ROTATE_CW, "redo", "Do it again (Ctrl Y)", this::redo);
     /** One view a family: a job opened later takes the place of the one before. */
     private final Map<String, JobView> views = new HashMap<>();
 
@@ -85,7 +85,9 @@ public final class MusselWindow extends StackPane {
         frame.setMinSize(0, 0);
         getChildren().add(frame);
         addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
-        showBench();
+        header.show(benchHeader);
+        body.show(bench);
+        guarded(bench::show);
     }
 
     private void headBench() {
@@ -103,6 +105,11 @@ public final class MusselWindow extends StackPane {
         jobView = Optional.empty();
         header.show(benchHeader);
         body.show(bench);
+        refreshBench();
+    }
+
+    /** Brings the bench up to date with the journal, as when the families have come. */
+    public void refreshBench() {
         guarded(bench::refresh);
     }
 
@@ -196,24 +203,13 @@ public final class MusselWindow extends StackPane {
     }
 
     private Node looks() {
-        Button glove = icon(Feather.MAXIMIZE_2, "glove", "Larger for gloves (F6)", this::glove);
-        Button dark = icon(Feather.MOON, "dark", "Light or dark (F7)", this::dark);
-        Button help = icon(Feather.HELP_CIRCLE, "help", "Keys (F1)", this::keysPage);
+        Button glove = new IconButton(Feather.MAXIMIZE_2, "glove", "Larger for gloves (F6)", this::glove);
+        Button dark = new IconButton(Feather.MOON, "dark", "Light or dark (F7)", this::dark);
+        Button help = new IconButton(Feather.HELP_CIRCLE, "help", "Keys (F1)", this::keysPage);
         HBox box = new HBox(2, glove, dark, help);
         box.setAlignment(javafx.geometry.Pos.CENTER);
         box.setMinWidth(USE_PREF_SIZE);
         return box;
-    }
-
-    private static Button icon(Feather icon, String id, String says, Runnable action) {
-        Button button = new Button("", new FontIcon(icon));
-        button.setId(id);
-        button.getStyleClass().add("icon-button");
-        button.setAccessibleText(says);
-        button.setTooltip(new javafx.scene.control.Tooltip(says));
-        button.setOnAction(e -> action.run());
-        button.setMinWidth(USE_PREF_SIZE);
-        return button;
     }
 
     private static Region spring() {

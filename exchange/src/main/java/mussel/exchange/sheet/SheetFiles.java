@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.zip.CRC32;
 import mussel.core.job.Yard;
 import mussel.core.sheet.FamilySheet;
 import mussel.exchange.record.Json;
@@ -38,6 +39,14 @@ public final class SheetFiles {
     /** The yard's sheet as it is before anyone changed it. */
     public static Yard shippedYard() {
         return sound(compiled("yard.json", Yard.class), "yard");
+    }
+
+    /** Changes when any sheet that ships does. */
+    public static String stamp() {
+        CRC32 sum = new CRC32();
+        SHIPPED.forEach(id -> sum.update(resource("families/" + id + ".json")));
+        sum.update(resource("yard.json"));
+        return Long.toHexString(sum.getValue());
     }
 
     private static <T extends Record> Read<T> read(byte[] utf8, Class<T> type) {

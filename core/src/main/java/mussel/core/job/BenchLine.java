@@ -1,0 +1,104 @@
+package mussel.core.job;
+
+import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.log.Due;
+
+/**
+ * What the bench shows of a job. Derived from the journal and kept beside it, so that the bench stands without folding a single job.
+ *
+ * @param job the job's number
+ * @param leg the leg
+ * @param family its family's name
+ * @param hours the engine's hour meter (h)
+ * @param next what to do next, in a short sentence
+ * @param waits what it waits for; empty where it can be worked on
+ * @param promised when it was promised; empty where nobody said
+ * @param current the station where work goes on
+ * @param states how far each station is
+ * @param wet whether water was found in the oil
+ * @param oil the oil in the case, once it was judged or filled
+ * @param tagged the day it was tagged
+ * @param due what the tag says is next due; empty before it
+ */
+public record BenchLine(
+        int job,
+        LegRef leg,
+        String family,
+        OptionalDouble hours,
+        String next,
+        String waits,
+        String promised,
+        Station current,
+        Map<Station, Station.State> states,
+        boolean wet,
+        Optional<Oil> oil,
+        Optional<LocalDate> tagged,
+        List<Due> due) {
+    /** Keeps its own copies. */
+    public BenchLine {
+        states = new EnumMap<>(states);
+        due = List.copyOf(due);
+    }
+
+    /** The line of a job as assessed. */
+    public static BenchLine of(Assessment now) {
+        Job job = now.job();
+        boolean filled = job.reading(Field.PUMPED).isPresent();
+        Optional<String> water = job.choice(Scale.OIL_WATER);
+        Oil oil = new Oil(
+                filled ? now.oilToFill().dye() : now.oilInIt().dye(),
+                filled ? Optional.empty() : water,
+                filled ? Optional.empty() : job.choice(Scale.OIL_HEAT));
+        return new BenchLine(
+                job.id(),
+                job.leg(),
+                now.sheet().title(),
+                job.reading(Field.ENGINE_HOURS),
+                now.nextAction(),
+                job.note(Topic.WAITS_FOR.address()).orElse(""),
+                job.note(Topic.PROMISED.address()).orElse(""),
+                now.current(),
+                now.states(),
+                now.drainWords().map(w -> w.wet()).orElse(false),
+                filled || water.isPresent() ? Optional.of(oil) : Optional.empty(),
+                job.tagged(),
+                job.tagged().isPresent() ? now.due() : List.of());
+    }
+
+    /** Whether the leg is still on the bench. */
+    public boolean open() {
+        return tagged.isEmpty();
+    }
+
+    /** Whether nobody can go on with it. */
+    public boolean waiting() {
+        return !waits.isEmpty();
+    }
+
+    /** Whether the other is the leg that hangs beside this one. */
+    public boolean sisterOf(BenchLine other) {
+        return job != other.job
+                && leg.boat().equals(other.leg.boat())
+                && !leg.position().equals(other.leg.position());
+    }
+
+    /** Everything one may search for, in lower case. */
+    public String words() {
+        return String.join(" ", leg.title(), family, next, waits, promised, current.title(), "job " + job)
+                .toLowerCase(java.util.Locale.ROOT);
+    }
+
+    /**
+     * The oil in the case.
+     *
+     * @param dye the colour its blender gave it
+     * @param water the outcome of the water scale
+     * @param heat the outcome of the heat scale
+     */
+    public record Oil(Yard.Dye dye, Optional<String> water, Optional<String> heat) {}
+}

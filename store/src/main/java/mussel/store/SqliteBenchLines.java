@@ -1,0 +1,251 @@
+package mussel.store;
+
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.job.BenchLine;
+import mussel.core.job.BenchLines;
+import mussel.core.job.LegRef;
+import mussel.core.job.Station;
+import mussel.core.job.Yard;
+import mussel.core.log.Due;
+import mussel.core.sheet.Region;
+
+/**
+ * The bench's lines in the same file. Reads them by plain JDBC: they are the first thing the window shows, and the five hundred classes of
+ * a mapping library would take as long to load as the rest of the start.
+ */
+final class SqliteBenchLines implements BenchLines {
+    private static final String LINE =
+            "SELECT job, leg, boat, position, family, family_name, hours, next, waits, promised, current,"
+                    + " states, wet, dye, water, heat, tagged FROM bench_line ";
+
+    private final Connection connection;
+    private final SqlWork work;
+
+    SqliteBenchLines(Connection connection, SqlWork work) {
+        this.connection = connection;
+        this.work = work;
+    }
+
+    @Override
+    public List<BenchLine> open() {
+        return lines(LINE + "WHERE tagged IS NULL ORDER BY job");
+    }
+
+    @Override
+    public List<BenchLine> lastTagged() {
+        return lines(LINE
+                + "WHERE job IN (SELECT max(job) FROM bench_line WHERE tagged IS NOT NULL GROUP BY leg) ORDER BY job");
+    }
+
+    @Override
+    public List<BenchLine> find(String text) {
+        return lines(
+                LINE + "WHERE instr(words, ?) > 0 ORDER BY tagged IS NOT NULL, job DESC LIMIT " + MOST_FOUND,
+                text.toLowerCase(Locale.ROOT));
+    }
+
+    @Override
+    public List<Integer> jobsOf(String leg) {
+        return query("SELECT job FROM bench_line WHERE leg = ? ORDER BY job", row -> row.getInt(1), leg);
+    }
+
+    @Override
+    public Optional<LegRef> leg(String boat, LegRef.Position position) {
+        return lines(
+                        LINE + "WHERE boat = ? COLLATE NOCASE AND position = ? ORDER BY job DESC LIMIT 1",
+                        boat,
+                        position.name())
+                .stream()
+                .map(BenchLine::leg)
+                .findFirst();
+    }
+
+    @Override
+    public List<Integer> stale() {
+        return query(
+                "SELECT DISTINCT job FROM entry WHERE seq > (SELECT coalesce(max(upto), 0) FROM bench_line) ORDER BY job",
+                row -> row.getInt(1));
+    }
+
+    @Override
+    public void keep(List<BenchLine> lines) {
+        work.write(() -> {
+            connection.setAutoCommit(false);
+            try {
+                for (BenchLine line : lines) {
+                    keep(line);
+                }
+                connection.commit();
+            } catch (SQLException e) {
+                connection.rollback();
+                throw e;
+            } finally {
+                connection.setAutoCommit(true);
+            }
+            return null;
+        });
+    }
+
+    private void keep(BenchLine line) throws SQLException {
+        update("DELETE FROM bench_due WHERE job = ?", line.job());
+        Optional<BenchLine.Oil> oil = line.oil();
+        update(
+                "INSERT OR REPLACE INTO bench_line VALUES (?, (SELECT max(seq) FROM entry WHERE job = ?),"
+                        + " ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                line.job(),
+                line.job(),
+                line.leg().id(),
+                line.leg().boat(),
+                line.leg().position().name(),
+                line.leg().family(),
+                line.family(),
+                line.hours().isPresent() ? line.hours().getAsDouble() : null,
+                line.next(),
+                line.waits(),
+                line.promised(),
+                line.current().name(),
+                states(line.states()),
+                line.wet() ? 1 : 0,
+                oil.map(o -> o.dye().name()).orElse(null),
+                oil.flatMap(BenchLine.Oil::water).orElse(null),
+                oil.flatMap(BenchLine.Oil::heat).orElse(null),
+                line.tagged().map(LocalDate::toString).orElse(null),
+                line.words());
+        for (Due due : line.due()) {
+            update(
+                    "INSERT INTO bench_due VALUES (?, ?, ?, ?)",
+                    line.job(),
+                    due.what(),
+                    due.atHours(),
+                    due.on().toString());
+        }
+    }
+
+    @Override
+    public List<Region> outline(String family) {
+        return query(
+                "SELECT id, kind, path FROM bench_outline WHERE family = ? ORDER BY nr",
+                row -> new Region(
+                        row.getString(1), Region.Material.valueOf(row.getString(2)), "-", "-", row.getString(3)),
+                family);
+    }
+
+    @Override
+    public void keepOutline(String family, List<Region> regions) {
+        work.write(() -> {
+            update("DELETE FROM bench_outline WHERE family = ?", family);
+            for (int i = 0; i < regions.size(); i++) {
+                Region region = regions.get(i);
+                update(
+                        "INSERT INTO bench_outline VALUES (?, ?, ?, ?, ?)",
+                        family,
+                        i,
+                        region.id(),
+                        region.kind().name(),
+                        region.path());
+            }
+            return null;
+        });
+    }
+
+    private List<BenchLine> lines(String sql, Object... given) {
+        return query(sql, this::line, given);
+    }
+
+    private BenchLine line(ResultSet row) throws SQLException {
+        int job = row.getInt("job");
+        double hours = row.getDouble("hours");
+        boolean read = !row.wasNull();
+        Optional<LocalDate> tagged =
+                Optional.ofNullable(row.getString("tagged")).map(LocalDate::parse);
+        return new BenchLine(
+                job,
+                new LegRef(
+                        row.getString("leg"),
+                        row.getString("boat"),
+                        LegRef.Position.valueOf(row.getString("position")),
+                        row.getString("family")),
+                row.getString("family_name"),
+                read ? OptionalDouble.of(hours) : OptionalDouble.empty(),
+                row.getString("next"),
+                row.getString("waits"),
+                row.getString("promised"),
+                Station.valueOf(row.getString("current")),
+                states(row.getString("states")),
+                row.getInt("wet") != 0,
+                Optional.ofNullable(row.getString("dye")).map(dye -> oil(dye, row)),
+                tagged,
+                tagged.isPresent() ? due(job) : List.of());
+    }
+
+    private BenchLine.Oil oil(String dye, ResultSet row) {
+        return work.read(() -> new BenchLine.Oil(
+                Yard.Dye.valueOf(dye),
+                Optional.ofNullable(row.getString("water")),
+                Optional.ofNullable(row.getString("heat"))));
+    }
+
+    private List<Due> due(int job) {
+        return query(
+                "SELECT what, at_hours, on_day FROM bench_due WHERE job = ? ORDER BY rowid",
+                row -> new Due(row.getString(1), row.getDouble(2), LocalDate.parse(row.getString(3))),
+                job);
+    }
+
+    private static String states(Map<Station, Station.State> states) {
+        List<String> each = new ArrayList<>();
+        states.forEach((station, state) -> each.add(station.name() + "=" + state.name()));
+        return String.join(",", each);
+    }
+
+    private static Map<Station, Station.State> states(String kept) {
+        Map<Station, Station.State> states = new EnumMap<>(Station.class);
+        for (String each : kept.split(",")) {
+            int at = each.indexOf('=');
+            states.put(Station.valueOf(each.substring(0, at)), Station.State.valueOf(each.substring(at + 1)));
+        }
+        return states;
+    }
+
+    private interface Row<T> {
+        T of(ResultSet row) throws SQLException;
+    }
+
+    private <T> List<T> query(String sql, Row<T> read, Object... given) {
+        return work.read(() -> {
+            try (PreparedStatement statement = prepared(sql, given);
+                    ResultSet row = statement.executeQuery()) {
+                List<T> all = new ArrayList<>();
+                while (row.next()) {
+                    all.add(read.of(row));
+                }
+                return all;
+            }
+        });
+    }
+
+    private void update(String sql, Object... given) throws SQLException {
+        try (PreparedStatement statement = prepared(sql, given)) {
+            statement.executeUpdate();
+        }
+    }
+
+    private PreparedStatement prepared(String sql, Object... given) throws SQLException {
+        PreparedStatement statement = connection.prepareStatement(sql);
+        for (int i = 0; i < given.length; i++) {
+            statement.setObject(i + 1, given[i]);
+        }
+        return statement;
+    }
+}
