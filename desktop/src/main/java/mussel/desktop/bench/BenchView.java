@@ -18,6 +18,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextAlignment;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.LegRef;
@@ -28,6 +30,7 @@ import mussel.desktop.kit.Texts;
 /** The home screen: every leg on the bench, what it waits for, the next action; beside it what is due in the fleet. */
 public final class BenchView extends BorderPane {
     private static final int MOST_DUE = 9;
+    private static final double DUE_WIDTH = 150;
 
     private final Workshop shop;
     private final Consumer<Integer> onOpen;
@@ -149,20 +152,17 @@ public final class BenchView extends BorderPane {
     }
 
     private static HBox dueLine(BenchLine job, Due due, Due.Urgency urgency) {
-        Label boat = new Label(job.leg().title());
-        boat.getStyleClass().add("strong");
-        VBox what = new VBox(boat, Texts.dim(due.what()));
+        VBox what = new VBox(
+                2, Texts.bare(job.leg().title(), DUE_WIDTH, "strong"), Texts.bare(due.what(), DUE_WIDTH, "dim"));
         HBox.setHgrow(what, Priority.ALWAYS);
         String mark =
                 switch (urgency) {
-                    case OVERDUE -> "overdue";
-                    case SOON -> "soon";
+                    case OVERDUE -> "\noverdue";
+                    case SOON -> "\nsoon";
                     case LATER -> "";
                 };
-        Label when = new Label(due.on() + (mark.isEmpty() ? "" : "\n" + mark));
-        when.getStyleClass().add(urgency == Due.Urgency.LATER ? "dim" : "urgent");
-        when.setMinWidth(USE_PREF_SIZE);
-        when.setTextAlignment(javafx.scene.text.TextAlignment.RIGHT);
+        Text when = Texts.bare(due.on() + mark, 0, urgency == Due.Urgency.LATER ? "dim" : "urgent");
+        when.setTextAlignment(TextAlignment.RIGHT);
         return new HBox(8, what, when);
     }
 }

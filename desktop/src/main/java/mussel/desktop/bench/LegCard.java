@@ -4,9 +4,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.AccessibleAction;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -19,53 +22,68 @@ import mussel.core.sheet.Region;
 import mussel.desktop.cutaway.Thumbnail;
 import mussel.desktop.kit.Texts;
 
-/** One leg on the bench: its picture, what is next, how far it is. */
-final class LegCard extends Button {
+/** One leg on the bench: its picture, what is next, how far it is. A click, Enter or Space opens its job. */
+final class LegCard extends VBox {
     private static final double PICTURE = 0.27;
     private static final double WIDTH = 218;
+    private static final double WORDS = 190;
+
+    private final Runnable open;
 
     LegCard(BenchLine line, List<Region> outline, String sister, YardUnits units, Consumer<Integer> onOpen) {
+        super(5);
+        open = () -> onOpen.accept(line.job());
         setId("leg-" + line.job());
         getStyleClass().add("leg-card");
-        setPrefWidth(WIDTH);
-        setMinWidth(WIDTH);
-        setMaxWidth(WIDTH);
         if (!line.waiting()) {
             getStyleClass().add("can-work");
         }
-        VBox content = new VBox(3);
+        setPrefWidth(WIDTH);
+        setMinWidth(WIDTH);
+        setMaxWidth(WIDTH);
         StackPane picture = new StackPane(new Thumbnail(outline, line.oil(), PICTURE));
         picture.setPrefHeight(132);
         picture.setMinHeight(132);
         String hours = line.hours().isPresent()
                 ? Display.exact(Kind.RUNNING, line.hours().getAsDouble(), units)
                 : "hours not read";
-        Label next = Texts.wrapped(
-                line.waiting() ? "Waits: " + line.waits() : line.next(), line.waiting() ? "plain" : "strong");
-        next.setMinHeight(40);
-        next.setPrefHeight(40);
-        next.setMaxHeight(40);
-        next.setAlignment(Pos.TOP_LEFT);
+        String next = line.waiting() ? "Waits: " + line.waits() : line.next();
+        StackPane nextBox = new StackPane(Texts.bare(next, WORDS, line.waiting() ? "plain" : "strong"));
+        nextBox.getStyleClass().add("next");
+        nextBox.setAlignment(Pos.TOP_LEFT);
         String promised = line.promised().isEmpty() ? "" : "promised " + line.promised();
         String foot = sister.isEmpty() ? promised : promised.isEmpty() ? sister : sister + ", " + promised;
-        content.getChildren()
+        getChildren()
                 .addAll(
                         picture,
-                        shortened(line.leg().title(), "heading"),
-                        shortened(line.family() + " · " + hours + " · job " + line.job(), "dim"),
-                        next,
+                        Texts.bare(line.leg().title(), WORDS, "heading"),
+                        Texts.bare(line.family() + " · " + hours + " · job " + line.job(), WORDS, "dim"),
+                        nextBox,
                         floats(line),
-                        shortened(line.current().title() + (foot.isEmpty() ? "" : " · " + foot), "dim"));
-        setGraphic(content);
-        setAccessibleText(line.leg().title() + ", " + line.family() + ", " + next.getText());
-        setOnAction(e -> onOpen.accept(line.job()));
+                        Texts.bare(line.current().title() + (foot.isEmpty() ? "" : " · " + foot), WORDS, "dim"));
+        setAccessibleRole(AccessibleRole.BUTTON);
+        setAccessibleText(line.leg().title() + ", " + line.family() + ", " + next);
+        setFocusTraversable(true);
+        setOnMouseClicked(e -> {
+            if (e.getButton() == MouseButton.PRIMARY) {
+                open.run();
+            }
+        });
+        addEventHandler(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
+                e.consume();
+                open.run();
+            }
+        });
     }
 
-    private static Label shortened(String text, String style) {
-        Label label = new Label(text);
-        label.getStyleClass().add(style);
-        label.setMaxWidth(WIDTH - 24);
-        return label;
+    @Override
+    public void executeAccessibleAction(AccessibleAction action, Object... parameters) {
+        if (action == AccessibleAction.FIRE) {
+            open.run();
+        } else {
+            super.executeAccessibleAction(action, parameters);
+        }
     }
 
     /** The longline in small: a float a station. */

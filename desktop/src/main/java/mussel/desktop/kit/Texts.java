@@ -1,6 +1,7 @@
 package mussel.desktop.kit;
 
 import javafx.scene.control.Label;
+import javafx.scene.text.Text;
 
 /** Labels in the few manners the screens use; how each looks stands in the style sheet. */
 public final class Texts {
@@ -39,6 +40,15 @@ public final class Texts {
         label.setWrapText(true);
         label.setMinHeight(javafx.scene.layout.Region.USE_PREF_SIZE);
         return label;
+    }
+
+    /** Words that wrap at a width, without a control around them: for what stands on the bench many times over. */
+    public static Text bare(String words, double width, String... styles) {
+        Text text = new Text(words);
+        text.getStyleClass().add("bare");
+        text.getStyleClass().addAll(styles);
+        text.setWrappingWidth(width);
+        return text;
     }
 
     private static Label styled(String text, String style) {

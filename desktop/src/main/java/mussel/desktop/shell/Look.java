@@ -15,12 +15,21 @@ public final class Look {
     private boolean dark;
     private boolean glove;
 
-    /** The look kept in a journal. */
+    /**
+     * The look kept in a journal. Its theme is put under all windows at once: the first control made without one would load the
+     * platform's own theme for nothing.
+     */
     public static Look of(Journal journal) {
         Look look = new Look();
         look.dark = journal.setting("look", "light").equals("dark");
         look.glove = journal.setting("glove", "off").equals("on");
+        look.theme();
         return look;
+    }
+
+    private void theme() {
+        Application.setUserAgentStylesheet(
+                dark ? new PrimerDark().getUserAgentStylesheetBSS() : new PrimerLight().getUserAgentStylesheetBSS());
     }
 
     /** Loads the type that ships with the application; once is enough. */
@@ -60,8 +69,7 @@ public final class Look {
 
     /** Puts the look on a scene's root. */
     public void apply(Parent root) {
-        Application.setUserAgentStylesheet(
-                dark ? new PrimerDark().getUserAgentStylesheetBSS() : new PrimerLight().getUserAgentStylesheetBSS());
+        theme();
         root.getStyleClass().removeAll("dark", "glove");
         if (dark) {
             root.getStyleClass().add("dark");

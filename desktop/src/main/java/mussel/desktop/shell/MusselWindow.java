@@ -16,13 +16,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import mussel.core.job.Assessment;
-import mussel.core.job.Field;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Station;
-import mussel.core.measure.Display;
-import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
 import mussel.desktop.bench.BenchView;
 import mussel.desktop.desk.Desk;
@@ -44,18 +40,12 @@ public final class MusselWindow extends StackPane {
     private final TextField find = new TextField();
     private final Pages header = new Pages();
     private final HBox benchHeader = new HBox(14);
-    private final HBox jobHeader = new HBox(14);
     private final Pages body = new Pages();
     private final Label trouble = Texts.wrapped("", "trouble");
-    private final Spine spine = new Spine(this::go);
-    private final Button undo =
-            new IconButton(Feather.ROTATE_CCW, "undo", "Take the last entry back (Ctrl Z)", this::undo);
-    private final Button redo = new IconButton(Feather.ROTATE_CW, "redo", "Do it again (Ctrl Y)", this::redo);
     /** One view a family: a job opened later takes the place of the one before. */
     private final Map<String, JobView> views = new HashMap<>();
 
-    private final Label tagBoat = new Label();
-    private final Label tagAbout = new Label();
+    private Optional<JobHeader> jobHeader = Optional.empty();
     private Optional<JobView> jobView = Optional.empty();
 
     /** The window over a shop. */
@@ -71,9 +61,7 @@ public final class MusselWindow extends StackPane {
         find.setPromptText("find a leg, a boat, what is next");
         find.setAccessibleText("find a leg");
         find.textProperty().addListener((o, was, is) -> bench.find(is));
-        header.getChildren().addAll(benchHeader, jobHeader);
         benchHeader.getStyleClass().add("header");
-        jobHeader.getStyleClass().add("header");
         headBench();
         trouble.setId("trouble");
         trouble.managedProperty().bind(trouble.textProperty().isNotEmpty());
@@ -128,37 +116,24 @@ public final class MusselWindow extends StackPane {
             view.sit(job);
         }
         jobView = Optional.of(view);
-        head(view.desk());
-        header.show(jobHeader);
+        jobHeader().show(view.desk());
+        header.show(jobHeader());
         body.show(view);
         view.requestFocus();
-        offerUndo();
     }
 
-    private void head(Desk desk) {
-        if (jobHeader.getChildren().isEmpty()) {
-            HBox.setHgrow(spine, Priority.ALWAYS);
-            jobHeader.getChildren().addAll(backToBench(), spine, undo, redo, looks());
+    private JobHeader jobHeader() {
+        if (jobHeader.isEmpty()) {
+            jobHeader =
+                    Optional.of(new JobHeader(new Spine(this::go), this::showBench, this::undo, this::redo, looks()));
         }
-        Assessment now = desk.now().get();
-        tagBoat.setText(now.job().leg().title());
-        String hours = now.job().reading(Field.ENGINE_HOURS).isPresent()
-                ? " · "
-                        + Display.exact(
-                                Kind.RUNNING,
-                                now.job().reading(Field.ENGINE_HOURS).getAsDouble(),
-                                shop.yard().units())
-                : "";
-        tagAbout.setText(now.sheet().title() + hours + " · job " + now.job().id());
+        return jobHeader.get();
     }
 
     private JobView made(Desk desk) {
         desk.setOnTrouble(this::tell);
-        desk.now().addListener((o, was, is) -> {
-            head(desk);
-            offerUndo();
-        });
-        return new JobView(desk, spine, stations);
+        desk.now().addListener((o, was, is) -> jobHeader().show(desk));
+        return new JobView(desk, jobHeader().spine(), stations);
     }
 
     /** Opens a station of the job shown. */
@@ -187,19 +162,6 @@ public final class MusselWindow extends StackPane {
         } catch (JournalException e) {
             tell(e.getMessage());
         }
-    }
-
-    private Node backToBench() {
-        tagBoat.getStyleClass().add("tag-boat");
-        tagBoat.setMaxWidth(170);
-        tagAbout.getStyleClass().add("tag-about");
-        Button back = new Button("", new VBox(1, tagBoat, tagAbout));
-        back.setId("to-bench");
-        back.getStyleClass().add("leg-tag");
-        back.accessibleTextProperty().bind(tagBoat.textProperty().concat(", back to the bench"));
-        back.setOnAction(e -> showBench());
-        back.setMinWidth(USE_PREF_SIZE);
-        return back;
     }
 
     private Node looks() {
@@ -280,15 +242,6 @@ public final class MusselWindow extends StackPane {
 
     private void redo() {
         desk().ifPresent(Desk::redo);
-    }
-
-    private void offerUndo() {
-        desk().ifPresent(d -> {
-            undo.setDisable(d.job().undoLine().undoable().isEmpty());
-            redo.setDisable(d.job().undoLine().redoable().isEmpty());
-            d.job().undoLine().undoable().ifPresent(e -> undo.getTooltip()
-                    .setText("Take back: " + Desk.words(e.fact()) + " (Ctrl Z)"));
-        });
     }
 
     private void keys(KeyEvent e) {

@@ -1,0 +1,69 @@
+package mussel.desktop.shell;
+
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.UndoLine;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.desktop.desk.Desk;
+import org.kordamp.ikonli.feather.Feather;
+
+/** What stands over a job: the tag of its leg, the longline, undo and redo. */
+final class JobHeader extends HBox {
+    private final Label boat = new Label();
+    private final Label about = new Label();
+    private final Spine spine;
+    private final Button undo;
+    private final Button redo;
+
+    JobHeader(Spine spine, Runnable onBack, Runnable onUndo, Runnable onRedo, Node looks) {
+        super(14);
+        this.spine = spine;
+        undo = new IconButton(Feather.ROTATE_CCW, "undo", "Take the last entry back (Ctrl Z)", onUndo);
+        redo = new IconButton(Feather.ROTATE_CW, "redo", "Do it again (Ctrl Y)", onRedo);
+        getStyleClass().add("header");
+        HBox.setHgrow(spine, Priority.ALWAYS);
+        getChildren().addAll(back(onBack), spine, undo, redo, looks);
+    }
+
+    private Node back(Runnable onBack) {
+        boat.getStyleClass().add("tag-boat");
+        boat.setMaxWidth(170);
+        about.getStyleClass().add("tag-about");
+        Button back = new Button("", new VBox(1, boat, about));
+        back.setId("to-bench");
+        back.getStyleClass().add("leg-tag");
+        back.accessibleTextProperty().bind(boat.textProperty().concat(", back to the bench"));
+        back.setOnAction(e -> onBack.run());
+        back.setMinWidth(USE_PREF_SIZE);
+        return back;
+    }
+
+    Spine spine() {
+        return spine;
+    }
+
+    /** Shows which leg is on the desk and what undo would do. */
+    void show(Desk desk) {
+        Assessment now = desk.now().get();
+        boat.setText(now.job().leg().title());
+        String hours = now.job().reading(Field.ENGINE_HOURS).isPresent()
+                ? " · "
+                        + Display.exact(
+                                Kind.RUNNING,
+                                now.job().reading(Field.ENGINE_HOURS).getAsDouble(),
+                                now.yard().units())
+                : "";
+        about.setText(now.sheet().title() + hours + " · job " + now.job().id());
+        UndoLine line = desk.job().undoLine();
+        undo.setDisable(line.undoable().isEmpty());
+        redo.setDisable(line.redoable().isEmpty());
+        line.undoable().ifPresent(e -> undo.getTooltip().setText("Take back: " + Desk.words(e.fact()) + " (Ctrl Z)"));
+    }
+}
