@@ -1,12 +1,18 @@
 package mussel.app;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.Callable;
-import mussel.core.job.Scale;
-import mussel.core.measure.NamedBy;
+import mussel.core.verdict.Context;
+import mussel.core.verdict.Knowledge;
 import mussel.exchange.record.Json;
+import mussel.exchange.record.Read;
+import mussel.exchange.record.RecordReader;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -15,34 +21,60 @@ import picocli.CommandLine.Spec;
 @Command(
         name = "knowledge",
         mixinStandardHelpOptions = true,
-        description = "The scales of findings in use. Causes and their probabilities are not part of this version.")
+        description = "The diagnosis tables, whole, as the engine uses them.")
 final class KnowledgeCommand implements Callable<Integer> {
     @Option(names = "--json", description = "as JSON")
     private boolean json;
+
+    @Option(names = "--context", paramLabel = "FILE", description = "a JSON context the tables are taken in")
+    private Path contextFile;
 
     @Spec
     private CommandSpec spec;
 
     @Override
     public Integer call() throws JsonProcessingException {
-        ObjectNode all = Json.mapper().createObjectNode();
-        ArrayNode findings = all.putArray("findings");
-        for (Scale scale : Scale.values()) {
-            if (!scale.outcomes().isEmpty()) {
-                ObjectNode finding =
-                        findings.addObject().put("id", NamedBy.file(scale)).put("title", scale.label());
-                scale.outcomes().forEach(finding.putArray("outcomes")::add);
-            }
+        Read<Context> context = context();
+        if (context.value().isEmpty()) {
+            context.problems().forEach(p -> spec.commandLine().getErr().println(p));
+            return 2;
         }
-        all.putArray("notes").add("Scales only: this version has no diagnosis tables yet.");
+        Tabled tabled = Tabled.load(DataFolder.path());
+        if (!tabled.refused().isEmpty()) {
+            tabled.refused().forEach(p -> spec.commandLine().getErr().println(p));
+            return 2;
+        }
+        PrintWriter out = spec.commandLine().getOut();
         if (json) {
-            spec.commandLine()
-                    .getOut()
-                    .println(Json.mapper().writerWithDefaultPrettyPrinter().writeValueAsString(all));
+            out.println(Json.mapper()
+                    .writerWithDefaultPrettyPrinter()
+                    .writeValueAsString(mussel.exchange.verdict.KnowledgeFiles.asUsed(
+                            tabled.inUse(), context.value().get())));
         } else {
-            findings.forEach(f ->
-                    spec.commandLine().getOut().printf("%-12s %s%n", f.get("id").asText(), f.get("outcomes")));
+            print(tabled.inUse(), context.value().get(), out);
         }
         return 0;
+    }
+
+    private Read<Context> context() {
+        if (contextFile == null) {
+            return Read.of(Context.empty());
+        }
+        try {
+            Read<JsonNode> tree = Json.tree(Files.readAllBytes(contextFile));
+            return tree.value().isPresent()
+                    ? RecordReader.read(tree.value().get(), Context.class)
+                    : new Read<>(Optional.empty(), tree.problems());
+        } catch (IOException e) {
+            return Read.refused("the file " + contextFile + " cannot be read: " + e.getMessage());
+        }
+    }
+
+    private static void print(Knowledge tables, Context context, PrintWriter out) {
+        out.println("Diagnosis tables " + tables.knowledgeVersion());
+        tables.causes()
+                .forEach(c -> out.printf(
+                        java.util.Locale.ROOT, "%-22s %5.1f %%  %s%n", c.id(), 100 * c.prior(context), c.why()));
+        tables.findings().forEach(f -> out.printf("%-26s %s%n", f.id(), String.join(", ", f.outcomes())));
     }
 }

@@ -7,6 +7,8 @@ import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import mussel.core.job.Yard;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.verdict.Knowledge;
+import mussel.core.verdict.Overrides;
 import mussel.exchange.calc.Engine;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.RecordSchema;
@@ -17,7 +19,7 @@ import picocli.CommandLine.Spec;
 
 @Command(name = "schema", mixinStandardHelpOptions = true, description = "Prints the JSON Schema of a format.")
 final class SchemaCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "FORMAT", description = "family, yard, or an engine's name")
+    @Parameters(paramLabel = "FORMAT", description = "family, yard, knowledge, overrides, or an engine's name")
     private String format;
 
     @Spec
@@ -28,6 +30,8 @@ final class SchemaCommand implements Callable<Integer> {
         Map<String, ObjectNode> all = new TreeMap<>();
         all.put("family", RecordSchema.of(FamilySheet.class, "Mussel family sheet"));
         all.put("yard", RecordSchema.of(Yard.class, "Mussel yard sheet"));
+        all.put("knowledge", RecordSchema.of(Knowledge.class, "Mussel diagnosis tables"));
+        all.put("overrides", RecordSchema.of(Overrides.class, "A yard's own numbers for the diagnosis tables"));
         Engine.all().forEach(e -> all.put(e.name(), RecordSchema.of(e.input(), "Input of the engine " + e.name())));
         return all;
     }

@@ -128,6 +128,6 @@ class CommandsTest {
     void knowledgeNamesTheScalesInUse() throws IOException {
         assertThat(run("knowledge", "--json")).isZero();
         assertThat(Json.mapper().readTree(out.toString()).get("findings").findValuesAsText("id"))
-                .contains("oil_water", "magnet", "washers");
+                .contains("oil_water", "magnet", "washers", "pressure_hold", "telltale_tank");
     }
 }

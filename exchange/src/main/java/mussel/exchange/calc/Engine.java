@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Function;
 import mussel.core.drain.DrainEngine;
 import mussel.core.drain.DrainInput;
@@ -13,10 +14,22 @@ import mussel.core.fill.FillEngine;
 import mussel.core.fill.FillInput;
 import mussel.core.fill.FillResult;
 import mussel.core.fill.FillWords;
+import mussel.core.leak.LeakEngine;
+import mussel.core.leak.LeakInput;
+import mussel.core.leak.LeakResult;
+import mussel.core.leak.LeakWords;
+import mussel.core.measure.Problems;
 import mussel.core.measure.YardUnits;
+import mussel.core.verdict.Context;
+import mussel.core.verdict.Tables;
+import mussel.core.verdict.VerdictEngine;
+import mussel.core.verdict.VerdictInput;
+import mussel.core.verdict.VerdictResult;
+import mussel.core.verdict.VerdictWords;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.RecordReader;
+import mussel.exchange.verdict.KnowledgeFiles;
 
 /** One engine of the core as the headless contract shows it. */
 public final class Engine {
@@ -24,6 +37,15 @@ public final class Engine {
             of("drain", DrainInput.class, in -> {
                 DrainResult out = DrainEngine.run(in);
                 return answer("drain", out, new DrainWords(in, out, YardUnits.METRIC).notes());
+            }),
+            of("leak", LeakInput.class, in -> {
+                LeakResult out = LeakEngine.run(in);
+                return answer("leak", out, new LeakWords(in, out, YardUnits.METRIC).notes());
+            }),
+            of("verdict", VerdictInput.class, (in, problems) -> in.check(KnowledgeFiles.shipped(), problems), in -> {
+                Tables tables = Tables.of(KnowledgeFiles.shipped(), in.context().orElseGet(Context::empty));
+                VerdictResult out = VerdictEngine.run(tables, in);
+                return answer("verdict", out, new VerdictWords(tables.knowledge(), out).notes());
             }),
             of("fill", FillInput.class, in -> {
                 FillResult out = FillEngine.run(in);
@@ -41,9 +63,22 @@ public final class Engine {
     }
 
     private static <T extends Record> Engine of(String name, Class<T> type, Function<T, ObjectNode> compute) {
+        return of(name, type, (in, problems) -> {}, compute);
+    }
+
+    /** An engine whose input is also checked against data that ship. */
+    private static <T extends Record> Engine of(
+            String name, Class<T> type, BiConsumer<T, Problems> check, Function<T, ObjectNode> compute) {
         return new Engine(name, type, tree -> {
             Read<T> in = RecordReader.read(tree, type);
-            return new Read<>(in.value().map(compute), in.problems());
+            if (in.value().isEmpty()) {
+                return new Read<>(Optional.empty(), in.problems());
+            }
+            Problems problems = new Problems();
+            check.accept(in.value().get(), problems);
+            return problems.none()
+                    ? Read.of(compute.apply(in.value().get()))
+                    : new Read<>(Optional.empty(), problems.list());
         });
     }
 

@@ -2,7 +2,9 @@ package mussel.exchange.record;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
@@ -57,8 +59,9 @@ public final class RecordReader {
     private void unknown(JsonNode node, RecordShape shape, String pointer) {
         node.fieldNames().forEachRemaining(field -> {
             if (!shape.names().contains(field)) {
-                String escaped = field.replace("~", "~0").replace("/", "~1");
-                problems.at(pointer + "/" + escaped, "is no field here; there are " + String.join(", ", shape.names()));
+                problems.at(
+                        pointer + "/" + escaped(field),
+                        "is no field here; there are " + String.join(", ", shape.names()));
             }
         });
     }
@@ -68,6 +71,9 @@ public final class RecordReader {
         boolean absent = node == null || node.isNull();
         if (type == List.class) {
             return absent && field.atLeast() == 0 ? List.of() : list(node, field, pointer);
+        }
+        if (type == Map.class) {
+            return absent ? Map.of() : map(node, field, pointer);
         }
         if (absent && type == Optional.class) {
             return Optional.empty();
@@ -105,13 +111,34 @@ public final class RecordReader {
         return items;
     }
 
+    private Object map(JsonNode node, FieldShape field, String pointer) {
+        if (!node.isObject()) {
+            return refuse(pointer, "must be an object of names: " + field.what());
+        }
+        Map<String, Object> named = new LinkedHashMap<>();
+        node.properties().forEach(entry -> {
+            String at = pointer + "/" + escaped(entry.getKey());
+            if (!entry.getValue().isNull()) {
+                Object value = scalar(entry.getValue(), field, at);
+                if (value != null) {
+                    named.put(entry.getKey(), value);
+                }
+            }
+        });
+        return named;
+    }
+
+    private static String escaped(String name) {
+        return name.replace("~", "~0").replace("/", "~1");
+    }
+
     /** One value that stands there; null after a problem. */
     private Object scalar(JsonNode node, FieldShape field, String pointer) {
         Class<?> type = field.item();
         if (type == double.class || type == Double.class || type == OptionalDouble.class || type == int.class) {
             return number(node, field, pointer);
         }
-        if (type == boolean.class) {
+        if (type == boolean.class || type == Boolean.class) {
             return node.isBoolean()
                     ? (Object) node.booleanValue()
                     : refuse(pointer, "must be true or false: " + field.what());

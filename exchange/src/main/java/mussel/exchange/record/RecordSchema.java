@@ -3,10 +3,10 @@ package mussel.exchange.record;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.measure.Given;
@@ -50,6 +50,7 @@ public final class RecordSchema {
             return given.atLeast() > 0;
         }
         return type != Optional.class
+                && type != Map.class
                 && type != OptionalDouble.class
                 && given.orElse().isEmpty();
     }
@@ -64,6 +65,10 @@ public final class RecordSchema {
             if (given.atLeast() > 0) {
                 schema.put("minItems", given.atLeast());
             }
+        } else if (type == Map.class) {
+            schema = JsonNodeFactory.instance.objectNode();
+            schema.putArray("type").add("object").add("null");
+            schema.set("additionalProperties", value(argument(component), given, true));
         } else {
             schema = value(type == Optional.class ? argument(component) : type, given, nullable);
         }
@@ -76,7 +81,7 @@ public final class RecordSchema {
     }
 
     private static Class<?> argument(RecordComponent component) {
-        return (Class<?>) ((ParameterizedType) component.getGenericType()).getActualTypeArguments()[0];
+        return RecordShape.itemOf(component);
     }
 
     private static ObjectNode value(Class<?> type, Given given, boolean nullable) {
@@ -92,7 +97,7 @@ public final class RecordSchema {
             }
             return schema;
         }
-        if (type == String.class || type == boolean.class) {
+        if (type == String.class || type == boolean.class || type == Boolean.class) {
             schema.put("type", type == String.class ? "string" : "boolean");
             return orNull(schema, nullable);
         }

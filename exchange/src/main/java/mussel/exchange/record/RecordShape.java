@@ -4,8 +4,10 @@ import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -85,9 +87,7 @@ record RecordShape(List<FieldShape> fields, Set<String> names, Constructor<?> co
         private static FieldShape of(RecordComponent component) {
             Given given = component.getAnnotation(Given.class);
             Class<?> type = component.getType();
-            Class<?> item = type == List.class || type == Optional.class
-                    ? (Class<?>) ((ParameterizedType) component.getGenericType()).getActualTypeArguments()[0]
-                    : type;
+            Class<?> item = itemOf(component);
             String name = given.name().isEmpty() ? NamedBy.file(component.getName()) : given.name();
             List<Outcome> outcomes = item.isEnum()
                     ? Arrays.stream(item.getEnumConstants())
@@ -105,6 +105,16 @@ record RecordShape(List<FieldShape> fields, Set<String> names, Constructor<?> co
                     given.atLeast(),
                     outcomes);
         }
+    }
+
+    /** The type within a list, an optional or a map, else the type itself. */
+    static Class<?> itemOf(RecordComponent component) {
+        Class<?> type = component.getType();
+        if (type != List.class && type != Optional.class && type != Map.class) {
+            return type;
+        }
+        Type[] arguments = ((ParameterizedType) component.getGenericType()).getActualTypeArguments();
+        return (Class<?>) arguments[arguments.length - 1];
     }
 
     /**

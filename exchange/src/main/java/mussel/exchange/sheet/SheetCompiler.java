@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import mussel.core.sheet.FamilySheet;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
+import mussel.exchange.verdict.KnowledgeFiles;
 
 /**
  * Run by the build: checks the sheets that ship and writes each as JSON beside its YAML, since JSON is read in a tenth of the time when
@@ -22,6 +23,11 @@ public final class SheetCompiler {
             Read<FamilySheet> sheet = SheetFiles.family(Files.readAllBytes(yaml));
             write(yaml.resolveSibling(id + ".json"), sheet, id);
         }
+        Path verdict = folder.resolveSibling("verdict");
+        write(
+                verdict.resolve("knowledge.json"),
+                KnowledgeFiles.read(Files.readAllBytes(verdict.resolve("knowledge.yaml"))),
+                "knowledge");
         write(folder.resolve("yard.json"), SheetFiles.yard(Files.readAllBytes(folder.resolve("yard.yaml"))), "yard");
     }
 

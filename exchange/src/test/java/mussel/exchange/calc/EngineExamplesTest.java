@@ -15,17 +15,18 @@ class EngineExamplesTest {
     private static final double SIX_FIGURES = 5e-6;
 
     @ParameterizedTest
-    @ValueSource(strings = {"drain", "fill"})
+    @ValueSource(strings = {"drain", "fill", "leak-leaking", "leak-undecided"})
     void workedExampleAgreesToSixFigures(String name) throws IOException {
         JsonNode example = example(name);
-        ObjectNode answer = Engine.named(name)
+        String engine = name.split("-")[0];
+        ObjectNode answer = Engine.named(engine)
                 .orElseThrow()
                 .run(Json.mapper().writeValueAsBytes(example.get("in")))
                 .value()
                 .orElseThrow();
 
         agree(answer, example.get("out"), name);
-        assertThat(answer.get("engine").asText()).isEqualTo(name);
+        assertThat(answer.get("engine").asText()).isEqualTo(engine);
         assertThat(answer.get("notes")).isNotEmpty();
     }
 

@@ -1,0 +1,102 @@
+package mussel.core.leak;
+
+import java.util.List;
+import mussel.core.measure.Checked;
+import mussel.core.measure.Given;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Problems;
+
+/**
+ * What the leak engine needs of a hold.
+ *
+ * @param mode pressure or vacuum
+ * @param volumeMl the air space under test (ml)
+ * @param baroKpa the barometer (kPa)
+ * @param startKpa the gauge pressure the sheet starts from; negative for vacuum (kPa)
+ * @param holdMin how long the sheet holds (min)
+ * @param allowedDropKpa how far it may move in that time (kPa)
+ * @param gaugeStepKpa the gauge's resolution (kPa)
+ * @param tempStepC the thermometer's resolution (K)
+ * @param settleS readings before this time are left out (s)
+ * @param readings the readings in the order they were taken
+ */
+public record LeakInput(
+        @Given("whether it holds pressure or vacuum") LeakMode mode,
+        @Given(value = "the air space under test", kind = Kind.VOLUME, min = 1, max = 50_000) double volumeMl,
+        @Given(value = "the barometer", kind = Kind.PRESSURE, min = 50, max = 115) double baroKpa,
+        @Given(value = "the gauge pressure to start from", kind = Kind.PRESSURE, min = -100, max = 400) double startKpa,
+        @Given(value = "how long the sheet holds", kind = Kind.DURATION, min = 0, minOpen = true, max = 1_440)
+                double holdMin,
+        @Given(value = "how far it may move", kind = Kind.PRESSURE, min = 0, minOpen = true, max = 400)
+                double allowedDropKpa,
+        @Given(value = "the gauge's resolution", kind = Kind.PRESSURE, min = 0, minOpen = true, max = 50)
+                double gaugeStepKpa,
+        @Given(value = "the thermometer's resolution (K)", min = 0, minOpen = true, max = 10, orElse = "0.1")
+                double tempStepC,
+        @Given(value = "the time to let it settle (s)", min = 0, max = 86_400, orElse = "30") double settleS,
+        @Given(value = "the readings", atLeast = 1) List<LeakReading> readings)
+        implements Checked {
+    /** The least readings a line can be judged by. */
+    public static final int LEAST_USED = 4;
+    /** 0 °C (K). */
+    static final double KELVIN = 273.15;
+
+    /** Keeps its own copy. */
+    public LeakInput {
+        readings = List.copyOf(readings);
+    }
+
+    /** The readings that count: those after settling. */
+    public List<LeakReading> used() {
+        return readings.stream().filter(r -> r.tS() >= settleS).toList();
+    }
+
+    /** The pressure of a reading as it would be at the temperature of the first one used (absolute, kPa). */
+    double compensatedKpa(LeakReading reading, LeakReading first) {
+        return (reading.gaugeKpa() + baroKpa) * (first.tempC() + KELVIN) / (reading.tempC() + KELVIN);
+    }
+
+    @Override
+    public void check(Problems problems, String pointer) {
+        boolean pressure = mode == LeakMode.PRESSURE;
+        problems.unless(
+                pressure ? startKpa > 0 : startKpa < 0 && startKpa > -baroKpa,
+                pointer + "/start_kpa",
+                pressure
+                        ? "is " + startKpa + " kPa; a pressure hold starts above 0"
+                        : "is " + startKpa + " kPa; a vacuum hold starts below 0 and above −" + baroKpa
+                                + " kPa, which would be nothing at all");
+        problems.unless(
+                allowedDropKpa < Math.abs(startKpa),
+                pointer + "/allowed_drop_kpa",
+                "is not below the start of " + Math.abs(startKpa) + " kPa: nothing could fail such a test");
+        for (int i = 1; i < readings.size(); i++) {
+            problems.unless(
+                    readings.get(i).tS() > readings.get(i - 1).tS(),
+                    pointer + "/readings/" + i + "/t_s",
+                    "is " + readings.get(i).tS() + " s, not after the reading before it ("
+                            + readings.get(i - 1).tS() + " s)");
+        }
+        List<LeakReading> used = used();
+        problems.unless(
+                used.size() >= LEAST_USED,
+                pointer + "/readings",
+                "hold " + used.size() + " taken at or after " + settleS + " s; at least " + LEAST_USED
+                        + " are needed to judge a line");
+        sides(problems, pointer, used);
+    }
+
+    private void sides(Problems problems, String pointer, List<LeakReading> used) {
+        int skipped = readings.size() - used.size();
+        for (int i = 0; i < used.size(); i++) {
+            double kpa = compensatedKpa(used.get(i), used.get(0));
+            boolean right = mode == LeakMode.PRESSURE ? kpa > baroKpa : kpa < baroKpa && kpa > 0;
+            problems.unless(
+                    right,
+                    pointer + "/readings/" + (i + skipped) + "/gauge_kpa",
+                    "is " + used.get(i).gaugeKpa() + " kPa, which compensated for temperature is not "
+                            + (mode == LeakMode.PRESSURE ? "above" : "below")
+                            + " the barometer: it has all gone, or the sign is wrong");
+        }
+    }
+}

@@ -1,0 +1,58 @@
+package mussel.core.leak;
+
+import java.util.List;
+import mussel.core.measure.Given;
+
+/**
+ * What a hold proves.
+ *
+ * @param verdict tight, leaking, or not decided yet
+ * @param kPerMin slope of the leak law (1/min); negative where it drifted the other way
+ * @param kSe its standard error (1/min)
+ * @param dropKpa how far the sheet's start would move in the sheet's time (kPa)
+ * @param dropLowKpa lower 95 % bound of that (kPa)
+ * @param dropHighKpa upper 95 % bound of that (kPa)
+ * @param leakStdMlMin the leak at the start, at 20 °C and 101.325 kPa (ml/min)
+ * @param leakLow its lower 95 % bound (ml/min)
+ * @param leakHigh its upper 95 % bound (ml/min)
+ * @param moreMinutes how much longer to hold until it is decided (min); 0 when it is, 60 at most
+ * @param nUsed readings used
+ * @param stages each stage with four readings or more by itself
+ */
+public record LeakResult(
+        Verdict verdict,
+        double kPerMin,
+        double kSe,
+        double dropKpa,
+        double dropLowKpa,
+        double dropHighKpa,
+        double leakStdMlMin,
+        double leakLow,
+        double leakHigh,
+        double moreMinutes,
+        @Given(value = "readings used", name = "n_used") int nUsed,
+        List<StageSlope> stages) {
+    /** Keeps its own copy. */
+    public LeakResult {
+        stages = List.copyOf(stages);
+    }
+
+    /** What the hold says. */
+    public enum Verdict {
+        /** The upper bound is within what is allowed. */
+        TIGHT,
+        /** The lower bound is beyond it. */
+        LEAKING,
+        /** Neither. */
+        UNDECIDED
+    }
+
+    /**
+     * One stage by itself.
+     *
+     * @param stage which
+     * @param kPerMin its slope (1/min)
+     * @param kSe its standard error (1/min)
+     */
+    public record StageSlope(Stage stage, double kPerMin, double kSe) {}
+}

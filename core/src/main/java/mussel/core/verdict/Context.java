@@ -1,0 +1,103 @@
+package mussel.core.verdict;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.measure.Given;
+import mussel.core.measure.Kind;
+
+/**
+ * What is known of a leg before anyone looks: it moves the odds beforehand. What is absent moves nothing.
+ *
+ * @param water what it runs in
+ * @param sand whether it runs in sand or shallows
+ * @param storage how it is kept
+ * @param hoursSinceChange running hours since the oil was changed (h)
+ * @param monthsSinceChange months since the oil was changed
+ * @param caseKind one piece or split
+ * @param ageYears the leg's age (years)
+ * @param lastJob what was done last
+ * @param sealLayout how the lips of a pair face
+ * @param twinFound causes confirmed on the leg that hangs beside it
+ */
+public record Context(
+        @Given("what the leg runs in") Optional<Waters> water,
+        @Given("whether it runs in sand or shallows") Optional<Boolean> sand,
+        @Given("how it is kept") Optional<Storage> storage,
+        @Given(value = "the running hours since the last change", kind = Kind.RUNNING, min = 0, max = 100_000)
+                OptionalDouble hoursSinceChange,
+        @Given(value = "the months since the last change", kind = Kind.MONTHS, min = 0, max = 1_200)
+                OptionalDouble monthsSinceChange,
+        @Given("how the case is made") Optional<CaseKind> caseKind,
+        @Given(value = "the age of the leg (years)", min = 0, max = 120) OptionalDouble ageYears,
+        @Given("what was done last") Optional<LastJob> lastJob,
+        @Given("how the lips of a pair face") Optional<SealLayout> sealLayout,
+        @Given("causes confirmed on the sister leg") List<String> twinFound) {
+    /** Keeps its own copy. */
+    public Context {
+        twinFound = List.copyOf(twinFound);
+    }
+
+    /** Nothing known. */
+    public static Context empty() {
+        return new Context(
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of());
+    }
+
+    /** The waters that matter. */
+    public enum Waters {
+        /** Lakes and rivers. */
+        FRESH,
+        /** The sea. */
+        SEA,
+        /** Between the two. */
+        BRACKISH
+    }
+
+    /** How a leg is kept. */
+    public enum Storage {
+        /** In the water. */
+        MOORING,
+        /** On a trailer. */
+        TRAILER,
+        /** Through frost. */
+        FROST
+    }
+
+    /** How a case is made. */
+    public enum CaseKind {
+        /** One casting. */
+        ONE_PIECE,
+        /** With a lower half of its own. */
+        SPLIT
+    }
+
+    /** What was done last. */
+    public enum LastJob {
+        /** Nothing. */
+        NONE,
+        /** The oil. */
+        OIL_ONLY,
+        /** The seals. */
+        RESEALED,
+        /** Opened by nobody knows whom. */
+        OPENED_UNKNOWN
+    }
+
+    /** How the lips of a pair face. */
+    public enum SealLayout {
+        /** One keeps oil in, the other water out. */
+        BACK_TO_BACK,
+        /** Both outward. */
+        BOTH_OUT
+    }
+}

@@ -1,0 +1,128 @@
+package mussel.core.verdict;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import mussel.core.measure.Given;
+import mussel.core.measure.Kind;
+
+/**
+ * Something that can be looked at, with its outcomes from benign to severe.
+ *
+ * @param id its id
+ * @param title its name
+ * @param outcomes from benign to severe
+ * @param station where it is made
+ * @param access what must be open for it
+ * @param minutes its own time (min)
+ * @param base the distribution with no cause
+ * @param why the reason for the base
+ * @param given each cause's own share
+ * @param gate it says something benign only while one of these stands
+ * @param variants rows that take the place of others in some contexts
+ */
+public record Finding(
+        @Given("the finding's id") String id,
+        @Given("the finding's name") String title,
+        @Given(value = "the outcomes, benign to severe", atLeast = 2) List<String> outcomes,
+        @Given("the station where it is made") String station,
+        @Given("what must be open for it") String access,
+        @Given(value = "its own time", kind = Kind.DURATION, min = 0, max = 600) double minutes,
+        @Given(value = "the shares with no cause", min = 0, max = 1, atLeast = 2) List<Double> base,
+        @Given("the reason for the base") String why,
+        @Given(value = "each cause's own share", atLeast = 1) List<Share> given,
+        @Given("what opens it") List<Gate> gate,
+        @Given("rows for other contexts") List<Variant> variants) {
+    /** Keeps its own copies. */
+    public Finding {
+        outcomes = List.copyOf(outcomes);
+        base = List.copyOf(base);
+        given = List.copyOf(given);
+        gate = List.copyOf(gate);
+        variants = List.copyOf(variants);
+    }
+
+    /** The causes' rows in a context, by cause. */
+    public Map<String, Share> given(Context context) {
+        Map<String, Share> rows = given.stream()
+                .collect(Collectors.toMap(Share::cause, s -> s, (a, b) -> b, java.util.LinkedHashMap::new));
+        variants.stream()
+                .filter(v ->
+                        v.key().matches(context, Optional.of(v.is()), OptionalDouble.empty(), OptionalDouble.empty()))
+                .forEach(v -> v.given().forEach(s -> rows.put(s.cause(), s)));
+        return rows;
+    }
+
+    /** Whether the gate is open: none there, or one of its outcomes stands. */
+    public boolean open(Map<String, String> findings) {
+        return gate.isEmpty()
+                || gate.stream()
+                        .anyMatch(g -> findings.containsKey(g.finding())
+                                && g.outcomes().contains(findings.get(g.finding())));
+    }
+
+    /** The same finding with another base or another row. */
+    Finding with(Share row) {
+        if (row.cause().equals(Share.BASE)) {
+            return new Finding(
+                    id, title, outcomes, station, access, minutes, row.shares(), row.why(), given, gate, variants);
+        }
+        List<Share> rows =
+                given.stream().map(s -> s.cause().equals(row.cause()) ? row : s).toList();
+        return new Finding(id, title, outcomes, station, access, minutes, base, why, rows, gate, variants);
+    }
+
+    /**
+     * One cause's own share of a finding.
+     *
+     * @param cause the cause
+     * @param shares over the outcomes
+     * @param why the reason
+     */
+    public record Share(
+            @Given("the cause") String cause,
+            @Given(value = "the shares over the outcomes", min = 0, max = 1, atLeast = 2) List<Double> shares,
+            @Given("the reason for the numbers") String why) {
+        /** Stands for the base in a yard's own file. */
+        public static final String BASE = "base";
+
+        /** Keeps its own copy. */
+        public Share {
+            shares = List.copyOf(shares);
+        }
+    }
+
+    /**
+     * One way to open a finding.
+     *
+     * @param finding another finding
+     * @param outcomes the outcomes of it that open this one
+     */
+    public record Gate(
+            @Given("the other finding") String finding,
+            @Given(value = "the outcomes that open it", atLeast = 1) List<String> outcomes) {
+        /** Keeps its own copy. */
+        public Gate {
+            outcomes = List.copyOf(outcomes);
+        }
+    }
+
+    /**
+     * Rows for another context.
+     *
+     * @param key the key of the context
+     * @param is its value
+     * @param given the rows that take the place of those of the same causes
+     */
+    public record Variant(
+            @Given("the key of the context") When key,
+            @Given("its value") String is,
+            @Given(value = "the rows", atLeast = 1) List<Share> given) {
+        /** Keeps its own copy. */
+        public Variant {
+            given = List.copyOf(given);
+        }
+    }
+}

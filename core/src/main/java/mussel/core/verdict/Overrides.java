@@ -1,0 +1,168 @@
+package mussel.core.verdict;
+
+import java.util.ArrayList;
+import java.util.List;
+import mussel.core.measure.Given;
+import mussel.core.measure.Problems;
+
+/**
+ * A yard's own numbers in place of those that ship, each with its reason.
+ *
+ * @param priors of causes
+ * @param shares of findings
+ * @param costs of goals
+ */
+public record Overrides(
+        @Given("the yard's own priors") List<Prior> priors,
+        @Given("the yard's own shares") List<Row> shares,
+        @Given("the yard's own costs") List<Cost> costs) {
+    /** Keeps its own copies. */
+    public Overrides {
+        priors = List.copyOf(priors);
+        shares = List.copyOf(shares);
+        costs = List.copyOf(costs);
+    }
+
+    /** None. */
+    public static Overrides none() {
+        return new Overrides(List.of(), List.of(), List.of());
+    }
+
+    /** Reports what does not fit the tables. */
+    public void check(Knowledge tables, Problems problems) {
+        for (int i = 0; i < priors.size(); i++) {
+            Prior prior = priors.get(i);
+            problems.unless(
+                    tables.cause(prior.cause()).isPresent(),
+                    "/priors/" + i + "/cause",
+                    "is no cause of the tables: " + prior.cause());
+        }
+        for (int i = 0; i < shares.size(); i++) {
+            check(tables, shares.get(i), "/shares/" + i, problems);
+        }
+        for (int i = 0; i < costs.size(); i++) {
+            problems.unless(
+                    tables.goal(costs.get(i).goal()).isPresent(),
+                    "/costs/" + i + "/goal",
+                    "is no goal of the tables: " + costs.get(i).goal());
+        }
+    }
+
+    private static void check(Knowledge tables, Row row, String at, Problems problems) {
+        tables.finding(row.finding())
+                .ifPresentOrElse(
+                        finding -> {
+                            boolean known = row.cause().equals(Finding.Share.BASE)
+                                    || finding.given().stream()
+                                            .anyMatch(s -> s.cause().equals(row.cause()));
+                            problems.unless(
+                                    known,
+                                    at + "/cause",
+                                    "does not bear on " + row.finding() + " in the tables: " + row.cause());
+                            Knowledge.row(finding, row.shares(), problems, at + "/shares");
+                        },
+                        () -> problems.at(at + "/finding", "is no finding of the tables: " + row.finding()));
+    }
+
+    /** The tables with these numbers in place; they have been checked. */
+    public Knowledge over(Knowledge tables) {
+        List<Cause> causes = new ArrayList<>(tables.causes());
+        for (Prior prior : priors) {
+            causes.replaceAll(c -> c.id().equals(prior.cause()) ? c.withPrior(prior.prior(), prior.why()) : c);
+        }
+        List<Finding> findings = new ArrayList<>(tables.findings());
+        for (Row row : shares) {
+            findings.replaceAll(f ->
+                    f.id().equals(row.finding()) ? f.with(new Finding.Share(row.cause(), row.shares(), row.why())) : f);
+        }
+        List<RepairGoal> goals = new ArrayList<>(tables.goals());
+        for (Cost cost : costs) {
+            goals.replaceAll(g -> g.id().equals(cost.goal())
+                    ? new RepairGoal(g.id(), g.title(), cost.marginalCost(), cost.comebackCost())
+                    : g);
+        }
+        return new Knowledge(tables.knowledgeVersion(), tables.access(), goals, causes, findings);
+    }
+
+    /** What these numbers changed, one sentence part each: what, from, to, why. */
+    public List<Change> changes(Knowledge tables) {
+        List<Change> changes = new ArrayList<>();
+        priors.forEach(p -> tables.cause(p.cause())
+                .ifPresent(c -> changes.add(new Change(
+                        c.title() + ", prior", String.valueOf(c.prior()), String.valueOf(p.prior()), p.why()))));
+        shares.forEach(r -> tables.finding(r.finding())
+                .ifPresent(f -> changes.add(new Change(
+                        f.title() + ", " + r.cause().replace('_', ' '),
+                        r.cause().equals(Finding.Share.BASE)
+                                ? f.base().toString()
+                                : f.given().stream()
+                                        .filter(s -> s.cause().equals(r.cause()))
+                                        .map(s -> s.shares().toString())
+                                        .findFirst()
+                                        .orElse("-"),
+                        r.shares().toString(),
+                        r.why()))));
+        costs.forEach(c -> tables.goal(c.goal())
+                .ifPresent(g -> changes.add(new Change(
+                        g.title() + ", cost of doing and of leaving",
+                        g.marginalCost() + " and " + g.comebackCost(),
+                        c.marginalCost() + " and " + c.comebackCost(),
+                        c.why()))));
+        return List.copyOf(changes);
+    }
+
+    /**
+     * One number changed.
+     *
+     * @param what which number
+     * @param was as shipped
+     * @param is the yard's own
+     * @param why the yard's reason
+     */
+    public record Change(String what, String was, String is, String why) {}
+
+    /**
+     * A prior of the yard's own.
+     *
+     * @param cause the cause
+     * @param prior its prior
+     * @param why the reason
+     */
+    public record Prior(
+            @Given("the cause") String cause,
+            @Given(value = "the prior", min = 0, minOpen = true, max = 0.99) double prior,
+            @Given("the reason") String why) {}
+
+    /**
+     * A row of the yard's own.
+     *
+     * @param finding the finding
+     * @param cause the cause, or base
+     * @param shares its shares
+     * @param why the reason
+     */
+    public record Row(
+            @Given("the finding") String finding,
+            @Given("the cause, or base") String cause,
+            @Given(value = "the shares", min = 0, max = 1, atLeast = 2) List<Double> shares,
+            @Given("the reason") String why) {
+        /** Keeps its own copy. */
+        public Row {
+            shares = List.copyOf(shares);
+        }
+    }
+
+    /**
+     * Costs of the yard's own.
+     *
+     * @param goal the goal
+     * @param marginalCost of doing it (money)
+     * @param comebackCost when it comes back (money)
+     * @param why the reason
+     */
+    public record Cost(
+            @Given("the goal") String goal,
+            @Given(value = "the cost of doing it (money)", min = 0, max = 1_000_000) double marginalCost,
+            @Given(value = "the cost when it comes back (money)", min = 0, max = 1_000_000) double comebackCost,
+            @Given("the reason") String why) {}
+}

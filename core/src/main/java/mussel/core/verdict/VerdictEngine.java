@@ -1,0 +1,235 @@
+package mussel.core.verdict;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mussel.core.verdict.Group.Belief;
+import mussel.core.verdict.Group.Evidence;
+import mussel.core.verdict.VerdictResult.CauseBelief;
+import mussel.core.verdict.VerdictResult.Check;
+import mussel.core.verdict.VerdictResult.Decision;
+
+/**
+ * Which faults, how sure, and what to look at next: the exact posterior over all subsets of causes (noisy-MAX, Diez 1993), the weight of
+ * evidence of each finding in bits (Good 1950), and the expected value of each look not made (Howard 1966). A pure function of the tables
+ * and its input.
+ */
+public final class VerdictEngine {
+    private static final double LN2 = Math.log(2);
+
+    private final Tables tables;
+    private final VerdictInput in;
+    private final Map<String, String> counted = new LinkedHashMap<>();
+    private final List<Evidence> evidence = new ArrayList<>();
+    private final List<int[]> made = new ArrayList<>();
+    private final double[] marginal;
+    private final double[] comeback;
+
+    private VerdictEngine(Tables tables, VerdictInput in) {
+        this.tables = tables;
+        this.in = in;
+        in.findings().forEach((id, outcome) -> {
+            Finding finding = tables.knowledge().finding(id).orElseThrow();
+            boolean benign = finding.outcomes().indexOf(outcome) == 0;
+            if (!benign || finding.open(in.findings())) {
+                counted.put(id, outcome);
+            }
+        });
+        for (Group group : tables.groups()) {
+            int[] outcomes = new int[group.findings.size()];
+            for (int f = 0; f < outcomes.length; f++) {
+                Finding finding = group.findings.get(f);
+                outcomes[f] = finding.outcomes().indexOf(counted.getOrDefault(finding.id(), "")) + 1;
+            }
+            made.add(outcomes);
+            evidence.add(group.given(outcomes));
+        }
+        List<RepairGoal> goals = tables.knowledge().goals();
+        marginal = goals.stream().mapToDouble(g -> cost(g).marginalCost()).toArray();
+        comeback = goals.stream().mapToDouble(g -> cost(g).comebackCost()).toArray();
+    }
+
+    private VerdictInput.Costs cost(RepairGoal goal) {
+        return in.goals().getOrDefault(goal.id(), new VerdictInput.Costs(goal.marginalCost(), goal.comebackCost()));
+    }
+
+    /** Judges findings; the input has been checked against the tables. */
+    public static VerdictResult run(Tables tables, VerdictInput in) {
+        return new VerdictEngine(tables, in).judge(true);
+    }
+
+    /** The same without ranking the looks, which takes most of the time. */
+    public static VerdictResult withoutChecks(Tables tables, VerdictInput in) {
+        return new VerdictEngine(tables, in).judge(false);
+    }
+
+    private VerdictResult judge(boolean ranked) {
+        List<CauseBelief> causes = new ArrayList<>();
+        double together = 0;
+        double apart = 0;
+        double surprise;
+        Map<String, Double> removed = new LinkedHashMap<>();
+        for (int g = 0; g < evidence.size(); g++) {
+            together += evidence.get(g).bits();
+        }
+        for (int g = 0; g < evidence.size(); g++) {
+            Group group = tables.groups().get(g);
+            for (int f = 0; f < group.findings.size(); f++) {
+                if (made.get(g)[f] > 0) {
+                    apart += Math.log(group.predictive(f, made.get(g)[f] - 1)) / LN2;
+                }
+            }
+        }
+        surprise = apart - together;
+        for (int g = 0; g < evidence.size(); g++) {
+            causes.addAll(causes(g, removed));
+        }
+        causes.sort(
+                Comparator.comparingDouble(CauseBelief::probability).reversed().thenComparing(CauseBelief::id));
+        Optional<String> carrier = surprise > VerdictResult.CONTRADICTION_BITS
+                ? removed.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey)
+                : Optional.empty();
+        return new VerdictResult(
+                causes,
+                decisions(),
+                ranked ? checks() : List.of(),
+                tables.knowledge().knowledgeVersion(),
+                counted.isEmpty() ? 0 : surprise,
+                carrier);
+    }
+
+    /** The causes of a group; notes by how much each finding's removal lowers the surprise. */
+    private List<CauseBelief> causes(int g, Map<String, Double> removed) {
+        Group group = tables.groups().get(g);
+        Evidence all = evidence.get(g);
+        Map<String, Belief> without = new LinkedHashMap<>();
+        for (int f = 0; f < group.findings.size(); f++) {
+            int outcome = made.get(g)[f];
+            if (outcome > 0) {
+                Belief others = all.without(f);
+                without.put(group.findings.get(f).id(), others);
+                double apart = Math.log(group.predictive(f, outcome - 1)) / LN2;
+                removed.put(group.findings.get(f).id(), apart + all.bitsWithout(others) - all.bits());
+            }
+        }
+        List<CauseBelief> causes = new ArrayList<>();
+        for (int c = 0; c < group.causes.size(); c++) {
+            List<VerdictResult.Evidence> bits = new ArrayList<>();
+            for (Map.Entry<String, Belief> other : without.entrySet()) {
+                double ratio = all.belief().odds(c) / other.getValue().odds(c);
+                bits.add(new VerdictResult.Evidence(other.getKey(), Math.log(ratio) / LN2));
+            }
+            causes.add(new CauseBelief(
+                    group.causes.get(c).id(), group.prior(c), all.belief().probability(c), bits));
+        }
+        return causes;
+    }
+
+    private double[] goalProbabilities(List<Belief> beliefs) {
+        double[] none = new double[marginal.length];
+        java.util.Arrays.fill(none, 1);
+        for (Belief belief : beliefs) {
+            for (int goal = 0; goal < none.length; goal++) {
+                none[goal] *= 1 - belief.goal(goal);
+            }
+        }
+        for (int goal = 0; goal < none.length; goal++) {
+            none[goal] = 1 - none[goal];
+        }
+        return none;
+    }
+
+    private List<Belief> beliefs() {
+        return evidence.stream().map(Evidence::belief).toList();
+    }
+
+    private List<Decision> decisions() {
+        double[] p = goalProbabilities(beliefs());
+        List<Decision> decisions = new ArrayList<>();
+        for (int goal = 0; goal < p.length; goal++) {
+            double leave = p[goal] * comeback[goal];
+            decisions.add(
+                    new Decision(tables.goals().get(goal), p[goal], leave > marginal[goal], marginal[goal], leave));
+        }
+        return decisions;
+    }
+
+    private double cost(List<Belief> beliefs) {
+        double[] p = goalProbabilities(beliefs);
+        double cost = 0;
+        for (int goal = 0; goal < p.length; goal++) {
+            cost += Math.min(marginal[goal], p[goal] * comeback[goal]);
+        }
+        return cost;
+    }
+
+    private List<Check> checks() {
+        List<Check> checks = new ArrayList<>();
+        double costNow = cost(beliefs());
+        for (int g = 0; g < evidence.size(); g++) {
+            Group group = tables.groups().get(g);
+            for (int f = 0; f < group.findings.size(); f++) {
+                Finding finding = group.findings.get(f);
+                if (!in.findings().containsKey(finding.id()) && finding.open(in.findings()) && !excluded(finding)) {
+                    checks.add(check(g, f, finding, costNow));
+                }
+            }
+        }
+        checks.sort(Comparator.comparingDouble(Check::value)
+                .reversed()
+                .thenComparing(Comparator.comparingDouble((Check c) -> c.gainBits() / Math.max(1e-9, c.minutes()))
+                        .reversed())
+                .thenComparing(Check::finding));
+        return checks;
+    }
+
+    /** More and less than went in are one measurement. */
+    private boolean excluded(Finding finding) {
+        return finding.id().equals("volume_less") && "yes".equals(in.findings().get("volume_more"))
+                || finding.id().equals("volume_more")
+                        && "yes".equals(in.findings().get("volume_less"));
+    }
+
+    private Check check(int g, int f, Finding finding, double costNow) {
+        Evidence all = evidence.get(g);
+        List<Belief> beliefs = new ArrayList<>(beliefs());
+        double entropy = entropy(all.belief());
+        double expectedEntropy = 0;
+        double expectedCost = 0;
+        for (int x = 0; x < finding.outcomes().size(); x++) {
+            Belief after = all.after(f, x);
+            double p = after.total() / all.belief().total();
+            beliefs.set(g, after);
+            expectedEntropy += p * entropy(after);
+            expectedCost += p * cost(beliefs);
+        }
+        Access access = tables.knowledge().access(finding.access()).orElseThrow();
+        double minutes = finding.minutes() + (in.open().contains(access.id()) ? 0 : access.minutes());
+        double saves = costNow - expectedCost;
+        return new Check(
+                finding.id(),
+                entropy - expectedEntropy,
+                saves,
+                minutes,
+                saves - minutes * in.labourPerH() / 60,
+                access.id());
+    }
+
+    /** The sum of the causes' binary entropies (bits). */
+    private static double entropy(Belief belief) {
+        double bits = 0;
+        for (int c = 0; c < belief.with().length; c++) {
+            double p = belief.with()[c] / belief.total();
+            double q = belief.without()[c] / belief.total();
+            bits -= term(p) + term(q);
+        }
+        return bits;
+    }
+
+    private static double term(double p) {
+        return p > 0 ? p * Math.log(p) / LN2 : 0;
+    }
+}

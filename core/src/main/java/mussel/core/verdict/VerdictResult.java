@@ -1,0 +1,93 @@
+package mussel.core.verdict;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Which faults, how sure, and what to look at next.
+ *
+ * @param causes by falling probability
+ * @param decisions each goal
+ * @param checks each look not made, the most valuable first
+ * @param knowledgeVersion the edition of the tables
+ * @param surpriseBits how far the findings contradict each other (bits)
+ * @param surprisedBy the finding that carries most of it, where it is above three bits
+ */
+public record VerdictResult(
+        List<CauseBelief> causes,
+        List<Decision> decisions,
+        List<Check> checks,
+        String knowledgeVersion,
+        double surpriseBits,
+        Optional<String> surprisedBy) {
+    /** Above this the findings contradict each other (bits). */
+    public static final double CONTRADICTION_BITS = 3;
+
+    /** Keeps its own copies. */
+    public VerdictResult {
+        causes = List.copyOf(causes);
+        decisions = List.copyOf(decisions);
+        checks = List.copyOf(checks);
+    }
+
+    /** The belief in a cause. */
+    public Optional<CauseBelief> cause(String id) {
+        return causes.stream().filter(c -> c.id().equals(id)).findFirst();
+    }
+
+    /** The decision on a goal. */
+    public Optional<Decision> decision(String goal) {
+        return decisions.stream().filter(d -> d.goal().equals(goal)).findFirst();
+    }
+
+    /**
+     * How sure a cause is.
+     *
+     * @param id the cause
+     * @param prior beforehand, after the context
+     * @param probability now
+     * @param evidence what each finding adds or takes
+     */
+    public record CauseBelief(String id, double prior, double probability, List<Evidence> evidence) {
+        /** Keeps its own copy. */
+        public CauseBelief {
+            evidence = List.copyOf(evidence);
+        }
+    }
+
+    /**
+     * What one finding says of one cause.
+     *
+     * @param finding the finding
+     * @param bits log2 of the odds with all findings over the odds without this one; positive speaks for
+     */
+    public record Evidence(String finding, double bits) {}
+
+    /**
+     * What to do about one goal.
+     *
+     * @param goal the goal
+     * @param probability that any of its causes is there
+     * @param act whether doing it is cheaper than leaving it
+     * @param expectedCostDo what doing it costs (money)
+     * @param expectedCostLeave what leaving it costs on average (money)
+     */
+    public record Decision(
+            String goal,
+            double probability,
+            @mussel.core.measure.Given(value = "whether to do it", name = "do") boolean act,
+            double expectedCostDo,
+            double expectedCostLeave) {}
+
+    /**
+     * One look not made yet.
+     *
+     * @param finding the look
+     * @param gainBits how much it is expected to settle (bits)
+     * @param saves what it is expected to save (money)
+     * @param minutes its time, its set-up included where that is not open yet (min)
+     * @param value what it saves less its time (money)
+     * @param access what must be open for it
+     */
+    public record Check(String finding, double gainBits, double saves, double minutes, double value, String access) {}
+}

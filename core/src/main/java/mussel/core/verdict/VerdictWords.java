@@ -1,0 +1,229 @@
+package mussel.core.verdict;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import mussel.core.measure.Display;
+import mussel.core.measure.Explanation;
+import mussel.core.measure.Explanation.InputLine;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Sentences;
+import mussel.core.measure.YardUnits;
+import mussel.core.verdict.VerdictResult.CauseBelief;
+import mussel.core.verdict.VerdictResult.Check;
+import mussel.core.verdict.VerdictResult.Decision;
+
+/** The verdict in sentences: the same ones on screen, on paper and in the headless answer. */
+public final class VerdictWords {
+    private static final Sentences SAY = Sentences.beside(VerdictWords.class);
+    private static final double LIKELY = 0.5;
+    private static final double NOT_RULED_OUT = 0.15;
+    private static final double WORTH_SAYING = 0.03;
+
+    private final Knowledge knowledge;
+    private final VerdictResult out;
+
+    /** Words for one result. */
+    public VerdictWords(Knowledge knowledge, VerdictResult out) {
+        this.knowledge = knowledge;
+        this.out = out;
+    }
+
+    /** Plain sentences a technician can act on. */
+    public List<String> notes() {
+        List<String> notes = new ArrayList<>();
+        notes.add(head());
+        lipSide().ifPresent(notes::add);
+        contradiction().ifPresent(notes::add);
+        notes.add(next());
+        return List.copyOf(notes);
+    }
+
+    /** The one sentence of the running conclusion. */
+    public String head() {
+        List<Decision> likely = out.decisions().stream()
+                .filter(d -> d.probability() >= LIKELY)
+                .sorted(Comparator.comparingDouble(Decision::probability).reversed())
+                .toList();
+        List<Decision> open = out.decisions().stream()
+                .filter(d -> d.probability() >= NOT_RULED_OUT && d.probability() < LIKELY)
+                .sorted(Comparator.comparingDouble(Decision::probability).reversed())
+                .limit(2)
+                .toList();
+        if (likely.isEmpty()) {
+            return open.isEmpty() ? SAY.say("head.nothing") : SAY.say("head.unsure", named(open));
+        }
+        return open.isEmpty()
+                ? SAY.say("head.likely", named(likely.stream().limit(2).toList()))
+                : SAY.say("head.likely_open", named(likely.stream().limit(2).toList()), titles(open));
+    }
+
+    private String named(List<Decision> goals) {
+        return goals.stream()
+                .map(d -> title(d.goal()) + ", " + Display.percent(d.probability()))
+                .reduce((a, b) -> a + "; " + b)
+                .orElse("");
+    }
+
+    private String titles(List<Decision> goals) {
+        return goals.stream()
+                .map(d -> title(d.goal()))
+                .reduce((a, b) -> a + ", " + b)
+                .orElse("");
+    }
+
+    private String title(String goal) {
+        return knowledge.goal(goal).map(RepairGoal::title).orElse(goal);
+    }
+
+    /** Which lip of the leading pair it is, once one side clearly leads. */
+    public Optional<String> lipSide() {
+        for (String pair : List.of("driveshaft", "propshaft")) {
+            Optional<CauseBelief> oil = out.cause(pair + "_oil_lip");
+            Optional<CauseBelief> water = out.cause(pair + "_water_lip");
+            if (oil.isEmpty() || water.isEmpty()) {
+                continue;
+            }
+            CauseBelief more = oil.get().probability() > water.get().probability() ? oil.get() : water.get();
+            CauseBelief less = more == oil.get() ? water.get() : oil.get();
+            if (more.probability() > LIKELY && more.probability() > 2 * less.probability()) {
+                return Optional.of(SAY.say(
+                        "lip",
+                        knowledge.cause(more.id()).map(Cause::title).orElse(more.id()),
+                        Display.percent(more.probability()),
+                        Display.percent(less.probability())));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** That the findings contradict each other, and which carries most of it. */
+    public Optional<String> contradiction() {
+        return out.surprisedBy()
+                .map(f -> SAY.say(
+                        "contradict",
+                        Display.significant(out.surpriseBits()),
+                        knowledge.finding(f).map(Finding::title).orElse(f)));
+    }
+
+    /** The next look worth making, or that none is. */
+    public String next() {
+        return out.checks().isEmpty()
+                ? SAY.say("next.all")
+                : worth(out.checks().get(0)) ? next(out.checks().get(0)) : SAY.say("next.none");
+    }
+
+    private static boolean worth(Check check) {
+        return check.value() > 0;
+    }
+
+    private String next(Check check) {
+        return SAY.say(
+                "next.look",
+                knowledge.finding(check.finding()).map(Finding::title).orElse(check.finding()),
+                knowledge.access(check.access()).map(Access::title).orElse(check.access()),
+                Display.workTime(check.minutes()),
+                money(check.saves()));
+    }
+
+    private static String money(double amount) {
+        return Display.significant(amount) + " €";
+    }
+
+    /** How the most likely causes moved since another result, in a sentence part each; empty where little did. */
+    public List<String> changes(VerdictResult before) {
+        List<String> moved = new ArrayList<>();
+        out.decisions().forEach(now -> before.decision(now.goal()).ifPresent(was -> {
+            if (Math.abs(now.probability() - was.probability()) >= WORTH_SAYING) {
+                moved.add(SAY.say(
+                        "moved",
+                        title(now.goal()),
+                        Display.percent(was.probability()),
+                        Display.percent(now.probability())));
+            }
+        }));
+        return List.copyOf(moved);
+    }
+
+    /** Why a cause is as likely as it is. */
+    public Explanation why(CauseBelief belief) {
+        Cause cause = knowledge.cause(belief.id()).orElseThrow();
+        List<InputLine> lines = new ArrayList<>();
+        lines.add(new InputLine(SAY.say("why.prior"), Display.percent(belief.prior()), cause.why()));
+        belief.evidence().stream()
+                .filter(e -> Math.abs(e.bits()) >= 0.01)
+                .sorted(Comparator.comparingDouble((VerdictResult.Evidence e) -> -Math.abs(e.bits())))
+                .forEach(e -> lines.add(new InputLine(
+                        knowledge.finding(e.finding()).map(Finding::title).orElse(e.finding()),
+                        bits(e.bits()),
+                        reason(e.finding(), belief.id()))));
+        return new Explanation(
+                cause.title(),
+                Display.percent(belief.probability()),
+                SAY.say("why.formula"),
+                lines,
+                SAY.say("why.source", out.knowledgeVersion()),
+                SAY.say("why.u"),
+                next());
+    }
+
+    private String reason(String finding, String cause) {
+        return knowledge.finding(finding).stream()
+                .flatMap(f -> f.given().stream())
+                .filter(s -> s.cause().equals(cause))
+                .map(Finding.Share::why)
+                .findFirst()
+                .orElseGet(() -> SAY.say("why.elsewhere"));
+    }
+
+    /** Bits with their sign. */
+    public static String bits(double bits) {
+        return (bits < 0 ? "−" : "+") + Display.significant(Math.abs(bits)) + " bits";
+    }
+
+    /** Why a goal is to be done or left. */
+    public Explanation why(Decision decision) {
+        return new Explanation(
+                title(decision.goal()),
+                SAY.say(decision.act() ? "decision.do" : "decision.leave"),
+                SAY.say("why.decision.formula"),
+                List.of(
+                        new InputLine(
+                                SAY.say("why.decision.p"),
+                                Display.percent(decision.probability()),
+                                SAY.say("why.origin.tables")),
+                        new InputLine(
+                                SAY.say("why.decision.do"),
+                                money(decision.expectedCostDo()),
+                                SAY.say("why.origin.costs")),
+                        new InputLine(
+                                SAY.say("why.decision.leave"),
+                                money(decision.expectedCostLeave()),
+                                SAY.say("why.origin.costs"))),
+                SAY.say("why.source", out.knowledgeVersion()),
+                SAY.say("why.u"),
+                SAY.say("why.decision.change"));
+    }
+
+    /** Why a look is worth what it is. */
+    public Explanation why(Check check) {
+        return new Explanation(
+                knowledge.finding(check.finding()).map(Finding::title).orElse(check.finding()),
+                money(check.value()),
+                SAY.say("why.check.formula"),
+                List.of(
+                        new InputLine(SAY.say("why.check.saves"), money(check.saves()), SAY.say("why.origin.tables")),
+                        new InputLine(
+                                SAY.say("why.check.minutes"),
+                                Display.exact(Kind.DURATION, check.minutes(), YardUnits.METRIC),
+                                knowledge
+                                        .access(check.access())
+                                        .map(Access::title)
+                                        .orElse("")),
+                        new InputLine(SAY.say("why.check.gain"), bits(check.gainBits()), SAY.say("why.origin.tables"))),
+                SAY.say("why.source", out.knowledgeVersion()),
+                SAY.say("why.u"),
+                SAY.say("why.check.change"));
+    }
+}

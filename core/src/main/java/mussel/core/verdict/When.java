@@ -1,0 +1,65 @@
+package mussel.core.verdict;
+
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** The keys of the context a table may ask for. */
+public enum When {
+    /** What it runs in. */
+    WATER,
+    /** Sand or shallows. */
+    SAND,
+    /** How it is kept. */
+    STORAGE,
+    /** Running hours since the oil was changed. */
+    HOURS_SINCE_CHANGE,
+    /** Months since the oil was changed. */
+    MONTHS_SINCE_CHANGE,
+    /** How the case is made. */
+    CASE_KIND,
+    /** The leg's age. */
+    AGE_YEARS,
+    /** What was done last. */
+    LAST_JOB,
+    /** How the lips face. */
+    SEAL_LAYOUT,
+    /** Causes found on the sister leg. */
+    TWIN_FOUND;
+
+    /** Whether the context has that value, or lies within the bounds, both inclusive. What is absent never matches. */
+    boolean matches(Context context, Optional<String> is, OptionalDouble from, OptionalDouble to) {
+        if (this == TWIN_FOUND) {
+            return is.isPresent() && context.twinFound().contains(is.get());
+        }
+        OptionalDouble number = number(context);
+        if (number.isPresent()) {
+            return number.getAsDouble() >= from.orElse(Double.NEGATIVE_INFINITY)
+                    && number.getAsDouble() <= to.orElse(Double.POSITIVE_INFINITY);
+        }
+        return is.isPresent() && word(context).equals(is);
+    }
+
+    private OptionalDouble number(Context context) {
+        return switch (this) {
+            case HOURS_SINCE_CHANGE -> context.hoursSinceChange();
+            case MONTHS_SINCE_CHANGE -> context.monthsSinceChange();
+            case AGE_YEARS -> context.ageYears();
+            default -> OptionalDouble.empty();
+        };
+    }
+
+    private Optional<String> word(Context context) {
+        Optional<?> value =
+                switch (this) {
+                    case WATER -> context.water();
+                    case SAND -> context.sand();
+                    case STORAGE -> context.storage();
+                    case CASE_KIND -> context.caseKind();
+                    case LAST_JOB -> context.lastJob();
+                    case SEAL_LAYOUT -> context.sealLayout();
+                    default -> Optional.empty();
+                };
+        return value.map(v -> v.toString().toLowerCase(Locale.ROOT));
+    }
+}
