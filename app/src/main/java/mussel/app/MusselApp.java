@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -103,9 +104,12 @@ public final class MusselApp extends Application {
     private void fetch() {
         try {
             Families families = Families.load(DataFolder.families());
-            catalogue.complete(Yards.catalogue(families.sheets(), families.own()));
+            Tabled tables = Tabled.load(DataFolder.path());
+            catalogue.complete(Yards.catalogue(families.sheets(), families.own(), tables));
             Platform.runLater(() -> {
-                families.refused().stream().findFirst().ifPresent(window::tell);
+                Stream.concat(families.refused().stream(), tables.refused().stream())
+                        .findFirst()
+                        .ifPresent(window::tell);
                 window.refreshBench();
             });
         } catch (RuntimeException e) {

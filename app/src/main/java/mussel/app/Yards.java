@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import mussel.core.job.Journal;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.verdict.Overrides;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.desk.Workshop.Catalogue;
 import mussel.exchange.report.JobSheetPdf;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.store.SqliteJournal;
 
 /** Brings journal, families and yard together. */
@@ -23,9 +25,10 @@ public final class Yards {
         return shop;
     }
 
-    /** Brings an open journal and the families together. */
+    /** Brings an open journal and the families together, with the diagnosis tables that ship. */
     public static Workshop over(Journal journal, Clock clock, List<FamilySheet> families) {
-        return over(journal, clock, CompletableFuture.completedFuture(catalogue(families, "")));
+        Tabled tables = new Tabled(KnowledgeFiles.shipped(), Overrides.none(), List.of());
+        return over(journal, clock, CompletableFuture.completedFuture(catalogue(families, "", tables)));
     }
 
     /** The same with families that are still on their way. */
@@ -34,7 +37,12 @@ public final class Yards {
     }
 
     /** What the yard works with; its stamp changes with the sheets that ship and with the yard's own. */
-    static Catalogue catalogue(List<FamilySheet> families, String own) {
-        return new Catalogue(families, SheetFiles.shippedYard(), SheetFiles.stamp() + own);
+    static Catalogue catalogue(List<FamilySheet> families, String own, Tabled tables) {
+        return new Catalogue(
+                families,
+                SheetFiles.shippedYard(),
+                tables.shipped(),
+                tables.own(),
+                SheetFiles.stamp() + own + tables.own().hashCode());
     }
 }

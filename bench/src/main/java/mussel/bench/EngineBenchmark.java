@@ -19,11 +19,13 @@ import mussel.core.fill.FillResult;
 import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
 import mussel.core.job.Job;
-import mussel.core.job.Yard;
+import mussel.core.job.Surroundings;
 import mussel.core.plan.Plan;
 import mussel.core.plan.Planner;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.verdict.Judge;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.store.SqliteJournal;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -47,7 +49,7 @@ public class EngineBenchmark {
     private DrainInput drain;
     private FillInput fill;
     private FamilySheet sheet;
-    private Yard yard;
+    private Surroundings surroundings;
     private List<Entry> entries;
     private Job job;
 
@@ -55,12 +57,14 @@ public class EngineBenchmark {
     @Setup
     public void takeTheDemosMilkyLeg() {
         sheet = SheetFiles.shipped().get(0);
-        yard = SheetFiles.shippedYard();
+        surroundings = new Surroundings(
+                SheetFiles.shippedYard(),
+                new Judge(KnowledgeFiles.shipped()),
+                List.of(),
+                java.time.LocalDate.of(2026, 11, 23));
         entries = demoEntries();
         job = Job.of(entries);
-        drain = Assessment.of(job, sheet, yard, java.time.LocalDate.of(2026, 11, 23))
-                .drainInput()
-                .orElseThrow();
+        drain = Assessment.of(job, sheet, surroundings).drainInput().orElseThrow();
         fill = new FillInput(
                 430,
                 25,
@@ -109,6 +113,6 @@ public class EngineBenchmark {
     /** Everything that one keystroke recomputes. */
     @Benchmark
     public Assessment keystroke() {
-        return Assessment.of(Job.of(entries), sheet, yard, java.time.LocalDate.of(2026, 11, 23));
+        return Assessment.of(Job.of(entries), sheet, surroundings);
     }
 }

@@ -137,7 +137,7 @@ final class SqliteBenchLines implements BenchLines {
         return query(
                 "SELECT id, kind, path FROM bench_outline WHERE family = ? ORDER BY nr",
                 row -> new Region(
-                        row.getString(1), Region.Material.valueOf(row.getString(2)), "-", "-", row.getString(3)),
+                        row.getString(1), Region.Material.valueOf(row.getString(2)), "-", "-", "-", row.getString(3)),
                 family);
     }
 

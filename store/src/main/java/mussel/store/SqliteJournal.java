@@ -188,6 +188,12 @@ public final class SqliteJournal implements Journal {
         return work.write(() -> handle().inTransaction(h -> insert(h, job, by, fact)));
     }
 
+    @Override
+    public List<Entry> append(int job, String by, List<Fact> facts) {
+        return work.write(() -> handle().inTransaction(h ->
+                facts.stream().map(fact -> insert(h, job, by, fact)).toList()));
+    }
+
     private Entry insert(Handle h, int job, String by, Fact fact) {
         Instant at = clock.instant();
         long seq = h.createUpdate("INSERT INTO entry (job, at, by, fact) VALUES (:job, :at, :by, :fact)")

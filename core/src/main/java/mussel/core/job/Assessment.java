@@ -2,11 +2,16 @@ package mussel.core.job;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
 import mussel.core.drain.DrainEngine;
 import mussel.core.drain.DrainInput;
 import mussel.core.drain.DrainResult;
@@ -17,6 +22,7 @@ import mussel.core.fill.FillEngine;
 import mussel.core.fill.FillInput;
 import mussel.core.fill.FillResult;
 import mussel.core.fill.FillWords;
+import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
@@ -28,6 +34,11 @@ import mussel.core.sheet.Interval;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
 import mussel.core.sheet.Step;
+import mussel.core.verdict.Context;
+import mussel.core.verdict.Knowledge;
+import mussel.core.verdict.VerdictInput;
+import mussel.core.verdict.VerdictResult;
+import mussel.core.verdict.VerdictWords;
 
 /**
  * Everything computed for a job: each engine fed from the job, its family's sheet and the yard. A pure function of the three and of
@@ -37,25 +48,36 @@ public final class Assessment {
     private final Job job;
     private final FamilySheet sheet;
     private final Yard yard;
+    private final Surroundings surroundings;
     private final LocalDate today;
     private final Optional<DrainInput> drainInput;
     private final List<Problem> drainProblems;
     private final Optional<DrainResult> drain;
+    private final List<HeldTest> holds;
+    private final Map<String, Made> findings;
     private final Plan plan;
     private final Optional<FillInput> fillInput;
     private final List<Problem> fillProblems;
     private final Optional<FillResult> fill;
     private final Map<Station, Station.State> states;
+    private Optional<VerdictResult> verdict = Optional.empty();
 
-    private Assessment(Job job, FamilySheet sheet, Yard yard, LocalDate today) {
+    private Assessment(Job job, FamilySheet sheet, Surroundings surroundings) {
         this.job = job;
         this.sheet = sheet;
-        this.yard = yard;
-        this.today = today;
+        this.surroundings = surroundings;
+        this.yard = surroundings.yard();
+        this.today = surroundings.today();
         Optional<DrainInput> asked = askDrain();
         this.drainProblems = asked.map(Assessment::problems).orElse(List.of());
         this.drainInput = drainProblems.isEmpty() ? asked : Optional.empty();
         this.drain = drainInput.map(DrainEngine::run);
+        this.holds = Stream.of(LeakMode.values())
+                .map(job::hold)
+                .flatMap(Optional::stream)
+                .map(h -> HeldTest.of(h, sheet.leakTest(), job.reading(Field.BAROMETER)))
+                .toList();
+        this.findings = new Findings(job, surroundings.judge().knowledge()).of(drain, holds);
         this.plan = Planner.plan(sheet, goals());
         FillInput fillAsked = askFill();
         Problems found = new Problems();
@@ -67,8 +89,8 @@ public final class Assessment {
     }
 
     /** Computes everything for a job. */
-    public static Assessment of(Job job, FamilySheet sheet, Yard yard, LocalDate today) {
-        return new Assessment(job, sheet, yard, today);
+    public static Assessment of(Job job, FamilySheet sheet, Surroundings surroundings) {
+        return new Assessment(job, sheet, surroundings);
     }
 
     private static List<Problem> problems(DrainInput input) {
@@ -200,6 +222,96 @@ public final class Assessment {
     /** The drain in words. */
     public Optional<DrainWords> drainWords() {
         return drain.map(result -> new DrainWords(drainInput.orElseThrow(), result, yard.units()));
+    }
+
+    /** The last hold of each mode, judged. */
+    public List<HeldTest> holds() {
+        return holds;
+    }
+
+    /** The last hold of a mode, judged. */
+    public Optional<HeldTest> held(LeakMode mode) {
+        return holds.stream().filter(h -> h.hold().mode() == mode).findFirst();
+    }
+
+    /** Every finding that stands, by its id. */
+    public Map<String, Made> findings() {
+        return Collections.unmodifiableMap(findings);
+    }
+
+    /** The diagnosis tables it is judged by. */
+    public Knowledge knowledge() {
+        return surroundings.judge().knowledge();
+    }
+
+    /** What is known of the leg before anyone looks. */
+    public Context context() {
+        return Findings.context(this, surroundings.twinFound());
+    }
+
+    /** What the verdict engine is fed. */
+    public VerdictInput verdictInput() {
+        Map<String, String> outcomes = new LinkedHashMap<>();
+        findings.forEach((id, made) -> outcomes.put(id, made.outcome()));
+        if ("yes".equals(outcomes.get("volume_more"))) {
+            outcomes.remove("volume_less");
+        }
+        return new VerdictInput(Optional.of(context()), outcomes, yard.labourPerH(), accessOpen(), Map.of());
+    }
+
+    /** Which faults, how sure, and what to look at next. Computed when first asked for. */
+    public VerdictResult verdict() {
+        if (verdict.isEmpty()) {
+            verdict = Optional.of(surroundings.judge().judge(verdictInput()));
+        }
+        return verdict.get();
+    }
+
+    /** The verdict in words. */
+    public VerdictWords verdictWords() {
+        return new VerdictWords(knowledge(), verdict());
+    }
+
+    /** What the job has open already, so that a look behind it costs no set-up. */
+    private List<String> accessOpen() {
+        Set<String> off = partsOff();
+        List<String> open = new ArrayList<>();
+        if (job.reading(Field.DRAINED).isPresent()) {
+            open.add("drain");
+        }
+        if (off.contains("propeller")) {
+            open.add("prop_off");
+        }
+        if (!job.holds().isEmpty() && off.isEmpty()) {
+            open.add("hold");
+        }
+        if (off.contains("impeller")) {
+            open.add("pump_off");
+        }
+        if (off.contains("ds_seal")) {
+            open.add("leg_open");
+        }
+        return open;
+    }
+
+    /** Parts whose strip step is ticked and whose build step is not. */
+    public Set<String> partsOff() {
+        Set<String> off = new HashSet<>();
+        for (Plan.PlannedStep planned : plan.steps()) {
+            if (job.ticked(planned.step().id()).isPresent()) {
+                planned.step().partsOut().forEach(p -> off.add(p.part()));
+                planned.step().partsIn().forEach(p -> off.remove(p.part()));
+            }
+        }
+        return off;
+    }
+
+    /** The causes found, or found absent, when it was opened. */
+    public Map<String, Boolean> confirmed() {
+        Map<String, Boolean> confirmed = new LinkedHashMap<>();
+        knowledge().causes().forEach(c -> job.choice(Scale.CONFIRMED.of(c.id()))
+                .ifPresent(found -> confirmed.put(c.id(), found.equals("yes"))));
+        return confirmed;
     }
 
     /** The goals chosen, in the sheet's order. */

@@ -1,6 +1,9 @@
 package mussel.core.job;
 
 import java.time.LocalDate;
+import java.util.List;
+import mussel.core.leak.LeakMode;
+import mussel.core.leak.LeakReading;
 
 /** What an entry says: a reading, a choice, a tick, a note, or that an earlier entry is taken back. */
 public sealed interface Fact {
@@ -44,6 +47,31 @@ public sealed interface Fact {
 
     /** Something was written down. */
     record Noted(Address about, String text) implements Fact {}
+
+    /**
+     * A pressure or vacuum hold was begun.
+     *
+     * @param hold which of the job's holds
+     * @param mode pressure or vacuum
+     * @param gaugeStepKpa the gauge's resolution (kPa)
+     * @param instrument what it is read with
+     * @param simulated whether that instrument is simulated
+     */
+    record HoldBegun(String hold, LeakMode mode, double gaugeStepKpa, String instrument, boolean simulated)
+            implements Fact {}
+
+    /**
+     * Readings of a hold, those of a second or of a file's part together.
+     *
+     * @param hold which of the job's holds
+     * @param readings in the order they were taken
+     */
+    record Held(String hold, List<LeakReading> readings) implements Fact {
+        /** Keeps its own copy. */
+        public Held {
+            readings = List.copyOf(readings);
+        }
+    }
 
     /** The leg was tagged and the job closed. */
     record Tagged(LocalDate on) implements Fact {}

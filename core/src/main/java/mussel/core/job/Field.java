@@ -3,6 +3,7 @@ package mussel.core.job;
 import java.util.Optional;
 import mussel.core.drain.DrainInput;
 import mussel.core.fill.FillInput;
+import mussel.core.leak.LeakInput;
 import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Range;
@@ -42,6 +43,12 @@ public enum Field {
     JAR_WATER("clear water", DrainInput.Jar.class, "waterMl"),
     /** The milky layer of the jar. */
     JAR_EMULSION("milky layer", DrainInput.Jar.class, "emulsionMl"),
+    /** The leg's age. */
+    AGE("age", Kind.MONTHS, Range.of(0, 1_200)),
+    /** The barometer during the holds. */
+    BAROMETER("barometer", LeakInput.class, "baroKpa"),
+    /** The resolution of the gauge read by hand. */
+    GAUGE_STEP("gauge step", LeakInput.class, "gaugeStepKpa"),
     /** Whole bottles owned, by bottle. */
     BOTTLE_HAVE("whole ones", Kind.COUNT, Range.of(0, 10_000)),
     /** What is left in an opened bottle, by bottle. */

@@ -2,12 +2,15 @@ package mussel.core.job;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.leak.LeakMode;
+import mussel.core.leak.LeakReading;
 
 /**
  * A job as its entries leave it: the fold of a journal. Holds no state of its own; the same entries give the same job.
@@ -21,6 +24,7 @@ public final class Job {
     private final Map<Address, String> choices = new LinkedHashMap<>();
     private final Map<Address, String> notes = new LinkedHashMap<>();
     private final Map<String, Instant> ticks = new LinkedHashMap<>();
+    private final Map<String, Holding> holds = new LinkedHashMap<>();
     private final Optional<LocalDate> tagged;
     private final UndoLine undoLine;
 
@@ -65,6 +69,10 @@ public final class Job {
             readings.remove(cleared.about());
             choices.remove(cleared.about());
             notes.remove(cleared.about());
+        } else if (fact instanceof Fact.HoldBegun begun) {
+            holds.put(begun.hold(), new Holding(begun, entry.at(), new ArrayList<>()));
+        } else if (fact instanceof Fact.Held held && holds.containsKey(held.hold())) {
+            holds.get(held.hold()).readings().addAll(held.readings());
         } else if (fact instanceof Fact.Ticked ticked) {
             if (ticked.done()) {
                 ticks.put(ticked.step(), entry.at());
@@ -72,6 +80,32 @@ public final class Job {
                 ticks.remove(ticked.step());
             }
         }
+    }
+
+    private record Holding(Fact.HoldBegun begun, Instant at, List<LeakReading> readings) {
+        Hold hold() {
+            return new Hold(
+                    begun.hold(),
+                    begun.mode(),
+                    begun.gaugeStepKpa(),
+                    begun.instrument(),
+                    begun.simulated(),
+                    at,
+                    readings);
+        }
+    }
+
+    /** The holds, in the order they were begun. */
+    public List<Hold> holds() {
+        return holds.values().stream().map(Holding::hold).toList();
+    }
+
+    /** The last hold of a mode. */
+    public Optional<Hold> hold(LeakMode mode) {
+        return holds.values().stream()
+                .filter(h -> h.begun().mode() == mode)
+                .reduce((first, later) -> later)
+                .map(Holding::hold);
     }
 
     /** The job's number, as on its tag. */

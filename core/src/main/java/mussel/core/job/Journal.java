@@ -21,6 +21,13 @@ public interface Journal extends AutoCloseable {
      */
     Entry append(int job, String by, Fact fact);
 
+    /**
+     * Appends several facts to a job, all or none.
+     *
+     * @throws JournalException when they could not be written; nothing has changed then
+     */
+    List<Entry> append(int job, String by, List<Fact> facts);
+
     /** All entries of one job, in order; empty for an unknown job. */
     List<Entry> entries(int job);
 

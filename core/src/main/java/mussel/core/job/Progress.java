@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import mussel.core.leak.LeakMode;
 import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan;
 
@@ -34,6 +35,12 @@ final class Progress {
                         all.drain().isPresent() && job.choice(Scale.OIL_WATER).isPresent(),
                         job.reading(Field.DRAINED).isPresent()
                                 || job.choice(Scale.OIL_WATER).isPresent()));
+        states.put(Station.LEAK, leakHunt());
+        states.put(
+                Station.VERDICT,
+                state(
+                        !all.goals().isEmpty() && !all.findings().isEmpty(),
+                        !all.findings().isEmpty()));
         states.put(Station.STRIP, steps(all.stripSteps(), !all.goals().isEmpty()));
         states.put(Station.BUILD, steps(all.buildSteps(), false));
         states.put(Station.FILL, filling());
@@ -48,8 +55,25 @@ final class Progress {
         }
         return Stream.of(Station.values())
                 .filter(s -> states.get(s) != Station.State.DONE)
+                .filter(this::wanted)
                 .findFirst()
                 .orElse(Station.TAG);
+    }
+
+    /** A hold is not every job's business, nor is a verdict once it is settled what to repair. */
+    private boolean wanted(Station station) {
+        return switch (station) {
+            case LEAK ->
+                all.goals().isEmpty() && all.drainWords().map(w -> w.wet()).orElse(false);
+            case VERDICT -> all.goals().isEmpty() && !all.findings().isEmpty();
+            default -> true;
+        };
+    }
+
+    private Station.State leakHunt() {
+        boolean decided = all.holds().size() == LeakMode.values().length
+                && all.holds().stream().allMatch(h -> h.finding().isPresent());
+        return state(decided, !all.job().holds().isEmpty());
     }
 
     String nextAction() {
@@ -59,6 +83,8 @@ final class Progress {
         return switch (current()) {
             case INTAKE -> SAY.say("next.intake");
             case DRAIN -> job.reading(Field.DRAINED).isPresent() ? SAY.say("next.look") : SAY.say("next.drain");
+            case LEAK -> SAY.say(all.held(LeakMode.PRESSURE).isPresent() ? "next.vacuum" : "next.hold");
+            case VERDICT -> all.verdictWords().next();
             case STRIP -> all.goals().isEmpty() ? SAY.say("next.goals") : nextStep(all.stripSteps());
             case BUILD -> nextStep(all.buildSteps());
             case FILL -> all.fillSteps().isEmpty() ? SAY.say("next.fill") : nextStep(all.fillSteps());

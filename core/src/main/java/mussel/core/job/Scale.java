@@ -34,7 +34,15 @@ public enum Scale {
     /** The oil that goes in now: ids of the yard's list. */
     OIL_NEW("Oil to fill"),
     /** Whether the oil found is the right kind. */
-    OIL_TYPE("Kind of oil", "right", "wrong");
+    OIL_TYPE("Kind of oil", "right", "wrong"),
+    /** What was truly found of a cause, by cause. */
+    CONFIRMED("Found when opened", "no", "yes"),
+    /** A finding set by a person against what the engines made of it, by finding. */
+    OVERRULED("Set by hand"),
+    /** A part before it was cleaned, by part. */
+    BEFORE_CLEANING("Before cleaning", "reuse", "judge_after_cleaning", "replace"),
+    /** A part after it was cleaned, by part. */
+    AFTER_CLEANING("After cleaning", "reuse", "replace");
 
     private final String label;
     private final List<String> outcomes;

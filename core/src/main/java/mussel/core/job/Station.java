@@ -6,6 +6,10 @@ public enum Station {
     INTAKE("Intake"),
     /** What runs out. */
     DRAIN("Drain"),
+    /** Where it gets in and out. */
+    LEAK("Leak hunt"),
+    /** What is wrong, and what to look at next. */
+    VERDICT("Verdict"),
     /** How deep, and in what order. */
     STRIP("Strip-down"),
     /** Putting it back. */

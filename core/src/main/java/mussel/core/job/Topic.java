@@ -11,7 +11,11 @@ public enum Topic {
     /** What the job waits for. */
     WAITS_FOR,
     /** When it was promised. */
-    PROMISED;
+    PROMISED,
+    /** Why a finding was set by hand, by finding. */
+    OVERRULED_WHY,
+    /** Why a part was judged so, by part. */
+    INSPECTION;
 
     /** Its address where there is only one. */
     public Address address() {

@@ -11,7 +11,7 @@ import java.util.TreeMap;
 
 /**
  * Which entries of a job stand, and what undo and redo would act on. Both are entries themselves: undo retracts the last standing
- * one, redo retracts that retraction. So they work across stations and after a restart, and the journal keeps everything.
+ * one, redo retracts that retraction. Readings of a hold come and go with its beginning. So they work across stations and after a restart, and the journal keeps everything.
  *
  * @param standing the entries that count, in order
  * @param undoable the entry that undo would take back
@@ -46,6 +46,9 @@ public record UndoLine(List<Entry> standing, Optional<Entry> undoable, Optional<
                 }
             } else {
                 standing.put(entry.seq(), entry);
+                if (entry.fact() instanceof Fact.Held) {
+                    continue;
+                }
                 if (!(entry.fact() instanceof Fact.Opened)) {
                     done.push(entry);
                     undone.clear();

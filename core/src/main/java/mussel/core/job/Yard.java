@@ -14,12 +14,14 @@ import mussel.core.measure.YardUnits;
  * @param units the units it reads in
  * @param oils the oils on its shelf
  * @param bottles the bottles it buys
+ * @param labourPerH its labour rate (money per hour)
  */
 public record Yard(
         @Given("the yard's name") String name,
         @Given(value = "the units", orElse = "metric") YardUnits units,
         @Given(value = "the oils", atLeast = 1) List<Oil> oils,
-        @Given(value = "the bottles", atLeast = 1) List<FillInput.Bottle> bottles) {
+        @Given(value = "the bottles", atLeast = 1) List<FillInput.Bottle> bottles,
+        @Given(value = "the labour rate (money per hour)", min = 0, max = 10_000, orElse = "72") double labourPerH) {
     /** Keeps its own copies. */
     public Yard {
         oils = List.copyOf(oils);
@@ -36,7 +38,7 @@ public record Yard(
 
     /** The same yard reading in other units. */
     public Yard in(YardUnits other) {
-        return new Yard(name, other, oils, bottles);
+        return new Yard(name, other, oils, bottles, labourPerH);
     }
 
     /**

@@ -16,6 +16,7 @@ import mussel.core.measure.Problems;
  * @param construction how it is built
  * @param oil what it is filled with
  * @param gearcase how it drains
+ * @param leakTest the holds it is tested with
  * @param plugs its plugs, in the order of the sheet
  * @param seals its seals, with their orientation
  * @param fasteners its fasteners, with their torques
@@ -34,6 +35,7 @@ public record FamilySheet(
         @Given("how the leg is built") Construction construction,
         @Given("the oil it takes") OilNeed oil,
         @Given(value = "the case's draining figures", name = "case") Gearcase gearcase,
+        @Given("the holds it is tested with") LeakTest leakTest,
         @Given(value = "the plugs", atLeast = 2) List<Plug> plugs,
         @Given(value = "the seals", atLeast = 1) List<Seal> seals,
         @Given(value = "the fasteners", atLeast = 1) List<Fastener> fasteners,

@@ -9,6 +9,7 @@ import mussel.core.measure.Given;
  * @param kind what it is made of, which decides how it is drawn
  * @param part the part it shows; a hyphen for castings and lines
  * @param title its name on hover
+ * @param place the place of faults it shows, as the diagnosis tables name it; a hyphen for none
  * @param path its outline as SVG path data
  */
 public record Region(
@@ -16,6 +17,7 @@ public record Region(
         @Given("what it is made of") Material kind,
         @Given(value = "the part it shows", orElse = "-") String part,
         @Given(value = "its name", orElse = "-") String title,
+        @Given(value = "the place of faults it shows", orElse = "-") String place,
         @Given("its outline") String path) {
     /** What a region is made of. */
     public enum Material {

@@ -28,9 +28,7 @@ import mussel.core.job.Field;
 import mussel.core.job.Scale;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
-import mussel.core.plan.Plan;
 import mussel.core.sheet.FamilySheet;
-import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Region;
 import mussel.core.sheet.Step;
@@ -134,24 +132,12 @@ public final class Cutaway extends VBox {
         shown = now;
         pour(now);
         caption.setText(caption(now));
-        Set<String> off = partsOff(now);
+        Set<String> off = now.partsOff();
         Set<String> atWork = partsAtWork(now);
         regions.forEach((shape, region) -> {
             shape.pseudoClassStateChanged(OFF, off.contains(region.part()));
             shape.pseudoClassStateChanged(AT_WORK, atWork.contains(region.part()));
         });
-    }
-
-    /** Parts whose strip step is ticked and whose build step is not. */
-    private static Set<String> partsOff(Assessment now) {
-        Set<String> off = new HashSet<>();
-        for (Plan.PlannedStep planned : now.plan().steps()) {
-            if (now.job().ticked(planned.step().id()).isPresent()) {
-                planned.step().partsOut().stream().map(PartQty::part).forEach(off::add);
-                planned.step().partsIn().stream().map(PartQty::part).forEach(off::remove);
-            }
-        }
-        return off;
     }
 
     private static Set<String> partsAtWork(Assessment now) {

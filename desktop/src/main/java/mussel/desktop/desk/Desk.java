@@ -41,6 +41,7 @@ public final class Desk {
     public void sit(int other) {
         List<Entry> read = shop.journal().entries(other);
         job = other;
+        shop.forgetTwins();
         drafts.clear();
         entries.clear();
         entries.addAll(read);

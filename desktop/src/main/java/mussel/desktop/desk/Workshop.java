@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
 import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
@@ -19,9 +21,14 @@ import mussel.core.job.Entry;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
+import mussel.core.job.Scale;
+import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.verdict.Judge;
+import mussel.core.verdict.Knowledge;
+import mussel.core.verdict.Overrides;
 
 /**
  * What the screens see of the yard: its journal, its families, its units. Journal and bench are there at once; families and yard may still
@@ -36,6 +43,9 @@ public final class Workshop {
     private final Clock clock;
     private final JobSheets jobSheets;
     private Optional<Yard> yard = Optional.empty();
+    private Optional<Judge> judge = Optional.empty();
+    /** What was found on the sister of a leg; looked up anew when a job is put on the desk. */
+    private final Map<String, List<String>> twins = new HashMap<>();
 
     /** Everything a screen needs, brought together by the application. */
     public Workshop(Journal journal, CompletableFuture<Catalogue> catalogue, Clock clock, JobSheets jobSheets) {
@@ -50,9 +60,11 @@ public final class Workshop {
      *
      * @param families the families known
      * @param yard the yard as its sheet says
+     * @param shipped the diagnosis tables that ship
+     * @param own the yard's own numbers for them
      * @param stamp changes when any of it does
      */
-    public record Catalogue(List<FamilySheet> families, Yard yard, String stamp) {}
+    public record Catalogue(List<FamilySheet> families, Yard yard, Knowledge shipped, Overrides own, String stamp) {}
 
     private Map<String, FamilySheet> known() {
         if (families.isEmpty()) {
@@ -113,7 +125,55 @@ public final class Workshop {
     /** Assesses a job; empty where its family's sheet is not here. */
     public Optional<Assessment> assess(Job job) {
         return Optional.ofNullable(known().get(job.leg().family()))
-                .map(sheet -> Assessment.of(job, sheet, yard(), today()));
+                .map(sheet -> Assessment.of(job, sheet, new Surroundings(yard(), judge(), twinFound(job), today())));
+    }
+
+    /** The diagnosis tables in use, the yard's own numbers among them. */
+    public Judge judge() {
+        if (judge.isEmpty()) {
+            Catalogue all = catalogue.join();
+            judge = Optional.of(new Judge(all.own().over(all.shipped())));
+        }
+        return judge.get();
+    }
+
+    /** The diagnosis tables that ship. */
+    public Knowledge shippedTables() {
+        return catalogue.join().shipped();
+    }
+
+    /** The yard's own numbers for them. */
+    public Overrides ownNumbers() {
+        return catalogue.join().own();
+    }
+
+    /** Causes confirmed on the leg that hangs beside that of the job, in its last job. */
+    private List<String> twinFound(Job job) {
+        if (job.leg().position() == LegRef.Position.SINGLE || job.leg().position() == LegRef.Position.SPARE) {
+            return List.of();
+        }
+        return twins.computeIfAbsent(job.leg().id(), leg -> sisterFound(job));
+    }
+
+    void forgetTwins() {
+        twins.clear();
+    }
+
+    private List<String> sisterFound(Job job) {
+        return Stream.of(LegRef.Position.PORT, LegRef.Position.STARBOARD)
+                .filter(p -> p != job.leg().position())
+                .flatMap(p -> journal.benchLines().leg(job.leg().boat(), p).stream())
+                .flatMap(leg -> journal.benchLines().jobsOf(leg.id()).stream().reduce((a, b) -> b).stream())
+                .flatMap(sister -> confirmed(sister).stream())
+                .toList();
+    }
+
+    private List<String> confirmed(int job) {
+        return Job.of(journal.entries(job)).choices().entrySet().stream()
+                .filter(c -> c.getKey().name().equals(Scale.CONFIRMED.address().name())
+                        && c.getValue().equals("yes"))
+                .map(c -> c.getKey().of())
+                .toList();
     }
 
     /** Every job of the journal whose family is known, in the order of opening. */

@@ -46,6 +46,8 @@ public final class FactJson {
         @JsonSubTypes.Type(value = Fact.Cleared.class, name = "cleared"),
         @JsonSubTypes.Type(value = Fact.Ticked.class, name = "ticked"),
         @JsonSubTypes.Type(value = Fact.Noted.class, name = "noted"),
+        @JsonSubTypes.Type(value = Fact.HoldBegun.class, name = "hold_begun"),
+        @JsonSubTypes.Type(value = Fact.Held.class, name = "held"),
         @JsonSubTypes.Type(value = Fact.Tagged.class, name = "tagged"),
         @JsonSubTypes.Type(value = Fact.Retracted.class, name = "retracted")
     })

@@ -6,20 +6,31 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mussel.core.drain.DrainResult.Verdict;
 import mussel.core.fill.FillResult.Check;
 import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.HeldTest;
 import mussel.core.job.Job;
 import mussel.core.job.LegRef;
+import mussel.core.job.Made;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
+import mussel.core.job.Surroundings;
+import mussel.core.job.Topic;
 import mussel.core.job.Yard;
+import mussel.core.leak.LeakMode;
+import mussel.core.leak.LeakReading;
+import mussel.core.leak.Stage;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.verdict.Context;
+import mussel.core.verdict.Judge;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.exchange.verdict.KnowledgeFiles;
 import org.junit.jupiter.api.Test;
 
 /** What is computed for a job of a shipped family, from its first entry to its tag. */
@@ -27,6 +38,7 @@ class AssessmentTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 23);
     private static final FamilySheet TERN = SheetFiles.shipped().get(0);
     private static final Yard YARD = SheetFiles.shippedYard();
+    private static final Judge JUDGE = new Judge(KnowledgeFiles.shipped());
 
     private final List<Entry> journal = new ArrayList<>();
 
@@ -43,7 +55,7 @@ class AssessmentTest {
     }
 
     private Assessment now() {
-        return Assessment.of(Job.of(journal), TERN, YARD, TODAY);
+        return Assessment.of(Job.of(journal), TERN, new Surroundings(YARD, JUDGE, List.of(), TODAY));
     }
 
     private void drained(double ml) {
@@ -115,8 +127,8 @@ class AssessmentTest {
         assertThat(now().current()).isEqualTo(Station.DRAIN);
         drained(400);
         note(new Fact.Chosen(Scale.OIL_WATER.address(), "none"));
-        assertThat(now().current()).isEqualTo(Station.STRIP);
-        assertThat(now().nextAction()).isEqualTo("Choose what to repair");
+        assertThat(now().current()).isEqualTo(Station.VERDICT);
+        assertThat(now().nextAction()).isEqualTo(now().verdictWords().next());
         note(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes"));
         assertThat(now().nextAction()).isEqualTo("Kill cord and battery off");
         assertThat(now().states()).containsEntry(Station.STRIP, Station.State.BEGUN);
@@ -165,5 +177,126 @@ class AssessmentTest {
         assertThat(now().drainWords().orElseThrow().whyExpected().inputs()).hasSize(6);
         assertThat(now().drainWords().orElseThrow().whyWait().formula()).contains("tau");
         assertThat(now().drainWords().orElseThrow().whyFrost().figure()).contains("°C");
+    }
+
+    private void hold(LeakMode mode, boolean simulated, double kPerMin, Stage stage, double fromS) {
+        String id = mode + "-1";
+        if (fromS == 0) {
+            note(new Fact.HoldBegun(id, mode, 0.2, simulated ? "simulated tester" : "by hand", simulated));
+        }
+        double start = mode == LeakMode.PRESSURE ? 69 : -48;
+        double baro = HeldTest.STANDARD_BAROMETER_KPA;
+        List<LeakReading> readings = new ArrayList<>();
+        for (int i = 1; i <= 40; i++) {
+            double t = fromS + i * 15;
+            double r = start / (start + 2 * baro) * Math.exp(-kPerMin * t / 60);
+            readings.add(new LeakReading(t, baro * (1 + r) / (1 - r) - baro, 18, Optional.of(stage)));
+        }
+        note(new Fact.Held(id, readings));
+    }
+
+    @Test
+    void findingsMadeAtTheStationsFeedTheVerdict() {
+        drained(470);
+        read(Field.FREE_WATER, 12);
+        note(new Fact.Chosen(Scale.OIL_WATER.address(), "milky"));
+        note(new Fact.Chosen(Scale.MAGNET.of("drain"), "paste"));
+        note(new Fact.Chosen(Scale.MAGNET.of("vent_port"), "bristle"));
+        hold(LeakMode.PRESSURE, false, 0.0001, Stage.STILL, 0);
+        hold(LeakMode.VACUUM, true, 0.03, Stage.STILL, 0);
+        assertThat(now().findings())
+                .containsEntry("volume_more", new Made("yes", Made.By.DRAIN, "", ""))
+                .containsEntry("free_water_first", new Made("plenty", Made.By.DRAIN, "", ""))
+                .containsEntry("magnet", new Made("bristle", Made.By.PICKED, "", ""))
+                .containsEntry("pressure_hold", new Made("tight", Made.By.HOLD, "", ""))
+                .containsEntry("vacuum_hold", new Made("slow", Made.By.SIMULATED_HOLD, "", ""))
+                .doesNotContainKey("volume_less");
+        assertThat(now().verdict().cause("driveshaft_water_lip").orElseThrow().probability())
+                .isGreaterThan(now().verdict()
+                        .cause("driveshaft_oil_lip")
+                        .orElseThrow()
+                        .probability());
+        assertThat(now().states()).containsEntry(Station.LEAK, Station.State.DONE);
+        assertThat(now().nextAction()).isNotBlank();
+    }
+
+    @Test
+    void blankIsNotMeasuredAndMakesNoFinding() {
+        drained(420);
+        assertThat(now().findings()).doesNotContainKey("free_water_first").containsKey("volume_more");
+        hold(LeakMode.PRESSURE, false, 0.0001, Stage.STILL, 0);
+        note(new Fact.Retracted(journal.get(journal.size() - 2).seq()));
+        assertThat(now().job().holds()).isEmpty();
+        assertThat(now().findings()).doesNotContainKey("pressure_hold");
+    }
+
+    @Test
+    void undoTakesAHoldBackWithItsReadingsAndRedoBringsThemAgain() {
+        hold(LeakMode.PRESSURE, false, 0.0001, Stage.STILL, 0);
+        Entry undone = now().job().undoLine().undoable().orElseThrow();
+        assertThat(undone.fact()).isInstanceOf(Fact.HoldBegun.class);
+        note(new Fact.Retracted(undone.seq()));
+        assertThat(now().held(LeakMode.PRESSURE)).isEmpty();
+        note(new Fact.Retracted(now().job().undoLine().redoable().orElseThrow().seq()));
+        assertThat(now().held(LeakMode.PRESSURE).orElseThrow().hold().readings())
+                .hasSize(40);
+    }
+
+    @Test
+    void aStageThatLeaksMoreBecomesAFinding() {
+        hold(LeakMode.PRESSURE, false, 0.002, Stage.STILL, 0);
+        hold(LeakMode.PRESSURE, false, 0.02, Stage.DRIVESHAFT, 600);
+        assertThat(now().findings().get("worse_turning_driveshaft").outcome()).isEqualTo("yes");
+    }
+
+    @Test
+    void aPersonMaySetAFindingAgainstTheEnginesWithAReason() {
+        drained(470);
+        note(new Fact.Chosen(Scale.OVERRULED.of("volume_more"), "no"));
+        note(new Fact.Noted(Topic.OVERRULED_WHY.of("volume_more"), "filled lying down"));
+        assertThat(now().findings())
+                .containsEntry("volume_more", new Made("no", Made.By.OVERRULED, "yes", "filled lying down"));
+    }
+
+    @Test
+    void tooFewReadingsAreNoVerdictButASentence() {
+        note(new Fact.HoldBegun("p", LeakMode.PRESSURE, 1, "by hand", false));
+        note(new Fact.Held("p", List.of(new LeakReading(40, 68, 18, Optional.empty()))));
+        HeldTest held = now().held(LeakMode.PRESSURE).orElseThrow();
+        assertThat(held.result()).isEmpty();
+        assertThat(held.problems()).singleElement().asString().contains("at least 4");
+    }
+
+    @Test
+    void theContextComesFromIntakeAndSheet() {
+        note(new Fact.Chosen(Scale.WATER.address(), "sea"));
+        note(new Fact.Chosen(Scale.SAND.address(), "yes"));
+        read(Field.AGE, 240);
+        read(Field.HOURS_SINCE_FILL, 120);
+        Context context = now().context();
+        assertThat(context.water()).contains(Context.Waters.SEA);
+        assertThat(context.sand()).contains(true);
+        assertThat(context.ageYears()).hasValue(20);
+        assertThat(context.sealLayout()).contains(Context.SealLayout.BACK_TO_BACK);
+        assertThat(context.lastJob()).isEmpty();
+        assertThat(now().verdict().cause("shaft_groove").orElseThrow().prior()).isGreaterThan(0.1);
+    }
+
+    @Test
+    void whatTheJobHasOpenCostsNoSetUp() {
+        drained(430);
+        assertThat(now().verdictInput().open()).containsExactly("drain");
+        note(new Fact.Chosen(Scale.GOAL.of("driveshaft_seals"), "yes"));
+        now().stripSteps().forEach(s -> note(new Fact.Ticked(s.step().id(), true)));
+        assertThat(now().verdictInput().open()).contains("drain", "pump_off", "leg_open");
+    }
+
+    @Test
+    void whatWasFoundWhenOpenedIsKept() {
+        note(new Fact.Chosen(Scale.CONFIRMED.of("driveshaft_water_lip"), "yes"));
+        note(new Fact.Chosen(Scale.CONFIRMED.of("case_leak"), "no"));
+        assertThat(now().confirmed())
+                .containsEntry("driveshaft_water_lip", true)
+                .containsEntry("case_leak", false);
     }
 }

@@ -4,10 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
+import mussel.core.leak.LeakMode;
+import mussel.core.leak.LeakReading;
+import mussel.core.leak.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -24,6 +29,12 @@ class FactJsonTest {
                 new Fact.Cleared(magnet),
                 new Fact.Ticked("leg_drop", false),
                 new Fact.Noted(magnet, "plain, spring, plain"),
+                new Fact.HoldBegun("p-1", LeakMode.VACUUM, 0.1, "simulated leak tester", true),
+                new Fact.Held(
+                        "p-1",
+                        List.of(
+                                new LeakReading(0.1, -48.2, 18.1, Optional.of(Stage.SIDE_LOAD)),
+                                new LeakReading(0.2, -48.1, 18.1, Optional.empty()))),
                 new Fact.Tagged(LocalDate.of(2026, 11, 23)),
                 new Fact.Retracted(17));
     }

@@ -1,0 +1,125 @@
+package mussel.core.job;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.drain.DrainResult;
+import mussel.core.leak.LeakWords;
+import mussel.core.measure.NamedBy;
+import mussel.core.measure.YardUnits;
+import mussel.core.verdict.Context;
+import mussel.core.verdict.Finding;
+import mussel.core.verdict.Knowledge;
+
+/** Where the findings of a job come from: picked at any station, made by the engines, or set by hand against them. */
+final class Findings {
+    private static final double TRACE = 0.01;
+
+    private final Job job;
+    private final Knowledge knowledge;
+    private final Map<String, Made> made = new LinkedHashMap<>();
+
+    Findings(Job job, Knowledge knowledge) {
+        this.job = job;
+        this.knowledge = knowledge;
+    }
+
+    Map<String, Made> of(Optional<DrainResult> drain, List<HeldTest> holds) {
+        for (Finding finding : knowledge.findings()) {
+            picked(finding).ifPresent(outcome -> made.put(finding.id(), Made.of(outcome, Made.By.PICKED)));
+        }
+        drain.ifPresent(this::drained);
+        holds.forEach(this::held);
+        for (Finding finding : knowledge.findings()) {
+            job.choice(Scale.OVERRULED.of(finding.id()))
+                    .filter(finding.outcomes()::contains)
+                    .ifPresent(outcome -> overrule(finding.id(), outcome));
+        }
+        return made;
+    }
+
+    private void overrule(String finding, String outcome) {
+        String engines = made.containsKey(finding) ? made.get(finding).outcome() : "";
+        made.put(
+                finding,
+                new Made(
+                        outcome,
+                        Made.By.OVERRULED,
+                        engines,
+                        job.note(Topic.OVERRULED_WHY.of(finding)).orElse("")));
+    }
+
+    /** What was picked; the worst where there are several, as of plugs. */
+    private Optional<String> picked(Finding finding) {
+        return job.choices().entrySet().stream()
+                .filter(e -> e.getKey().name().equals(finding.id()))
+                .map(Map.Entry::getValue)
+                .filter(finding.outcomes()::contains)
+                .max((a, b) -> Integer.compare(
+                        finding.outcomes().indexOf(a), finding.outcomes().indexOf(b)));
+    }
+
+    private void drained(DrainResult drain) {
+        switch (drain.balance().verdict()) {
+            case AS_EXPECTED -> {
+                put("volume_more", "no", Made.By.DRAIN);
+                put("volume_less", "no", Made.By.DRAIN);
+            }
+            case MORE_THAN_FILLED -> put("volume_more", "yes", Made.By.DRAIN);
+            case LESS_THAN_FILLED -> put("volume_less", "yes", Made.By.DRAIN);
+        }
+        OptionalDouble free = job.reading(Field.FREE_WATER);
+        OptionalDouble drained = job.reading(Field.DRAINED);
+        if (free.isPresent() && drained.isPresent()) {
+            double share = free.getAsDouble() / drained.getAsDouble();
+            put("free_water_first", share == 0 ? "none" : share < TRACE ? "trace" : "plenty", Made.By.DRAIN);
+        }
+    }
+
+    private void held(HeldTest test) {
+        Made.By by = test.hold().simulated() ? Made.By.SIMULATED_HOLD : Made.By.HOLD;
+        String id = NamedBy.file(test.hold().mode()) + "_hold";
+        test.finding().ifPresent(outcome -> put(id, outcome, by));
+        Optional<LeakWords> words = test.words(YardUnits.METRIC);
+        words.ifPresent(w -> {
+            w.notWorse().forEach(stage -> HeldTest.findingOf(stage).ifPresent(f -> putIfNew(f, "no", by)));
+            w.worse().forEach(stage -> HeldTest.findingOf(stage).ifPresent(f -> put(f, "yes", by)));
+        });
+    }
+
+    private void put(String finding, String outcome, Made.By by) {
+        if (knowledge.finding(finding).isPresent()) {
+            made.put(finding, Made.of(outcome, by));
+        }
+    }
+
+    private void putIfNew(String finding, String outcome, Made.By by) {
+        if (!made.containsKey(finding)) {
+            put(finding, outcome, by);
+        }
+    }
+
+    /** What is known of the leg before anyone looks. */
+    static Context context(Assessment all, List<String> twinFound) {
+        Job job = all.job();
+        return new Context(
+                job.choice(Scale.WATER).map(w -> Assessment.constant(Context.Waters.class, w)),
+                job.choice(Scale.SAND).map("yes"::equals),
+                job.choice(Scale.STORAGE).map(s -> Assessment.constant(Context.Storage.class, s)),
+                job.reading(Field.HOURS_SINCE_FILL),
+                job.reading(Field.MONTHS_SINCE_FILL),
+                Optional.of(Context.CaseKind.valueOf(
+                        all.sheet().construction().caseKind().name())),
+                years(job.reading(Field.AGE)),
+                job.choice(Scale.LAST_JOB).map(l -> Assessment.constant(Context.LastJob.class, l)),
+                Optional.of(Context.SealLayout.valueOf(
+                        all.sheet().construction().sealLayout().name())),
+                twinFound);
+    }
+
+    private static OptionalDouble years(OptionalDouble months) {
+        return months.isPresent() ? OptionalDouble.of(months.getAsDouble() / 12) : OptionalDouble.empty();
+    }
+}

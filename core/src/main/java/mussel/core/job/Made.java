@@ -1,0 +1,40 @@
+package mussel.core.job;
+
+/**
+ * A finding as it stands in a job.
+ *
+ * @param outcome its outcome
+ * @param by who made it
+ * @param engines what the engines would say where a person set it by hand; else empty
+ * @param why the person's reason; empty where none was given
+ */
+public record Made(String outcome, By by, String engines, String why) {
+    static Made of(String outcome, By by) {
+        return new Made(outcome, by, "", "");
+    }
+
+    /** Who made a finding. */
+    public enum By {
+        /** Picked by a person. */
+        PICKED("picked"),
+        /** Computed from the drain. */
+        DRAIN("from the drain"),
+        /** Computed from a hold. */
+        HOLD("from the hold"),
+        /** Computed from a hold read by a simulated instrument. */
+        SIMULATED_HOLD("from a simulated hold"),
+        /** Set by hand against the engines. */
+        OVERRULED("set by hand");
+
+        private final String title;
+
+        By(String title) {
+            this.title = title;
+        }
+
+        /** In words. */
+        public String title() {
+            return title;
+        }
+    }
+}

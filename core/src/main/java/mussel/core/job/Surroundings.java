@@ -1,0 +1,25 @@
+package mussel.core.job;
+
+import java.time.LocalDate;
+import java.util.List;
+import mussel.core.verdict.Judge;
+
+/**
+ * What a job is judged in.
+ *
+ * @param yard the yard
+ * @param judge the diagnosis tables in use
+ * @param twinFound causes confirmed on the leg that hangs beside it
+ * @param today the day
+ */
+public record Surroundings(Yard yard, Judge judge, List<String> twinFound, LocalDate today) {
+    /** Keeps its own copy. */
+    public Surroundings {
+        twinFound = List.copyOf(twinFound);
+    }
+
+    /** The same for a leg whose sister had these causes. */
+    public Surroundings withTwin(List<String> found) {
+        return new Surroundings(yard, judge, found, today);
+    }
+}

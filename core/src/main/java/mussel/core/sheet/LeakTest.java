@@ -1,0 +1,60 @@
+package mussel.core.sheet;
+
+import mussel.core.measure.Checked;
+import mussel.core.measure.Given;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Problems;
+
+/**
+ * The holds a family's sheet asks for.
+ *
+ * @param airMl the air space with the oil out (ml)
+ * @param pressure the pressure hold
+ * @param vacuum the vacuum hold
+ */
+public record LeakTest(
+        @Given(value = "the air space with the oil out", kind = Kind.VOLUME, min = 1, max = 50_000) double airMl,
+        @Given("the pressure hold") Limits pressure,
+        @Given("the vacuum hold") Limits vacuum)
+        implements Checked {
+    @Override
+    public void check(Problems problems, String pointer) {
+        problems.unless(
+                pressure.startKpa() > 0 && pressure.limitKpa() >= pressure.startKpa(),
+                pointer + "/pressure",
+                "must start above 0 kPa and not above its limit");
+        problems.unless(
+                vacuum.startKpa() < 0 && vacuum.limitKpa() <= vacuum.startKpa(),
+                pointer + "/vacuum",
+                "must start below 0 kPa and not below its limit");
+        allowed(problems, pointer + "/pressure", pressure);
+        allowed(problems, pointer + "/vacuum", vacuum);
+    }
+
+    private static void allowed(Problems problems, String at, Limits limits) {
+        problems.unless(
+                limits.allowedDropKpa() < Math.abs(limits.startKpa()),
+                at + "/allowed_drop_kpa",
+                "is not below the start: nothing could fail such a test");
+    }
+
+    /**
+     * One hold.
+     *
+     * @param startKpa gauge pressure to start from; negative for vacuum (kPa)
+     * @param limitKpa gauge pressure never to go beyond (kPa)
+     * @param holdMin how long (min)
+     * @param allowedDropKpa how far it may move (kPa)
+     * @param page where the sheet says so
+     */
+    public record Limits(
+            @Given(value = "the gauge pressure to start from", kind = Kind.PRESSURE, min = -100, max = 400)
+                    double startKpa,
+            @Given(value = "the gauge pressure never to pass", kind = Kind.PRESSURE, min = -100, max = 400)
+                    double limitKpa,
+            @Given(value = "how long to hold", kind = Kind.DURATION, min = 0, minOpen = true, max = 1_440)
+                    double holdMin,
+            @Given(value = "how far it may move", kind = Kind.PRESSURE, min = 0, minOpen = true, max = 400)
+                    double allowedDropKpa,
+            @Given("the page of the sheet") String page) {}
+}

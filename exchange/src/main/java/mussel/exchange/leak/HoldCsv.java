@@ -1,0 +1,213 @@
+package mussel.exchange.leak;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import mussel.core.leak.LeakInput;
+import mussel.core.leak.LeakMode;
+import mussel.core.leak.LeakReading;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Problem;
+import mussel.core.measure.UnitSymbol;
+import mussel.core.measure.UnitTable;
+import mussel.exchange.record.Read;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * Reads a hold from a CSV file (RFC 4180, with commas, semicolons or tabs; decimal points or commas; with or without a byte order mark).
+ * The first line names three columns, each with its unit: {@code time (s), pressure (kPa), temperature (°C)}. All of it is read, or nothing:
+ * what cannot be read is refused with its line.
+ */
+public final class HoldCsv {
+    /** The most bytes a file may have. */
+    public static final int MOST_BYTES = 16 * 1024 * 1024;
+    /** The most readings a hold may have: ten a second for over two hours and a half. */
+    public static final int MOST_READINGS = 100_000;
+
+    private static final Pattern UNIT = Pattern.compile(".*?(?:[(\\[]([^)\\]]+)[)\\]]|[_ ]([^_ (\\[]+))\\s*");
+    private static final Pattern CLOCK = Pattern.compile("(?:(\\d{1,3}):)?(\\d{1,2}):(\\d{2}(?:[.,]\\d+)?)");
+    private static final double SECONDS = 60;
+
+    private final List<LeakReading> readings = new ArrayList<>();
+    private Column time;
+    private Column pressure;
+    private Column temperature;
+
+    /** What was read of a hold. */
+    public record Imported(LeakMode mode, List<LeakReading> readings) {
+        /** Keeps its own copy. */
+        public Imported {
+            readings = List.copyOf(readings);
+        }
+    }
+
+    /** A column with its unit. */
+    private record Column(int at, UnitSymbol unit) {}
+
+    private static final class Refused extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        Refused(long line, String why) {
+            super("line " + line + " " + why, null, false, false);
+        }
+    }
+
+    private HoldCsv() {}
+
+    /** Reads a file's bytes, or says on which line it stopped being readable. */
+    public static Read<Imported> read(byte[] bytes) {
+        if (bytes.length > MOST_BYTES) {
+            return Read.refused("is " + bytes.length / (1024 * 1024) + " MB; a hold has at most "
+                    + MOST_BYTES / (1024 * 1024) + " MB");
+        }
+        try {
+            String text = StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(ByteBuffer.wrap(bytes))
+                    .toString();
+            return Read.of(new HoldCsv().parse(text.startsWith("\ufeff") ? text.substring(1) : text));
+        } catch (CharacterCodingException e) {
+            return Read.refused("is not UTF-8 text: save it as UTF-8");
+        } catch (Refused e) {
+            return new Read<>(Optional.empty(), List.of(new Problem("", e.getMessage())));
+        } catch (UncheckedIOException | IOException | IllegalStateException e) {
+            return Read.refused("is not CSV: " + firstLine(e.getMessage()));
+        }
+    }
+
+    private static String firstLine(String message) {
+        return message == null
+                ? "it cannot be read"
+                : message.lines().findFirst().orElse("");
+    }
+
+    private Imported parse(String text) throws IOException {
+        char separator = separator(text);
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(separator)
+                .setTrim(true)
+                .setIgnoreEmptyLines(true)
+                .get();
+        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
+            boolean headed = false;
+            for (CSVRecord line : parser) {
+                if (!headed) {
+                    head(line, parser.getCurrentLineNumber());
+                    headed = true;
+                } else {
+                    take(line, parser.getCurrentLineNumber());
+                }
+            }
+            if (!headed) {
+                throw new Refused(1, "is missing: the file is empty");
+            }
+        }
+        if (readings.size() < LeakInput.LEAST_USED) {
+            throw new Refused(
+                    readings.size() + 1L,
+                    "is the last: " + readings.size() + " readings, and at least " + LeakInput.LEAST_USED
+                            + " are needed to judge a hold");
+        }
+        return new Imported(readings.get(0).gaugeKpa() > 0 ? LeakMode.PRESSURE : LeakMode.VACUUM, readings);
+    }
+
+    /** The separator that stands most often in the first line; semicolons and tabs before commas, which may be decimal. */
+    private static char separator(String text) {
+        String head = text.lines().findFirst().orElse("");
+        if (head.indexOf('\t') >= 0) {
+            return '\t';
+        }
+        return head.indexOf(';') >= 0 ? ';' : ',';
+    }
+
+    private void head(CSVRecord line, long number) {
+        time = column(line, number, "time", "t", Kind.DURATION, "time (s)");
+        pressure = column(line, number, "pressure", "gauge", Kind.PRESSURE, "pressure (kPa)");
+        temperature = column(line, number, "temp", "case", Kind.TEMPERATURE, "temperature (°C)");
+    }
+
+    private static Column column(CSVRecord line, long number, String word, String other, Kind kind, String example) {
+        for (int i = 0; i < line.size(); i++) {
+            String head = line.get(i).toLowerCase(Locale.ROOT).strip();
+            if (head.startsWith(word) || head.split("[\\s_(\\[]")[0].equals(other)) {
+                Matcher unit = UNIT.matcher(line.get(i).strip());
+                String spelled = unit.matches() ? unit.group(1) != null ? unit.group(1) : unit.group(2) : "";
+                Optional<UnitSymbol> known =
+                        spelled.isEmpty() ? Optional.empty() : UnitTable.find(spelled.strip(), kind);
+                if (known.isEmpty()) {
+                    throw new Refused(
+                            number,
+                            "names the column “" + line.get(i) + "” without a unit known here: write " + example);
+                }
+                return new Column(i, known.get());
+            }
+        }
+        throw new Refused(number, "names no column for the " + word + ": write " + example);
+    }
+
+    private void take(CSVRecord line, long number) {
+        if (readings.size() == MOST_READINGS) {
+            throw new Refused(number, "is one too many: a hold has at most " + MOST_READINGS + " readings");
+        }
+        double seconds = SECONDS * value(line, number, time, "time");
+        double kpa = value(line, number, pressure, "pressure");
+        double tempC = value(line, number, temperature, "temperature");
+        if (kpa == 0) {
+            throw new Refused(number, "has a gauge at zero: nothing is held there. Cut the file before it");
+        }
+        if (Math.abs(kpa) > 1_000 || tempC < -60 || tempC > 150 || seconds < 0) {
+            throw new Refused(number, "holds what no leak test shows: check its units");
+        }
+        if (!readings.isEmpty()) {
+            LeakReading before = readings.get(readings.size() - 1);
+            if (seconds <= before.tS()) {
+                throw new Refused(number, "runs backwards: its time is not after the line before");
+            }
+            if (kpa > 0 != before.gaugeKpa() > 0) {
+                throw new Refused(number, "changes sign: a file holds pressure or vacuum, not both");
+            }
+        }
+        readings.add(new LeakReading(seconds, kpa, tempC, Optional.empty()));
+    }
+
+    /** A cell in its column's canonical unit. */
+    private static double value(CSVRecord line, long number, Column column, String what) {
+        String cell = column.at() < line.size() ? line.get(column.at()).strip() : "";
+        if (cell.isEmpty()) {
+            throw new Refused(number, "has no " + what + ": fill the gap or take the line out");
+        }
+        Matcher clock = CLOCK.matcher(cell);
+        if (column.unit().kind() == Kind.DURATION && clock.matches()) {
+            double hours = clock.group(1) == null ? 0 : Double.parseDouble(clock.group(1));
+            return hours * 60
+                    + Double.parseDouble(clock.group(2))
+                    + Double.parseDouble(clock.group(3).replace(',', '.')) / SECONDS;
+        }
+        String plain = cell.replace('−', '-');
+        boolean decimalComma = plain.indexOf(',') >= 0 && plain.indexOf(',') == plain.lastIndexOf(',');
+        if (decimalComma && plain.indexOf('.') >= 0) {
+            throw new Refused(number, "has “" + cell + "” with two decimal marks");
+        }
+        try {
+            double figure = Double.parseDouble(decimalComma ? plain.replace(',', '.') : plain);
+            if (!Double.isFinite(figure) || !plain.matches("[-+]?[0-9.,]+(?:[eE][-+]?[0-9]+)?")) {
+                throw new NumberFormatException(cell);
+            }
+            return column.unit().toCanonical(figure);
+        } catch (NumberFormatException e) {
+            throw new Refused(number, "has “" + cell + "” where the " + what + " goes: type a figure");
+        }
+    }
+}

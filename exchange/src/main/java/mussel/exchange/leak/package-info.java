@@ -1,0 +1,4 @@
+/**
+ * Readings of a hold from files.
+ */
+package mussel.exchange.leak;
