@@ -24,11 +24,13 @@ import mussel.desktop.desk.Workshop.Catalogue;
 import mussel.desktop.drain.DrainStation;
 import mussel.desktop.fill.FillStation;
 import mussel.desktop.job.IntakeStation;
+import mussel.desktop.leak.LeakStation;
 import mussel.desktop.log.TagStation;
 import mussel.desktop.plan.BuildStation;
 import mussel.desktop.plan.StripStation;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
+import mussel.desktop.verdict.VerdictStation;
 import mussel.store.SqliteJournal;
 
 /** The window. What it shows is loaded while the window system starts. */
@@ -56,6 +58,8 @@ public final class MusselApp extends Application {
         Map<Station, Function<Desk, StationView>> stations = new EnumMap<>(Station.class);
         stations.put(Station.INTAKE, IntakeStation::new);
         stations.put(Station.DRAIN, DrainStation::new);
+        stations.put(Station.LEAK, LeakStation::new);
+        stations.put(Station.VERDICT, VerdictStation::new);
         stations.put(Station.STRIP, StripStation::new);
         stations.put(Station.BUILD, BuildStation::new);
         stations.put(Station.FILL, FillStation::new);

@@ -68,13 +68,37 @@ public final class ShotsApp extends Application {
         stage.show();
         int milky = job(shop, "Spat Lass, port");
         int filling = job(shop, "Raft tender");
+        int opened = job(shop, "Byssus");
         view("bench", window::showBench);
         view("intake", () -> show(milky, Station.INTAKE));
         view("drain", () -> show(milky, Station.DRAIN));
         view("drain-magnets", () -> scrollDown());
-        view("strip-down", () -> show(milky, Station.STRIP));
+        view("leak-hunt", () -> {
+            show(opened, Station.LEAK);
+            press("#hold-mode-vacuum");
+        });
+        view("leak-hunt-simulated", () -> {
+            show(milky, Station.LEAK);
+            press("#hold-source-practice");
+            scrollDown();
+        });
+        view("verdict", () -> show(opened, Station.VERDICT));
+        view("next-looks", () -> {
+            show(milky, Station.VERDICT);
+            press("#verdict-view-looks");
+        });
+        view("verdict-opened", () -> {
+            show(opened, Station.VERDICT);
+            press("#verdict-view-opened");
+        });
+        view("tables", () -> {
+            press("#verdict-view-tables");
+            ((javafx.scene.control.ScrollPane) window.lookup(".middle")).setVvalue(0);
+        });
+        view("strip-down", () -> show(opened, Station.STRIP));
         view("mat", () -> press("#strip-view-mat"));
-        view("build", () -> show(milky, Station.BUILD));
+        view("inspect", () -> press("#strip-view-inspect"));
+        view("build", () -> show(opened, Station.BUILD));
         view("parts", () -> press("#build-view-parts"));
         view("torques", () -> press("#build-view-torques"));
         view("fill", () -> show(filling, Station.FILL));

@@ -1,17 +1,24 @@
 package mussel.app;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import mussel.core.job.Journal;
+import mussel.core.leak.HoldFile;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Overrides;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.desk.Workshop.Catalogue;
+import mussel.exchange.leak.HoldCsv;
+import mussel.exchange.record.Read;
 import mussel.exchange.report.JobSheetPdf;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
+import mussel.sim.instrument.SimulatedLeakTester;
 import mussel.store.SqliteJournal;
 
 /** Brings journal, families and yard together. */
@@ -33,7 +40,32 @@ public final class Yards {
 
     /** The same with families that are still on their way. */
     static Workshop over(Journal journal, Clock clock, CompletableFuture<Catalogue> catalogue) {
-        return new Workshop(journal, catalogue, clock, JobSheetPdf::write);
+        return new Workshop(
+                journal,
+                catalogue,
+                clock,
+                new Workshop.Ports(JobSheetPdf::write, Yards::hold, SimulatedLeakTester::new));
+    }
+
+    private static HoldFile hold(Path file) {
+        try {
+            if (Files.size(file) > HoldCsv.MOST_BYTES) {
+                return refused(file, "is larger than " + HoldCsv.MOST_BYTES / (1024 * 1024) + " MB; no hold is");
+            }
+            Read<HoldCsv.Imported> read = HoldCsv.read(Files.readAllBytes(file));
+            return read.value()
+                    .map(h -> new HoldFile(Optional.of(h.mode()), h.readings(), List.of()))
+                    .orElseGet(() -> refused(file, read.problems().get(0).problem()));
+        } catch (IOException e) {
+            return refused(file, "cannot be read: " + e.getMessage());
+        }
+    }
+
+    private static HoldFile refused(Path file, String why) {
+        return new HoldFile(
+                Optional.empty(),
+                List.of(),
+                List.of("Nothing was taken from " + file.getFileName() + ": " + why + "."));
     }
 
     /** What the yard works with; its stamp changes with the sheets that ship and with the yard's own. */

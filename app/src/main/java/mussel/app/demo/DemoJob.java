@@ -5,6 +5,8 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import mussel.core.instrument.LeakTester;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -12,6 +14,9 @@ import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.leak.LeakMode;
+import mussel.core.leak.LeakReading;
+import mussel.core.leak.Stage;
 import mussel.core.measure.AmountReader;
 import mussel.core.measure.Typed;
 import mussel.core.measure.YardUnits;
@@ -20,6 +25,9 @@ import mussel.core.plan.Planner;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
+import mussel.core.verdict.Finding;
+import mussel.exchange.verdict.KnowledgeFiles;
+import mussel.sim.instrument.SimulatedLeakTester;
 
 /** One job of the demo, told entry by entry as a technician would have made them. */
 final class DemoJob {
@@ -59,8 +67,11 @@ final class DemoJob {
     }
 
     DemoJob choose(String scale, String of, String outcome) {
-        Scale known = Scale.valueOf(scale.toUpperCase(Locale.ROOT));
-        if (!known.outcomes().isEmpty() && !known.outcomes().contains(outcome)) {
+        List<String> outcomes = KnowledgeFiles.shipped()
+                .finding(scale)
+                .map(Finding::outcomes)
+                .orElseGet(() -> Scale.valueOf(scale.toUpperCase(Locale.ROOT)).outcomes());
+        if (!outcomes.isEmpty() && !outcomes.contains(outcome)) {
             throw new IllegalStateException("The demo picks " + outcome + " on " + scale);
         }
         return note(new Fact.Chosen(new Address(scale, of), outcome));
@@ -72,6 +83,28 @@ final class DemoJob {
 
     DemoJob found(String step, String text) {
         return note(new Fact.Noted(Topic.AS_FOUND.of(step), text));
+    }
+
+    /** A hold of six minutes on the simulated tester, a reading every five seconds; the driveshaft is turned in the last two. */
+    DemoJob hold(LeakMode mode, String hides) {
+        SimulatedLeakTester tester =
+                new SimulatedLeakTester(job, sheet.leakTest().airMl());
+        tester.hide(List.of(hides));
+        tester.pumpTo((mode == LeakMode.PRESSURE
+                        ? sheet.leakTest().pressure()
+                        : sheet.leakTest().vacuum())
+                .startKpa());
+        String hold = "hold-" + mode.name().toLowerCase(Locale.ROOT);
+        note(new Fact.HoldBegun(hold, mode, tester.gaugeStepKpa(), tester.name(), tester.simulated()));
+        List<LeakReading> readings = new ArrayList<>();
+        for (int t = 5; t <= 360; t += 5) {
+            Stage stage = t > 240 ? Stage.DRIVESHAFT : Stage.STILL;
+            tester.stage(stage);
+            tester.advance(5);
+            LeakTester.Sample sample = tester.read();
+            readings.add(new LeakReading(t, sample.gaugeKpa(), sample.tempC(), Optional.of(stage)));
+        }
+        return note(new Fact.Held(hold, readings));
     }
 
     DemoJob goal(String goal) {

@@ -9,6 +9,7 @@ import java.util.List;
 import mussel.app.Yards;
 import mussel.core.job.LegRef;
 import mussel.core.job.LegRef.Position;
+import mussel.core.leak.LeakMode;
 import mussel.core.sheet.FamilySheet;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
@@ -25,6 +26,7 @@ public final class DemoYard {
             DemoJob.Bench bench = new DemoJob.Bench(journal, clock, families);
             earlier(bench);
             spatLass(bench);
+            byssus(bench);
             others(bench);
             clock.set(0);
             Yards.over(journal, clock, families).refreshBench();
@@ -67,6 +69,8 @@ public final class DemoYard {
                 .choose("oil_water", "haze")
                 .goal("impeller")
                 .everything()
+                .choose("confirmed", "plug_washers", "yes")
+                .choose("confirmed", "driveshaft_oil_lip", "no")
                 .read("pumped", "428 ml")
                 .tag(351);
         DemoJob.open(bench, 9, wren("Line Tender 4"))
@@ -80,6 +84,8 @@ public final class DemoYard {
                 .choose("oil_water", "none")
                 .goal("driveshaft_seals")
                 .everything()
+                .choose("confirmed", "driveshaft_water_lip", "yes")
+                .choose("confirmed", "propshaft_water_lip", "no")
                 .read("pumped", "158 ml")
                 .tag(8);
     }
@@ -115,14 +121,7 @@ public final class DemoYard {
                 .choose("magnet", "vent_starboard", "clean")
                 .choose("washers", "drain", "flattened")
                 .choose("washers", "vent_port", "sound")
-                .choose("washers", "vent_starboard", "sound")
-                .goal("driveshaft_seals")
-                .goal("pump_kit")
-                .steps(13)
-                .found("tab_off", "third mark to port")
-                .found("linkage_open", "six and a half turns")
-                .found("leg_loose", "aft pair 10 mm longer; none missing")
-                .found("housing_off", "plain, spring, plain");
+                .choose("washers", "vent_starboard", "sound");
         DemoJob.open(bench, 1, tern("Spat Lass", Position.STARBOARD))
                 .read("engine_hours", "409 h")
                 .choose("water", "sea")
@@ -130,6 +129,44 @@ public final class DemoYard {
                 .choose("oil_last", "blue-90")
                 .note("complaint", "Nothing seen; down because its sister is.")
                 .note("promised", "Friday");
+    }
+
+    /** Held, soaped, judged, and in pieces on the mat; all holds on the simulated tester. */
+    private static void byssus(DemoJob.Bench bench) {
+        DemoJob.open(bench, 3, tern("Byssus", Position.SINGLE))
+                .read("engine_hours", "1 322 h")
+                .read("hours_since_fill", "108 h")
+                .read("age", "9 years")
+                .choose("water", "sea")
+                .choose("sand", "yes")
+                .choose("storage", "mooring")
+                .choose("last_job", "oil_only")
+                .choose("oil_last", "blue-90")
+                .note("complaint", "Milky drops at the hub after the autumn harvest.")
+                .note("promised", "Thursday")
+                .read("fill", "428 ml")
+                .read("drained", "449 ml")
+                .read("free_water", "6 ml")
+                .read("oil_temp", "16 °C")
+                .read("minutes", "30 min")
+                .choose("oil_water", "streaks")
+                .choose("oil_heat", "fresh")
+                .choose("oil_metal", "none")
+                .choose("magnet", "drain", "paste")
+                .choose("washers", "drain", "flattened")
+                .choose("prop_hub_oil", "", "none")
+                .hold(LeakMode.PRESSURE, "driveshaft_water_lip")
+                .hold(LeakMode.VACUUM, "driveshaft_water_lip")
+                .choose("bubbles_driveshaft", "simulated", "yes")
+                .goal("driveshaft_seals")
+                .goal("pump_kit")
+                .steps(13)
+                .choose("confirmed", "driveshaft_water_lip", "yes")
+                .choose("confirmed", "driveshaft_oil_lip", "no")
+                .found("tab_off", "third mark to port")
+                .found("linkage_open", "six and a half turns")
+                .found("leg_loose", "aft pair 10 mm longer; none missing")
+                .found("housing_off", "plain, spring, plain");
     }
 
     private static void others(DemoJob.Bench bench) {

@@ -272,6 +272,11 @@ public final class Assessment {
         return new VerdictWords(knowledge(), verdict());
     }
 
+    /** How likely something is wrong at each place of the case; nothing before anything was looked at. */
+    public Map<String, Double> suspicion() {
+        return findings.isEmpty() ? Map.of() : Suspicion.byPlace(this);
+    }
+
     /** What the job has open already, so that a look behind it costs no set-up. */
     private List<String> accessOpen() {
         Set<String> off = partsOff();

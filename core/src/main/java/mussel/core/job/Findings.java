@@ -28,7 +28,12 @@ final class Findings {
 
     Map<String, Made> of(Optional<DrainResult> drain, List<HeldTest> holds) {
         for (Finding finding : knowledge.findings()) {
-            picked(finding).ifPresent(outcome -> made.put(finding.id(), Made.of(outcome, Made.By.PICKED)));
+            picked(finding)
+                    .ifPresent(e -> made.put(
+                            finding.id(),
+                            Made.of(
+                                    e.getValue(),
+                                    e.getKey().of().equals(Made.SIMULATED_OF) ? Made.By.SIMULATED : Made.By.PICKED)));
         }
         drain.ifPresent(this::drained);
         holds.forEach(this::held);
@@ -52,13 +57,13 @@ final class Findings {
     }
 
     /** What was picked; the worst where there are several, as of plugs. */
-    private Optional<String> picked(Finding finding) {
+    private Optional<Map.Entry<Address, String>> picked(Finding finding) {
         return job.choices().entrySet().stream()
                 .filter(e -> e.getKey().name().equals(finding.id()))
-                .map(Map.Entry::getValue)
-                .filter(finding.outcomes()::contains)
+                .filter(e -> finding.outcomes().contains(e.getValue()))
                 .max((a, b) -> Integer.compare(
-                        finding.outcomes().indexOf(a), finding.outcomes().indexOf(b)));
+                        finding.outcomes().indexOf(a.getValue()),
+                        finding.outcomes().indexOf(b.getValue())));
     }
 
     private void drained(DrainResult drain) {

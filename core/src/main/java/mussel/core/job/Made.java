@@ -9,8 +9,15 @@ package mussel.core.job;
  * @param why the person's reason; empty where none was given
  */
 public record Made(String outcome, By by, String engines, String why) {
+    static final String SIMULATED_OF = "simulated";
+
     static Made of(String outcome, By by) {
         return new Made(outcome, by, "", "");
+    }
+
+    /** Where a finding seen on a simulated instrument is kept, apart from what hands have found. */
+    public static Address simulated(String finding) {
+        return new Address(finding, SIMULATED_OF);
     }
 
     /** Who made a finding. */
@@ -23,6 +30,8 @@ public record Made(String outcome, By by, String engines, String why) {
         HOLD("from the hold"),
         /** Computed from a hold read by a simulated instrument. */
         SIMULATED_HOLD("from a simulated hold"),
+        /** Seen on a simulated instrument. */
+        SIMULATED("seen on a simulated leg"),
         /** Set by hand against the engines. */
         OVERRULED("set by hand");
 

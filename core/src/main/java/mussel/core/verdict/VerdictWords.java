@@ -20,6 +20,8 @@ public final class VerdictWords {
     private static final double LIKELY = 0.5;
     private static final double NOT_RULED_OUT = 0.15;
     private static final double WORTH_SAYING = 0.03;
+    /** A cause has risen when it stands this far over its prior. */
+    private static final double RISEN = 1.1;
 
     private final Knowledge knowledge;
     private final VerdictResult out;
@@ -43,11 +45,11 @@ public final class VerdictWords {
     /** The one sentence of the running conclusion. */
     public String head() {
         List<Decision> likely = out.decisions().stream()
-                .filter(d -> d.probability() >= LIKELY)
+                .filter(d -> d.probability() >= LIKELY && risen(d.goal()))
                 .sorted(Comparator.comparingDouble(Decision::probability).reversed())
                 .toList();
         List<Decision> open = out.decisions().stream()
-                .filter(d -> d.probability() >= NOT_RULED_OUT && d.probability() < LIKELY)
+                .filter(d -> d.probability() >= NOT_RULED_OUT && d.probability() < LIKELY && risen(d.goal()))
                 .sorted(Comparator.comparingDouble(Decision::probability).reversed())
                 .limit(2)
                 .toList();
@@ -57,6 +59,13 @@ public final class VerdictWords {
         return open.isEmpty()
                 ? SAY.say("head.likely", named(likely.stream().limit(2).toList()))
                 : SAY.say("head.likely_open", named(likely.stream().limit(2).toList()), titles(open));
+    }
+
+    /** Whether anything seen speaks for a goal; without that its probability is only its prior. */
+    public boolean risen(String goal) {
+        return out.causes().stream()
+                .filter(c -> knowledge.cause(c.id()).orElseThrow().goal().equals(goal))
+                .anyMatch(c -> c.probability() > RISEN * c.prior());
     }
 
     private String named(List<Decision> goals) {

@@ -50,6 +50,7 @@ public final class Cutaway extends VBox {
     private final Label caption = new Label();
     private final javafx.scene.transform.Scale zoom = new javafx.scene.transform.Scale(1, 1);
     private final Group oil = new Group();
+    private final Tint tint = new Tint();
     private final Map<SVGPath, Region> regions = new LinkedHashMap<>();
     private final Cavity cavity;
     private Consumer<Boolean> onGo = strip -> {};
@@ -73,6 +74,7 @@ public final class Cutaway extends VBox {
         clip.setContent(room.getContent());
         oil.setClip(clip);
         oil.setMouseTransparent(true);
+        drawing.getChildren().add(tint);
         drawing.getTransforms().add(zoom);
         drawing.setManaged(false);
         frame.getChildren().add(drawing);
@@ -131,6 +133,7 @@ public final class Cutaway extends VBox {
     public void show(Assessment now) {
         shown = now;
         pour(now);
+        tint.show(regions, now.suspicion());
         caption.setText(caption(now));
         Set<String> off = now.partsOff();
         Set<String> atWork = partsAtWork(now);

@@ -6,6 +6,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
+import mussel.core.job.Inspection;
 import mussel.core.job.Topic;
 import mussel.core.measure.TorqueUnit;
 import mussel.core.plan.Plan.PlannedStep;
@@ -41,6 +42,11 @@ public final class PartPage extends VBox {
                         + (kits.isEmpty() ? "in no kit" : "in " + kits)
                         + (part.alwaysNew() ? "; always new" : "")
                         + (part.loose() ? "; small and loose" : "")));
+        Inspection judged = Inspection.of(now.job(), part.id());
+        if (judged.verdict() != Inspection.Verdict.NOT_JUDGED) {
+            String why = judged.why().isEmpty() ? "" : ": " + judged.why();
+            getChildren().add(Texts.wrapped("Judged: " + judged.verdict().title() + why, "strong"));
+        }
         for (Seal seal : now.sheet().seals()) {
             if (seal.part().equals(part.id())) {
                 getChildren().add(Texts.sentence(seal.orientation() + " " + seal.depth()));

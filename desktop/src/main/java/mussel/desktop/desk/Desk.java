@@ -80,6 +80,28 @@ public final class Desk {
         }
     }
 
+    /** Makes several entries, all or none. Says whether they are in the journal. */
+    public boolean note(List<Fact> facts) {
+        try {
+            entries.addAll(shop.journal().append(job, shop.by(), facts));
+            refresh();
+            return true;
+        } catch (JournalException e) {
+            onTrouble.accept(e.getMessage());
+            return false;
+        }
+    }
+
+    /** How many entries the job has. */
+    public int entries() {
+        return entries.size();
+    }
+
+    /** Says a sentence across the window. */
+    public void tell(String sentence) {
+        onTrouble.accept(sentence);
+    }
+
     /** Picks an outcome, or clears the choice. */
     public void choose(Address scale, Optional<String> outcome) {
         note(outcome.<Fact>map(o -> new Fact.Chosen(scale, o)).orElseGet(() -> new Fact.Cleared(scale)));
@@ -141,6 +163,9 @@ public final class Desk {
         }
         if (fact instanceof Fact.Cleared cleared) {
             return plain(cleared.about().name()) + " cleared";
+        }
+        if (fact instanceof Fact.HoldBegun hold) {
+            return "the whole " + plain(hold.mode().name().toLowerCase(java.util.Locale.ROOT)) + " hold";
         }
         return fact instanceof Fact.Tagged ? "the tag" : "the leg's name";
     }

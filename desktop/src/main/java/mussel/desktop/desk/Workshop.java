@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
+import mussel.core.instrument.Instruments;
 import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
@@ -24,10 +25,13 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
+import mussel.core.leak.HoldFile;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.verdict.Calibration;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.Knowledge;
+import mussel.core.verdict.Learned;
 import mussel.core.verdict.Overrides;
 
 /**
@@ -36,23 +40,24 @@ import mussel.core.verdict.Overrides;
  */
 public final class Workshop {
     private static final String STAMP = "bench_stamp";
+    private static final String LEARN = "learn_priors";
 
     private final Journal journal;
     private final CompletableFuture<Catalogue> catalogue;
     private final Map<String, FamilySheet> families = new LinkedHashMap<>();
     private final Clock clock;
-    private final JobSheets jobSheets;
+    private final Ports ports;
     private Optional<Yard> yard = Optional.empty();
     private Optional<Judge> judge = Optional.empty();
     /** What was found on the sister of a leg; looked up anew when a job is put on the desk. */
     private final Map<String, List<String>> twins = new HashMap<>();
 
     /** Everything a screen needs, brought together by the application. */
-    public Workshop(Journal journal, CompletableFuture<Catalogue> catalogue, Clock clock, JobSheets jobSheets) {
+    public Workshop(Journal journal, CompletableFuture<Catalogue> catalogue, Clock clock, Ports ports) {
         this.journal = journal;
         this.catalogue = catalogue;
         this.clock = clock;
-        this.jobSheets = jobSheets;
+        this.ports = ports;
     }
 
     /**
@@ -78,6 +83,21 @@ public final class Workshop {
         /** Writes the job's sheet into the file. An UncheckedIOException says why it could not. */
         void write(Assessment job, Path file);
     }
+
+    /** Reads holds from files; the formats are not the desktop's concern. */
+    public interface HoldFiles {
+        /** Reads one file, all of it or nothing. */
+        HoldFile read(Path file);
+    }
+
+    /**
+     * What the application brings that the desktop does not know the inside of.
+     *
+     * @param jobSheets writes job sheets
+     * @param holdFiles reads holds
+     * @param instruments the instruments of the bench
+     */
+    public record Ports(JobSheets jobSheets, HoldFiles holdFiles, Instruments instruments) {}
 
     /** The journal. */
     public Journal journal() {
@@ -109,7 +129,17 @@ public final class Workshop {
 
     /** The printer of job sheets. */
     public JobSheets jobSheets() {
-        return jobSheets;
+        return ports.jobSheets();
+    }
+
+    /** The reader of holds from files. */
+    public HoldFiles holdFiles() {
+        return ports.holdFiles();
+    }
+
+    /** The instruments of the bench. */
+    public Instruments instruments() {
+        return ports.instruments();
     }
 
     /** Today. */
@@ -128,13 +158,45 @@ public final class Workshop {
                 .map(sheet -> Assessment.of(job, sheet, new Surroundings(yard(), judge(), twinFound(job), today())));
     }
 
-    /** The diagnosis tables in use, the yard's own numbers among them. */
+    /** The diagnosis tables in use: the yard's own numbers among them, and what it has found where it wants that counted. */
     public Judge judge() {
         if (judge.isEmpty()) {
-            Catalogue all = catalogue.join();
-            judge = Optional.of(new Judge(all.own().over(all.shipped())));
+            Knowledge tables = own(catalogue.join().shipped());
+            judge = Optional.of(new Judge(tables));
+            if (learning()) {
+                judge = Optional.of(
+                        new Judge(Learned.from(tables, judgedCauses()).knowledge()));
+            }
         }
         return judge.get();
+    }
+
+    /** Tables with the yard's own numbers in place. */
+    public Knowledge own(Knowledge tables) {
+        return catalogue.join().own().over(tables);
+    }
+
+    /** Whether the priors learn from what was found. */
+    public boolean learning() {
+        return journal.setting(LEARN, "off").equals("on");
+    }
+
+    /** Sets whether the priors learn; every verdict from now on follows. */
+    public void setLearning(boolean on) {
+        journal.keepSetting(LEARN, on ? "on" : "off");
+        judge = Optional.empty();
+    }
+
+    /** Every cause confirmed or found absent when a case was opened, with what had been expected of it. */
+    public List<Calibration.Judged> judgedCauses() {
+        List<Calibration.Judged> judged = new ArrayList<>();
+        for (Assessment job : jobs()) {
+            job.confirmed().forEach((cause, found) -> job.verdict()
+                    .cause(cause)
+                    .ifPresent(belief ->
+                            judged.add(new Calibration.Judged(cause, belief.probability(), belief.prior(), found))));
+        }
+        return judged;
     }
 
     /** The diagnosis tables that ship. */

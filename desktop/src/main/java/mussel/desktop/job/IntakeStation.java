@@ -43,6 +43,7 @@ public final class IntakeStation implements StationView {
                         fields.field(Field.ENGINE_HOURS),
                         fields.field(Field.HOURS_SINCE_FILL),
                         fields.field(Field.MONTHS_SINCE_FILL),
+                        fields.field(Field.AGE),
                         fields.field(Field.FILL),
                         fields.field(Field.STORAGE_MIN));
         FlowPane use = new FlowPane(18, 8);

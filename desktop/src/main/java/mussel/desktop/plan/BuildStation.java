@@ -8,9 +8,11 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
+import mussel.core.job.Inspection;
 import mussel.core.measure.Display;
 import mussel.core.plan.Plan.PartNeed;
 import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.sheet.Part;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Seal;
 import mussel.desktop.desk.Desk;
@@ -90,6 +92,7 @@ public final class BuildStation implements StationView {
     private void list(Assessment now) {
         List<String> chosen = new ArrayList<>(now.goals());
         chosen.add(now.sheet().id());
+        judged(now).forEach(p -> chosen.add(p.id()));
         if (steps.isVisible() || chosen.equals(listed)) {
             return;
         }
@@ -126,6 +129,24 @@ public final class BuildStation implements StationView {
             }
             parts.getChildren().add(card);
         }
+        for (Part part : judged(now)) {
+            String why = Inspection.of(now.job(), part.id()).why();
+            VBox card = new VBox(
+                    1,
+                    Texts.wrapped(part.qty() + " × " + part.title(), "strong"),
+                    Texts.dim("Judged to be replaced" + (why.isEmpty() ? "" : ": " + why) + "."));
+            card.getStyleClass().add("card");
+            parts.getChildren().add(card);
+        }
+    }
+
+    /** Parts judged to be replaced that the plan does not renew anyway. */
+    private static List<Part> judged(Assessment now) {
+        return now.sheet().parts().stream()
+                .filter(p -> Inspection.of(now.job(), p.id()).verdict() == Inspection.Verdict.REPLACE)
+                .filter(p -> now.plan().parts().stream()
+                        .noneMatch(n -> n.part().part().equals(p.id())))
+                .toList();
     }
 
     private static String title(Assessment now, PartNeed need) {

@@ -32,6 +32,7 @@ public final class StripStation implements StationView {
     private final JobPicks goals;
     private final StepList steps;
     private final Mat mat = new Mat();
+    private final InspectPage inspect;
     private final PickRow view;
     private final Pages pages = new Pages();
 
@@ -49,10 +50,15 @@ public final class StripStation implements StationView {
         view = new PickRow(
                 "strip-view",
                 "",
-                List.of(Choice.text("steps", "Steps"), Choice.text("mat", "The mat"), Choice.text("tools", "Tools")));
+                List.of(
+                        Choice.text("steps", "Steps"),
+                        Choice.text("mat", "The mat"),
+                        Choice.text("inspect", "Inspect"),
+                        Choice.text("tools", "Tools")));
         view.keepsOne().onPick(which -> open(which.orElse("steps")));
         view.show(Optional.of("steps"));
-        views = Map.of("steps", steps, "mat", mat, "tools", tools);
+        inspect = new InspectPage(desk);
+        views = Map.of("steps", steps, "mat", mat, "inspect", inspect, "tools", tools);
         sheet.getChildren()
                 .addAll(Texts.title("Strip-down"), Texts.heading("To be done"), goalRow, cures, summary, view, pages);
         open("steps");
@@ -61,8 +67,16 @@ public final class StripStation implements StationView {
     private void open(String which) {
         pages.show(views.get(which));
         view.show(Optional.of(which));
+        fill(desk.now().get());
+    }
+
+    /** Only what is seen is drawn anew. */
+    private void fill(Assessment now) {
         if (mat.isVisible()) {
-            mat.show(desk.now().get());
+            mat.show(now);
+        }
+        if (inspect.isVisible()) {
+            inspect.show(now);
         }
     }
 
@@ -75,9 +89,7 @@ public final class StripStation implements StationView {
     public void show(Assessment now) {
         goals.show(now);
         steps.show(now);
-        if (mat.isVisible()) {
-            mat.show(now);
-        }
+        fill(now);
         List<PlannedStep> strip = now.stripSteps();
         boolean any = !strip.isEmpty();
         view.setVisible(any);

@@ -1,22 +1,33 @@
 package mussel.desktop.shell;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import mussel.core.drain.DrainWords;
 import mussel.core.job.Assessment;
 import mussel.core.measure.Display;
 import mussel.core.sheet.Phase;
+import mussel.core.verdict.VerdictResult;
+import mussel.core.verdict.VerdictWords;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.verdict.EvidenceBar;
 
 /** The running conclusion: one sentence, what changed it, what follows from it. */
 final class Conclusion extends VBox {
     private final Label head = Texts.wrapped("", "conclusion");
     private final Label changed = Texts.dim("");
+    private final VBox evidence = new VBox(3);
+    private final Label next = Texts.wrapped("", "strong");
     private final VBox notes = new VBox(8);
     private final VBox plan = new VBox(4);
     private final VBox mind = new VBox(6);
-    private String before = "";
+    private static final int MOST_EVIDENCE = 5;
+    private static final double LEAST_BITS = 0.15;
+
+    private Optional<VerdictResult> before = Optional.empty();
     private int job;
 
     Conclusion() {
@@ -25,19 +36,28 @@ final class Conclusion extends VBox {
         setId("conclusion");
         head.setId("conclusion-head");
         changed.managedProperty().bind(changed.textProperty().isNotEmpty());
-        getChildren().addAll(Texts.heading("So far"), head, changed, mind, notes, plan, legal());
+        getChildren().addAll(Texts.heading("So far"), head, changed, mind, evidence, next, notes, plan, legal());
     }
 
     void show(Assessment now) {
-        String sentence = now.drainWords().map(DrainWords::head).orElseGet(DrainWords::nothingKnown);
+        boolean looked = !now.findings().isEmpty();
+        head.setText(
+                looked
+                        ? now.verdictWords().head()
+                        : now.drainWords().map(DrainWords::head).orElseGet(DrainWords::nothingKnown));
         if (now.job().id() != job) {
             job = now.job().id();
             changed.setText("");
-        } else if (!sentence.equals(before)) {
-            changed.setText("Before that: " + before);
+        } else {
+            before.map(was -> now.verdictWords().changes(was))
+                    .filter(moved -> !moved.isEmpty())
+                    .ifPresent(moved -> changed.setText("That changed: " + String.join("; ", moved) + "."));
         }
-        before = sentence;
-        head.setText(sentence);
+        before = Optional.of(now.verdict());
+        evidence(now, looked);
+        next.setText(looked && now.goals().isEmpty() ? now.verdictWords().next() : "");
+        next.setVisible(!next.getText().isEmpty());
+        next.setManaged(next.isVisible());
         notes.getChildren().clear();
         now.drainWords().ifPresent(words -> words.essentials()
                 .forEach(n -> notes.getChildren().add(Texts.sentence(n))));
@@ -59,6 +79,29 @@ final class Conclusion extends VBox {
                     .add(Texts.dim(left + " steps to go, about " + Display.workTime(minutes) + " (an estimate)."));
         }
         mind(now);
+    }
+
+    /** What speaks for and against the likeliest cause. */
+    private void evidence(Assessment now, boolean looked) {
+        evidence.getChildren().clear();
+        if (!looked) {
+            return;
+        }
+        VerdictResult.CauseBelief first = now.verdict().causes().get(0);
+        String title = now.knowledge().cause(first.id()).orElseThrow().title();
+        evidence.getChildren().add(Texts.dim(title + ", " + Display.percent(first.probability()) + ". Against | for:"));
+        first.evidence().stream()
+                .filter(e -> Math.abs(e.bits()) >= LEAST_BITS)
+                .sorted(Comparator.comparingDouble((VerdictResult.Evidence e) -> -Math.abs(e.bits())))
+                .limit(MOST_EVIDENCE)
+                .forEach(e -> {
+                    Label name = Texts.dim(
+                            now.knowledge().finding(e.finding()).orElseThrow().title());
+                    HBox row = new HBox(8, new EvidenceBar(e.bits(), 84), name);
+                    row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+                    row.setAccessibleText(name.getText() + " " + VerdictWords.bits(e.bits()));
+                    evidence.getChildren().add(row);
+                });
     }
 
     private void mind(Assessment now) {

@@ -82,14 +82,8 @@ public final class HoldCsv {
         } catch (Refused e) {
             return new Read<>(Optional.empty(), List.of(new Problem("", e.getMessage())));
         } catch (UncheckedIOException | IOException | IllegalStateException e) {
-            return Read.refused("is not CSV: " + firstLine(e.getMessage()));
+            return Read.refused("is not CSV: check its quotation marks");
         }
-    }
-
-    private static String firstLine(String message) {
-        return message == null
-                ? "it cannot be read"
-                : message.lines().findFirst().orElse("");
     }
 
     private Imported parse(String text) throws IOException {

@@ -46,7 +46,7 @@ public final class SheetFiles {
         CRC32 sum = new CRC32();
         SHIPPED.forEach(id -> sum.update(resource("families/" + id + ".json")));
         sum.update(resource("yard.json"));
-        sum.update(resource("../verdict/knowledge.json"));
+        sum.update(resource("/mussel/exchange/verdict/knowledge.json"));
         return Long.toHexString(sum.getValue());
     }
 

@@ -14,6 +14,7 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
+import mussel.core.job.Inspection;
 import mussel.core.job.Job;
 import mussel.core.job.LegRef;
 import mussel.core.job.Made;
@@ -24,6 +25,7 @@ import mussel.core.job.Topic;
 import mussel.core.job.Yard;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
+import mussel.core.leak.LeakTrace;
 import mussel.core.leak.Stage;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.FamilySheet;
@@ -298,5 +300,43 @@ class AssessmentTest {
         assertThat(now().confirmed())
                 .containsEntry("driveshaft_water_lip", true)
                 .containsEntry("case_leak", false);
+    }
+
+    @Test
+    void rustIsJudgedAfterCleaningNeverBefore() {
+        assertThat(Inspection.of(now().job(), "wear_plate").verdict()).isEqualTo(Inspection.Verdict.NOT_JUDGED);
+        note(new Fact.Chosen(Scale.BEFORE_CLEANING.of("wear_plate"), "judge_after_cleaning"));
+        assertThat(Inspection.of(now().job(), "wear_plate").verdict()).isEqualTo(Inspection.Verdict.CLEAN_FIRST);
+        note(new Fact.Chosen(Scale.AFTER_CLEANING.of("wear_plate"), "reuse"));
+        note(new Fact.Noted(Topic.INSPECTION.of("wear_plate"), "smooth under the rust"));
+        assertThat(Inspection.of(now().job(), "wear_plate"))
+                .isEqualTo(new Inspection(Inspection.Verdict.REUSE, "smooth under the rust"));
+        note(new Fact.Chosen(Scale.BEFORE_CLEANING.of("propeller"), "replace"));
+        assertThat(Inspection.of(now().job(), "propeller").verdict()).isEqualTo(Inspection.Verdict.REPLACE);
+    }
+
+    @Test
+    void suspicionFallsOnPlacesOnceSomethingSpeaksForThem() {
+        assertThat(now().suspicion()).isEmpty();
+        note(new Fact.Chosen(Scale.OIL_WATER.address(), "milky"));
+        note(new Fact.Chosen(Made.simulated("bubbles_driveshaft"), "yes"));
+        assertThat(now().suspicion()).doesNotContainKey("impeller");
+        assertThat(now().suspicion().get("driveshaft_seals")).isGreaterThan(0.8);
+        assertThat(now().findings().get("bubbles_driveshaft").by()).isEqualTo(Made.By.SIMULATED);
+        assertThat(now().verdictWords().head()).startsWith("Driveshaft seals");
+        assertThat(now().verdictWords().notes()).hasSizeGreaterThanOrEqualTo(2);
+    }
+
+    @Test
+    void aHoldIsTracedWithItsBandAndItsAllowance() {
+        hold(LeakMode.PRESSURE, false, 0.01, Stage.STILL, 0);
+        HeldTest held = now().held(LeakMode.PRESSURE).orElseThrow();
+        LeakTrace trace = LeakTrace.of(held.input(), true, 10);
+        assertThat(trace.readings()).hasSizeLessThanOrEqualTo(10);
+        assertThat(trace.fit()).allSatisfy(b -> assertThat(b.gaugeKpa())
+                .isBetween(Math.min(b.oneSide(), b.otherSide()) - 1e-9, Math.max(b.oneSide(), b.otherSide()) + 1e-9));
+        double allowedEnd = trace.allowed().get(trace.allowed().size() - 1).gaugeKpa();
+        assertThat(allowedEnd).isLessThan(trace.allowed().get(0).gaugeKpa());
+        assertThat(LeakTrace.of(held.input(), false, 10).fit()).isEmpty();
     }
 }

@@ -1,0 +1,12 @@
+package mussel.core.instrument;
+
+/** The instruments there are at a bench. */
+public interface Instruments {
+    /**
+     * A simulated leak tester on a practice leg.
+     *
+     * @param seed decides what chance decides
+     * @param airMl the air space of the leg (ml)
+     */
+    PracticeTester practiceTester(long seed, double airMl);
+}

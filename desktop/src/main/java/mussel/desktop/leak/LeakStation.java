@@ -1,0 +1,387 @@
+package mussel.desktop.leak;
+
+import java.io.File;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.concurrent.CompletableFuture;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import mussel.core.job.Address;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.HeldTest;
+import mussel.core.job.Hold;
+import mussel.core.job.Made;
+import mussel.core.leak.HoldFile;
+import mussel.core.leak.LeakMode;
+import mussel.core.leak.LeakReading;
+import mussel.core.leak.LeakTrace;
+import mussel.core.leak.LeakWords;
+import mussel.core.leak.Stage;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.NamedBy;
+import mussel.core.measure.Range;
+import mussel.core.measure.YardUnits;
+import mussel.core.sheet.LeakTest;
+import mussel.core.verdict.Finding;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Pages;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.QuantityField;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
+
+/** Where it gets in and out: pressure and vacuum holds with what they prove, and soapy water. */
+public final class LeakStation implements StationView {
+    private static final int MOST_DRAWN = 1_200;
+    private static final int READINGS_AN_ENTRY = 2_000;
+    private static final double GAUGE_STEP_KPA = 2;
+
+    private final Desk desk;
+    private final VBox sheet = new VBox(10);
+    private final JobFields fields;
+    private final JobPicks foam;
+    private final Recorder recorder;
+    private final PracticePanel practice;
+    private final HoldChart chart = new HoldChart();
+    private final Label limits = Texts.dim("");
+    private final Label about = Texts.dim("");
+    private final Label verdict = Texts.wrapped("", "strong");
+    private final VBox notes = new VBox(4);
+    private final PickRow mode;
+    private final PickRow source;
+    private final Pages sources = new Pages();
+    private final VBox byHand;
+    private final VBox fromFile = new VBox(8);
+    private final Label imported = Texts.wrapped("", "strong");
+    private final QuantityField time = new QuantityField("hold-time", "time", Kind.DURATION, Range.of(0, 10_080));
+    private final QuantityField gauge = new QuantityField("hold-gauge", "gauge", Kind.PRESSURE, Range.of(-200, 1_000));
+    private final QuantityField temp = new QuantityField("hold-temp", "case at", Kind.TEMPERATURE, Range.of(-60, 150));
+    private final PickRow stage;
+    private final Label refused = Texts.wrapped("", "refusal");
+    private OptionalDouble minutes = OptionalDouble.empty();
+    private OptionalDouble kpa = OptionalDouble.empty();
+    private OptionalDouble celsius = OptionalDouble.empty();
+    private Stage handStage = Stage.STILL;
+    private LeakMode shownMode = LeakMode.PRESSURE;
+    private int job;
+
+    /** The station of a job. */
+    public LeakStation(Desk desk) {
+        this.desk = desk;
+        fields = new JobFields(desk);
+        foam = new JobPicks(desk);
+        recorder = new Recorder(desk);
+        practice = new PracticePanel(desk, recorder, this::live);
+        mode = new PickRow(
+                "hold-mode",
+                "",
+                List.of(Choice.text("pressure", "Pressure hold"), Choice.text("vacuum", "Vacuum hold")));
+        mode.keepsOne().onPick(m -> m.ifPresent(this::turnTo));
+        mode.show(Optional.of("pressure"));
+        stage = new PickRow(
+                "hold-stage",
+                "Done to the leg meanwhile",
+                List.of(Stage.values()).stream()
+                        .map(s -> Choice.text(NamedBy.file(s), s.title()))
+                        .toList());
+        stage.keepsOne().onPick(s -> s.ifPresent(id -> handStage = Stage.valueOf(id.toUpperCase(Locale.ROOT))));
+        stage.show(Optional.of("still"));
+        source = new PickRow(
+                "hold-source",
+                "",
+                List.of(
+                        Choice.text("hand", "Readings by hand"),
+                        Choice.text("practice", "Simulated tester"),
+                        Choice.text("file", "From a file")));
+        source.keepsOne().onPick(s -> s.ifPresent(this::open));
+        byHand = byHand();
+        fromFile();
+        HBox.setHgrow(verdict, Priority.ALWAYS);
+        verdict.setMaxWidth(Double.MAX_VALUE);
+        verdict.setId("hold-verdict");
+        Label legend = Texts.dim(
+                "Green: how far it may move from its first reading. Line: fitted, with its 95 % band. Crosses: readings"
+                        + " with the temperature taken out; faint ones before it had settled do not count.");
+        VBox card = new VBox(
+                2,
+                new HBox(8, verdict, new WhyButton("why-hold", () -> held().flatMap(HeldTest::result)
+                        .flatMap(r -> held().flatMap(h -> h.words(units())).map(LeakWords::why)))),
+                about);
+        about.managedProperty().bind(about.textProperty().isNotEmpty());
+        card.getStyleClass().add("card");
+        sheet.getStyleClass().add("station");
+        sheet.getChildren()
+                .addAll(
+                        Texts.title("Leak hunt"),
+                        limits,
+                        Texts.caution(
+                                "Never straight from the shop air line, never above the limit. Let it off before opening anything; eyes"
+                                        + " away from plugs."),
+                        new FlowPane(18, 6, mode, source),
+                        chart,
+                        legend,
+                        card,
+                        sources,
+                        notes,
+                        Texts.heading("Soapy water"),
+                        soap());
+        open("hand");
+    }
+
+    private Node soap() {
+        FlowPane rows = new FlowPane(18, 8);
+        for (Finding finding : desk.now().get().knowledge().findings()) {
+            if (finding.id().startsWith("bubbles_")) {
+                rows.getChildren()
+                        .add(foam.row(Address.the(finding.id()), finding.title(), finding.outcomes(), o -> null));
+            }
+        }
+        return rows;
+    }
+
+    private VBox byHand() {
+        bind(time, v -> minutes = v);
+        bind(gauge, v -> kpa = v);
+        bind(temp, v -> celsius = v);
+        Button begin = new Button("Begin a new hold");
+        begin.setId("hold-begin");
+        begin.setOnAction(e -> beginByHand());
+        Button take = new Button("Note the reading");
+        take.setId("hold-take");
+        take.getStyleClass().add("act");
+        take.setOnAction(e -> takeByHand());
+        refused.managedProperty().bind(refused.textProperty().isNotEmpty());
+        FlowPane figures = new FlowPane(8, 6);
+        figures.getChildren().addAll(fields.field(Field.BAROMETER), fields.field(Field.GAUGE_STEP), time, gauge, temp);
+        VBox box = new VBox(8, figures, stage, refused, new FlowPane(8, 8, begin, take));
+        box.getStyleClass().add("card");
+        return box;
+    }
+
+    private static void bind(QuantityField field, java.util.function.Consumer<OptionalDouble> keep) {
+        field.onDraft(v -> keep.accept(v.map(OptionalDouble::of).orElseGet(OptionalDouble::empty)));
+    }
+
+    private void beginByHand() {
+        practice.stop();
+        double step = desk.job().reading(Field.GAUGE_STEP).orElse(GAUGE_STEP_KPA);
+        recorder.begin(shownMode, step, "by hand", false);
+        recorder.end();
+        refused.setText("");
+    }
+
+    private void takeByHand() {
+        Optional<Hold> hold = desk.job().hold(shownMode);
+        if (minutes.isEmpty() || kpa.isEmpty() || celsius.isEmpty()) {
+            refused.setText(
+                    "Type the time since pumping stopped, the gauge and the temperature; blank is not measured.");
+            return;
+        }
+        if (hold.isEmpty() || !hold.get().instrument().equals("by hand")) {
+            beginByHand();
+            hold = desk.job().hold(shownMode);
+        }
+        if (hold.isEmpty()) {
+            return;
+        }
+        double seconds = minutes.getAsDouble() * 60;
+        double side = shownMode == LeakMode.PRESSURE ? kpa.getAsDouble() : -Math.abs(kpa.getAsDouble());
+        List<LeakReading> so = hold.get().readings();
+        if (!so.isEmpty() && seconds <= so.get(so.size() - 1).tS()) {
+            refused.setText("The time is not after the reading before, at "
+                    + Display.exact(Kind.DURATION, so.get(so.size() - 1).tS() / 60, units())
+                    + ". Nothing was entered.");
+            return;
+        }
+        LeakReading reading = new LeakReading(seconds, side, celsius.getAsDouble(), Optional.of(handStage));
+        if (desk.note(new Fact.Held(hold.get().id(), List.of(reading)))) {
+            refused.setText("");
+            gauge.text().clear();
+            time.text().clear();
+            time.text().requestFocus();
+        }
+    }
+
+    private void fromFile() {
+        Button choose = new Button("Choose a CSV file");
+        choose.setId("hold-file");
+        choose.setOnAction(e -> {
+            FileChooser chooser = new FileChooser();
+            chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv", "*.txt", "*.tsv"));
+            Optional.ofNullable(chooser.showOpenDialog(sheet.getScene().getWindow()))
+                    .ifPresent(this::read);
+        });
+        imported.setId("hold-imported");
+        fromFile.getStyleClass().add("card");
+        fromFile.getChildren()
+                .addAll(
+                        Texts.sentence(
+                                "Three columns with their units in the first line: time (s), pressure (kPa), temperature"
+                                        + " (°C). Other units, semicolons, tabs and decimal commas are read as well."),
+                        choose,
+                        imported);
+    }
+
+    /** Reads a file beside the interface thread; all of it is entered, or nothing. */
+    public void read(File file) {
+        imported.setText("Reading " + file.getName() + " …");
+        CompletableFuture.supplyAsync(() -> desk.shop().holdFiles().read(file.toPath()))
+                .thenAccept(hold -> Platform.runLater(() -> take(file, hold)));
+    }
+
+    private void take(File file, HoldFile hold) {
+        if (hold.mode().isEmpty()) {
+            imported.setText(String.join(" ", hold.refused()));
+            return;
+        }
+        practice.stop();
+        String id = "hold-" + (desk.job().holds().size() + 1) + "-" + desk.entries();
+        List<Fact> facts = new ArrayList<>();
+        double step = desk.job().reading(Field.GAUGE_STEP).orElseGet(() -> stepOf(hold.readings()));
+        facts.add(new Fact.HoldBegun(id, hold.mode().get(), step, "file " + file.getName(), false));
+        for (int from = 0; from < hold.readings().size(); from += READINGS_AN_ENTRY) {
+            int to = Math.min(hold.readings().size(), from + READINGS_AN_ENTRY);
+            facts.add(new Fact.Held(id, hold.readings().subList(from, to)));
+        }
+        if (desk.note(facts)) {
+            turnTo(NamedBy.file(hold.mode().get()));
+            imported.setText(hold.readings().size() + " readings taken from " + file.getName() + ", gauge step "
+                    + Display.exact(Kind.PRESSURE, step, units()) + ".");
+        }
+    }
+
+    /** The smallest step between two readings: what the gauge that wrote the file could show. */
+    private static double stepOf(List<LeakReading> readings) {
+        double step = GAUGE_STEP_KPA;
+        for (int i = 1; i < readings.size(); i++) {
+            double off =
+                    Math.abs(readings.get(i).gaugeKpa() - readings.get(i - 1).gaugeKpa());
+            if (off > 1e-6) {
+                step = Math.min(step, off);
+            }
+        }
+        return step;
+    }
+
+    private void open(String which) {
+        source.show(Optional.of(which));
+        sources.show(Map.<String, Node>of("hand", byHand, "practice", practice, "file", fromFile)
+                .get(which));
+    }
+
+    private void turnTo(String which) {
+        shownMode = LeakMode.valueOf(which.toUpperCase(Locale.ROOT));
+        mode.show(Optional.of(which));
+        show(desk.now().get());
+    }
+
+    private YardUnits units() {
+        return desk.now().get().yard().units();
+    }
+
+    /** The hold shown: the one being recorded with all its readings, else the last of the mode in the journal. */
+    private Optional<HeldTest> held() {
+        Assessment now = desk.now().get();
+        Optional<Hold> live = recorder.live().filter(h -> h.mode() == shownMode);
+        return live.isPresent()
+                ? Optional.of(HeldTest.of(
+                        live.get(), now.sheet().leakTest(), now.job().reading(Field.BAROMETER)))
+                : now.held(shownMode);
+    }
+
+    /** Follows the instrument from reading to reading. */
+    private void live() {
+        recorder.live().ifPresent(h -> {
+            if (h.mode() != shownMode) {
+                shownMode = h.mode();
+                mode.show(Optional.of(NamedBy.file(shownMode)));
+            }
+        });
+        showHold();
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        if (job != now.job().id()) {
+            job = now.job().id();
+            imported.setText("");
+            refused.setText("");
+        }
+        practice.show(now);
+        fields.show(now);
+        foam.show(now);
+        for (QuantityField field : List.of(time, gauge, temp)) {
+            field.show(OptionalDouble.empty(), units());
+        }
+        LeakTest test = now.sheet().leakTest();
+        LeakTest.Limits l = shownMode == LeakMode.PRESSURE ? test.pressure() : test.vacuum();
+        limits.setText(now.sheet().origin() + ", page " + l.page() + ": start at " + pressure(l.startKpa())
+                + ", never past " + pressure(l.limitKpa()) + ", hold "
+                + Display.exact(Kind.DURATION, l.holdMin(), units()) + ", it may move " + pressure(l.allowedDropKpa())
+                + ". The maker's manual for the exact unit outranks these.");
+        showHold();
+    }
+
+    private String pressure(double value) {
+        return Display.exact(Kind.PRESSURE, value, units());
+    }
+
+    private void showHold() {
+        Optional<HeldTest> held = held();
+        chart.show(
+                held.map(h -> LeakTrace.of(h.input(), h.result().isPresent(), MOST_DRAWN))
+                        .orElseGet(() -> new LeakTrace(List.of(), List.of(), List.of(), 5)),
+                units());
+        verdict.setText(held.map(this::sentence)
+                .orElse("Nothing was held yet. Pump to the start, let it settle half a minute, then read on."));
+        about.setText(held.map(this::about).orElse(""));
+        notes.getChildren().clear();
+        held.flatMap(h -> h.words(units()))
+                .ifPresent(w -> w.notes().stream().skip(1).forEach(n -> notes.getChildren()
+                        .add(Texts.sentence(n))));
+    }
+
+    private String sentence(HeldTest held) {
+        return held.words(units())
+                .map(LeakWords::head)
+                .orElseGet(() -> "Not enough to judge yet: "
+                        + held.problems().get(0).problem().replaceFirst("^hold ", "") + ".");
+    }
+
+    private String about(HeldTest held) {
+        Hold hold = held.hold();
+        String barometer = desk.job().reading(Field.BAROMETER).isPresent()
+                ? ""
+                : "; barometer taken as " + pressure(HeldTest.STANDARD_BAROMETER_KPA) + ", not read";
+        return hold.readings().size() + " readings, " + hold.instrument() + (hold.simulated() ? " (simulated)" : "")
+                + ", gauge step " + pressure(hold.gaugeStepKpa()) + barometer
+                + (foamed() ? "; foam seen on the simulated leg" : "");
+    }
+
+    private boolean foamed() {
+        return desk.job().choices().keySet().stream().anyMatch(a -> a.equals(Made.simulated(a.name())));
+    }
+}

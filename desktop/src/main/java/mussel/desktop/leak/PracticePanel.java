@@ -1,0 +1,229 @@
+package mussel.desktop.leak;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import mussel.core.instrument.LeakTester.Sample;
+import mussel.core.instrument.PracticeTester;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Made;
+import mussel.core.leak.LeakMode;
+import mussel.core.leak.LeakReading;
+import mussel.core.leak.Stage;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.NamedBy;
+import mussel.core.sheet.LeakTest;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Texts;
+
+/** The simulated leak tester: pump, pull, turn shafts, brush soap. Everything read from it says that it is simulated. */
+final class PracticePanel extends VBox {
+    private static final double TICK_S = 0.1;
+    private static final int TICKS_AN_ENTRY = 10;
+    private static final String CHANCE = "chance";
+    private static final String NOTHING = "nothing";
+
+    private final Desk desk;
+    private final Recorder recorder;
+    private final Runnable onReading;
+    private final Label gauge = new Label("–");
+    private final Label said = Texts.wrapped("", "refusal");
+    private final Timeline clock = new Timeline(new KeyFrame(Duration.seconds(TICK_S), e -> tick()));
+    private final PickRow stages;
+    private final PickRow speeds;
+    private final PickRow hides;
+    private Optional<PracticeTester> tester = Optional.empty();
+    private int job;
+    private double seconds;
+    private double speed = 1;
+    private int ticks;
+    private Stage stage = Stage.STILL;
+
+    PracticePanel(Desk desk, Recorder recorder, Runnable onReading) {
+        super(8);
+        this.desk = desk;
+        this.recorder = recorder;
+        this.onReading = onReading;
+        setId("practice");
+        getStyleClass().addAll("card", "simulated");
+        clock.setCycleCount(Timeline.INDEFINITE);
+        gauge.setId("practice-gauge");
+        gauge.getStyleClass().add("large");
+        stages = new PickRow(
+                "practice-stage",
+                "Done to the leg while it holds",
+                List.of(Stage.values()).stream()
+                        .map(s -> Choice.text(NamedBy.file(s), s.title()))
+                        .toList());
+        stages.keepsOne().onPick(s -> s.ifPresent(this::turn));
+        speeds = new PickRow(
+                "practice-speed", "Time", List.of(Choice.text("1", "as it is"), Choice.text("20", "20 times as fast")));
+        speeds.keepsOne().onPick(s -> s.ifPresent(times -> speed = Double.parseDouble(times)));
+        List<Choice> faults =
+                new ArrayList<>(List.of(Choice.text(CHANCE, "by chance"), Choice.text(NOTHING, "nothing")));
+        desk.shop()
+                .instruments()
+                .practiceTester(0, 1)
+                .canHide()
+                .forEach(c -> faults.add(Choice.text(
+                        c,
+                        desk.now()
+                                .get()
+                                .knowledge()
+                                .cause(c)
+                                .map(k -> k.title())
+                                .orElse(c))));
+        hides = new PickRow("practice-hides", "The practice leg hides", faults);
+        hides.keepsOne().onPick(f -> f.ifPresent(this::hide));
+        getChildren()
+                .addAll(
+                        Texts.wrapped(
+                                "Simulated: a practice leg, not yours. Screen, journal and paper say so.", "heading"),
+                        new FlowPane(
+                                8,
+                                8,
+                                button("practice-pump", "Pump up", () -> pump(LeakMode.PRESSURE)),
+                                button("practice-pull", "Pull vacuum", () -> pump(LeakMode.VACUUM)),
+                                button("practice-release", "Let it off", this::release),
+                                button("practice-beyond", "Pump on", this::beyond),
+                                button("practice-soap", "Brush soapy water", this::brush),
+                                gauge),
+                        said,
+                        stages,
+                        speeds,
+                        hides);
+        said.managedProperty().bind(said.textProperty().isNotEmpty());
+    }
+
+    private static Button button(String id, String text, Runnable action) {
+        Button button = new Button(text);
+        button.setId(id);
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    /** Shows the job's tester; another job has another leg. */
+    void show(Assessment now) {
+        if (job != now.job().id()) {
+            stop();
+            job = now.job().id();
+            LeakTest test = now.sheet().leakTest();
+            PracticeTester made = desk.shop().instruments().practiceTester(job, test.airMl());
+            made.limit(test.vacuum().limitKpa(), test.pressure().limitKpa());
+            tester = Optional.of(made);
+            hides.show(Optional.of(CHANCE));
+            stages.show(Optional.of(NamedBy.file(Stage.STILL)));
+            speeds.show(Optional.of(speed == 1 ? "1" : "20"));
+            stage = Stage.STILL;
+            said.setText("");
+            hide(CHANCE);
+            display();
+        }
+    }
+
+    private void hide(String which) {
+        PracticeTester leg = tester.orElseThrow();
+        List<String> all = leg.canHide();
+        leg.hide(
+                switch (which) {
+                    case CHANCE -> List.of(all.get(new Random(job * 31L).nextInt(all.size())));
+                    case NOTHING -> List.of();
+                    default -> List.of(which);
+                });
+    }
+
+    private void turn(String which) {
+        stage = Stage.valueOf(which.toUpperCase(Locale.ROOT));
+        tester.orElseThrow().stage(stage);
+    }
+
+    private void pump(LeakMode mode) {
+        PracticeTester leg = tester.orElseThrow();
+        LeakTest test = desk.now().get().sheet().leakTest();
+        leg.release();
+        LeakTest.Limits limits = mode == LeakMode.PRESSURE ? test.pressure() : test.vacuum();
+        said.setText(leg.pumpTo(limits.startKpa()).orElse(""));
+        if (recorder.begin(mode, leg.gaugeStepKpa(), leg.name(), leg.simulated())) {
+            seconds = 0;
+            ticks = 0;
+            clock.playFromStart();
+        }
+        display();
+        onReading.run();
+    }
+
+    /** Goes on pumping in the direction of the hold; the relief valve stops it at the sheet's limit. */
+    private void beyond() {
+        PracticeTester leg = tester.orElseThrow();
+        double now = leg.read().gaugeKpa();
+        said.setText(leg.pumpTo(now * 2).orElse(""));
+        recorder.end();
+        clock.stop();
+        display();
+    }
+
+    private void release() {
+        stop();
+        tester.ifPresent(PracticeTester::release);
+        said.setText("");
+        display();
+        onReading.run();
+    }
+
+    /** Ends the hold; what was read is in the journal. */
+    void stop() {
+        clock.stop();
+        recorder.end();
+    }
+
+    private void brush() {
+        Map<String, String> foam = tester.orElseThrow().brush();
+        List<Fact> facts = new ArrayList<>();
+        foam.forEach((finding, outcome) -> facts.add(new Fact.Chosen(Made.simulated(finding), outcome)));
+        desk.note(facts);
+        said.setText(
+                foam.containsValue("yes")
+                        ? ""
+                        : "No foam anywhere. Soap shows a leak only while the case is under pressure.");
+    }
+
+    private void tick() {
+        PracticeTester leg = tester.orElseThrow();
+        int readings = speed > 1 ? 2 : 1;
+        for (int i = 0; i < readings; i++) {
+            double dt = TICK_S * speed / readings;
+            leg.advance(dt);
+            seconds += dt;
+            Sample sample = leg.read();
+            recorder.take(new LeakReading(
+                    Math.round(seconds * 1000) / 1000.0, sample.gaugeKpa(), sample.tempC(), Optional.of(stage)));
+        }
+        ticks++;
+        if (ticks % TICKS_AN_ENTRY == 0) {
+            recorder.flush();
+        }
+        display();
+        onReading.run();
+    }
+
+    private void display() {
+        Sample sample = tester.orElseThrow().read();
+        var units = desk.now().get().yard().units();
+        gauge.setText(Display.exact(Kind.PRESSURE, sample.gaugeKpa(), units) + ", "
+                + Display.exact(Kind.TEMPERATURE, sample.tempC(), units) + " (simulated)");
+    }
+}

@@ -1,0 +1,285 @@
+package mussel.desktop.verdict;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.Made;
+import mussel.core.job.Scale;
+import mussel.core.job.Topic;
+import mussel.core.measure.Display;
+import mussel.core.measure.Explanation;
+import mussel.core.verdict.Cause;
+import mussel.core.verdict.Finding;
+import mussel.core.verdict.VerdictResult;
+import mussel.core.verdict.VerdictResult.CauseBelief;
+import mussel.core.verdict.VerdictResult.Check;
+import mussel.core.verdict.VerdictResult.Decision;
+import mussel.core.verdict.VerdictResult.Evidence;
+import mussel.core.verdict.VerdictWords;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobNote;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Pages;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
+
+/** What is wrong and how sure, what to look at next, what to do about it. */
+public final class VerdictStation implements StationView {
+    private static final int FIRST_CAUSES = 7;
+    private static final int FIRST_LOOKS = 6;
+    private static final double WORTH_SHOWING = 0.05;
+    private static final double LEAST_BITS = 0.15;
+    private static final double BAR = 150;
+
+    private final Desk desk;
+    private final VBox sheet = new VBox(10);
+    private final Label head = Texts.wrapped("", "conclusion");
+    private final VBox said = new VBox(4);
+    private final VBox causes = new VBox(6);
+    private final VBox looks = new VBox(8);
+    private final VBox findings = new VBox(8);
+    private final VBox opened = new VBox(8);
+    private final VBox tables = new VBox(8);
+    private final PickRow view;
+    private final Pages pages = new Pages();
+    private final Map<String, Consumer<Assessment>> fill;
+    private final Map<String, Node> views;
+    private String shown = "causes";
+    private boolean allCauses;
+    private boolean allLooks;
+
+    /** The station of a job. */
+    public VerdictStation(Desk desk) {
+        this.desk = desk;
+        view = new PickRow(
+                "verdict-view",
+                "",
+                List.of(
+                        Choice.text("causes", "What is wrong"),
+                        Choice.text("looks", "Next looks"),
+                        Choice.text("findings", "Findings"),
+                        Choice.text("opened", "When opened"),
+                        Choice.text("tables", "Tables")));
+        view.keepsOne().onPick(which -> open(which.orElse("causes")));
+        fill = Map.of(
+                "causes", this::causes,
+                "looks", this::looks,
+                "findings", this::findings,
+                "opened", this::opened,
+                "tables", now -> TablesPage.fill(tables, desk.shop(), now));
+        views = Map.of("causes", causes, "looks", looks, "findings", findings, "opened", opened, "tables", tables);
+        head.setId("verdict-head");
+        sheet.getStyleClass().add("station");
+        sheet.getChildren().addAll(Texts.title("Verdict"), head, said, view, pages);
+        open("causes");
+    }
+
+    private void open(String which) {
+        shown = which;
+        view.show(Optional.of(which));
+        pages.show(views.get(which));
+        fill.get(shown).accept(desk.now().get());
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        VerdictWords words = now.verdictWords();
+        head.setText(now.findings().isEmpty() ? "Nothing was looked at yet. Begin with the drain." : words.head());
+        said.getChildren().clear();
+        words.lipSide().ifPresent(s -> said.getChildren().add(Texts.wrapped(s, "strong")));
+        words.contradiction().ifPresent(s -> said.getChildren().add(Texts.caution(s)));
+        boolean simulated = now.findings().values().stream()
+                .anyMatch(m -> m.by() == Made.By.SIMULATED || m.by() == Made.By.SIMULATED_HOLD);
+        if (simulated) {
+            said.getChildren()
+                    .add(Texts.wrapped(
+                            "Some of this rests on a simulated instrument: it says nothing of a real leg.", "refusal"));
+        }
+        fill.get(shown).accept(now);
+    }
+
+    private void causes(Assessment now) {
+        VerdictResult out = now.verdict();
+        VerdictWords words = now.verdictWords();
+        List<Node> rows = new ArrayList<>();
+        List<CauseBelief> first = out.causes().stream()
+                .filter(c -> allCauses || c.probability() >= WORTH_SHOWING && touched(c))
+                .limit(allCauses ? Long.MAX_VALUE : FIRST_CAUSES)
+                .toList();
+        first.forEach(c -> rows.add(cause(now, words, c)));
+        rows.add(more(
+                "more-causes",
+                allCauses ? "Only the likely ones" : "All " + out.causes().size() + " causes",
+                () -> {
+                    allCauses = !allCauses;
+                    causes(desk.now().get());
+                }));
+        rows.add(Texts.heading("What to do"));
+        out.decisions().stream()
+                .filter(d -> words.risen(d.goal()) && (d.probability() >= WORTH_SHOWING || d.act()))
+                .sorted(Comparator.comparingDouble(Decision::probability).reversed())
+                .forEach(d -> rows.add(decision(now, words, d)));
+        rows.add(Texts.dim("Costs are the tables' own unless the yard gave others. An estimate."));
+        causes.getChildren().setAll(rows);
+    }
+
+    /** Whether anything seen says something of the cause. */
+    private static boolean touched(CauseBelief cause) {
+        return cause.evidence().stream().anyMatch(e -> Math.abs(e.bits()) >= LEAST_BITS);
+    }
+
+    private Node cause(Assessment now, VerdictWords words, CauseBelief belief) {
+        Cause cause = now.knowledge().cause(belief.id()).orElseThrow();
+        Label title = Texts.wrapped(cause.title(), "strong");
+        title.setPrefWidth(230);
+        title.setMinWidth(160);
+        Label figure = new Label(Display.percent(belief.probability()));
+        figure.getStyleClass().add("large");
+        figure.setMinWidth(Region.USE_PREF_SIZE);
+        HBox row = new HBox(10, title, new ProbabilityBar(belief.probability(), belief.prior(), BAR), figure);
+        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        HBox.setHgrow(title, Priority.ALWAYS);
+        row.getChildren().add(why("why-cause-" + belief.id(), words.why(belief)));
+        FlowPane evidence = new FlowPane(14, 2);
+        belief.evidence().stream()
+                .filter(e -> Math.abs(e.bits()) >= LEAST_BITS)
+                .sorted(Comparator.comparingDouble((Evidence e) -> -Math.abs(e.bits())))
+                .limit(3)
+                .forEach(e -> evidence.getChildren().add(evidence(now, e)));
+        VBox card = new VBox(2, row, evidence);
+        card.getStyleClass().add("card");
+        card.setId("cause-" + belief.id());
+        return card;
+    }
+
+    private static Node evidence(Assessment now, Evidence evidence) {
+        Finding finding = now.knowledge().finding(evidence.finding()).orElseThrow();
+        Made made = now.findings().get(finding.id());
+        String outcome = made == null ? "" : ": " + made.outcome().replace('_', ' ');
+        HBox row = new HBox(6, new EvidenceBar(evidence.bits(), 60), Texts.dim(finding.title() + outcome));
+        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        return row;
+    }
+
+    private static Node decision(Assessment now, VerdictWords words, Decision decision) {
+        Label what = Texts.wrapped(
+                now.knowledge().goal(decision.goal()).orElseThrow().title() + ": "
+                        + (decision.act() ? "do it" : "leave it"),
+                decision.act() ? "strong" : "plain");
+        HBox.setHgrow(what, Priority.ALWAYS);
+        what.setMaxWidth(Double.MAX_VALUE);
+        Label figures = Texts.dim(Display.percent(decision.probability()) + "; doing it "
+                + Display.significant(decision.expectedCostDo()) + " €, leaving it "
+                + Display.significant(decision.expectedCostLeave()) + " € on average");
+        HBox row = new HBox(10, what, figures, why("why-goal-" + decision.goal(), words.why(decision)));
+        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        row.setId("decision-" + decision.goal());
+        return row;
+    }
+
+    private static WhyButton why(String id, Explanation explanation) {
+        return new WhyButton(id, () -> Optional.of(explanation));
+    }
+
+    private static Button more(String id, String text, Runnable action) {
+        Button button = new Button(text);
+        button.setId(id);
+        button.getStyleClass().add("fold");
+        button.setOnAction(e -> action.run());
+        return button;
+    }
+
+    private void looks(Assessment now) {
+        VerdictResult out = now.verdict();
+        VerdictWords words = now.verdictWords();
+        List<Node> rows = new ArrayList<>();
+        rows.add(Texts.wrapped(words.next(), "strong"));
+        out.checks().stream()
+                .limit(allLooks ? Long.MAX_VALUE : FIRST_LOOKS)
+                .forEach(check -> rows.add(look(now, words, check)));
+        rows.add(more(
+                "more-looks",
+                allLooks ? "Only the best ones" : "All " + out.checks().size() + " looks",
+                () -> {
+                    allLooks = !allLooks;
+                    looks(desk.now().get());
+                }));
+        looks.getChildren().setAll(rows);
+    }
+
+    private Node look(Assessment now, VerdictWords words, Check check) {
+        Finding finding = now.knowledge().finding(check.finding()).orElseThrow();
+        String access = now.knowledge().access(check.access()).orElseThrow().title();
+        Label figures = Texts.dim(access + ", " + Display.workTime(check.minutes()) + "; may save "
+                + Display.significant(check.saves()) + " €, worth " + Display.significant(check.value())
+                + " € after its time");
+        HBox.setHgrow(figures, Priority.ALWAYS);
+        figures.setMaxWidth(Double.MAX_VALUE);
+        HBox line = new HBox(8, figures, why("why-look-" + check.finding(), words.why(check)));
+        VBox card = new VBox(4, new FindingRow(desk, finding, finding.title(), now), line);
+        card.getStyleClass().add("card");
+        card.setId("look-" + check.finding());
+        return card;
+    }
+
+    private void findings(Assessment now) {
+        List<Node> rows = new ArrayList<>();
+        if (now.findings().isEmpty()) {
+            rows.add(Texts.dim("None yet. What is seen at any station comes here by itself."));
+        }
+        now.findings().forEach((id, made) -> {
+            Finding finding = now.knowledge().finding(id).orElseThrow();
+            String engines = made.engines().isEmpty()
+                    ? ""
+                    : ", the engines say " + made.engines().replace('_', ' ');
+            VBox card = new VBox(
+                    4,
+                    new FindingRow(
+                            desk, finding, finding.title() + " (" + made.by().title() + engines + ")", now));
+            if (made.by() == Made.By.OVERRULED) {
+                JobNote reason = JobNote.line(desk, "Why it is set by hand", Topic.OVERRULED_WHY.of(id));
+                card.getChildren().add(reason);
+            }
+            card.getStyleClass().add("card");
+            rows.add(card);
+        });
+        findings.getChildren().setAll(rows);
+    }
+
+    private void opened(Assessment now) {
+        List<Node> rows = new ArrayList<>();
+        rows.add(Texts.sentence(
+                "What was truly found once it was open, against what was expected. The calibration and, where the yard"
+                        + " wants it, the priors learn from it."));
+        now.verdict().causes().stream().limit(12).forEach(belief -> {
+            Cause cause = now.knowledge().cause(belief.id()).orElseThrow();
+            PickRow row = new PickRow(
+                    "confirmed-" + belief.id(),
+                    cause.title() + ", expected at " + Display.percent(belief.probability()),
+                    List.of(Choice.text("no", "not there"), Choice.text("yes", "found")));
+            row.show(now.job().choice(Scale.CONFIRMED.of(belief.id())));
+            row.onPick(outcome -> desk.choose(Scale.CONFIRMED.of(belief.id()), outcome));
+            rows.add(row);
+        });
+        opened.getChildren().setAll(rows);
+    }
+}
