@@ -4,131 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
-import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
-import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
-import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Station;
 import mussel.core.plan.Plan.PlannedStep;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.log.TagStation;
-import mussel.desktop.shell.Look;
-import mussel.desktop.shell.MusselWindow;
-import mussel.exchange.sheet.SheetFiles;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxRobot;
-import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The whole slice in the real window: a leg is taken in, drained, stripped, built, filled and tagged, over a restart. */
-class JourneyTest {
-    private static final Clock DAY = Clock.fixed(Instant.parse("2026-11-23T09:00:00Z"), ZoneOffset.UTC);
-
-    @TempDir
-    Path folder;
-
-    private final FxRobot robot = new FxRobot();
-    private Workshop shop;
-    private MusselWindow window;
-
-    @BeforeAll
-    static void startTheWindowSystem() throws Exception {
-        FxToolkit.registerPrimaryStage();
-        Look.loadType();
-    }
-
-    @BeforeEach
-    void start() throws Exception {
-        shop = Yards.open(folder.resolve("yard.mussel"), DAY, SheetFiles.shipped());
-        FxToolkit.setupStage(this::show);
-    }
-
-    private void show(Stage stage) {
-        window = new MusselWindow(shop, Look.of(shop.journal()), MusselApp.stations());
-        stage.setScene(new Scene(window, 1280, 800));
-        stage.setX(0);
-        stage.setY(0);
-        stage.show();
-        stage.toFront();
-    }
-
-    @AfterEach
-    void stop() {
-        shop.journal().close();
-    }
-
-    private void restart() throws Exception {
-        shop.journal().close();
-        start();
-    }
-
-    private <T extends Node> T find(String id, Class<T> type) {
-        WaitForAsyncUtils.waitForFxEvents();
-        return robot.lookup(id).queryAs(type);
-    }
-
-    /** Brings a node of the station sheet into sight and clicks it with the mouse. */
-    private void click(String id) {
-        Node node = find(id, Node.class);
-        robot.interact(() -> bringIntoSight(node));
-        robot.clickOn(node);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private void bringIntoSight(Node node) {
-        ScrollPane middle = (ScrollPane) window.lookup(".middle");
-        if (middle == null || !middle.getContent().getBoundsInLocal().isEmpty() && !isIn(node, middle.getContent())) {
-            return;
-        }
-        window.layout();
-        double top = middle.getContent()
-                .sceneToLocal(node.localToScene(node.getBoundsInLocal()))
-                .getMinY();
-        double room = middle.getContent().getBoundsInLocal().getHeight()
-                - middle.getViewportBounds().getHeight();
-        middle.setVvalue(room <= 0 ? 0 : Math.min(1, Math.max(0, (top - 60) / room)));
-        window.layout();
-    }
-
-    private static boolean isIn(Node node, Node ancestor) {
-        for (Node n = node; n != null; n = n.getParent()) {
-            if (n == ancestor) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private void type(Field field, String text) {
-        click("#field-" + field.name().toLowerCase(java.util.Locale.ROOT) + " .text-field");
-        robot.push(KeyCode.CONTROL, KeyCode.A);
-        robot.push(KeyCode.DELETE);
-        robot.write(text);
-        robot.push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
-    }
-
-    private Assessment now() {
-        return window.desk().orElseThrow().now().get();
-    }
-
+class JourneyTest extends WindowJourney {
     /** Fires a step's tick; the list is long and each tick folds it anew. */
     private void tick(PlannedStep step) {
         robot.interact(() -> {

@@ -25,6 +25,7 @@ public final class Benchmarks {
         List<Measured> all = new ArrayList<>();
         if (wanted.isEmpty() || wanted.contains("engines")) {
             all.addAll(engines());
+            all.addAll(verdict());
         }
         if (wanted.isEmpty() || wanted.contains("start")) {
             all.addAll(new StartBenchmark(home).run());
@@ -33,7 +34,9 @@ public final class Benchmarks {
             all.addAll(new MemoryBenchmark(home).run());
         }
         if (wanted.isEmpty() || wanted.contains("desk")) {
-            all.addAll(new DeskBenchmark().run());
+            DeskBenchmark desk = new DeskBenchmark();
+            all.addAll(desk.run());
+            all.addAll(desk.longHold());
         }
         table(all);
         Files.createDirectories(out.getParent());
@@ -52,6 +55,19 @@ public final class Benchmarks {
                                 r.getPrimaryResult().getScore(),
                                 "µs",
                                 r.getPrimaryResult().getLabel().equals("drain") ? "under 1000" : ""))
+                        .toList();
+    }
+
+    private static List<Measured> verdict() throws RunnerException {
+        return new Runner(new OptionsBuilder()
+                        .include(VerdictBenchmark.class.getSimpleName())
+                        .build())
+                .run().stream()
+                        .map(r -> new Measured(
+                                r.getPrimaryResult().getLabel() + ", 99th percentile",
+                                r.getPrimaryResult().getStatistics().getPercentile(99),
+                                "ms",
+                                r.getPrimaryResult().getLabel().equals("verdict") ? "under 16" : "under 60"))
                         .toList();
     }
 

@@ -157,7 +157,6 @@ public final class DemoYard {
                 .choose("prop_hub_oil", "", "none")
                 .hold(LeakMode.PRESSURE, "driveshaft_water_lip")
                 .hold(LeakMode.VACUUM, "driveshaft_water_lip")
-                .choose("bubbles_driveshaft", "simulated", "yes")
                 .goal("driveshaft_seals")
                 .goal("pump_kit")
                 .steps(13)

@@ -1,7 +1,9 @@
 package mussel.core.leak;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import mussel.core.leak.LeakResult.StageSlope;
 import mussel.core.leak.LeakResult.Verdict;
 import org.hipparchus.distribution.continuous.TDistribution;
@@ -55,20 +57,25 @@ public final class LeakEngine {
                 leak(in, high, firstK),
                 verdict == Verdict.UNDECIDED ? more(in, line) : 0,
                 used.size(),
-                stages(in, used, first));
+                stages(in, used, first, line),
+                new LeakResult.Fit(line.tMean(), line.zMean(), line.t()));
     }
 
-    private static List<StageSlope> stages(LeakInput in, List<LeakReading> used, LeakReading first) {
-        List<StageSlope> slopes = new ArrayList<>();
-        for (Stage stage : Stage.values()) {
-            List<LeakReading> of = used.stream()
-                    .filter(r -> r.stage().isPresent() && r.stage().get() == stage)
-                    .toList();
-            if (of.size() >= LeakInput.LEAST_USED) {
-                Line line = fit(in, of, first);
-                slopes.add(new StageSlope(stage, line.k(), line.kSe()));
+    private static List<StageSlope> stages(LeakInput in, List<LeakReading> used, LeakReading first, Line all) {
+        Map<Stage, List<LeakReading>> byStage = new EnumMap<>(Stage.class);
+        for (LeakReading reading : used) {
+            if (reading.stage().isPresent()) {
+                byStage.computeIfAbsent(reading.stage().get(), s -> new ArrayList<>())
+                        .add(reading);
             }
         }
+        List<StageSlope> slopes = new ArrayList<>();
+        byStage.forEach((stage, of) -> {
+            if (of.size() >= LeakInput.LEAST_USED) {
+                Line line = of.size() == used.size() ? all : fit(in, of, first);
+                slopes.add(new StageSlope(stage, line.k(), line.kSe()));
+            }
+        });
         return slopes;
     }
 

@@ -46,9 +46,13 @@ public record LeakInput(
         readings = List.copyOf(readings);
     }
 
-    /** The readings that count: those after settling. */
+    /** The readings that count: those from the first after settling on. */
     public List<LeakReading> used() {
-        return readings.stream().filter(r -> r.tS() >= settleS).toList();
+        int from = 0;
+        while (from < readings.size() && readings.get(from).tS() < settleS) {
+            from++;
+        }
+        return readings.subList(from, readings.size());
     }
 
     /** The pressure of a reading as it would be at the temperature of the first one used (absolute, kPa). */
@@ -71,11 +75,12 @@ public record LeakInput(
                 pointer + "/allowed_drop_kpa",
                 "is not below the start of " + Math.abs(startKpa) + " kPa: nothing could fail such a test");
         for (int i = 1; i < readings.size(); i++) {
-            problems.unless(
-                    readings.get(i).tS() > readings.get(i - 1).tS(),
-                    pointer + "/readings/" + i + "/t_s",
-                    "is " + readings.get(i).tS() + " s, not after the reading before it ("
-                            + readings.get(i - 1).tS() + " s)");
+            if (readings.get(i).tS() <= readings.get(i - 1).tS()) {
+                problems.at(
+                        pointer + "/readings/" + i + "/t_s",
+                        "is " + readings.get(i).tS() + " s, not after the reading before it ("
+                                + readings.get(i - 1).tS() + " s)");
+            }
         }
         List<LeakReading> used = used();
         problems.unless(
@@ -91,12 +96,13 @@ public record LeakInput(
         for (int i = 0; i < used.size(); i++) {
             double kpa = compensatedKpa(used.get(i), used.get(0));
             boolean right = mode == LeakMode.PRESSURE ? kpa > baroKpa : kpa < baroKpa && kpa > 0;
-            problems.unless(
-                    right,
-                    pointer + "/readings/" + (i + skipped) + "/gauge_kpa",
-                    "is " + used.get(i).gaugeKpa() + " kPa, which compensated for temperature is not "
-                            + (mode == LeakMode.PRESSURE ? "above" : "below")
-                            + " the barometer: it has all gone, or the sign is wrong");
+            if (!right) {
+                problems.at(
+                        pointer + "/readings/" + (i + skipped) + "/gauge_kpa",
+                        "is " + used.get(i).gaugeKpa() + " kPa, which compensated for temperature is not "
+                                + (mode == LeakMode.PRESSURE ? "above" : "below")
+                                + " the barometer: it has all gone, or the sign is wrong");
+            }
         }
     }
 }

@@ -18,6 +18,7 @@ import mussel.core.measure.Given;
  * @param moreMinutes how much longer to hold until it is decided (min); 0 when it is, 60 at most
  * @param nUsed readings used
  * @param stages each stage with four readings or more by itself
+ * @param fit where the fitted line lies
  */
 public record LeakResult(
         Verdict verdict,
@@ -31,7 +32,8 @@ public record LeakResult(
         double leakHigh,
         double moreMinutes,
         @Given(value = "readings used", name = "n_used") int nUsed,
-        List<StageSlope> stages) {
+        List<StageSlope> stages,
+        Fit fit) {
     /** Keeps its own copy. */
     public LeakResult {
         stages = List.copyOf(stages);
@@ -55,4 +57,13 @@ public record LeakResult(
      * @param kSe its standard error (1/min)
      */
     public record StageSlope(Stage stage, double kPerMin, double kSe) {}
+
+    /**
+     * Where the fitted line lies: it goes through the means with the slope −k.
+     *
+     * @param meanMin mean of the times (min)
+     * @param meanZ mean of z = ln(|p − pa| / (p + pa))
+     * @param studentT the factor of the 95 % bounds
+     */
+    public record Fit(double meanMin, double meanZ, double studentT) {}
 }

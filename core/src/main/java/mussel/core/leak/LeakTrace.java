@@ -46,10 +46,10 @@ public record LeakTrace(List<Point> readings, List<Band> fit, List<Point> allowe
      * Traces a hold.
      *
      * @param in the hold
-     * @param judged whether it can be judged: then the line is fitted
+     * @param result what it proves, once it can be judged
      * @param most the most readings kept, spread evenly
      */
-    public static LeakTrace of(LeakInput in, boolean judged, int most) {
+    public static LeakTrace of(LeakInput in, Optional<LeakResult> result, int most) {
         List<LeakReading> all = in.readings();
         if (all.isEmpty()) {
             return new LeakTrace(List.of(), List.of(), List.of(), in.holdMin());
@@ -67,18 +67,18 @@ public record LeakTrace(List<Point> readings, List<Band> fit, List<Point> allowe
         double to = Math.max(all.get(all.size() - 1).tS() / 60, from + in.holdMin());
         return new LeakTrace(
                 points,
-                judged ? fit(in, used, first, from, to) : List.of(),
+                result.map(r -> fit(in, r, from, to)).orElse(List.of()),
                 allowed(in, first, from, to),
                 in.holdMin());
     }
 
-    private static List<Band> fit(LeakInput in, List<LeakReading> used, LeakReading first, double from, double to) {
-        LeakEngine.Line line = LeakEngine.fit(in, used, first);
+    private static List<Band> fit(LeakInput in, LeakResult result, double from, double to) {
+        LeakResult.Fit line = result.fit();
         List<Band> band = new ArrayList<>();
         for (int i = 0; i <= SAMPLES; i++) {
             double t = from + (to - from) * i / SAMPLES;
-            double z = line.zMean() - line.k() * (t - line.tMean());
-            double off = line.t() * line.kSe() * Math.abs(t - line.tMean());
+            double z = line.meanZ() - result.kPerMin() * (t - line.meanMin());
+            double off = line.studentT() * result.kSe() * Math.abs(t - line.meanMin());
             band.add(new Band(t, gauge(in, z), gauge(in, z - off), gauge(in, z + off)));
         }
         return band;

@@ -6,7 +6,7 @@ import java.util.Map;
 
 /**
  * A group of causes that share findings, made ready for one context. Beliefs given any findings follow by exact enumeration; what does not
- * depend on the findings is computed here once. Does not change after it is made, so it may be used by several threads.
+ * depend on the findings is computed once and kept.
  */
 final class Group {
     /** The causes, each at its bit. */
@@ -23,19 +23,26 @@ final class Group {
     private final int[] blockOf;
     private final int[][] goalsInBlock;
     private final int[] goalsInCut;
+    private final Evidence nothingMade;
     private final double[][] predictive;
 
-    Group(List<Cause> causes, List<Finding> findings, List<String> goals, Context context) {
+    Group(
+            List<Cause> causes,
+            List<Finding> findings,
+            Map<String, Map<String, Finding.Share>> given,
+            List<String> goals,
+            Context context,
+            Map<List<Integer>, Arrangement> arranged) {
         this.causes = List.copyOf(causes);
         this.findings = List.copyOf(findings);
         priors = causes.stream().mapToDouble(c -> c.prior(context)).toArray();
         List<int[]> scopes = new ArrayList<>();
         List<List<List<Double>>> rows = new ArrayList<>();
         for (Finding finding : findings) {
-            Map<String, Finding.Share> given = finding.given(context);
-            int[] scope = given.keySet().stream().mapToInt(this::position).toArray();
+            Map<String, Finding.Share> own = given.get(finding.id());
+            int[] scope = own.keySet().stream().mapToInt(this::position).toArray();
             scopes.add(scope);
-            rows.add(given.values().stream().map(Finding.Share::shares).toList());
+            rows.add(own.values().stream().map(Finding.Share::shares).toList());
         }
         Arrangement arrangement =
                 Arrangement.of(causes.size(), scopes.stream().map(Group::bits).toList());
@@ -61,7 +68,8 @@ final class Group {
             }
             goalsInCut[g] = goalBits(cut, goals.get(g));
         }
-        predictive = predictive();
+        nothingMade = new Evidence(new int[findings.size()]);
+        predictive = new double[findings.size()][];
     }
 
     private int position(String cause) {
@@ -112,25 +120,20 @@ final class Group {
         return weights;
     }
 
-    private double[][] predictive() {
-        Evidence nothing = new Evidence(new int[findings.size()]);
-        double[][] all = new double[findings.size()][];
-        for (int f = 0; f < all.length; f++) {
-            all[f] = new double[findings.get(f).outcomes().size()];
-            for (int x = 0; x < all[f].length; x++) {
-                all[f][x] = nothing.after(f, x).total() / nothing.belief().total();
-            }
-        }
-        return all;
-    }
-
     /** The prior of a cause in this context. */
     double prior(int cause) {
         return priors[cause];
     }
 
-    /** How likely an outcome is while nothing else is known. */
-    double predictive(int finding, int outcome) {
+    /** How likely an outcome is while nothing else is known. Worked out when first asked for. */
+    synchronized double predictive(int finding, int outcome) {
+        if (predictive[finding] == null) {
+            predictive[finding] = new double[findings.get(finding).outcomes().size()];
+            for (int x = 0; x < predictive[finding].length; x++) {
+                predictive[finding][x] = nothingMade.after(finding, x).total()
+                        / nothingMade.belief().total();
+            }
+        }
         return predictive[finding][outcome];
     }
 

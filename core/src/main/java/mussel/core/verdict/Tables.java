@@ -1,7 +1,12 @@
 package mussel.core.verdict;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.stream.IntStream;
 
 /** The diagnosis tables made ready for one context: the groups of causes that share findings. Worth keeping while the context stays. */
@@ -13,21 +18,31 @@ public final class Tables {
     private final Context context;
     private final List<String> goals;
     private final List<Group> groups = new ArrayList<>();
+    private final Map<String, Map<String, Finding.Share>> given = new HashMap<>();
+    private final Map<String, List<String>> bearing = new LinkedHashMap<>();
 
-    private Tables(Knowledge knowledge, Context context) {
+    private final Map<List<Integer>, Arrangement> arranged;
+
+    private Tables(Knowledge knowledge, Context context, Map<List<Integer>, Arrangement> arranged) {
+        this.arranged = arranged;
         this.knowledge = knowledge;
         this.context = context;
         this.goals = knowledge.goals().stream().map(RepairGoal::id).toList();
-        List<Cause> left = new ArrayList<>(knowledge.causes());
+        for (Finding finding : knowledge.findings()) {
+            Map<String, Finding.Share> rows = finding.given(context);
+            given.put(finding.id(), rows);
+            bearing.put(finding.id(), List.copyOf(rows.keySet()));
+        }
+        List<String> left =
+                new ArrayList<>(knowledge.causes().stream().map(Cause::id).toList());
         while (!left.isEmpty()) {
-            List<Cause> together = new ArrayList<>(List.of(left.get(0)));
+            Set<String> together = new HashSet<>(Set.of(left.get(0)));
             int size;
             do {
                 size = together.size();
-                for (Finding finding : knowledge.findings()) {
-                    List<Cause> bearing = bearing(finding);
-                    if (bearing.stream().anyMatch(together::contains)) {
-                        bearing.stream().filter(c -> !together.contains(c)).forEach(together::add);
+                for (List<String> causes : bearing.values()) {
+                    if (causes.stream().anyMatch(together::contains)) {
+                        together.addAll(causes);
                     }
                 }
             } while (together.size() > size);
@@ -36,28 +51,28 @@ public final class Tables {
         }
     }
 
-    private Group group(List<Cause> together) {
+    private Group group(Set<String> together) {
         if (together.size() > LARGEST_GROUP) {
             throw new IllegalArgumentException(together.size() + " causes share findings with each other; at most "
                     + LARGEST_GROUP + " can be enumerated");
         }
-        List<Cause> ordered =
-                knowledge.causes().stream().filter(together::contains).toList();
+        List<Cause> ordered = knowledge.causes().stream()
+                .filter(c -> together.contains(c.id()))
+                .toList();
         List<Finding> findings = knowledge.findings().stream()
-                .filter(f -> bearing(f).stream().anyMatch(together::contains))
+                .filter(f -> together.contains(bearing.get(f.id()).get(0)))
                 .toList();
-        return new Group(ordered, findings, goals, context);
-    }
-
-    private List<Cause> bearing(Finding finding) {
-        return finding.given(context).keySet().stream()
-                .map(id -> knowledge.cause(id).orElseThrow())
-                .toList();
+        return new Group(ordered, findings, given, goals, context, arranged);
     }
 
     /** Prepares the tables for a context. */
     public static Tables of(Knowledge knowledge, Context context) {
-        return new Tables(knowledge, context);
+        return new Tables(knowledge, context, new HashMap<>());
+    }
+
+    /** The same, keeping how groups are walked through: that depends on the findings' scopes alone and takes long to find. */
+    static Tables of(Knowledge knowledge, Context context, Map<List<Integer>, Arrangement> arranged) {
+        return new Tables(knowledge, context, arranged);
     }
 
     /** The tables. */

@@ -21,13 +21,20 @@ final class Tint extends Group {
     private static final double LINE = 17;
     private static final double MIDDLE = 120;
     private static final double LEFT = 6;
+    private static final double PLATE = 40;
     private static final double RIGHT = 312;
+
+    private Map<String, Double> shown = Map.of();
 
     Tint() {
         setMouseTransparent(true);
     }
 
     void show(Map<SVGPath, Region> regions, Map<String, Double> suspicion) {
+        if (suspicion.equals(shown)) {
+            return;
+        }
+        shown = suspicion;
         getChildren().clear();
         List<Text> figures = new ArrayList<>();
         regions.entrySet().stream()
@@ -73,15 +80,11 @@ final class Tint extends Group {
 
     /** A figure on a plate of its own, so that it reads on any part. */
     private void plate(Text figure) {
-        getChildren().add(figure);
-        figure.applyCss();
-        Bounds size = figure.getBoundsInLocal();
-        Rectangle plate =
-                new Rectangle(size.getMinX() - 4, size.getMinY() - 1, size.getWidth() + 8, size.getHeight() + 2);
+        Rectangle plate = new Rectangle(figure.getX() - 4, figure.getY() - 14, PLATE, LINE + 1);
         plate.setArcWidth(6);
         plate.setArcHeight(6);
         plate.getStyleClass().add("suspect-plate");
-        getChildren().add(getChildren().size() - 1, plate);
+        getChildren().addAll(plate, figure);
     }
 
     /** What stands on the drawing, for tests and help. */

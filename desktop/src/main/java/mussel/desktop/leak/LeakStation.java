@@ -50,7 +50,7 @@ import mussel.desktop.kit.WhyButton;
 
 /** Where it gets in and out: pressure and vacuum holds with what they prove, and soapy water. */
 public final class LeakStation implements StationView {
-    private static final int MOST_DRAWN = 1_200;
+    private static final int MOST_DRAWN = 400;
     private static final int READINGS_AN_ENTRY = 2_000;
     private static final double GAUGE_STEP_KPA = 2;
 
@@ -242,6 +242,7 @@ public final class LeakStation implements StationView {
 
     /** Reads a file beside the interface thread; all of it is entered, or nothing. */
     public void read(File file) {
+        open("file");
         imported.setText("Reading " + file.getName() + " …");
         CompletableFuture.supplyAsync(() -> desk.shop().holdFiles().read(file.toPath()))
                 .thenAccept(hold -> Platform.runLater(() -> take(file, hold)));
@@ -307,8 +308,13 @@ public final class LeakStation implements StationView {
                 : now.held(shownMode);
     }
 
-    /** Follows the instrument from reading to reading. */
-    private void live() {
+    /** Takes the readings of an instrument. */
+    public Recorder recorder() {
+        return recorder;
+    }
+
+    /** Shows what is being recorded; called after each reading of an instrument. */
+    public void live() {
         recorder.live().ifPresent(h -> {
             if (h.mode() != shownMode) {
                 shownMode = h.mode();
@@ -352,7 +358,7 @@ public final class LeakStation implements StationView {
     private void showHold() {
         Optional<HeldTest> held = held();
         chart.show(
-                held.map(h -> LeakTrace.of(h.input(), h.result().isPresent(), MOST_DRAWN))
+                held.map(h -> LeakTrace.of(h.input(), h.result(), MOST_DRAWN))
                         .orElseGet(() -> new LeakTrace(List.of(), List.of(), List.of(), 5)),
                 units());
         verdict.setText(held.map(this::sentence)

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Collectors;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.scene.control.Button;
@@ -192,13 +193,23 @@ final class PracticePanel extends VBox {
 
     private void brush() {
         Map<String, String> foam = tester.orElseThrow().brush();
+        if (!foam.containsValue("yes")) {
+            said.setText(
+                    "No foam anywhere. That clears nothing: soap shows a leak only where the pressure pushes air out.");
+            return;
+        }
         List<Fact> facts = new ArrayList<>();
         foam.forEach((finding, outcome) -> facts.add(new Fact.Chosen(Made.simulated(finding), outcome)));
-        desk.note(facts);
-        said.setText(
-                foam.containsValue("yes")
-                        ? ""
-                        : "No foam anywhere. Soap shows a leak only while the case is under pressure.");
+        if (desk.note(facts)) {
+            said.setText("It foams: " + foamed(foam) + ".");
+        }
+    }
+
+    private String foamed(Map<String, String> foam) {
+        return desk.now().get().knowledge().findings().stream()
+                .filter(f -> "yes".equals(foam.get(f.id())))
+                .map(f -> f.title().toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining(", "));
     }
 
     private void tick() {

@@ -13,7 +13,7 @@ import mussel.desktop.desk.Desk;
  * Takes the readings of a hold as they come and enters them together, once a second at most: a hold at ten a second makes no more than one
  * entry a second. Lives on the interface thread.
  */
-final class Recorder {
+public final class Recorder {
     private final Desk desk;
     private final List<LeakReading> waiting = new ArrayList<>();
     private Optional<String> hold = Optional.empty();
@@ -23,7 +23,7 @@ final class Recorder {
     }
 
     /** Begins a hold. Says whether it is in the journal. */
-    boolean begin(LeakMode mode, double gaugeStepKpa, String instrument, boolean simulated) {
+    public boolean begin(LeakMode mode, double gaugeStepKpa, String instrument, boolean simulated) {
         flush();
         String id = "hold-" + (desk.job().holds().size() + 1) + "-" + desk.entries();
         boolean begun = desk.note(new Fact.HoldBegun(id, mode, gaugeStepKpa, instrument, simulated));
@@ -32,17 +32,17 @@ final class Recorder {
     }
 
     /** Whether a hold is being recorded. */
-    boolean recording() {
+    public boolean recording() {
         return hold.isPresent();
     }
 
     /** Takes a reading; it is entered with the next {@link #flush()}. */
-    void take(LeakReading reading) {
+    public void take(LeakReading reading) {
         waiting.add(reading);
     }
 
     /** The hold with the readings that wait to be entered. */
-    Optional<Hold> live() {
+    public Optional<Hold> live() {
         return desk.job().holds().stream()
                 .filter(h -> hold.isPresent() && h.id().equals(hold.get()))
                 .findFirst()
@@ -54,14 +54,14 @@ final class Recorder {
     }
 
     /** Enters what waits. */
-    void flush() {
+    public void flush() {
         if (hold.isPresent() && !waiting.isEmpty() && desk.note(new Fact.Held(hold.get(), waiting))) {
             waiting.clear();
         }
     }
 
     /** Ends the recording; what waits is entered. */
-    void end() {
+    public void end() {
         flush();
         waiting.clear();
         hold = Optional.empty();

@@ -1,42 +1,43 @@
 package mussel.desktop.shell;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import mussel.core.drain.DrainWords;
 import mussel.core.job.Assessment;
 import mussel.core.measure.Display;
 import mussel.core.sheet.Phase;
 import mussel.core.verdict.VerdictResult;
-import mussel.core.verdict.VerdictWords;
+import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Texts;
-import mussel.desktop.verdict.EvidenceBar;
+import mussel.desktop.verdict.EvidenceLine;
 
 /** The running conclusion: one sentence, what changed it, what follows from it. */
 final class Conclusion extends VBox {
     private final Label head = Texts.wrapped("", "conclusion");
     private final Label changed = Texts.dim("");
     private final VBox evidence = new VBox(3);
+    private final Label evidenceOf = Texts.dim("");
+    private final Rows<EvidenceLine> lines = new Rows<>(evidence, () -> new EvidenceLine(84));
+    private final Rows<Label> said;
     private final Label next = Texts.wrapped("", "strong");
     private final VBox notes = new VBox(8);
     private final VBox plan = new VBox(4);
     private final VBox mind = new VBox(6);
     private static final int MOST_EVIDENCE = 5;
-    private static final double LEAST_BITS = 0.15;
-
     private Optional<VerdictResult> before = Optional.empty();
     private int job;
 
     Conclusion() {
         super(12);
+        said = new Rows<>(notes, () -> Texts.sentence(""));
         getStyleClass().add("side");
         setId("conclusion");
         head.setId("conclusion-head");
         changed.managedProperty().bind(changed.textProperty().isNotEmpty());
-        getChildren().addAll(Texts.heading("So far"), head, changed, mind, evidence, next, notes, plan, legal());
+        getChildren()
+                .addAll(Texts.heading("So far"), head, changed, mind, evidenceOf, evidence, next, notes, plan, legal());
     }
 
     void show(Assessment now) {
@@ -58,9 +59,10 @@ final class Conclusion extends VBox {
         next.setText(looked && now.goals().isEmpty() ? now.verdictWords().next() : "");
         next.setVisible(!next.getText().isEmpty());
         next.setManaged(next.isVisible());
-        notes.getChildren().clear();
-        now.drainWords().ifPresent(words -> words.essentials()
-                .forEach(n -> notes.getChildren().add(Texts.sentence(n))));
+        said.begin();
+        now.drainWords()
+                .ifPresent(words -> words.essentials().forEach(n -> said.next().setText(n)));
+        said.end();
         plan.getChildren().setAll(Texts.heading("To be done"));
         if (now.goals().isEmpty()) {
             plan.getChildren().add(Texts.dim("Nothing chosen yet."));
@@ -83,25 +85,17 @@ final class Conclusion extends VBox {
 
     /** What speaks for and against the likeliest cause. */
     private void evidence(Assessment now, boolean looked) {
-        evidence.getChildren().clear();
-        if (!looked) {
-            return;
+        lines.begin();
+        if (looked) {
+            VerdictResult.CauseBelief first = now.verdict().causes().get(0);
+            String title = now.knowledge().cause(first.id()).orElseThrow().title();
+            evidenceOf.setText(title + ", " + Display.percent(first.probability()) + ". Against | for:");
+            EvidenceLine.strongest(first, MOST_EVIDENCE)
+                    .forEach(e -> lines.next().show(now, e));
         }
-        VerdictResult.CauseBelief first = now.verdict().causes().get(0);
-        String title = now.knowledge().cause(first.id()).orElseThrow().title();
-        evidence.getChildren().add(Texts.dim(title + ", " + Display.percent(first.probability()) + ". Against | for:"));
-        first.evidence().stream()
-                .filter(e -> Math.abs(e.bits()) >= LEAST_BITS)
-                .sorted(Comparator.comparingDouble((VerdictResult.Evidence e) -> -Math.abs(e.bits())))
-                .limit(MOST_EVIDENCE)
-                .forEach(e -> {
-                    Label name = Texts.dim(
-                            now.knowledge().finding(e.finding()).orElseThrow().title());
-                    HBox row = new HBox(8, new EvidenceBar(e.bits(), 84), name);
-                    row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-                    row.setAccessibleText(name.getText() + " " + VerdictWords.bits(e.bits()));
-                    evidence.getChildren().add(row);
-                });
+        lines.end();
+        evidenceOf.setVisible(looked);
+        evidenceOf.setManaged(looked);
     }
 
     private void mind(Assessment now) {

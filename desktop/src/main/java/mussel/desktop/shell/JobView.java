@@ -24,6 +24,7 @@ final class JobView extends BorderPane {
     private final Pages sheets = new Pages();
     private final ScrollPane middle = new ScrollPane(sheets);
     private Station here;
+    private boolean sitting;
 
     JobView(Desk desk, Spine spine, Map<Station, Function<Desk, StationView>> makers) {
         this.desk = desk;
@@ -45,7 +46,7 @@ final class JobView extends BorderPane {
         setRight(right);
         widthProperty().addListener((o, was, is) -> share(is.doubleValue(), right));
         desk.now().addListener((o, was, is) -> {
-            if (stations.containsKey(here)) {
+            if (!sitting && stations.containsKey(here)) {
                 show(is);
             }
         });
@@ -55,7 +56,9 @@ final class JobView extends BorderPane {
 
     /** Shows another job of the same family, at the station where its work goes on. */
     void sit(int job) {
+        sitting = true;
         desk.sit(job);
+        sitting = false;
         begin();
         scrolled.clear();
         middle.setVvalue(0);

@@ -8,16 +8,25 @@ import javafx.scene.shape.Rectangle;
 final class ProbabilityBar extends Pane {
     private static final double HEIGHT = 16;
 
-    ProbabilityBar(double probability, double prior, double width) {
+    private final double width;
+    private final Rectangle bar = new Rectangle(0, 3, 1, HEIGHT - 6);
+    private final Line notch = new Line(0, 0, 0, HEIGHT);
+
+    ProbabilityBar(double width) {
+        this.width = width;
         setMinSize(width, HEIGHT);
         setPrefSize(width, HEIGHT);
         setMaxSize(width, HEIGHT);
         Rectangle room = new Rectangle(0, 3, width, HEIGHT - 6);
         room.getStyleClass().add("probability-room");
-        Rectangle bar = new Rectangle(0, 3, Math.max(1, width * probability), HEIGHT - 6);
         bar.getStyleClass().add("probability");
-        Line notch = new Line(width * prior, 0, width * prior, HEIGHT);
         notch.getStyleClass().add("expected-line");
         getChildren().addAll(room, bar, notch);
+    }
+
+    void show(double probability, double prior) {
+        bar.setWidth(Math.max(1, width * probability));
+        notch.setStartX(width * prior);
+        notch.setEndX(width * prior);
     }
 }

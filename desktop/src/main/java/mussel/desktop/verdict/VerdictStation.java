@@ -9,10 +9,8 @@ import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Made;
@@ -26,7 +24,6 @@ import mussel.core.verdict.VerdictResult;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Check;
 import mussel.core.verdict.VerdictResult.Decision;
-import mussel.core.verdict.VerdictResult.Evidence;
 import mussel.core.verdict.VerdictWords;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
@@ -34,6 +31,7 @@ import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
@@ -42,14 +40,15 @@ public final class VerdictStation implements StationView {
     private static final int FIRST_CAUSES = 7;
     private static final int FIRST_LOOKS = 6;
     private static final double WORTH_SHOWING = 0.05;
-    private static final double LEAST_BITS = 0.15;
-    private static final double BAR = 150;
 
     private final Desk desk;
     private final VBox sheet = new VBox(10);
     private final Label head = Texts.wrapped("", "conclusion");
     private final VBox said = new VBox(4);
     private final VBox causes = new VBox(6);
+    private final Button moreCauses = new Button();
+    private Rows<CauseCard> cards;
+    private Rows<DecisionRow> decisions;
     private final VBox looks = new VBox(8);
     private final VBox findings = new VBox(8);
     private final VBox opened = new VBox(8);
@@ -82,6 +81,7 @@ public final class VerdictStation implements StationView {
                 "opened", this::opened,
                 "tables", now -> TablesPage.fill(tables, desk.shop(), now));
         views = Map.of("causes", causes, "looks", looks, "findings", findings, "opened", opened, "tables", tables);
+        causesPage();
         head.setId("verdict-head");
         sheet.getStyleClass().add("station");
         sheet.getChildren().addAll(Texts.title("Verdict"), head, said, view, pages);
@@ -120,80 +120,45 @@ public final class VerdictStation implements StationView {
     private void causes(Assessment now) {
         VerdictResult out = now.verdict();
         VerdictWords words = now.verdictWords();
-        List<Node> rows = new ArrayList<>();
-        List<CauseBelief> first = out.causes().stream()
+        cards.begin();
+        out.causes().stream()
                 .filter(c -> allCauses || c.probability() >= WORTH_SHOWING && touched(c))
                 .limit(allCauses ? Long.MAX_VALUE : FIRST_CAUSES)
-                .toList();
-        first.forEach(c -> rows.add(cause(now, words, c)));
-        rows.add(more(
-                "more-causes",
-                allCauses ? "Only the likely ones" : "All " + out.causes().size() + " causes",
-                () -> {
-                    allCauses = !allCauses;
-                    causes(desk.now().get());
-                }));
-        rows.add(Texts.heading("What to do"));
+                .forEach(c -> cards.next().show(now, c));
+        cards.end();
+        moreCauses.setText(
+                allCauses ? "Only the likely ones" : "All " + out.causes().size() + " causes");
+        decisions.begin();
         out.decisions().stream()
                 .filter(d -> words.risen(d.goal()) && (d.probability() >= WORTH_SHOWING || d.act()))
                 .sorted(Comparator.comparingDouble(Decision::probability).reversed())
-                .forEach(d -> rows.add(decision(now, words, d)));
-        rows.add(Texts.dim("Costs are the tables' own unless the yard gave others. An estimate."));
-        causes.getChildren().setAll(rows);
+                .forEach(d -> decisions.next().show(now, d));
+        decisions.end();
+    }
+
+    private void causesPage() {
+        VBox listed = new VBox(6);
+        cards = new Rows<>(listed, CauseCard::new);
+        VBox toDo = new VBox(2);
+        decisions = new Rows<>(toDo, DecisionRow::new);
+        moreCauses.setOnAction(e -> {
+            allCauses = !allCauses;
+            causes(desk.now().get());
+        });
+        moreCauses.setId("more-causes");
+        moreCauses.getStyleClass().add("fold");
+        causes.getChildren()
+                .setAll(
+                        listed,
+                        moreCauses,
+                        Texts.heading("What to do"),
+                        toDo,
+                        Texts.dim("Costs are the tables' own unless the yard gave others. An estimate."));
     }
 
     /** Whether anything seen says something of the cause. */
     private static boolean touched(CauseBelief cause) {
-        return cause.evidence().stream().anyMatch(e -> Math.abs(e.bits()) >= LEAST_BITS);
-    }
-
-    private Node cause(Assessment now, VerdictWords words, CauseBelief belief) {
-        Cause cause = now.knowledge().cause(belief.id()).orElseThrow();
-        Label title = Texts.wrapped(cause.title(), "strong");
-        title.setPrefWidth(230);
-        title.setMinWidth(160);
-        Label figure = new Label(Display.percent(belief.probability()));
-        figure.getStyleClass().add("large");
-        figure.setMinWidth(Region.USE_PREF_SIZE);
-        HBox row = new HBox(10, title, new ProbabilityBar(belief.probability(), belief.prior(), BAR), figure);
-        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        HBox.setHgrow(title, Priority.ALWAYS);
-        row.getChildren().add(why("why-cause-" + belief.id(), words.why(belief)));
-        FlowPane evidence = new FlowPane(14, 2);
-        belief.evidence().stream()
-                .filter(e -> Math.abs(e.bits()) >= LEAST_BITS)
-                .sorted(Comparator.comparingDouble((Evidence e) -> -Math.abs(e.bits())))
-                .limit(3)
-                .forEach(e -> evidence.getChildren().add(evidence(now, e)));
-        VBox card = new VBox(2, row, evidence);
-        card.getStyleClass().add("card");
-        card.setId("cause-" + belief.id());
-        return card;
-    }
-
-    private static Node evidence(Assessment now, Evidence evidence) {
-        Finding finding = now.knowledge().finding(evidence.finding()).orElseThrow();
-        Made made = now.findings().get(finding.id());
-        String outcome = made == null ? "" : ": " + made.outcome().replace('_', ' ');
-        HBox row = new HBox(6, new EvidenceBar(evidence.bits(), 60), Texts.dim(finding.title() + outcome));
-        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        return row;
-    }
-
-    private static Node decision(Assessment now, VerdictWords words, Decision decision) {
-        Label what = Texts.wrapped(
-                now.knowledge().goal(decision.goal()).orElseThrow().title() + ": "
-                        + (decision.act() ? "do it" : "leave it"),
-                decision.act() ? "strong" : "plain");
-        HBox.setHgrow(what, Priority.ALWAYS);
-        what.setMaxWidth(Double.MAX_VALUE);
-        Label figures = Texts.dim(Display.percent(decision.probability()) + "; doing it "
-                + Display.significant(decision.expectedCostDo()) + " €, leaving it "
-                + Display.significant(decision.expectedCostLeave()) + " € on average");
-        HBox row = new HBox(10, what, figures, why("why-goal-" + decision.goal(), words.why(decision)));
-        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        row.setId("decision-" + decision.goal());
-        return row;
+        return !EvidenceLine.strongest(cause, 1).isEmpty();
     }
 
     private static WhyButton why(String id, Explanation explanation) {

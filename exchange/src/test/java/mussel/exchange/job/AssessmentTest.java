@@ -331,12 +331,12 @@ class AssessmentTest {
     void aHoldIsTracedWithItsBandAndItsAllowance() {
         hold(LeakMode.PRESSURE, false, 0.01, Stage.STILL, 0);
         HeldTest held = now().held(LeakMode.PRESSURE).orElseThrow();
-        LeakTrace trace = LeakTrace.of(held.input(), true, 10);
+        LeakTrace trace = LeakTrace.of(held.input(), held.result(), 10);
         assertThat(trace.readings()).hasSizeLessThanOrEqualTo(10);
         assertThat(trace.fit()).allSatisfy(b -> assertThat(b.gaugeKpa())
                 .isBetween(Math.min(b.oneSide(), b.otherSide()) - 1e-9, Math.max(b.oneSide(), b.otherSide()) + 1e-9));
         double allowedEnd = trace.allowed().get(trace.allowed().size() - 1).gaugeKpa();
         assertThat(allowedEnd).isLessThan(trace.allowed().get(0).gaugeKpa());
-        assertThat(LeakTrace.of(held.input(), false, 10).fit()).isEmpty();
+        assertThat(LeakTrace.of(held.input(), Optional.empty(), 10).fit()).isEmpty();
     }
 }

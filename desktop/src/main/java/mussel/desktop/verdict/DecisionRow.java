@@ -1,0 +1,39 @@
+package mussel.desktop.verdict;
+
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import mussel.core.job.Assessment;
+import mussel.core.measure.Display;
+import mussel.core.measure.Explanation;
+import mussel.core.verdict.VerdictResult.Decision;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
+
+/** What to do about one goal, and what doing and leaving it cost. */
+final class DecisionRow extends HBox {
+    private final Label what = Texts.wrapped("", "plain");
+    private final Label figures = Texts.dim("");
+    private Optional<Explanation> explanation = Optional.empty();
+
+    DecisionRow() {
+        super(10);
+        setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(what, Priority.ALWAYS);
+        what.setMaxWidth(Double.MAX_VALUE);
+        getChildren().addAll(what, figures, new WhyButton("why-goal", () -> explanation));
+    }
+
+    void show(Assessment now, Decision decision) {
+        setId("decision-" + decision.goal());
+        what.setText(now.knowledge().goal(decision.goal()).orElseThrow().title() + ": "
+                + (decision.act() ? "do it" : "leave it"));
+        what.getStyleClass().setAll("label", decision.act() ? "strong" : "plain");
+        figures.setText(Display.percent(decision.probability()) + "; doing it "
+                + Display.significant(decision.expectedCostDo()) + " €, leaving it "
+                + Display.significant(decision.expectedCostLeave()) + " € on average");
+        explanation = Optional.of(now.verdictWords().why(decision));
+    }
+}
