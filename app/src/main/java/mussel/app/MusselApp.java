@@ -150,6 +150,9 @@ public final class MusselApp extends Application {
 
     @Override
     public void stop() {
+        if (window != null) {
+            window.leave();
+        }
         if (shop != null) {
             shop.journal().close();
         }

@@ -33,6 +33,7 @@ import mussel.exchange.sheet.SheetFiles;
 public final class ShotsApp extends Application {
     private static final Instant DAY = Instant.parse("2026-11-23T09:00:00Z");
     private static final Duration SETTLE = Duration.millis(350);
+    private static final Duration LIVE = Duration.seconds(9);
 
     private static Path folder;
     private static int width;
@@ -77,11 +78,6 @@ public final class ShotsApp extends Application {
             show(opened, Station.LEAK);
             press("#hold-mode-vacuum");
         });
-        view("leak-hunt-simulated", () -> {
-            show(milky, Station.LEAK);
-            press("#hold-source-practice");
-            scrollDown();
-        });
         view("verdict", () -> show(opened, Station.VERDICT));
         view("next-looks", () -> {
             show(milky, Station.VERDICT);
@@ -109,7 +105,16 @@ public final class ShotsApp extends Application {
             window.showBench();
             press("#take-in-open");
         });
-        views.add(Platform::exit);
+        view("leak-hunt-simulated", LIVE, () -> {
+            show(milky, Station.LEAK);
+            press("#hold-source-practice");
+            press("#practice-speed-20");
+            press("#practice-pull");
+        });
+        views.add(() -> {
+            window.leave();
+            Platform.exit();
+        });
         next();
     }
 
@@ -142,9 +147,13 @@ public final class ShotsApp extends Application {
     }
 
     private void view(String name, Runnable arrange) {
+        view(name, SETTLE, arrange);
+    }
+
+    private void view(String name, Duration wait, Runnable arrange) {
         views.add(() -> {
             arrange.run();
-            PauseTransition settle = new PauseTransition(SETTLE);
+            PauseTransition settle = new PauseTransition(wait);
             settle.setOnFinished(e -> {
                 keep(name);
                 next();

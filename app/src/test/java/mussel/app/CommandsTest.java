@@ -58,14 +58,19 @@ class CommandsTest {
         DemoYard.fill(log, DAY);
         Path pdf = folder.resolve("job.pdf");
 
-        assertThat(run("--log", log.toString(), "report", "5", "--out", pdf.toString()))
+        assertThat(run("--log", log.toString(), "report", "7", "--out", pdf.toString()))
                 .as(err.toString())
                 .isZero();
 
         try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
             assertThat(document.getNumberOfPages()).isEqualTo(1);
             assertThat(new PDFTextStripper().getText(document))
-                    .contains("Spat Lass, port", "maker's manual", "2 × Driveshaft seal");
+                    .contains(
+                            "Byssus",
+                            "maker's manual",
+                            "2 × Driveshaft seal",
+                            "Vacuum hold (simulated)",
+                            "simulated instrument");
             document.getPage(0).getResources().getFontNames().forEach(name -> {
                 try {
                     assertThat(document.getPage(0).getResources().getFont(name).isEmbedded())

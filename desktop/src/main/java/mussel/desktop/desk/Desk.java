@@ -26,6 +26,7 @@ public final class Desk {
     private int job;
     private final Map<Address, Double> drafts = new LinkedHashMap<>();
     private final ReadOnlyObjectWrapper<Assessment> now = new ReadOnlyObjectWrapper<>();
+    private final List<Runnable> leaving = new ArrayList<>();
     private Job entered;
     private Consumer<String> onTrouble = sentence -> {};
 
@@ -39,6 +40,7 @@ public final class Desk {
      * making them anew. What was being typed has been entered when its field was left.
      */
     public void sit(int other) {
+        leave();
         List<Entry> read = shop.journal().entries(other);
         job = other;
         shop.forgetTwins();
@@ -46,6 +48,16 @@ public final class Desk {
         entries.clear();
         entries.addAll(read);
         refresh();
+    }
+
+    /** What to do before the job leaves the desk, as to enter readings that wait. */
+    public void onLeave(Runnable work) {
+        leaving.add(work);
+    }
+
+    /** The job leaves the desk: what waits is entered. */
+    public void leave() {
+        leaving.forEach(Runnable::run);
     }
 
     /** The job as it stands, drafts included. */

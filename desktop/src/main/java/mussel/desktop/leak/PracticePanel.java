@@ -59,6 +59,7 @@ final class PracticePanel extends VBox {
         this.desk = desk;
         this.recorder = recorder;
         this.onReading = onReading;
+        desk.onLeave(this::stop);
         setId("practice");
         getStyleClass().addAll("card", "simulated");
         clock.setCycleCount(Timeline.INDEFINITE);
@@ -120,7 +121,6 @@ final class PracticePanel extends VBox {
     /** Shows the job's tester; another job has another leg. */
     void show(Assessment now) {
         if (job != now.job().id()) {
-            stop();
             job = now.job().id();
             LeakTest test = now.sheet().leakTest();
             PracticeTester made = desk.shop().instruments().practiceTester(job, test.airMl());

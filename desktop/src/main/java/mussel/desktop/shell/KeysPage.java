@@ -17,7 +17,7 @@ final class KeysPage extends VBox {
         {"Ctrl B", "the bench"},
         {"Ctrl N", "take in a leg"},
         {"Ctrl F", "find a leg"},
-        {"Ctrl 1 to 6", "the stations in working order"},
+        {"Ctrl 1 to 8", "the stations in working order"},
         {"1 to 9", "pick on the scale that has the focus"},
         {"Enter", "finish a figure"},
         {"Esc", "leave a figure as it was; close this list"},

@@ -141,6 +141,11 @@ public final class MusselWindow extends StackPane {
         jobView.ifPresent(view -> view.go(station));
     }
 
+    /** The window is about to close: what waits to be entered is entered. */
+    public void leave() {
+        views.values().forEach(view -> view.desk().leave());
+    }
+
     /** The job on the desk, while one is open. */
     public Optional<Desk> desk() {
         return jobView.map(JobView::desk);

@@ -11,9 +11,13 @@ import java.util.stream.Collectors;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.HeldTest;
+import mussel.core.job.Hold;
 import mussel.core.job.Job;
+import mussel.core.job.Made;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.TorqueUnit;
@@ -56,6 +60,7 @@ public final class JobSheetPdf {
             try (Page page = new Page(document)) {
                 head(page);
                 found(page);
+                judged(page);
                 done(page);
                 next(page);
                 foot(page);
@@ -100,9 +105,37 @@ public final class JobSheetPdf {
             }
             page.text("Water and volume are estimates; their bounds are two standard uncertainties.", FOOT);
         }
-        if (job.readings().values().stream().anyMatch(Fact.Read::simulated)) {
-            page.heading("Some readings come from a simulated instrument.", BODY);
+        if (simulated()) {
+            page.heading("Some readings come from a simulated instrument and say nothing of this leg.", BODY);
         }
+        page.skip(6);
+    }
+
+    private boolean simulated() {
+        return job.readings().values().stream().anyMatch(Fact.Read::simulated)
+                || job.holds().stream().anyMatch(Hold::simulated)
+                || all.findings().values().stream().anyMatch(m -> m.by() == Made.By.SIMULATED);
+    }
+
+    /** What the holds prove and what is wrong, as far as anything was looked at. */
+    private void judged(Page page) throws IOException {
+        if (all.findings().isEmpty()) {
+            return;
+        }
+        page.heading("What is wrong", 12);
+        for (HeldTest held : all.holds()) {
+            String mode = held.hold().mode() == LeakMode.PRESSURE ? "Pressure hold" : "Vacuum hold";
+            String words = held.words(units).map(w -> w.head()).orElse("not enough readings to judge.");
+            page.pair(mode + (held.hold().simulated() ? " (simulated)" : ""), words, BODY);
+        }
+        page.text(all.verdictWords().head(), BODY);
+        if (all.verdictWords().lipSide().isPresent()) {
+            page.text(all.verdictWords().lipSide().get(), BODY);
+        }
+        page.text(
+                "Probabilities are estimates from the diagnosis tables "
+                        + all.knowledge().knowledgeVersion() + ".",
+                FOOT);
         page.skip(6);
     }
 

@@ -17,16 +17,17 @@ final class BruteForce {
 
     BruteForce(Knowledge knowledge, Context context, List<String> among, Map<String, String> findings) {
         causes = knowledge.causes().stream().filter(c -> among.contains(c.id())).toList();
+        double[] priors = causes.stream().mapToDouble(c -> c.prior(context)).toArray();
+        List<Seen> seen = findings.entrySet().stream()
+                .map(made -> seen(knowledge.finding(made.getKey()).orElseThrow(), context, made.getValue()))
+                .toList();
         for (int subset = 0; subset < 1 << causes.size(); subset++) {
             double weight = 1;
-            for (int c = 0; c < causes.size(); c++) {
-                double p = causes.get(c).prior(context);
-                weight *= holds(subset, c) ? p : 1 - p;
+            for (int c = 0; c < priors.length; c++) {
+                weight *= holds(subset, c) ? priors[c] : 1 - priors[c];
             }
-            for (Map.Entry<String, String> made : findings.entrySet()) {
-                Finding finding = knowledge.finding(made.getKey()).orElseThrow();
-                int x = finding.outcomes().indexOf(made.getValue());
-                weight *= upTo(finding, context, subset, x) - (x == 0 ? 0 : upTo(finding, context, subset, x - 1));
+            for (Seen each : seen) {
+                weight *= each.likelihood(subset);
             }
             total += weight;
             for (int c = 0; c < causes.size(); c++) {
@@ -37,20 +38,34 @@ final class BruteForce {
         }
     }
 
-    private static boolean holds(int subset, int cause) {
-        return (subset >> cause & 1) == 1;
+    /** A finding made: the cumulative share up to its outcome and up to the one before, of the base and of each cause. */
+    private record Seen(double baseUpTo, double baseBelow, double[] upTo, double[] below) {
+        double likelihood(int subset) {
+            double to = baseUpTo;
+            double under = baseBelow;
+            for (int c = 0; c < upTo.length; c++) {
+                to *= holds(subset, c) ? upTo[c] : 1;
+                under *= holds(subset, c) ? below[c] : 1;
+            }
+            return to - under;
+        }
     }
 
-    private double upTo(Finding finding, Context context, int subset, int x) {
-        double cdf = sum(finding.base(), x);
+    private Seen seen(Finding finding, Context context, String outcome) {
+        int x = finding.outcomes().indexOf(outcome);
         Map<String, Finding.Share> given = finding.given(context);
-        for (int c = 0; c < causes.size(); c++) {
+        double[] upTo = new double[causes.size()];
+        double[] below = new double[causes.size()];
+        for (int c = 0; c < upTo.length; c++) {
             Finding.Share share = given.get(causes.get(c).id());
-            if (holds(subset, c) && share != null) {
-                cdf *= sum(share.shares(), x);
-            }
+            upTo[c] = share == null ? 1 : sum(share.shares(), x);
+            below[c] = share == null ? 1 : sum(share.shares(), x - 1);
         }
-        return cdf;
+        return new Seen(sum(finding.base(), x), sum(finding.base(), x - 1), upTo, below);
+    }
+
+    private static boolean holds(int subset, int cause) {
+        return (subset >> cause & 1) == 1;
     }
 
     private static double sum(List<Double> shares, int upTo) {
