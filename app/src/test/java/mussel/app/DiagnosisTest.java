@@ -40,7 +40,7 @@ class DiagnosisTest extends WindowJourney {
     }
 
     private void waitFor(java.util.function.BooleanSupplier holds) throws Exception {
-        WaitForAsyncUtils.waitFor(90, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(holds::getAsBoolean)
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(holds::getAsBoolean)
                 .get());
     }
 
@@ -133,7 +133,7 @@ class DiagnosisTest extends WindowJourney {
         assertThat(now().held(LeakMode.VACUUM)).isEmpty();
         StringBuilder good = new StringBuilder("t (min);p (psi);temp (°F)\n");
         for (int i = 0; i < 60; i++) {
-            good.append(i * 0.1).append(";-7,0;64,4\n".replace("64,4", "64,4"));
+            good.append(i / 10).append(',').append(i % 10).append(";-7,0;64,4\n");
         }
         Path csv = write("good.csv", good.toString());
         robot.interact(() -> station.read(csv.toFile()));

@@ -54,7 +54,7 @@ class JourneyTest extends WindowJourney {
         click("#pick-magnet-drain-paste");
         assertThat(now().job().reading(Field.DRAINED)).hasValue(452);
         assertThat(now().drain()).isPresent();
-        assertThat(find("#conclusion-head", Label.class).getText()).startsWith("Water is getting in");
+        assertThat(find("#conclusion-head", Label.class).getText()).startsWith("Driveshaft seals");
 
         restart();
         assertThat(robot.lookup(".leg-card").queryAll()).hasSize(1);

@@ -33,10 +33,11 @@ public record VerdictInput(
     public void check(Knowledge knowledge, Problems problems) {
         findings.forEach((id, outcome) -> {
             Optional<Finding> finding = knowledge.finding(id);
-            problems.unless(finding.isPresent(), "/findings/" + id, "is no finding of the tables");
+            String at = "/findings/" + id.replace("~", "~0").replace("/", "~1");
+            problems.unless(finding.isPresent(), at, "is no finding of the tables");
             finding.ifPresent(f -> problems.unless(
                     f.outcomes().contains(outcome),
-                    "/findings/" + id,
+                    at,
                     "is " + outcome + "; its outcomes are " + String.join(", ", f.outcomes())));
         });
         problems.unless(

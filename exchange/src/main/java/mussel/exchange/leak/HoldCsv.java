@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mussel.core.leak.LeakInput;
@@ -127,15 +128,16 @@ public final class HoldCsv {
     }
 
     private void head(CSVRecord line, long number) {
-        time = column(line, number, "time", "t", Kind.DURATION, "time (s)");
-        pressure = column(line, number, "pressure", "gauge", Kind.PRESSURE, "pressure (kPa)");
-        temperature = column(line, number, "temp", "case", Kind.TEMPERATURE, "temperature (°C)");
+        time = column(line, number, "time", Set.of("t"), Kind.DURATION, "time (s)");
+        pressure = column(line, number, "pressure", Set.of("gauge", "p"), Kind.PRESSURE, "pressure (kPa)");
+        temperature = column(line, number, "temp", Set.of("case"), Kind.TEMPERATURE, "temperature (°C)");
     }
 
-    private static Column column(CSVRecord line, long number, String word, String other, Kind kind, String example) {
+    private static Column column(
+            CSVRecord line, long number, String word, Set<String> others, Kind kind, String example) {
         for (int i = 0; i < line.size(); i++) {
             String head = line.get(i).toLowerCase(Locale.ROOT).strip();
-            if (head.startsWith(word) || head.split("[\\s_(\\[]")[0].equals(other)) {
+            if (head.startsWith(word) || others.contains(head.split("[\\s_(\\[]")[0])) {
                 Matcher unit = UNIT.matcher(line.get(i).strip());
                 String spelled = unit.matches() ? unit.group(1) != null ? unit.group(1) : unit.group(2) : "";
                 Optional<UnitSymbol> known =

@@ -135,4 +135,103 @@ class CalcContractTest {
         assertThat(calc("fill").single(new ByteArrayInputStream(good.getBytes(UTF_8))))
                 .isZero();
     }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "volume_ml | 0 | /volume_ml: is 0;",
+                "baro_kpa | -3 | /baro_kpa: is -3;",
+                "hold_min | 0 | /hold_min: is 0;",
+                "gauge_step_kpa | 0 | /gauge_step_kpa: is 0;",
+                "mode | \"suction\" | /mode: must be one of pressure, vacuum",
+                "start_kpa | -68 | /start_kpa: is -68.0 kPa; a pressure hold starts above 0",
+                "start_kpa | \"68\" | /start_kpa: is text;",
+                "allowed_drop_kpa | 90 | /allowed_drop_kpa: is not below the start",
+                "settle_s | 290 | /readings: hold 1 taken at or after 290.0 s; at least 4",
+                "readings | [] | /readings: has 0 items",
+                "readings | 7 | /readings: must be a list",
+                "temp_c | 20 | /temp_c: is no field here"
+            })
+    void leakTellsWhatIsWrongWithAHold(String field, String value, String says) throws IOException {
+        ObjectNode in = (ObjectNode) EngineExamplesTest.example("leak-leaking").get("in");
+        in.set(field, Json.mapper().readTree(value));
+        int code = calc("leak").single(new ByteArrayInputStream(Json.mapper().writeValueAsBytes(in)));
+        assertThat(code).isEqualTo(2);
+        assertThat(out.size()).isZero();
+        assertThat(err.toString(UTF_8)).startsWith(says);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "3 | gauge_kpa | 0 | /readings/3/gauge_kpa: is 0.0 kPa, which compensated",
+                "3 | gauge_kpa | -20 | /readings/3/gauge_kpa: is -20.0 kPa, which compensated",
+                "3 | t_s | 30 | /readings/3/t_s: is 30.0 s, not after the reading before it (60.0 s)",
+                "3 | temp_c | null | /readings/3/temp_c: is missing: the temperature of the case",
+                "3 | stage | \"shaken\" | /readings/3/stage: must be one of still, driveshaft"
+            })
+    void leakTellsWhichReadingIsWrong(int at, String field, String value, String says) throws IOException {
+        ObjectNode in = (ObjectNode) EngineExamplesTest.example("leak-leaking").get("in");
+        ((ObjectNode) in.get("readings").get(at)).set(field, Json.mapper().readTree(value));
+        int code = calc("leak").single(new ByteArrayInputStream(Json.mapper().writeValueAsBytes(in)));
+        assertThat(code).isEqualTo(2);
+        assertThat(err.toString(UTF_8)).startsWith(says);
+    }
+
+    @Test
+    void leakAnswersStagesByThemselves() throws IOException {
+        ObjectNode in = (ObjectNode) EngineExamplesTest.example("leak-leaking").get("in");
+        for (int i = 0; i < in.get("readings").size(); i++) {
+            ((ObjectNode) in.get("readings").get(i)).put("stage", i < 6 ? "still" : "driveshaft");
+        }
+        assertThat(calc("leak").single(new ByteArrayInputStream(Json.mapper().writeValueAsBytes(in))))
+                .isZero();
+        JsonNode answer = Json.mapper().readTree(out.toByteArray());
+        assertThat(answer.get("stages")).hasSize(2);
+        assertThat(answer.get("stages").get(0).get("stage").asText()).isEqualTo("still");
+        assertThat(answer.get("n_used").asInt()).isEqualTo(10);
+        assertThat(answer.get("engine").asText()).isEqualTo("leak");
+        assertThat(answer.get("notes")).isNotEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"findings\":{}} | /labour_per_h: is missing: the labour rate",
+                "{\"findings\":7,\"labour_per_h\":1} | /findings: must be an object of names",
+                "{\"findings\":{\"oil_water\":3},\"labour_per_h\":1} | /findings/oil_water: must be a text",
+                "{\"findings\":{\"a/b\":\"no\"},\"labour_per_h\":1} | /findings/a~1b: is no finding of the tables",
+                "{\"labour_per_h\":1,\"context\":{\"sand\":\"no\"}} | /context/sand: must be true or false",
+                "{\"labour_per_h\":1,\"context\":{\"water\":\"tea\"}} | /context/water: must be one of",
+                "{\"labour_per_h\":1,\"goals\":{\"gears\":{\"marginal_cost\":1}}} | /goals/gears/comeback_cost: is missing"
+            })
+    void verdictTellsWhatIsWrong(String in, String says) throws IOException {
+        int code = calc("verdict").single(new ByteArrayInputStream(in.getBytes(UTF_8)));
+        assertThat(code).isEqualTo(2);
+        assertThat(out.size()).isZero();
+        assertThat(err.toString(UTF_8)).startsWith(says);
+    }
+
+    @Test
+    void verdictTakesNullAsAbsent() throws IOException {
+        String in =
+                "{\"findings\":{\"oil_water\":null,\"magnet\":\"chips\"},\"labour_per_h\":60,\"context\":null,\"open\":null}";
+        assertThat(calc("verdict").single(new ByteArrayInputStream(in.getBytes(UTF_8))))
+                .isZero();
+        JsonNode answer = Json.mapper().readTree(out.toByteArray());
+        assertThat(answer.get("causes").get(0).get("id").asText()).isEqualTo("gear_wear");
+        assertThat(answer.get("causes")
+                        .get(0)
+                        .get("evidence")
+                        .get(0)
+                        .get("finding")
+                        .asText())
+                .isEqualTo("magnet");
+        assertThat(answer.get("checks").findValuesAsText("finding"))
+                .contains("oil_water")
+                .doesNotContain("magnet");
+    }
 }

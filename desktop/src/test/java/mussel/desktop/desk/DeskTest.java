@@ -1,0 +1,137 @@
+package mussel.desktop.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mussel.core.job.Address;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.LegRef;
+import mussel.core.job.Scale;
+import mussel.core.job.Station;
+import mussel.core.job.Topic;
+import org.junit.jupiter.api.Test;
+
+class DeskTest {
+    private final TestShop test = new TestShop();
+    private final Desk desk = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
+
+    @Test
+    void anEntryIsInTheJournalAndWhateverIsComputedFollows() {
+        assertThat(desk.read(Field.DRAINED.address(), 420, "420 ml")).isTrue();
+        desk.read(Field.OIL_TEMP.address(), 18, "18");
+        desk.read(Field.MINUTES.address(), 30, "30");
+        assertThat(desk.now().get().drain()).isPresent();
+        assertThat(test.journal.entries(desk.job().id())).hasSize(4);
+    }
+
+    @Test
+    void aDraftIsComputedWithButIsNoEntry() {
+        desk.read(Field.OIL_TEMP.address(), 18, "18");
+        desk.read(Field.MINUTES.address(), 30, "30");
+        desk.draft(Field.DRAINED.address(), Optional.of(410.0));
+        assertThat(desk.now().get().drain()).isPresent();
+        assertThat(desk.job().reading(Field.DRAINED)).isEmpty();
+        desk.draft(Field.DRAINED.address(), Optional.empty());
+        assertThat(desk.now().get().drain()).isEmpty();
+        assertThat(test.journal.entries(desk.job().id())).hasSize(3);
+    }
+
+    @Test
+    void whatCannotBeWrittenChangesNothingAndIsTold() {
+        List<String> told = new ArrayList<>();
+        desk.setOnTrouble(told::add);
+        test.journal.refuse(true);
+        assertThat(desk.read(Field.DRAINED.address(), 420, "420 ml")).isFalse();
+        assertThat(desk.note(List.of(new Fact.Ticked("leg_off", true)))).isFalse();
+        assertThat(desk.now().get().job().reading(Field.DRAINED)).isEmpty();
+        assertThat(told).hasSize(2).allMatch(s -> s.contains("disk is full"));
+        test.journal.refuse(false);
+        assertThat(desk.read(Field.DRAINED.address(), 420, "420 ml")).isTrue();
+    }
+
+    @Test
+    void undoAndRedoWalkTheEntriesBackAndForth() {
+        desk.choose(Scale.WATER.address(), Optional.of("sea"));
+        desk.choose(Scale.WATER.address(), Optional.of("fresh"));
+        desk.undo();
+        assertThat(desk.job().choice(Scale.WATER)).contains("sea");
+        desk.undo();
+        assertThat(desk.job().choice(Scale.WATER)).isEmpty();
+        desk.undo();
+        assertThat(test.journal.entries(desk.job().id())).hasSize(5);
+        desk.redo();
+        desk.redo();
+        assertThat(desk.job().choice(Scale.WATER)).contains("fresh");
+    }
+
+    @Test
+    void whatWaitsIsEnteredBeforeTheJobLeavesTheDesk() {
+        int first = desk.job().id();
+        int second = test.shop.takeIn(new LegRef("x", "Kelp Runner", LegRef.Position.SINGLE, "tern-60"));
+        desk.onLeave(() -> desk.note(new Fact.Noted(Topic.COMPLAINT.address(), "waiting")));
+        desk.sit(second);
+        assertThat(test.journal.entries(first)).hasSize(2);
+        assertThat(test.journal.entries(second)).hasSize(1);
+        assertThat(desk.job().id()).isEqualTo(second);
+    }
+
+    @Test
+    void undoNamesWhatItWouldTakeBack() {
+        assertThat(Desk.words(Fact.Read.byHand(Field.DRAINED.address(), 1, "452 ml")))
+                .isEqualTo("came out 452 ml");
+        assertThat(Desk.words(new Fact.Chosen(Address.the("oil_water"), "milky")))
+                .isEqualTo("oil water milky");
+        assertThat(Desk.words(new Fact.HoldBegun("h", mussel.core.leak.LeakMode.VACUUM, 0.1, "x", true)))
+                .isEqualTo("the whole vacuum hold");
+        assertThat(Desk.words(new Fact.Ticked("leg_off", true))).isEqualTo("step done: leg off");
+    }
+
+    @Test
+    void theBenchFollowsTheJobs() {
+        desk.choose(Scale.WATER.address(), Optional.of("sea"));
+        desk.read(Field.ENGINE_HOURS.address(), 100, "100");
+        assertThat(test.shop.refreshBench()).isTrue();
+        assertThat(test.journal.open().get(0).current()).isEqualTo(Station.DRAIN);
+        assertThat(test.journal.open().get(0).hours()).hasValue(100);
+        assertThat(test.journal.outline("tern-60")).isNotEmpty();
+    }
+
+    @Test
+    void aLegKnowsItsEarlierJobsAndWhatItsSisterHad() {
+        Desk sister = test.leg("Spat Lass", LegRef.Position.STARBOARD, "tern-60");
+        sister.choose(Scale.CONFIRMED.of("driveshaft_water_lip"), Optional.of("yes"));
+        sister.choose(Scale.CONFIRMED.of("case_leak"), Optional.of("no"));
+        Desk port = test.leg("Spat Lass", LegRef.Position.PORT, "tern-60");
+        assertThat(port.now().get().context().twinFound()).containsExactly("driveshaft_water_lip");
+        assertThat(desk.now().get().context().twinFound()).isEmpty();
+        Desk again = test.leg("Spat Lass", LegRef.Position.PORT, "tern-60");
+        assertThat(test.shop.history(again.job())).hasSize(1);
+        assertThat(test.shop.judgedCauses()).hasSize(2);
+    }
+
+    @Test
+    void priorsLearnOnlyWhenAskedTo() {
+        desk.choose(Scale.CONFIRMED.of("gear_wear"), Optional.of("yes"));
+        double before =
+                test.shop.judge().knowledge().cause("gear_wear").orElseThrow().prior();
+        test.shop.setLearning(true);
+        assertThat(test.shop
+                        .judge()
+                        .knowledge()
+                        .cause("gear_wear")
+                        .orElseThrow()
+                        .prior())
+                .isGreaterThan(before);
+        test.shop.setLearning(false);
+        assertThat(test.shop
+                        .judge()
+                        .knowledge()
+                        .cause("gear_wear")
+                        .orElseThrow()
+                        .prior())
+                .isEqualTo(before);
+    }
+}

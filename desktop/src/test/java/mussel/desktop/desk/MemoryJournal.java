@@ -1,0 +1,150 @@
+package mussel.desktop.desk;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mussel.core.job.BenchLine;
+import mussel.core.job.BenchLines;
+import mussel.core.job.Entry;
+import mussel.core.job.Fact;
+import mussel.core.job.Journal;
+import mussel.core.job.JournalException;
+import mussel.core.job.LegRef;
+import mussel.core.sheet.Region;
+
+/** A journal in memory that can be told to refuse. */
+public final class MemoryJournal implements Journal, BenchLines {
+    private final List<Entry> entries = new ArrayList<>();
+    private final Map<String, String> settings = new HashMap<>();
+    private final Map<Integer, BenchLine> lines = new LinkedHashMap<>();
+    private final Map<String, List<Region>> outlines = new HashMap<>();
+    private boolean refusing;
+
+    /** From now on nothing can be written, as on a full disk. */
+    public void refuse(boolean on) {
+        refusing = on;
+    }
+
+    private Entry add(int job, String by, Fact fact) {
+        if (refusing) {
+            throw new JournalException("That could not be written to the logbook: the disk is full.");
+        }
+        Entry entry = new Entry(entries.size() + 1L, job, Instant.EPOCH, by, fact);
+        entries.add(entry);
+        return entry;
+    }
+
+    @Override
+    public Entry open(LegRef leg, String by) {
+        return add(entries.stream().mapToInt(Entry::job).max().orElse(0) + 1, by, new Fact.Opened(leg));
+    }
+
+    @Override
+    public Entry append(int job, String by, Fact fact) {
+        return add(job, by, fact);
+    }
+
+    @Override
+    public List<Entry> append(int job, String by, List<Fact> facts) {
+        return facts.stream().map(f -> add(job, by, f)).toList();
+    }
+
+    @Override
+    public List<Entry> entries(int job) {
+        return entries.stream().filter(e -> e.job() == job).toList();
+    }
+
+    @Override
+    public List<List<Entry>> all() {
+        Map<Integer, List<Entry>> jobs = new LinkedHashMap<>();
+        entries.forEach(
+                e -> jobs.computeIfAbsent(e.job(), j -> new ArrayList<>()).add(e));
+        return List.copyOf(jobs.values());
+    }
+
+    @Override
+    public String setting(String key, String fallback) {
+        return settings.getOrDefault(key, fallback);
+    }
+
+    @Override
+    public void keepSetting(String key, String value) {
+        settings.put(key, value);
+    }
+
+    @Override
+    public BenchLines benchLines() {
+        return this;
+    }
+
+    @Override
+    public boolean readOnly() {
+        return false;
+    }
+
+    @Override
+    public void close() {
+        entries.clear();
+    }
+
+    @Override
+    public List<BenchLine> open() {
+        return lines.values().stream().filter(BenchLine::open).toList();
+    }
+
+    @Override
+    public List<BenchLine> lastTagged() {
+        Map<String, BenchLine> last = new LinkedHashMap<>();
+        lines.values().stream()
+                .filter(l -> !l.open())
+                .forEach(l -> last.put(l.leg().id(), l));
+        return List.copyOf(last.values());
+    }
+
+    @Override
+    public List<BenchLine> find(String text) {
+        return lines.values().stream()
+                .filter(l -> l.words().contains(text.toLowerCase(java.util.Locale.ROOT)))
+                .toList();
+    }
+
+    @Override
+    public List<Integer> jobsOf(String leg) {
+        return lines.values().stream()
+                .filter(l -> l.leg().id().equals(leg))
+                .map(BenchLine::job)
+                .toList();
+    }
+
+    @Override
+    public Optional<LegRef> leg(String boat, LegRef.Position position) {
+        return lines.values().stream()
+                .map(BenchLine::leg)
+                .filter(l -> l.boat().equalsIgnoreCase(boat) && l.position() == position)
+                .reduce((a, b) -> b);
+    }
+
+    @Override
+    public List<Integer> stale() {
+        return entries.stream().map(Entry::job).distinct().toList();
+    }
+
+    @Override
+    public void keep(List<BenchLine> kept) {
+        kept.forEach(l -> lines.put(l.job(), l));
+    }
+
+    @Override
+    public List<Region> outline(String family) {
+        return outlines.getOrDefault(family, List.of());
+    }
+
+    @Override
+    public void keepOutline(String family, List<Region> regions) {
+        outlines.put(family, regions);
+    }
+}

@@ -1,0 +1,174 @@
+package mussel.desktop.leak;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Scene;
+import javafx.scene.chart.NumberAxis;
+import javafx.scene.control.Label;
+import javafx.scene.layout.StackPane;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.leak.LeakMode;
+import mussel.core.leak.LeakReading;
+import mussel.core.leak.LeakTrace;
+import mussel.core.leak.Stage;
+import mussel.core.measure.YardUnits;
+import mussel.desktop.FxThread;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.TestShop;
+import org.junit.jupiter.api.Test;
+
+class LeakStationTest {
+    private final TestShop test = new TestShop();
+
+    private static LeakReading reading(int i, double kpa) {
+        return new LeakReading(i, kpa, 18, Optional.of(Stage.STILL));
+    }
+
+    private LeakStation shown(Desk desk) {
+        LeakStation station = new LeakStation(desk);
+        new Scene(new StackPane(station.node()), 700, 900);
+        station.show(desk.now().get());
+        return station;
+    }
+
+    private static String text(LeakStation station, String id) {
+        return ((Label) station.node().lookup(id)).getText();
+    }
+
+    @Test
+    void readingsAreEnteredTogetherAndTheVerdictFollowsEachOfThem() throws Exception {
+        FxThread.on(() -> {
+            Desk desk = test.milky();
+            LeakStation station = shown(desk);
+            assertThat(text(station, "#hold-verdict")).startsWith("Nothing was held yet");
+            Recorder recorder = station.recorder();
+            assertThat(recorder.begin(LeakMode.PRESSURE, 0.1, "tester", true)).isTrue();
+            int entries = desk.entries();
+            for (int i = 1; i <= 33; i++) {
+                recorder.take(reading(i, 69));
+                station.live();
+            }
+            assertThat(desk.entries()).isEqualTo(entries);
+            assertThat(text(station, "#hold-verdict")).doesNotStartWith("Nothing");
+            for (int i = 34; i <= 400; i++) {
+                recorder.take(reading(i, 69));
+            }
+            recorder.flush();
+            station.live();
+            assertThat(desk.entries()).isEqualTo(entries + 1);
+            assertThat(desk.job().hold(LeakMode.PRESSURE).orElseThrow().readings())
+                    .hasSize(400);
+            assertThat(text(station, "#hold-verdict")).startsWith("Tight");
+            assertThat(desk.now().get().findings().get("pressure_hold").outcome())
+                    .isEqualTo("tight");
+            return null;
+        });
+    }
+
+    @Test
+    void readingsThatCouldNotBeEnteredWaitForTheNextTime() throws Exception {
+        FxThread.on(() -> {
+            Desk desk = test.milky();
+            Recorder recorder = new Recorder(desk);
+            recorder.begin(LeakMode.VACUUM, 0.1, "tester", false);
+            recorder.take(reading(1, -48));
+            test.journal.refuse(true);
+            recorder.flush();
+            assertThat(desk.job().hold(LeakMode.VACUUM).orElseThrow().readings())
+                    .isEmpty();
+            test.journal.refuse(false);
+            recorder.take(reading(2, -48));
+            recorder.end();
+            assertThat(desk.job().hold(LeakMode.VACUUM).orElseThrow().readings())
+                    .hasSize(2);
+            assertThat(recorder.recording()).isFalse();
+            return null;
+        });
+    }
+
+    @Test
+    void aRecordingIsEnteredWhenItsJobLeavesTheDesk() throws Exception {
+        FxThread.on(() -> {
+            Desk desk = test.milky();
+            LeakStation station = shown(desk);
+            int first = desk.job().id();
+            station.recorder().begin(LeakMode.PRESSURE, 0.1, "tester", true);
+            station.recorder().take(reading(1, 69));
+            int second = test.leg("Kelp Runner", mussel.core.job.LegRef.Position.SINGLE, "tern-60")
+                    .job()
+                    .id();
+            desk.sit(second);
+            station.show(desk.now().get());
+            assertThat(test.journal.entries(first)).anyMatch(e -> e.fact() instanceof Fact.Held);
+            assertThat(test.journal.entries(second)).noneMatch(e -> e.fact() instanceof Fact.Held);
+            assertThat(text(station, "#hold-verdict")).startsWith("Nothing was held yet");
+            return null;
+        });
+    }
+
+    @Test
+    void theLimitsAreThoseOfTheSheetInTheYardsUnits() throws Exception {
+        FxThread.on(() -> {
+            Desk desk = test.milky();
+            test.journal.keepSetting("units", YardUnits.US.name());
+            test.shop.setYard(test.shop.yard().in(YardUnits.US));
+            desk.refresh();
+            LeakStation station = shown(desk);
+            String all = station.node().lookupAll(".dim").stream()
+                    .filter(Label.class::isInstance)
+                    .map(n -> ((Label) n).getText())
+                    .reduce("", (a, b) -> a + " " + b);
+            assertThat(all).contains("10.01 psi", "outranks");
+            return null;
+        });
+    }
+
+    @Test
+    void theBarometerIsSaidToBeTakenWhereNobodyReadIt() throws Exception {
+        FxThread.on(() -> {
+            Desk desk = test.milky();
+            LeakStation station = shown(desk);
+            station.recorder().begin(LeakMode.PRESSURE, 0.1, "tester", true);
+            station.recorder().take(reading(1, 69));
+            station.recorder().end();
+            station.show(desk.now().get());
+            assertThat(allText(station)).contains("not read", "(simulated)");
+            desk.read(Field.BAROMETER.address(), 99.8, "998 hPa");
+            station.show(desk.now().get());
+            assertThat(allText(station)).doesNotContain("not read");
+            return null;
+        });
+    }
+
+    private static String allText(LeakStation station) {
+        return station.node().lookupAll(".label").stream()
+                .filter(Label.class::isInstance)
+                .map(n -> ((Label) n).getText())
+                .reduce("", (a, b) -> a + " " + b);
+    }
+
+    @Test
+    void theChartHoldsEveryReadingAndTheAllowance() throws Exception {
+        FxThread.on(() -> {
+            HoldChart chart = new HoldChart();
+            List<LeakTrace.Point> points = List.of(
+                    new LeakTrace.Point(0.5, 69, Optional.empty(), true),
+                    new LeakTrace.Point(7, 61, Optional.empty(), true));
+            chart.show(
+                    new LeakTrace(points, List.of(), List.of(new LeakTrace.Point(7, 58, Optional.empty(), true)), 5),
+                    YardUnits.METRIC);
+            NumberAxis x = (NumberAxis) chart.getXAxis();
+            NumberAxis y = (NumberAxis) chart.getYAxis();
+            assertThat(x.getUpperBound()).isGreaterThanOrEqualTo(7);
+            assertThat(y.getLowerBound()).isLessThan(58);
+            assertThat(y.getUpperBound()).isGreaterThan(69);
+            assertThat(y.getLabel()).isEqualTo("gauge, kPa");
+            chart.show(new LeakTrace(List.of(), List.of(), List.of(), 5), YardUnits.US);
+            assertThat(y.getLabel()).isEqualTo("gauge, psi");
+            return null;
+        });
+    }
+}
