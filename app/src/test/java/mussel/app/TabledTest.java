@@ -3,7 +3,6 @@ package mussel.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -115,27 +114,5 @@ class TabledTest {
     void withoutJsonItReadsAsAList() {
         assertThat(run("knowledge")).isZero();
         assertThat(out.toString()).contains("Diagnosis tables", "driveshaft_water_lip", "pressure_hold");
-    }
-
-    @Test
-    void theHeadlessEnginesAnswerLinesInTheirPlace() throws IOException {
-        Path lines = Files.writeString(
-                folder.resolve("in.jsonl"),
-                "{\"findings\":{},\"labour_per_h\":70}\n{\"findings\":[],\"labour_per_h\":70}\n{\"labour_per_h\":-1}\n");
-        java.io.PrintStream before = System.out;
-        ByteArrayOutputStream caught = new ByteArrayOutputStream();
-        System.setOut(new java.io.PrintStream(caught, true));
-        int code;
-        try {
-            code = run("calc", "verdict", "--lines", lines.toString());
-        } finally {
-            System.setOut(before);
-        }
-        String[] answers = (caught.toString() + out).strip().split("\n");
-        assertThat(code).isEqualTo(2);
-        assertThat(answers).hasSize(3);
-        assertThat(Json.mapper().readTree(answers[0]).get("causes")).hasSize(26);
-        assertThat(answers[1]).contains("/findings");
-        assertThat(answers[2]).contains("/labour_per_h");
     }
 }
