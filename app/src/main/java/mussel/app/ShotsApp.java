@@ -100,16 +100,16 @@ public final class ShotsApp extends Application {
         view("fill", () -> show(filling, Station.FILL));
         view("tag", () -> show(filling, Station.TAG));
         view("small-leg", () -> show(job(shop, "Workshop skiff"), Station.DRAIN));
-        view("keys", () -> press("#help"));
-        view("take-in", () -> {
-            window.showBench();
-            press("#take-in-open");
-        });
         view("leak-hunt-simulated", LIVE, () -> {
             show(milky, Station.LEAK);
             press("#hold-source-practice");
             press("#practice-speed-20");
             press("#practice-pull");
+        });
+        view("keys", () -> press("#help"));
+        view("take-in", () -> {
+            window.showBench();
+            press("#take-in-open");
         });
         views.add(() -> {
             window.leave();

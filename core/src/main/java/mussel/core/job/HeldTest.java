@@ -56,6 +56,11 @@ public record HeldTest(
         return result.map(r -> new LeakWords(input, r, units));
     }
 
+    /** Whether a reading stood beyond what the sheet allows for this leg at all. */
+    public boolean beyondLimit() {
+        return hold.readings().stream().anyMatch(r -> Math.abs(r.gaugeKpa()) > Math.abs(limits.limitKpa()));
+    }
+
     /** What it is as a finding; nothing while it is undecided. */
     public Optional<String> finding() {
         return result.flatMap(r -> switch (r.verdict()) {

@@ -21,7 +21,7 @@ final class Tint extends Group {
     private static final double LINE = 17;
     private static final double MIDDLE = 120;
     private static final double LEFT = 6;
-    private static final double PLATE = 40;
+    private static final double PLATE = 45;
     private static final double RIGHT = 312;
 
     private Map<String, Double> shown = Map.of();

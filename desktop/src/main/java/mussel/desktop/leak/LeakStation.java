@@ -64,6 +64,7 @@ public final class LeakStation implements StationView {
     private final Label limits = Texts.dim("");
     private final Label about = Texts.dim("");
     private final Label verdict = Texts.wrapped("", "strong");
+    private final Label beyond = Texts.caution("");
     private final VBox notes = new VBox(4);
     private final PickRow mode;
     private final PickRow source;
@@ -124,7 +125,10 @@ public final class LeakStation implements StationView {
                 2,
                 new HBox(8, verdict, new WhyButton("why-hold", () -> held().flatMap(HeldTest::result)
                         .flatMap(r -> held().flatMap(h -> h.words(units())).map(LeakWords::why)))),
-                about);
+                about,
+                beyond);
+        beyond.managedProperty().bind(beyond.textProperty().isNotEmpty());
+        beyond.visibleProperty().bind(beyond.textProperty().isNotEmpty());
         about.managedProperty().bind(about.textProperty().isNotEmpty());
         card.getStyleClass().add("card");
         sheet.getStyleClass().add("station");
@@ -133,8 +137,7 @@ public final class LeakStation implements StationView {
                         Texts.title("Leak hunt"),
                         limits,
                         Texts.caution(
-                                "Never straight from the shop air line, never above the limit. Let it off before opening anything; eyes"
-                                        + " away from plugs."),
+                                "Never from the shop air line, never past the limit. Let it off before opening; eyes away from plugs."),
                         new FlowPane(18, 6, mode, source),
                         chart,
                         legend,
@@ -364,6 +367,10 @@ public final class LeakStation implements StationView {
         verdict.setText(held.map(this::sentence)
                 .orElse("Nothing was held yet. Pump to the start, let it settle half a minute, then read on."));
         about.setText(held.map(this::about).orElse(""));
+        beyond.setText(held.filter(HeldTest::beyondLimit)
+                .map(h -> "The gauge stood beyond the sheet's limit of "
+                        + pressure(h.limits().limitKpa()) + ": let some off, and doubt the seals that held it.")
+                .orElse(""));
         notes.getChildren().clear();
         held.flatMap(h -> h.words(units()))
                 .ifPresent(w -> w.notes().stream().skip(1).forEach(n -> notes.getChildren()

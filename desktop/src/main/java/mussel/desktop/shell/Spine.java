@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
+import javafx.css.PseudoClass;
 import javafx.scene.Group;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
@@ -21,6 +22,8 @@ import mussel.core.job.Station;
 final class Spine extends Pane {
     private static final double FLOAT_Y = 26;
     private static final double SAG = 10;
+    private static final double LEAST_STEP = 82;
+    private static final PseudoClass NARROW = PseudoClass.getPseudoClass("narrow");
 
     private final Map<Station, Button> floats = new EnumMap<>(Station.class);
     private final Path rope = new Path();
@@ -87,6 +90,7 @@ final class Spine extends Pane {
     @Override
     protected void layoutChildren() {
         double step = getWidth() / floats.size();
+        pseudoClassStateChanged(NARROW, step < LEAST_STEP);
         rope.getElements().clear();
         double last = 0;
         int i = 0;

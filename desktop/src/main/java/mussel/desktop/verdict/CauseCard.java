@@ -18,7 +18,7 @@ import mussel.desktop.kit.WhyButton;
 
 /** One cause: how likely, against its prior, and what speaks most for and against. */
 final class CauseCard extends VBox {
-    private static final double BAR = 150;
+    private static final double BAR = 110;
     private static final double EVIDENCE = 60;
     private static final int MOST_EVIDENCE = 3;
 
@@ -31,8 +31,8 @@ final class CauseCard extends VBox {
     CauseCard() {
         super(2);
         getStyleClass().add("card");
-        title.setPrefWidth(230);
-        title.setMinWidth(160);
+        title.setPrefWidth(150);
+        title.setMinWidth(110);
         figure.getStyleClass().add("large");
         figure.setMinWidth(USE_PREF_SIZE);
         HBox row = new HBox(10, title, bar, figure, new WhyButton("why-cause", () -> explanation));

@@ -110,6 +110,22 @@ class LeakStationTest {
     }
 
     @Test
+    void aGaugeBeyondTheSheetsLimitIsWarnedOf() throws Exception {
+        FxThread.on(() -> {
+            Desk desk = test.milky();
+            LeakStation station = shown(desk);
+            station.recorder().begin(LeakMode.PRESSURE, 0.1, "by hand", false);
+            station.recorder().take(reading(1, 109));
+            station.live();
+            assertThat(allText(station)).doesNotContain("beyond the sheet's limit");
+            station.recorder().take(reading(2, 111));
+            station.live();
+            assertThat(allText(station)).contains("beyond the sheet's limit of 110 kPa");
+            return null;
+        });
+    }
+
+    @Test
     void theLimitsAreThoseOfTheSheetInTheYardsUnits() throws Exception {
         FxThread.on(() -> {
             Desk desk = test.milky();
