@@ -75,6 +75,9 @@ final class InspectPage extends VBox {
                 }
             }
         }
+        parts.put("gears", "Gears: teeth, wear step, rust");
+        parts.put("clutch_dog", "Clutch dog and shift parts");
+        parts.put("bearings", "Bearings and races");
         parts.put("shaft_journals", "Shaft journals under the lips");
         parts.put("seal_bores", "Seal bores");
         parts.put("threads", "Threads of the case");
