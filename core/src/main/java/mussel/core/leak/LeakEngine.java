@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mussel.core.leak.LeakResult.StageSlope;
 import mussel.core.leak.LeakResult.Verdict;
 import org.hipparchus.distribution.continuous.TDistribution;
@@ -62,6 +63,11 @@ public final class LeakEngine {
     }
 
     private static List<StageSlope> stages(LeakInput in, List<LeakReading> used, LeakReading first, Line all) {
+        Optional<Stage> only = first.stage();
+        if (used.stream().allMatch(r -> r.stage().equals(only))) {
+            return only.map(stage -> List.of(new StageSlope(stage, all.k(), all.kSe())))
+                    .orElse(List.of());
+        }
         Map<Stage, List<LeakReading>> byStage = new EnumMap<>(Stage.class);
         for (LeakReading reading : used) {
             if (reading.stage().isPresent()) {
@@ -72,7 +78,7 @@ public final class LeakEngine {
         List<StageSlope> slopes = new ArrayList<>();
         byStage.forEach((stage, of) -> {
             if (of.size() >= LeakInput.LEAST_USED) {
-                Line line = of.size() == used.size() ? all : fit(in, of, first);
+                Line line = fit(in, of, first);
                 slopes.add(new StageSlope(stage, line.k(), line.kSe()));
             }
         });

@@ -45,12 +45,17 @@ import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.QuantityField;
+import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
 /** Where it gets in and out: pressure and vacuum holds with what they prove, and soapy water. */
 public final class LeakStation implements StationView {
-    private static final int MOST_DRAWN = 400;
+    private static final int MOST_DRAWN = 300;
+    /** From so many readings on one more cannot be seen on the chart: it is drawn anew with every third. */
+    private static final int LONG_HOLD = 5_000;
+
+    private static final int DRAWN_EVERY = 3;
     private static final int READINGS_AN_ENTRY = 2_000;
     private static final double GAUGE_STEP_KPA = 2;
 
@@ -66,6 +71,7 @@ public final class LeakStation implements StationView {
     private final Label verdict = Texts.wrapped("", "strong");
     private final Label beyond = Texts.caution("");
     private final VBox notes = new VBox(4);
+    private final Rows<Label> noted = new Rows<>(notes, () -> Texts.sentence(""));
     private final PickRow mode;
     private final PickRow source;
     private final Pages sources = new Pages();
@@ -324,7 +330,7 @@ public final class LeakStation implements StationView {
                 mode.show(Optional.of(NamedBy.file(shownMode)));
             }
         });
-        showHold();
+        showHold(true);
     }
 
     @Override
@@ -351,19 +357,22 @@ public final class LeakStation implements StationView {
                 + ", never past " + pressure(l.limitKpa()) + ", hold "
                 + Display.exact(Kind.DURATION, l.holdMin(), units()) + ", it may move " + pressure(l.allowedDropKpa())
                 + ". The maker's manual for the exact unit outranks these.");
-        showHold();
+        showHold(false);
     }
 
     private String pressure(double value) {
         return Display.exact(Kind.PRESSURE, value, units());
     }
 
-    private void showHold() {
+    private void showHold(boolean following) {
         Optional<HeldTest> held = held();
-        chart.show(
-                held.map(h -> LeakTrace.of(h.input(), h.result(), MOST_DRAWN))
-                        .orElseGet(() -> new LeakTrace(List.of(), List.of(), List.of(), 5)),
-                units());
+        int readings = held.map(h -> h.hold().readings().size()).orElse(0);
+        if (!following || readings < LONG_HOLD || readings % DRAWN_EVERY == 0) {
+            chart.show(
+                    held.map(h -> LeakTrace.of(h.input(), h.result(), MOST_DRAWN))
+                            .orElseGet(() -> new LeakTrace(List.of(), List.of(), List.of(), 5)),
+                    units());
+        }
         verdict.setText(held.map(this::sentence)
                 .orElse("Nothing was held yet. Pump to the start, let it settle half a minute, then read on."));
         about.setText(held.map(this::about).orElse(""));
@@ -371,10 +380,11 @@ public final class LeakStation implements StationView {
                 .map(h -> "The gauge stood beyond the sheet's limit of "
                         + pressure(h.limits().limitKpa()) + ": let some off, and doubt the seals that held it.")
                 .orElse(""));
-        notes.getChildren().clear();
+        noted.begin();
         held.flatMap(h -> h.words(units()))
-                .ifPresent(w -> w.notes().stream().skip(1).forEach(n -> notes.getChildren()
-                        .add(Texts.sentence(n))));
+                .ifPresent(w ->
+                        w.notes().stream().skip(1).forEach(n -> noted.next().setText(n)));
+        noted.end();
     }
 
     private String sentence(HeldTest held) {
