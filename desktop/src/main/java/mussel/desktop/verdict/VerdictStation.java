@@ -139,8 +139,8 @@ public final class VerdictStation implements StationView {
     private void causesPage() {
         VBox listed = new VBox(6);
         cards = new Rows<>(listed, CauseCard::new);
-        VBox toDo = new VBox(2);
-        decisions = new Rows<>(toDo, DecisionRow::new);
+        VBox acts = new VBox(2);
+        decisions = new Rows<>(acts, DecisionRow::new);
         moreCauses.setOnAction(e -> {
             allCauses = !allCauses;
             causes(desk.now().get());
@@ -152,7 +152,7 @@ public final class VerdictStation implements StationView {
                         listed,
                         moreCauses,
                         Texts.heading("What to do"),
-                        toDo,
+                        acts,
                         Texts.dim("Costs are the tables' own unless the yard gave others. An estimate."));
     }
 
