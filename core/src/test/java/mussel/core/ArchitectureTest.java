@@ -42,12 +42,24 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule enginesDoNotKnowJobsNorEachOther = classes()
             .that()
-            .resideInAnyPackage("mussel.core.drain..", "mussel.core.fill..", "mussel.core.plan..", "mussel.core.log..")
+            .resideInAnyPackage(
+                    "mussel.core.drain..",
+                    "mussel.core.leak..",
+                    "mussel.core.verdict..",
+                    "mussel.core.pump..",
+                    "mussel.core.plan..",
+                    "mussel.core.parts..",
+                    "mussel.core.estimate..",
+                    "mussel.core.fill..",
+                    "mussel.core.log..")
             .should()
-            .onlyDependOnClassesThat(com.tngtech.archunit.base.DescribedPredicate.describe(
-                    "are in their own room, in measure or sheet, or of a library",
-                    c -> !c.getPackageName().startsWith("mussel.core")
-                            || c.getPackageName().matches("mussel\\.core\\.(measure|sheet|drain|fill|plan|log)")))
+            .onlyDependOnClassesThat(
+                    com.tngtech.archunit.base.DescribedPredicate.describe(
+                            "are in their own room, in measure or sheet, or of a library",
+                            c -> !c.getPackageName().startsWith("mussel.core")
+                                    || c.getPackageName()
+                                            .matches(
+                                                    "mussel\\.core\\.(measure|sheet|drain|leak|verdict|pump|plan|parts|estimate|fill|log)")))
             .andShould(new SameRoom());
 
     @ArchTest
@@ -76,7 +88,7 @@ class ArchitectureTest {
                 com.tngtech.archunit.core.domain.JavaClass item, com.tngtech.archunit.lang.ConditionEvents events) {
             item.getDirectDependenciesFromSelf().forEach(d -> {
                 String target = d.getTargetClass().getPackageName();
-                boolean other = target.matches("mussel\\.core\\.(drain|fill|plan|log)")
+                boolean other = target.matches("mussel\\.core\\.(drain|leak|verdict|pump|plan|parts|estimate|fill|log)")
                         && !target.equals(item.getPackageName());
                 if (other) {
                     events.add(com.tngtech.archunit.lang.SimpleConditionEvent.violated(item, d.getDescription()));

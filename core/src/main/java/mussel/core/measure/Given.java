@@ -35,6 +35,9 @@ public @interface Given {
     /** The least number of items of a list. */
     int atLeast() default 0;
 
+    /** Whether a list must be there even where it is empty. */
+    boolean stated() default false;
+
     /** The name in files, where it does not follow from the component's. */
     String name() default "";
 }

@@ -20,6 +20,10 @@ import mussel.core.leak.LeakResult;
 import mussel.core.leak.LeakWords;
 import mussel.core.measure.Problems;
 import mussel.core.measure.YardUnits;
+import mussel.core.parts.PartsEngine;
+import mussel.core.parts.PartsInput;
+import mussel.core.parts.PartsResult;
+import mussel.core.parts.PartsWords;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Tables;
 import mussel.core.verdict.VerdictEngine;
@@ -46,6 +50,10 @@ public final class Engine {
                 Tables tables = Tables.of(KnowledgeFiles.shipped(), in.context().orElseGet(Context::empty));
                 VerdictResult out = VerdictEngine.run(tables, in);
                 return answer("verdict", out, new VerdictWords(tables.knowledge(), out).notes());
+            }),
+            of("parts", PartsInput.class, in -> {
+                PartsResult out = PartsEngine.run(in);
+                return answer("parts", out, new PartsWords(in, out).notes());
             }),
             of("fill", FillInput.class, in -> {
                 FillResult out = FillEngine.run(in);

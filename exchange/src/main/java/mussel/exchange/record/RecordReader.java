@@ -70,7 +70,7 @@ public final class RecordReader {
         Class<?> type = field.type();
         boolean absent = node == null || node.isNull();
         if (type == List.class) {
-            return absent && field.atLeast() == 0 ? List.of() : list(node, field, pointer);
+            return absent && !field.stated() ? List.of() : list(node, field, pointer);
         }
         if (type == Map.class) {
             return absent ? Map.of() : map(node, field, pointer);

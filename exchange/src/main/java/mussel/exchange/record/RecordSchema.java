@@ -47,7 +47,7 @@ public final class RecordSchema {
     private static boolean needed(RecordComponent component, Given given) {
         Class<?> type = component.getType();
         if (type == List.class) {
-            return given.atLeast() > 0;
+            return given.stated() || given.atLeast() > 0;
         }
         return type != Optional.class
                 && type != Map.class

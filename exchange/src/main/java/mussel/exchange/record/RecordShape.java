@@ -72,6 +72,7 @@ record RecordShape(List<FieldShape> fields, Set<String> names, Constructor<?> co
      * @param unit the unit of a number
      * @param orElse the value taken when absent; empty where there is none
      * @param atLeast the least number of items of a list
+     * @param stated whether a list must be there even where it is empty
      * @param outcomes the constants of an enum by their names in files; empty for other types
      */
     record FieldShape(
@@ -83,6 +84,7 @@ record RecordShape(List<FieldShape> fields, Set<String> names, Constructor<?> co
             String unit,
             String orElse,
             int atLeast,
+            boolean stated,
             List<Outcome> outcomes) {
         private static FieldShape of(RecordComponent component) {
             Given given = component.getAnnotation(Given.class);
@@ -103,6 +105,7 @@ record RecordShape(List<FieldShape> fields, Set<String> names, Constructor<?> co
                     given.kind().canonical(),
                     given.orElse(),
                     given.atLeast(),
+                    given.stated() || given.atLeast() > 0,
                     outcomes);
         }
     }

@@ -15,7 +15,7 @@ class EngineExamplesTest {
     private static final double SIX_FIGURES = 5e-6;
 
     @ParameterizedTest
-    @ValueSource(strings = {"drain", "fill", "leak-leaking", "leak-undecided"})
+    @ValueSource(strings = {"drain", "fill", "leak-leaking", "leak-undecided", "parts"})
     void workedExampleAgreesToSixFigures(String name) throws IOException {
         JsonNode example = example(name);
         String engine = name.split("-")[0];
