@@ -10,6 +10,10 @@ import mussel.core.drain.DrainEngine;
 import mussel.core.drain.DrainInput;
 import mussel.core.drain.DrainResult;
 import mussel.core.drain.DrainWords;
+import mussel.core.estimate.EstimateEngine;
+import mussel.core.estimate.EstimateInput;
+import mussel.core.estimate.EstimateResult;
+import mussel.core.estimate.EstimateWords;
 import mussel.core.fill.FillEngine;
 import mussel.core.fill.FillInput;
 import mussel.core.fill.FillResult;
@@ -24,6 +28,10 @@ import mussel.core.parts.PartsEngine;
 import mussel.core.parts.PartsInput;
 import mussel.core.parts.PartsResult;
 import mussel.core.parts.PartsWords;
+import mussel.core.pump.PumpEngine;
+import mussel.core.pump.PumpInput;
+import mussel.core.pump.PumpResult;
+import mussel.core.pump.PumpWords;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Tables;
 import mussel.core.verdict.VerdictEngine;
@@ -51,6 +59,10 @@ public final class Engine {
                 VerdictResult out = VerdictEngine.run(tables, in);
                 return answer("verdict", out, new VerdictWords(tables.knowledge(), out).notes());
             }),
+            of("pump", PumpInput.class, in -> {
+                PumpResult out = PumpEngine.run(in);
+                return answer("pump", out, new PumpWords(in, out).notes());
+            }),
             of("parts", PartsInput.class, in -> {
                 PartsResult out = PartsEngine.run(in);
                 return answer("parts", out, new PartsWords(in, out).notes());
@@ -58,6 +70,10 @@ public final class Engine {
             of("fill", FillInput.class, in -> {
                 FillResult out = FillEngine.run(in);
                 return answer("fill", out, new FillWords(in, out, YardUnits.METRIC).notes());
+            }),
+            of("estimate", EstimateInput.class, in -> {
+                EstimateResult out = EstimateEngine.run(in);
+                return answer("estimate", out, new EstimateWords(in, out).notes());
             }));
 
     private final String name;

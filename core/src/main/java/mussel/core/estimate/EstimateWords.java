@@ -1,0 +1,112 @@
+package mussel.core.estimate;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import mussel.core.estimate.EstimateResult.Option;
+import mussel.core.measure.Sentences;
+
+/** The estimate in plain words, for the technician and for the owner. */
+public final class EstimateWords {
+    private static final Sentences SAY = Sentences.beside(EstimateWords.class);
+    private static final double CLEAR = 0.9;
+    private static final double LIKELY = 0.6;
+
+    private final EstimateInput in;
+    private final EstimateResult out;
+
+    /** Words for one result. */
+    public EstimateWords(EstimateInput in, EstimateResult out) {
+        this.in = in;
+        this.out = out;
+    }
+
+    /** Plain sentences a technician can act on. */
+    public List<String> notes() {
+        List<String> notes = new ArrayList<>();
+        notes.add(advice());
+        notes.add(range());
+        perHour().ifPresent(notes::add);
+        notes.addAll(flips());
+        in.exchange().stream()
+                .filter(e -> e.coreReturned() && e.coreCharge() > 0)
+                .forEach(e -> notes.add(SAY.say("core", e.name(), money(e.coreCharge()))));
+        notes.add(SAY.say("estimate"));
+        return List.copyOf(notes);
+    }
+
+    /** What to do, and how sure that is. */
+    public String advice() {
+        Option best = out.option(out.cheapest());
+        if (out.options().size() == 1) {
+            return SAY.say("advice.only", money(best.mean()));
+        }
+        Option next = out.options().stream()
+                .filter(o -> !o.name().equals(best.name()))
+                .min(Comparator.comparingDouble(Option::mean))
+                .orElseThrow();
+        String how = out.pRepairCheapest() >= CLEAR || out.pRepairCheapest() <= 1 - CLEAR
+                ? "advice.clear"
+                : out.pRepairCheapest() >= LIKELY || out.pRepairCheapest() <= 1 - LIKELY
+                        ? "advice.likely"
+                        : "advice.close";
+        return SAY.say(
+                how,
+                capital(title(best.name())),
+                money(best.mean()),
+                title(next.name()),
+                money(next.mean()),
+                String.valueOf(Math.round(100 * out.pRepairCheapest())));
+    }
+
+    /** Between what and what the repair will cost. */
+    public String range() {
+        Option repair = out.option(EstimateEngine.REPAIR);
+        return SAY.say("range", money(repair.p10()), money(repair.p90()), money(repair.p50()));
+    }
+
+    private Optional<String> perHour() {
+        return out.options().stream()
+                .filter(o -> o.perLifeHour().isPresent())
+                .min(Comparator.comparingDouble(o -> o.perLifeHour().getAsDouble()))
+                .map(o -> SAY.say(
+                        "per.hour",
+                        capital(title(o.name())),
+                        money(o.perLifeHour().getAsDouble())));
+    }
+
+    /** Where the answer changes. */
+    public List<String> flips() {
+        List<String> flips = new ArrayList<>();
+        if (out.flipsAt().labourPerH().isPresent()) {
+            double rate = out.flipsAt().labourPerH().getAsDouble();
+            flips.add(SAY.say(rate > in.labourPerH() ? "flip.labour.above" : "flip.labour.below", money(rate)));
+        }
+        if (out.flipsAt().doubtfulTotal().isPresent()) {
+            flips.add(SAY.say(
+                    "flip.doubtful", money(out.flipsAt().doubtfulTotal().getAsDouble()), money(in.doubtfulTotal())));
+        }
+        if (flips.isEmpty() && out.options().size() > 1) {
+            flips.add(SAY.say("flip.none"));
+        }
+        return flips;
+    }
+
+    /** An option's name for people. */
+    public static String title(String option) {
+        return option.equals(EstimateEngine.REPAIR) || option.equals(EstimateEngine.LEAVE)
+                ? SAY.say("option." + option)
+                : option;
+    }
+
+    private static String capital(String text) {
+        return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
+
+    /** An amount of the yard's money. */
+    public static String money(double amount) {
+        return String.format(Locale.ROOT, "%.2f", amount);
+    }
+}

@@ -1,0 +1,134 @@
+package mussel.core.pump;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.OptionalDouble;
+import mussel.core.measure.Explanation;
+import mussel.core.measure.Explanation.InputLine;
+import mussel.core.measure.Sentences;
+import mussel.core.pump.PumpInput.Extent;
+import mussel.core.pump.PumpInput.PumpPolicy;
+import mussel.core.pump.PumpInput.Where;
+import mussel.core.pump.PumpResult.Judged;
+import mussel.core.pump.PumpResult.MeasuredFlow;
+import mussel.core.pump.PumpResult.PartVerdict;
+
+/** The pump's result in sentences. */
+public final class PumpWords {
+    private static final Sentences SAY = Sentences.beside(PumpWords.class);
+
+    private final PumpInput in;
+    private final PumpResult out;
+
+    /** Words for one result. */
+    public PumpWords(PumpInput in, PumpResult out) {
+        this.in = in;
+        this.out = out;
+    }
+
+    /** Plain sentences a technician can act on. */
+    public List<String> notes() {
+        List<String> notes = new ArrayList<>();
+        if (out.missingPiece()) {
+            notes.add(missingPiece());
+        }
+        out.parts().stream().filter(p -> p.verdict() == PartVerdict.REPLACE).forEach(p -> notes.add(verdict(p)));
+        notes.add(policy(in.policy()));
+        notes.add(extent(in.extent()));
+        out.flows().forEach(f -> notes.add(flow(f)));
+        if (in.limits().isEmpty()) {
+            notes.add(SAY.say("limits.assumed"));
+        }
+        if (!out.expected().isEmpty()) {
+            notes.add(SAY.say("estimate"));
+        }
+        notes.add(SAY.say("outranks"));
+        return List.copyOf(notes);
+    }
+
+    /** That a lost piece must be found, and where such pieces lodge. */
+    public static String missingPiece() {
+        return SAY.say("missing");
+    }
+
+    /** A part's verdict with its reasons. */
+    public static String verdict(Judged part) {
+        String reasons = part.rules().stream()
+                .filter(r -> r.asks() == part.verdict())
+                .map(PumpResult.Rule::says)
+                .reduce((a, b) -> a + " " + b)
+                .orElse(SAY.say("no.rule"));
+        return SAY.say("verdict", title(part.part()), title(part.verdict()), reasons);
+    }
+
+    /** A part's name. */
+    public static String title(String part) {
+        return SAY.say("part." + part);
+    }
+
+    /** A verdict in words. */
+    public static String title(PartVerdict verdict) {
+        return SAY.say("verdict." + verdict.name().toLowerCase(Locale.ROOT));
+    }
+
+    /** What a policy of renewal costs and risks. */
+    public static String policy(PumpPolicy policy) {
+        return SAY.say("policy." + policy.name().toLowerCase(Locale.ROOT));
+    }
+
+    /** What an extent of renewal costs and risks. */
+    public static String extent(Extent extent) {
+        return SAY.say("extent." + extent.name().toLowerCase(Locale.ROOT));
+    }
+
+    /** A measured telltale against what it should give. */
+    public String flow(MeasuredFlow flow) {
+        String where = SAY.say(flow.where() == Where.TANK ? "where.tank" : "where.cups");
+        if (flow.ratio().isEmpty()) {
+            return SAY.say("flow.bare", number(flow.measuredLMin()), number(flow.rpm()), where);
+        }
+        String sentence = SAY.say(
+                "flow",
+                number(flow.measuredLMin()),
+                number(flow.rpm()),
+                where,
+                percent(flow.ofNew()),
+                percent(flow.ratio()),
+                percent(flow.low()),
+                percent(flow.high()));
+        boolean weakOnCups = flow.where() == Where.CUPS && flow.ofNew().orElse(1) < PumpEngine.FULL;
+        return weakOnCups ? sentence + " " + SAY.say("cups") : sentence;
+    }
+
+    /** Why so much flow is expected. */
+    public Explanation whyFlow() {
+        PumpGeometry pump = in.geometry().orElseThrow();
+        return new Explanation(
+                SAY.say("why.title"),
+                number(pump.displacementMl()) + " ml a turn",
+                SAY.say("why.formula"),
+                List.of(
+                        new InputLine("bore", pump.boreMm() + " mm", "family sheet"),
+                        new InputLine("width", pump.widthMm() + " mm", "family sheet"),
+                        new InputLine("eccentricity", pump.eccentricityMm() + " mm", "family sheet"),
+                        new InputLine("fold speed", number(pump.foldRpm()) + " 1/min", "family sheet"),
+                        new InputLine(
+                                "mean set of the vanes", percent(out.set()) + " of the housing's curl", "marked vanes"),
+                        new InputLine(
+                                "clearance a side",
+                                String.format(Locale.ROOT, "%.2f mm", out.clearanceMm()),
+                                "grooves and warp")),
+                SAY.say("why.source"),
+                SAY.say("why.u"),
+                SAY.say("why.change"));
+    }
+
+    private static String number(double value) {
+        return String.format(Locale.ROOT, Math.abs(value) < 100 ? "%.1f" : "%.0f", value);
+    }
+
+    private static String percent(OptionalDouble share) {
+        return share.isPresent() ? Math.round(100 * share.getAsDouble()) + " %" : "not known";
+    }
+}
