@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import mussel.core.estimate.EstimateResult.Option;
+import mussel.core.measure.Display;
 import mussel.core.measure.Sentences;
 
 /** The estimate in plain words, for the technician and for the owner. */
@@ -107,6 +108,6 @@ public final class EstimateWords {
 
     /** An amount of the yard's money. */
     public static String money(double amount) {
-        return String.format(Locale.ROOT, "%.2f", amount);
+        return Display.money(amount);
     }
 }

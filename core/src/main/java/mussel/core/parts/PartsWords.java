@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import mussel.core.measure.Display;
 import mussel.core.measure.Sentences;
 import mussel.core.parts.PartsResult.Alternative;
 import mussel.core.parts.PartsResult.Line;
@@ -65,8 +66,8 @@ public final class PartsWords {
         return SAY.say(
                 in.objective() == Objective.COST ? "order.cost" : "order.speed",
                 money(out.total().orElse(0)),
-                String.valueOf(out.lines().size()),
-                String.valueOf(suppliers),
+                out.lines().size(),
+                suppliers,
                 days(out.leadDays().orElse(0)));
     }
 
@@ -125,7 +126,7 @@ public final class PartsWords {
 
     /** An amount of the yard's money, as written. */
     public static String money(double amount) {
-        return String.format(Locale.ROOT, "%.2f", amount);
+        return Display.money(amount);
     }
 
     private String list(List<Wanted> wanted) {

@@ -66,7 +66,7 @@ public final class Planner {
     }
 
     /** Everything the goals need: their own steps, what these need, and the mirror of whatever was opened. */
-    private static Set<String> closure(FamilySheet sheet, Set<String> goals) {
+    static Set<String> closure(FamilySheet sheet, Set<String> goals) {
         Map<String, List<String>> undoneBy = new HashMap<>();
         Deque<String> open = new ArrayDeque<>();
         for (Step step : sheet.steps()) {

@@ -11,11 +11,12 @@ import mussel.core.pump.PumpInput.Crack;
 import mussel.core.pump.PumpInput.Extent;
 import mussel.core.pump.PumpInput.HubBond;
 import mussel.core.pump.PumpInput.KeyState;
-import mussel.core.pump.PumpInput.PumpPolicy;
 import mussel.core.pump.PumpInput.Vane;
 import mussel.core.pump.PumpResult.Judged;
 import mussel.core.pump.PumpResult.PartVerdict;
 import mussel.core.pump.PumpResult.Rule;
+import mussel.core.sheet.PumpLimits;
+import mussel.core.sheet.PumpPolicy;
 
 /** The rules by which a pump's parts are kept or renewed: each that fires is told with what it saw and its limit. */
 final class PartRules {

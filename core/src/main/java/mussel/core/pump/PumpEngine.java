@@ -13,6 +13,8 @@ import mussel.core.pump.PumpInput.Vane;
 import mussel.core.pump.PumpInput.Where;
 import mussel.core.pump.PumpResult.FlowPoint;
 import mussel.core.pump.PumpResult.MeasuredFlow;
+import mussel.core.sheet.PumpGeometry;
+import mussel.core.sheet.PumpLimits;
 
 /** Judges a water pump part by part and estimates its flow. A pure function of its input. */
 public final class PumpEngine {

@@ -7,6 +7,9 @@ import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Problems;
+import mussel.core.sheet.PumpGeometry;
+import mussel.core.sheet.PumpLimits;
+import mussel.core.sheet.PumpPolicy;
 
 /**
  * What the pump engine needs. What was not looked at stays absent and is judged after cleaning, never taken as sound.
@@ -122,16 +125,6 @@ public record PumpInput(
         WORN,
         /** It is sheared. */
         SHEARED
-    }
-
-    /** When a yard renews an impeller. */
-    public enum PumpPolicy {
-        /** When its condition says so. */
-        CONDITION,
-        /** When so many months are over. */
-        CALENDAR,
-        /** Whenever the leg is down. */
-        ALWAYS
     }
 
     /** How much a yard renews. */

@@ -8,11 +8,12 @@ import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Sentences;
 import mussel.core.pump.PumpInput.Extent;
-import mussel.core.pump.PumpInput.PumpPolicy;
 import mussel.core.pump.PumpInput.Where;
 import mussel.core.pump.PumpResult.Judged;
 import mussel.core.pump.PumpResult.MeasuredFlow;
 import mussel.core.pump.PumpResult.PartVerdict;
+import mussel.core.sheet.PumpGeometry;
+import mussel.core.sheet.PumpPolicy;
 
 /** The pump's result in sentences. */
 public final class PumpWords {

@@ -1,5 +1,6 @@
 package mussel.core.sheet;
 
+import java.util.List;
 import mussel.core.measure.Given;
 
 /**
@@ -10,6 +11,7 @@ import mussel.core.measure.Given;
  * @param drive what turns the propeller
  * @param carrier what holds the propeller shaft carrier
  * @param driveshaftTurns which way the driveshaft turns, seen from above
+ * @param propellerTurns which ways the propeller may turn, seen from astern; a counter-rotating leg usually turns its driveshaft the usual way
  * @param fill where the oil goes in
  * @param fitting the pump's fitting for the fill port
  * @param removalGear the gear to select before the leg drops and when it goes back
@@ -22,11 +24,17 @@ public record Construction(
         @Given("what drives the propeller") Drive drive,
         @Given("what holds the propeller shaft carrier") Carrier carrier,
         @Given("which way the driveshaft turns") Turns driveshaftTurns,
+        @Given("which ways the propeller may turn") List<Turns> propellerTurns,
         @Given("where the oil goes in") FillPort fill,
         @Given("the fitting of the fill port") String fitting,
         @Given("the gear for taking the leg off") Gear removalGear,
         @Given("how the shift shaft is joined") String linkage,
         @Given(value = "the leg's weight (kg)", min = 1, max = 500) double weightKg) {
+    /** Keeps its own copy. */
+    public Construction {
+        propellerTurns = List.copyOf(propellerTurns);
+    }
+
     /** One casting or two. */
     public enum CaseKind {
         /** One casting. */

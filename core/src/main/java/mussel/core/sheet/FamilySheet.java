@@ -25,6 +25,8 @@ import mussel.core.measure.Problems;
  * @param goals what can be repaired
  * @param steps the step graph over all phases
  * @param intervals what is due, and how often
+ * @param pump its water pump; empty where the sheet does not describe it
+ * @param substitutes what can stand in for special tools
  * @param drawing the cutaway, back to front
  */
 public record FamilySheet(
@@ -44,6 +46,8 @@ public record FamilySheet(
         @Given(value = "the repair goals", atLeast = 1) List<Goal> goals,
         @Given(value = "the steps", atLeast = 1) List<Step> steps,
         @Given("the intervals") List<Interval> intervals,
+        @Given("the water pump") Optional<PumpSheet> pump,
+        @Given("what stands in for special tools") List<Substitute> substitutes,
         @Given(value = "the cutaway", atLeast = 1) List<Region> drawing)
         implements Checked {
     /** Keeps its own copies. */
@@ -56,6 +60,7 @@ public record FamilySheet(
         goals = List.copyOf(goals);
         steps = List.copyOf(steps);
         intervals = List.copyOf(intervals);
+        substitutes = List.copyOf(substitutes);
         drawing = List.copyOf(drawing);
     }
 

@@ -1,5 +1,8 @@
 package mussel.core.sheet;
 
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
@@ -27,6 +30,26 @@ public record Fastener(
         @Given(value = "the page of the sheet", orElse = "-") String page,
         @Given(value = "what secures it", orElse = "-") String secured,
         @Given(value = "where it hides", orElse = "-") String hidden) {
+    private static final Pattern METRIC = Pattern.compile("M(\\d+(?:\\.\\d+)?)x(\\d+(?:\\.\\d+)?)");
+    private static final double FINE_PITCH_LOSS = 0.938194;
+    private static final double STRONGEST_PROOF_MPA = 830;
+    private static final double DRY_NUT_FACTOR = 0.20;
+
+    /**
+     * The torque at which even a 10.9 bolt, dry, reaches its proof load (N·m): T = K F d, stress area by ISO 898-1. Empty for a thread
+     * that is not written like M8x1.25.
+     */
+    public OptionalDouble proofTorqueNm() {
+        Matcher metric = METRIC.matcher(thread);
+        if (!metric.matches()) {
+            return OptionalDouble.empty();
+        }
+        double d = Double.parseDouble(metric.group(1));
+        double p = Double.parseDouble(metric.group(2));
+        double area = Math.PI / 4 * Math.pow(d - FINE_PITCH_LOSS * p, 2);
+        return OptionalDouble.of(DRY_NUT_FACTOR * STRONGEST_PROOF_MPA * area * d / 1_000);
+    }
+
     /** Whether one would look past it. */
     public boolean isHidden() {
         return !hidden.equals("-");

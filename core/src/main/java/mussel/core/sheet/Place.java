@@ -8,6 +8,8 @@ public enum Place {
     PROPELLER("propeller"),
     /** At the plugs. */
     PLUGS("plugs"),
+    /** At the water intakes. */
+    INTAKE("water intakes"),
     /** Where the leg joins the midsection. */
     JOINT("leg joint"),
     /** On the stand or the bench, leg off. */
@@ -16,6 +18,12 @@ public enum Place {
     PUMP("water pump"),
     /** At the driveshaft seal carrier. */
     SEAL_CARRIER("driveshaft seal carrier"),
+    /** At the shift shaft where it enters the case. */
+    SHIFT("shift shaft"),
+    /** At the propeller shaft and its carrier. */
+    PROP_CARRIER("propeller shaft carrier"),
+    /** In the case: gears, shafts, bearings and shims. */
+    GEARS("gears"),
     /** The split joint of the skeg half. */
     SKEG("skeg half"),
     /** In the water: tank or berth. */

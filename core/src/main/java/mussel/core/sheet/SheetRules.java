@@ -32,6 +32,7 @@ final class SheetRules {
         unique("/drawing", sheet.drawing(), Region::id);
         Set<String> steps = unique("/steps", sheet.steps(), Step::id);
         plugs(fasteners);
+        torques();
         for (int i = 0; i < sheet.seals().size(); i++) {
             known(parts, sheet.seals().get(i).part(), "/seals/" + i + "/part", "part");
         }
@@ -55,6 +56,22 @@ final class SheetRules {
             step(i, steps, goals, parts, fasteners);
         }
         StepGraphRules.check(sheet, problems, pointer);
+    }
+
+    /** A torque far off what its thread can bear stands in the wrong unit more often than not. */
+    private void torques() {
+        for (int i = 0; i < sheet.fasteners().size(); i++) {
+            Fastener fastener = sheet.fasteners().get(i);
+            String at = pointer + "/fasteners/" + i + "/torque";
+            fastener.proofTorqueNm().ifPresent(proof -> {
+                double high = fastener.torque().range().highNm();
+                problems.unless(
+                        high <= proof,
+                        at,
+                        "goes up to " + Math.round(high) + " N·m, more than a thread " + fastener.thread() + " bears ("
+                                + Math.round(proof) + " N·m): is the unit mixed up?");
+            });
+        }
     }
 
     private void plugs(Set<String> fasteners) {

@@ -1,6 +1,7 @@
 package mussel.core.sheet;
 
 import java.util.List;
+import java.util.Optional;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -27,6 +28,8 @@ import mussel.core.measure.Problems;
  * @param cautions where a hand would be hurt or a part ruined
  * @param ask what to write down here; a hyphen where nothing
  * @param minutes how long
+ * @param seizes what may have seized when salt has been at it
+ * @param once whether it is done once for both legs of a twin
  */
 public record Step(
         @Given("the step's id") String id,
@@ -46,7 +49,9 @@ public record Step(
         @Given("the fasteners") List<String> fasteners,
         @Given("the cautions") List<String> cautions,
         @Given(value = "what to write down", orElse = "-") String ask,
-        @Given("the minutes it takes") Minutes minutes) {
+        @Given("the minutes it takes") Minutes minutes,
+        @Given("what may have seized") Optional<Seizure> seizes,
+        @Given(value = "whether it is done once for twins", orElse = "false") boolean once) {
     /** Keeps its own copies. */
     public Step {
         needs = List.copyOf(needs);
@@ -58,6 +63,16 @@ public record Step(
         partsIn = List.copyOf(partsIn);
         fasteners = List.copyOf(fasteners);
         cautions = List.copyOf(cautions);
+    }
+
+    /**
+     * Its mean with what seizing adds (min).
+     *
+     * @param saltYears years the leg has been in salt
+     */
+    public double meanMinutes(double saltYears) {
+        return minutes.mean()
+                + seizes.map(s -> s.probability(saltYears) * s.extraMin()).orElse(0.0);
     }
 
     /** Whether the text says something; sheets write a hyphen for nothing. */

@@ -18,6 +18,7 @@ final class StepGraphRules {
 
     static void check(FamilySheet sheet, Problems problems, String pointer) {
         cycles(sheet, problems, pointer);
+        phases(sheet, problems, pointer);
         mirrors(sheet, problems, pointer);
     }
 
@@ -40,6 +41,22 @@ final class StepGraphRules {
         if (!round.isEmpty()) {
             String names = new TreeSet<>(round).stream().collect(Collectors.joining(", "));
             problems.at(pointer + "/steps", "wait for each other in a circle: " + names);
+        }
+    }
+
+    /** What a step waits for is done on the same side of the job or an earlier one. */
+    private static void phases(FamilySheet sheet, Problems problems, String pointer) {
+        for (int i = 0; i < sheet.steps().size(); i++) {
+            Step step = sheet.steps().get(i);
+            for (int j = 0; j < step.needs().size(); j++) {
+                String at = pointer + "/steps/" + i + "/needs/" + j;
+                sheet.step(step.needs().get(j))
+                        .filter(needed -> needed.phase().compareTo(step.phase()) > 0)
+                        .ifPresent(needed -> problems.at(
+                                at,
+                                "names “" + needed.id() + "”, which comes later ("
+                                        + needed.phase().title() + ")"));
+            }
         }
     }
 

@@ -28,10 +28,15 @@ import mussel.core.parts.PartsEngine;
 import mussel.core.parts.PartsInput;
 import mussel.core.parts.PartsResult;
 import mussel.core.parts.PartsWords;
+import mussel.core.plan.PlanEngine;
+import mussel.core.plan.PlanInput;
+import mussel.core.plan.PlanResult;
+import mussel.core.plan.PlanWords;
 import mussel.core.pump.PumpEngine;
 import mussel.core.pump.PumpInput;
 import mussel.core.pump.PumpResult;
 import mussel.core.pump.PumpWords;
+import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Tables;
 import mussel.core.verdict.VerdictEngine;
@@ -41,6 +46,7 @@ import mussel.core.verdict.VerdictWords;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.RecordReader;
+import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 
 /** One engine of the core as the headless contract shows it. */
@@ -62,6 +68,14 @@ public final class Engine {
             of("pump", PumpInput.class, in -> {
                 PumpResult out = PumpEngine.run(in);
                 return answer("pump", out, new PumpWords(in, out).notes());
+            }),
+            of("plan", PlanInput.class, (in, problems) -> in.check(SheetFiles.shipped(), problems), in -> {
+                FamilySheet sheet = SheetFiles.shipped().stream()
+                        .filter(f -> f.id().equals(in.family()))
+                        .findFirst()
+                        .orElseThrow();
+                PlanResult out = PlanEngine.run(in, sheet);
+                return answer("plan", out, new PlanWords(in, out, sheet).notes());
             }),
             of("parts", PartsInput.class, in -> {
                 PartsResult out = PartsEngine.run(in);

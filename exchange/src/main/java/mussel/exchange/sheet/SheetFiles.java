@@ -15,7 +15,7 @@ import mussel.exchange.record.Yaml;
 
 /** Reads family sheets and the yard's own sheet from YAML (JSON is YAML too). */
 public final class SheetFiles {
-    static final List<String> SHIPPED = List.of("tern-60", "wren-8");
+    static final List<String> SHIPPED = List.of("tern-60", "wren-8", "skua-225", "dotterel-5");
 
     private SheetFiles() {}
 
@@ -29,11 +29,9 @@ public final class SheetFiles {
         return read(utf8, Yard.class);
     }
 
-    /** The families the product ships. */
+    /** The families the product ships; read once. */
     public static List<FamilySheet> shipped() {
-        return SHIPPED.stream()
-                .map(id -> sound(compiled("families/" + id + ".json", FamilySheet.class), id))
-                .toList();
+        return Shipped.FAMILIES;
     }
 
     /** The yard's sheet as it is before anyone changed it. */
@@ -77,5 +75,14 @@ public final class SheetFiles {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** Read when first asked for. */
+    private static final class Shipped {
+        private static final List<FamilySheet> FAMILIES = SHIPPED.stream()
+                .map(id -> sound(compiled("families/" + id + ".json", FamilySheet.class), id))
+                .toList();
+
+        private Shipped() {}
     }
 }

@@ -1,4 +1,4 @@
-package mussel.core.pump;
+package mussel.core.sheet;
 
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;

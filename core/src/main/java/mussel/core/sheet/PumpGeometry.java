@@ -1,4 +1,4 @@
-package mussel.core.pump;
+package mussel.core.sheet;
 
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
@@ -25,7 +25,8 @@ public record PumpGeometry(
         @Given(value = "the thickness of a vane", kind = Kind.LENGTH, min = 0.2, max = 40) double vaneThicknessMm,
         @Given(value = "the speed at which the vanes fold (1/min)", min = 100, max = 50_000) double foldRpm)
         implements Checked {
-    static final int MOST_VANES = 20;
+    /** The most vanes an impeller has. */
+    public static final int MOST_VANES = 20;
 
     @Override
     public void check(Problems problems, String pointer) {

@@ -1,0 +1,136 @@
+package mussel.core.plan;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.plan.PlanResult.Marginal;
+import mussel.core.plan.PlanResult.Needed;
+import mussel.core.plan.PlanResult.TimedStep;
+import mussel.core.plan.PlanResult.Twin;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Goal;
+import mussel.core.sheet.Phase;
+import mussel.core.sheet.Place;
+import mussel.core.sheet.PumpPolicy;
+import mussel.core.sheet.Seizure;
+import mussel.core.sheet.Step;
+
+/** The plan with its times, its tools and what further goals would cost. A pure function of input and sheet. */
+public final class PlanEngine {
+    /** The goal a policy of always renewing takes along. */
+    private static final String IMPELLER = "impeller";
+    /** The goal that renews the impeller and more. */
+    private static final String PUMP_KIT = "pump_kit";
+
+    private PlanEngine() {}
+
+    /**
+     * Plans the work with its times.
+     *
+     * @param in the checked input
+     * @param sheet the family it names
+     */
+    public static PlanResult run(PlanInput in, FamilySheet sheet) {
+        List<String> goals = withPolicy(in, sheet);
+        Plan plan = Planner.plan(sheet, goals);
+        List<Step> steps = plan.steps().stream().map(PlannedStep::step).toList();
+        Set<String> missing = new LinkedHashSet<>(plan.tools());
+        missing.removeAll(new HashSet<>(in.haveTools()));
+        Set<String> consumables = new LinkedHashSet<>();
+        steps.forEach(s -> consumables.addAll(s.consumables()));
+        return new PlanResult(
+                goals,
+                plan.steps().stream().map(s -> timed(s, in.saltYears())).toList(),
+                Durations.of(steps, in.saltYears(), in.seed()),
+                plan.tools(),
+                List.copyOf(missing),
+                sheet.substitutes().stream()
+                        .filter(s -> missing.contains(s.tool()))
+                        .toList(),
+                List.copyOf(consumables),
+                plan.parts().stream().map(PlanEngine::needed).toList(),
+                marginal(sheet, goals, in.saltYears()),
+                in.twin() ? Optional.of(twin(steps, in.saltYears())) : Optional.empty());
+    }
+
+    private static Needed needed(Plan.PartNeed need) {
+        return new Needed(
+                need.part().part(),
+                need.part().qty(),
+                need.why(),
+                Optional.of(need.kit()).filter(k -> !k.isEmpty()));
+    }
+
+    private static TimedStep timed(PlannedStep planned, double saltYears) {
+        Step step = planned.step();
+        double seized =
+                step.seizes().map((Seizure s) -> s.probability(saltYears)).orElse(0.0);
+        return new TimedStep(
+                step.id(),
+                step.title(),
+                step.phase(),
+                step.place(),
+                planned.needs(),
+                step.meanMinutes(saltYears),
+                seized,
+                step.tools(),
+                step.partsOut(),
+                step.partsIn(),
+                step.fasteners(),
+                step.cautions());
+    }
+
+    private static List<String> withPolicy(PlanInput in, FamilySheet sheet) {
+        List<String> goals = new ArrayList<>(new LinkedHashSet<>(in.goals()));
+        boolean always = in.policy().equals(Optional.of(PumpPolicy.ALWAYS));
+        boolean renewed = goals.contains(IMPELLER) || goals.contains(PUMP_KIT);
+        if (always && !renewed && sheet.goal(IMPELLER).isPresent() && legDown(Planner.plan(sheet, goals))) {
+            goals.add(IMPELLER);
+        }
+        return goals;
+    }
+
+    private static boolean legDown(Plan plan) {
+        return plan.of(Phase.DOWN).stream().anyMatch(s -> s.step().place() == Place.STAND);
+    }
+
+    /**
+     * What each goal not chosen adds now and takes later as a job of its own, in the sheet's order.
+     *
+     * @param sheet the family's checked sheet
+     * @param goals those chosen
+     * @param saltYears years the leg has been in salt
+     */
+    public static List<Marginal> marginal(FamilySheet sheet, Collection<String> goals, double saltYears) {
+        double now = mean(sheet, goals, saltYears);
+        List<Marginal> marginal = new ArrayList<>();
+        for (Goal goal : sheet.goals()) {
+            if (!goals.contains(goal.id())) {
+                Set<String> more = new LinkedHashSet<>(goals);
+                more.add(goal.id());
+                marginal.add(new Marginal(
+                        goal.id(), mean(sheet, more, saltYears) - now, mean(sheet, List.of(goal.id()), saltYears)));
+            }
+        }
+        return marginal;
+    }
+
+    private static double mean(FamilySheet sheet, Collection<String> goals, double saltYears) {
+        Set<String> chosen = Planner.closure(sheet, new HashSet<>(goals));
+        return sheet.steps().stream()
+                .filter(s -> chosen.contains(s.id()))
+                .mapToDouble(s -> s.meanMinutes(saltYears))
+                .sum();
+    }
+
+    private static Twin twin(List<Step> steps, double saltYears) {
+        double one = Durations.mean(steps, saltYears);
+        double saved = Durations.mean(steps.stream().filter(Step::once).toList(), saltYears);
+        return new Twin(2 * one - saved, 2 * one, saved);
+    }
+}

@@ -1,0 +1,131 @@
+package mussel.core.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import mussel.core.measure.Display;
+import mussel.core.measure.Explanation;
+import mussel.core.measure.Explanation.InputLine;
+import mussel.core.measure.Sentences;
+import mussel.core.plan.PlanResult.Marginal;
+import mussel.core.plan.PlanResult.TimedStep;
+import mussel.core.plan.PlanResult.Twin;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Goal;
+import mussel.core.sheet.Step;
+import mussel.core.sheet.Substitute;
+
+/** A plan in sentences. */
+public final class PlanWords {
+    private static final Sentences SAY = Sentences.beside(PlanWords.class);
+    private static final double WORTH_SAYING = 0.2;
+
+    private final PlanInput in;
+    private final PlanResult out;
+    private final FamilySheet sheet;
+
+    /** Words for one result. */
+    public PlanWords(PlanInput in, PlanResult out, FamilySheet sheet) {
+        this.in = in;
+        this.out = out;
+        this.sheet = sheet;
+    }
+
+    /** Plain sentences a technician can act on. */
+    public List<String> notes() {
+        List<String> notes = new ArrayList<>();
+        notes.add(time());
+        out.goals().stream().filter(g -> !in.goals().contains(g)).forEach(g -> notes.add(SAY.say("policy", title(g))));
+        seized().ifPresent(notes::add);
+        if (!in.haveTools().isEmpty() && !out.toolsMissing().isEmpty()) {
+            notes.add(SAY.say("tools", String.join(", ", out.toolsMissing())));
+        }
+        out.substitutes().forEach(s -> notes.add(substitute(s)));
+        out.marginal().stream()
+                .filter(m -> m.extraMinutes() < WORTH_SAYING * m.aloneMinutes()
+                        && !out.steps().isEmpty())
+                .sorted(Comparator.comparingDouble(m -> m.extraMinutes() / m.aloneMinutes()))
+                .limit(5)
+                .forEach(m -> notes.add(marginal(m)));
+        out.twin().ifPresent(t -> notes.add(twin(t)));
+        notes.add(SAY.say("outranks"));
+        return List.copyOf(notes);
+    }
+
+    /** How long it takes, with its spread. */
+    public String time() {
+        return out.steps().isEmpty()
+                ? SAY.say("nothing")
+                : SAY.say(
+                        "time",
+                        Display.workTime(out.minutes().mean()),
+                        Display.workTime(out.minutes().p50()),
+                        Display.workTime(out.minutes().p90()),
+                        String.valueOf(out.steps().size()));
+    }
+
+    private Optional<String> seized() {
+        return out.steps().stream()
+                .filter(s -> s.seizedProbability() > WORTH_SAYING)
+                .max(Comparator.comparingDouble(TimedStep::seizedProbability))
+                .flatMap(s -> sheet.step(s.id())
+                        .flatMap(Step::seizes)
+                        .map(z -> SAY.say(
+                                "seized",
+                                z.what(),
+                                String.valueOf(Math.round(100 * s.seizedProbability())),
+                                Display.workTime(z.extraMin()))));
+    }
+
+    /** What stands in for a tool. */
+    public static String substitute(Substitute substitute) {
+        return Step.says(substitute.caution())
+                ? SAY.say("substitute.mind", substitute.tool(), substitute.with(), substitute.caution())
+                : SAY.say("substitute", substitute.tool(), substitute.with());
+    }
+
+    /** One goal more, while it is open and later. */
+    public String marginal(Marginal marginal) {
+        return SAY.say(
+                "marginal",
+                title(marginal.goal()),
+                Display.workTime(marginal.extraMinutes()),
+                Display.workTime(marginal.aloneMinutes()));
+    }
+
+    /** Doing both legs at once. */
+    public static String twin(Twin twin) {
+        return SAY.say(
+                "twin",
+                Display.workTime(twin.togetherMinutes()),
+                Display.workTime(twin.apartMinutes()),
+                Display.workTime(twin.savedMinutes()));
+    }
+
+    /** Why it takes so long. */
+    public Explanation whyTime() {
+        return new Explanation(
+                SAY.say("why.title"),
+                Display.workTime(out.minutes().mean()),
+                SAY.say("why.formula"),
+                List.of(
+                        new InputLine("steps", String.valueOf(out.steps().size()), "family sheet"),
+                        new InputLine("years in salt", Math.round(in.saltYears() * 10) / 10.0 + " a", "intake"),
+                        new InputLine(
+                                "in half of all cases at most",
+                                Display.workTime(out.minutes().p50()),
+                                "20,000 draws"),
+                        new InputLine(
+                                "in nine of ten at most",
+                                Display.workTime(out.minutes().p90()),
+                                "20,000 draws")),
+                SAY.say("why.source"),
+                SAY.say("why.u"),
+                SAY.say("why.change"));
+    }
+
+    private String title(String goal) {
+        return sheet.goal(goal).map(Goal::title).orElse(goal);
+    }
+}
