@@ -3,6 +3,7 @@ package mussel.app;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
@@ -31,6 +32,7 @@ import mussel.desktop.plan.StripStation;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.desktop.verdict.VerdictStation;
+import mussel.store.PictureFolder;
 import mussel.store.SqliteJournal;
 
 /** The window. What it shows is loaded while the window system starts. */
@@ -42,6 +44,7 @@ public final class MusselApp extends Application {
 
     private static CompletableFuture<SqliteJournal> opening;
     private static Clock clock;
+    private static Path logbook;
 
     private final CompletableFuture<Catalogue> catalogue = new CompletableFuture<>();
     private MusselWindow window;
@@ -50,6 +53,7 @@ public final class MusselApp extends Application {
     /** Begins to open a logbook; the window takes it when it is there. */
     static void prepare(Path log, Clock by) {
         clock = by;
+        logbook = log;
         opening = CompletableFuture.supplyAsync(() -> SqliteJournal.open(log, by));
     }
 
@@ -74,7 +78,7 @@ public final class MusselApp extends Application {
         stage.setMinWidth(LEAST_WIDTH);
         stage.setMinHeight(LEAST_HEIGHT);
         try {
-            shop = Yards.over(opening.join(), clock, catalogue);
+            shop = Yards.over(opening.join(), PictureFolder.beside(logbook), clock, catalogue);
             window = new MusselWindow(shop, Look.of(shop.journal()), stations());
             double width = Math.min(WIDTH, Screen.getPrimary().getVisualBounds().getWidth());
             double height =
@@ -109,9 +113,11 @@ public final class MusselApp extends Application {
         try {
             Families families = Families.load(DataFolder.families());
             Tabled tables = Tabled.load(DataFolder.path());
-            catalogue.complete(Yards.catalogue(families.sheets(), families.own(), tables));
+            Supplied supplied = Supplied.load(DataFolder.path());
+            catalogue.complete(Yards.catalogue(families.sheets(), families.own(), tables, supplied));
             Platform.runLater(() -> {
-                Stream.concat(families.refused().stream(), tables.refused().stream())
+                Stream.of(families.refused(), tables.refused(), supplied.refused())
+                        .flatMap(List::stream)
                         .findFirst()
                         .ifPresent(window::tell);
                 window.refreshBench();

@@ -4,10 +4,12 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.concurrent.Callable;
+import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
 import mussel.core.job.Job;
 import mussel.core.job.JournalException;
 import mussel.desktop.desk.Workshop;
+import mussel.store.PictureFolder;
 import mussel.store.SqliteJournal;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -27,6 +29,37 @@ final class ReportCommand implements Callable<Integer> {
     @Option(names = "--out", required = true, paramLabel = "FILE.pdf", description = "where to write it")
     private Path out;
 
+    @Option(
+            names = "--paper",
+            paramLabel = "PAPER",
+            defaultValue = "sheet",
+            description = "sheet (the job sheet), estimate (for the owner) or mat; default ${DEFAULT-VALUE}")
+    private Paper paper;
+
+    /** What can be printed of a job. */
+    enum Paper {
+        sheet {
+            @Override
+            void write(Workshop shop, Assessment job, Path out) {
+                shop.jobSheets().write(job, out);
+            }
+        },
+        estimate {
+            @Override
+            void write(Workshop shop, Assessment job, Path out) {
+                shop.papers().estimate(job, out);
+            }
+        },
+        mat {
+            @Override
+            void write(Workshop shop, Assessment job, Path out) {
+                shop.papers().mat(job, out);
+            }
+        };
+
+        abstract void write(Workshop shop, Assessment job, Path out);
+    }
+
     @Spec
     private CommandSpec spec;
 
@@ -40,9 +73,12 @@ final class ReportCommand implements Callable<Integer> {
                 return 2;
             }
             Workshop shop = Yards.over(
-                    journal, clock, Families.load(DataFolder.families()).sheets());
+                    journal,
+                    PictureFolder.beside(main.log()),
+                    clock,
+                    Families.load(DataFolder.families()).sheets());
             Job folded = Job.of(entries);
-            shop.assess(folded).ifPresentOrElse(a -> shop.jobSheets().write(a, out), () -> {
+            shop.assess(folded).ifPresentOrElse(a -> paper.write(shop, a, out), () -> {
                 throw new JournalException(
                         "The family sheet " + folded.leg().family() + " of job " + job + " is not here.");
             });

@@ -7,18 +7,23 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import mussel.core.job.Assessment;
 import mussel.core.job.Journal;
+import mussel.core.job.Order;
 import mussel.core.leak.HoldFile;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Overrides;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.desk.Workshop.Catalogue;
 import mussel.exchange.leak.HoldCsv;
+import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.record.Read;
 import mussel.exchange.report.JobSheetPdf;
+import mussel.exchange.report.Papers;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
-import mussel.sim.instrument.SimulatedLeakTester;
+import mussel.sim.instrument.SimulatedInstruments;
+import mussel.store.PictureFolder;
 import mussel.store.SqliteJournal;
 
 /** Brings journal, families and yard together. */
@@ -27,24 +32,60 @@ public final class Yards {
 
     /** Opens a logbook for work, its bench up to date. */
     static Workshop open(Path log, Clock clock, List<FamilySheet> families) {
-        Workshop shop = over(SqliteJournal.open(log, clock), clock, families);
+        Workshop shop = over(SqliteJournal.open(log, clock), PictureFolder.beside(log), clock, families);
         shop.refreshBench();
         return shop;
     }
 
     /** Brings an open journal and the families together, with the diagnosis tables that ship. */
-    public static Workshop over(Journal journal, Clock clock, List<FamilySheet> families) {
+    public static Workshop over(Journal journal, PictureFolder pictures, Clock clock, List<FamilySheet> families) {
         Tabled tables = new Tabled(KnowledgeFiles.shipped(), Overrides.none(), List.of());
-        return over(journal, clock, CompletableFuture.completedFuture(catalogue(families, "", tables)));
+        Supplied supplied = new Supplied(CatalogueFiles.shipped(), List.of());
+        return over(
+                journal, pictures, clock, CompletableFuture.completedFuture(catalogue(families, "", tables, supplied)));
     }
 
     /** The same with families that are still on their way. */
-    static Workshop over(Journal journal, Clock clock, CompletableFuture<Catalogue> catalogue) {
+    static Workshop over(Journal journal, PictureFolder pictures, Clock clock, CompletableFuture<Catalogue> catalogue) {
         return new Workshop(
                 journal,
                 catalogue,
                 clock,
-                new Workshop.Ports(JobSheetPdf::write, Yards::hold, SimulatedLeakTester::new));
+                new Workshop.Ports(
+                        JobSheetPdf::write,
+                        new Printing(),
+                        Yards::hold,
+                        new Kept(pictures),
+                        new SimulatedInstruments()));
+    }
+
+    private static final class Printing implements Workshop.Papers {
+        @Override
+        public void estimate(Assessment job, Path file) {
+            Papers.estimate(job, file);
+        }
+
+        @Override
+        public void order(Assessment job, Order order, Path file) {
+            Papers.order(job, order, file);
+        }
+
+        @Override
+        public void mat(Assessment job, Path file) {
+            Papers.mat(job, file);
+        }
+    }
+
+    private record Kept(PictureFolder folder) implements Workshop.Pictures {
+        @Override
+        public String keep(Path picture) {
+            return folder.keep(picture);
+        }
+
+        @Override
+        public Path at(String name) {
+            return folder.at(name);
+        }
     }
 
     private static HoldFile hold(Path file) {
@@ -69,12 +110,13 @@ public final class Yards {
     }
 
     /** What the yard works with; its stamp changes with the sheets that ship and with the yard's own. */
-    static Catalogue catalogue(List<FamilySheet> families, String own, Tabled tables) {
+    static Catalogue catalogue(List<FamilySheet> families, String own, Tabled tables, Supplied supplied) {
         return new Catalogue(
                 families,
                 SheetFiles.shippedYard(),
                 tables.shipped(),
                 tables.own(),
+                supplied.catalogue(),
                 SheetFiles.stamp() + own + tables.own().hashCode());
     }
 }

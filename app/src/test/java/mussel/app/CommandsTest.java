@@ -105,7 +105,11 @@ class CommandsTest {
         Path log = folder.resolve("demo.mussel");
         DemoYard.fill(log, DAY);
         try (var journal = mussel.store.SqliteJournal.open(log, java.time.Clock.systemUTC())) {
-            var shop = Yards.over(journal, java.time.Clock.systemUTC(), mussel.exchange.sheet.SheetFiles.shipped());
+            var shop = Yards.over(
+                    journal,
+                    mussel.store.PictureFolder.beside(log),
+                    java.time.Clock.systemUTC(),
+                    mussel.exchange.sheet.SheetFiles.shipped());
             var open =
                     shop.jobs().stream().filter(j -> j.job().tagged().isEmpty()).toList();
             assertThat(open).hasSizeGreaterThanOrEqualTo(5);

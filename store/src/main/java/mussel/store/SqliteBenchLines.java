@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.LegRef;
@@ -99,6 +100,15 @@ final class SqliteBenchLines implements BenchLines {
 
     private void keep(BenchLine line) throws SQLException {
         update("DELETE FROM bench_due WHERE job = ?", line.job());
+        update("DELETE FROM bench_shelf WHERE job = ?", line.job());
+        for (Map.Entry<String, Integer> part : line.shelf().entrySet()) {
+            update(
+                    "INSERT INTO bench_shelf VALUES (?, ?, ?, ?)",
+                    line.job(),
+                    line.leg().family(),
+                    part.getKey(),
+                    part.getValue());
+        }
         Optional<BenchLine.Oil> oil = line.oil();
         update(
                 "INSERT OR REPLACE INTO bench_line VALUES (?, (SELECT max(seq) FROM entry WHERE job = ?),"
@@ -130,6 +140,17 @@ final class SqliteBenchLines implements BenchLines {
                     due.atHours(),
                     due.on().toString());
         }
+    }
+
+    @Override
+    public Map<String, Integer> shelfChange(String family, int exceptJob) {
+        return query(
+                        "SELECT part, sum(qty) FROM bench_shelf WHERE family = ? AND job <> ? GROUP BY part",
+                        row -> Map.entry(row.getString(1), row.getInt(2)),
+                        family,
+                        exceptJob)
+                .stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     @Override
@@ -186,7 +207,8 @@ final class SqliteBenchLines implements BenchLines {
                 row.getInt("wet") != 0,
                 Optional.ofNullable(row.getString("dye")).map(dye -> oil(dye, row)),
                 tagged,
-                tagged.isPresent() ? due(job) : List.of());
+                tagged.isPresent() ? due(job) : List.of(),
+                Map.of());
     }
 
     private BenchLine.Oil oil(String dye, ResultSet row) {

@@ -81,7 +81,8 @@ class SqliteBenchLinesTest {
                 true,
                 Optional.of(new BenchLine.Oil(Yard.Dye.BLUE, Optional.of("milky"), Optional.empty())),
                 tagged,
-                due);
+                due,
+                Map.of());
     }
 
     private int opened(LegRef leg) {
@@ -95,6 +96,42 @@ class SqliteBenchLinesTest {
         reopen();
         assertThat(lines.open()).containsExactly(kept);
         assertThat(lines.lastTagged()).isEmpty();
+    }
+
+    @Test
+    void whatJobsChangeOnTheShelfIsSummedAndReplacedWhenAJobGoesOn() {
+        BenchLine first = line(opened(PORT), PORT, Optional.empty());
+        BenchLine second = line(opened(STARBOARD), STARBOARD, Optional.empty());
+        lines.keep(List.of(with(first, Map.of("ds_seal", -2, "plug_washer", 7)), with(second, Map.of("ds_seal", -1))));
+
+        assertThat(lines.shelfChange(PORT.family(), 0))
+                .containsEntry("ds_seal", -3)
+                .containsEntry("plug_washer", 7);
+        assertThat(lines.shelfChange(PORT.family(), second.job())).containsEntry("ds_seal", -2);
+
+        lines.keep(List.of(with(first, Map.of())));
+        assertThat(lines.shelfChange(PORT.family(), 0))
+                .containsOnlyKeys("ds_seal")
+                .containsEntry("ds_seal", -1);
+        assertThat(lines.shelfChange("heron-9", 0)).isEmpty();
+    }
+
+    private static BenchLine with(BenchLine line, Map<String, Integer> shelf) {
+        return new BenchLine(
+                line.job(),
+                line.leg(),
+                line.family(),
+                line.hours(),
+                line.next(),
+                line.waits(),
+                line.promised(),
+                line.current(),
+                line.states(),
+                line.wet(),
+                line.oil(),
+                line.tagged(),
+                line.due(),
+                shelf);
     }
 
     @Test
@@ -113,7 +150,8 @@ class SqliteBenchLinesTest {
                 false,
                 Optional.empty(),
                 Optional.empty(),
-                List.of());
+                List.of(),
+                Map.of());
         lines.keep(List.of(full));
         lines.keep(List.of(bare));
         assertThat(lines.open()).containsExactly(bare);

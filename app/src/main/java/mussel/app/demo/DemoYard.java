@@ -12,6 +12,7 @@ import mussel.core.job.LegRef.Position;
 import mussel.core.leak.LeakMode;
 import mussel.core.sheet.FamilySheet;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.store.PictureFolder;
 import mussel.store.SqliteJournal;
 
 /** The workboats of a made-up mussel farm, and the yard that keeps their legs. Everything here is invented. */
@@ -29,7 +30,7 @@ public final class DemoYard {
             byssus(bench);
             others(bench);
             clock.set(0);
-            Yards.over(journal, clock, families).refreshBench();
+            Yards.over(journal, PictureFolder.beside(file), clock, families).refreshBench();
         }
     }
 

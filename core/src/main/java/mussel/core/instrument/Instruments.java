@@ -9,4 +9,14 @@ public interface Instruments {
      * @param airMl the air space of the leg (ml)
      */
     PracticeTester practiceTester(long seed, double airMl);
+
+    /**
+     * A simulated bucket and stopwatch under a practice engine's telltale.
+     *
+     * @param seed decides what chance decides
+     */
+    Telltale telltale(long seed);
+
+    /** Whoever takes the yard's orders. */
+    PartsSupplier supplier();
 }

@@ -3,6 +3,7 @@ package mussel.core.job;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -26,11 +27,17 @@ import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
+import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan;
+import mussel.core.plan.PlanEngine;
+import mussel.core.plan.PlanInput;
+import mussel.core.plan.PlanResult;
+import mussel.core.plan.PlanWords;
 import mussel.core.plan.Planner;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Interval;
+import mussel.core.sheet.Part;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
 import mussel.core.sheet.Step;
@@ -45,6 +52,8 @@ import mussel.core.verdict.VerdictWords;
  * the day.
  */
 public final class Assessment {
+    private static final Sentences SAY = Sentences.beside(Assessment.class);
+
     private final Job job;
     private final FamilySheet sheet;
     private final Yard yard;
@@ -60,7 +69,11 @@ public final class Assessment {
     private final List<Problem> fillProblems;
     private final Optional<FillResult> fill;
     private final Map<Station, Station.State> states;
+    private final PumpWork pump;
+    private final Supply supply;
     private Optional<VerdictResult> verdict = Optional.empty();
+    private Optional<PlanResult> timed = Optional.empty();
+    private Optional<Optional<Worth>> worth = Optional.empty();
 
     private Assessment(Job job, FamilySheet sheet, Surroundings surroundings) {
         this.job = job;
@@ -77,8 +90,10 @@ public final class Assessment {
                 .flatMap(Optional::stream)
                 .map(h -> HeldTest.of(h, sheet.leakTest(), job.reading(Field.BAROMETER)))
                 .toList();
-        this.findings = new Findings(job, surroundings.judge().knowledge()).of(drain, holds);
+        this.pump = PumpWork.of(job, sheet, yard);
+        this.findings = new Findings(job, surroundings.judge().knowledge()).of(drain, holds, pump);
         this.plan = Planner.plan(sheet, goals());
+        this.supply = new Supply(this);
         FillInput fillAsked = askFill();
         Problems found = new Problems();
         fillAsked.check(found, "");
@@ -293,7 +308,7 @@ public final class Assessment {
         if (off.contains("impeller")) {
             open.add("pump_off");
         }
-        if (off.contains("ds_seal")) {
+        if (off.contains("ds_seal") || off.contains("prop_seal") || off.contains("forward_gear")) {
             open.add("leg_open");
         }
         return open;
@@ -330,6 +345,108 @@ public final class Assessment {
     /** The work they call for. */
     public Plan plan() {
         return plan;
+    }
+
+    /** The water pump. */
+    public PumpWork pump() {
+        return pump;
+    }
+
+    /** Whether a piece of the impeller is missing and nobody has said where it was found. */
+    public boolean pieceLost() {
+        return pump.result().missingPiece()
+                && job.note(Topic.PIECE_FOUND.address()).isEmpty();
+    }
+
+    /** Why the leg cannot be tagged yet, in sentences. */
+    public List<String> blocks() {
+        return pieceLost() ? List.of(SAY.say("block.piece")) : List.of();
+    }
+
+    /** What the job waits for: as written down, or the orders on their way; empty where nothing. */
+    public String waits() {
+        Optional<String> order = job.orders().stream()
+                .filter(o -> o.arrived().isEmpty())
+                .max(Comparator.comparing(Order::due))
+                .map(o -> SAY.say("waits.order", o.placed().order(), o.due().toString()));
+        return job.note(Topic.WAITS_FOR.address()).or(() -> order).orElse("");
+    }
+
+    /** Shelf and catalogue. */
+    public Stores stores() {
+        return surroundings.stores();
+    }
+
+    /** The parts. */
+    public Supply supply() {
+        return supply;
+    }
+
+    /** Parts judged to be replaced beyond what the goals renew. */
+    List<String> judgedReplace() {
+        return partsOff().stream()
+                .filter(p -> Inspection.of(job, p).verdict() == Inspection.Verdict.REPLACE)
+                .sorted()
+                .toList();
+    }
+
+    /** Years the leg has been in salt: its age where it runs in the sea or in brackish water, none where nobody knows it. */
+    public double saltYears() {
+        return water() == Water.FRESH ? 0 : job.reading(Field.AGE).orElse(0) / 12;
+    }
+
+    /** What the plan engine is fed. */
+    public PlanInput planInput() {
+        return new PlanInput(
+                sheet.id(), goals(), saltYears(), job.leg().position().isTwin(), Optional.empty(), yard.tools(), 1);
+    }
+
+    /** The plan with its times. Computed when first asked for. */
+    public PlanResult timedPlan() {
+        if (timed.isEmpty()) {
+            timed = Optional.of(PlanEngine.run(planInput(), sheet));
+        }
+        return timed.get();
+    }
+
+    /** The plan in words. */
+    public PlanWords planWords() {
+        return new PlanWords(planInput(), timedPlan(), sheet);
+    }
+
+    /** Whether it is worth doing; empty before anything is to be done. Computed when first asked for. */
+    public Optional<Worth> worth() {
+        if (worth.isEmpty()) {
+            worth = Optional.of(Worth.of(this));
+        }
+        return worth.get();
+    }
+
+    /** Loose pieces that must be accounted for before the leg goes back: how many came off and how many were counted. */
+    public List<Loose> loose() {
+        Map<String, Integer> out = new LinkedHashMap<>();
+        for (Plan.PlannedStep step : stripSteps()) {
+            step.step().partsOut().stream()
+                    .filter(p -> sheet.part(p.part()).map(Part::loose).orElse(false))
+                    .forEach(p -> out.merge(p.part(), p.qty(), Integer::sum));
+        }
+        return out.entrySet().stream()
+                .map(e -> new Loose(e.getKey(), e.getValue(), job.reading(Field.COUNTED.of(e.getKey()))))
+                .toList();
+    }
+
+    /**
+     * A kind of loose piece.
+     *
+     * @param part its id
+     * @param expected how many come off
+     * @param counted how many were counted on the mat; empty where nobody did
+     */
+    public record Loose(String part, int expected, OptionalDouble counted) {
+        /** Whether the count was made and is short or over. */
+        public boolean off() {
+            return counted.isPresent() && counted.getAsDouble() != expected;
+        }
     }
 
     /** What the fill engine was fed. */

@@ -24,6 +24,7 @@ import mussel.core.log.Due;
  * @param oil the oil in the case, once it was judged or filled
  * @param tagged the day it was tagged
  * @param due what the tag says is next due; empty before it
+ * @param shelf what the job changes on the shelf, by part
  */
 public record BenchLine(
         int job,
@@ -38,11 +39,13 @@ public record BenchLine(
         boolean wet,
         Optional<Oil> oil,
         Optional<LocalDate> tagged,
-        List<Due> due) {
+        List<Due> due,
+        Map<String, Integer> shelf) {
     /** Keeps its own copies. */
     public BenchLine {
         states = new EnumMap<>(states);
         due = List.copyOf(due);
+        shelf = Map.copyOf(shelf);
     }
 
     /** The line of a job as assessed. */
@@ -60,14 +63,15 @@ public record BenchLine(
                 now.sheet().title(),
                 job.reading(Field.ENGINE_HOURS),
                 now.nextAction(),
-                job.note(Topic.WAITS_FOR.address()).orElse(""),
+                now.waits(),
                 job.note(Topic.PROMISED.address()).orElse(""),
                 now.current(),
                 now.states(),
                 now.drainWords().map(w -> w.wet()).orElse(false),
                 filled || water.isPresent() ? Optional.of(oil) : Optional.empty(),
                 job.tagged(),
-                job.tagged().isPresent() ? now.due() : List.of());
+                job.tagged().isPresent() ? now.due() : List.of(),
+                now.supply().shelfChange());
     }
 
     /** Whether the leg is still on the bench. */

@@ -1,6 +1,7 @@
 package mussel.core.job;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mussel.core.sheet.Region;
 
@@ -29,6 +30,9 @@ public interface BenchLines {
 
     /** Keeps lines in place of those of the same jobs. */
     void keep(List<BenchLine> lines);
+
+    /** How the jobs of a family, but for one, have changed what lies on the shelf, by part. */
+    Map<String, Integer> shelfChange(String family, int exceptJob);
 
     /** The outline of a family's leg, as far as a small picture shows it; empty when it was never kept. */
     List<Region> outline(String family);

@@ -73,6 +73,37 @@ public sealed interface Fact {
         }
     }
 
+    /**
+     * Parts were ordered.
+     *
+     * @param order the yard's number for it
+     * @param reference the supplier's number for it
+     * @param simulated whether the supplier was a stand-in that delivers nothing
+     * @param lines what was ordered, as acknowledged
+     * @param shipping what the parcels cost
+     * @param total goods and shipping
+     */
+    record Ordered(
+            String order, String reference, boolean simulated, List<Order.Line> lines, double shipping, double total)
+            implements Fact {
+        /** Keeps its own copy. */
+        public Ordered {
+            lines = List.copyOf(lines);
+        }
+    }
+
+    /** An order is here. */
+    record Arrived(String order, LocalDate on) implements Fact {}
+
+    /**
+     * A picture was put with something.
+     *
+     * @param about what it shows
+     * @param file its name beside the journal, made from its content
+     * @param title what it was called
+     */
+    record Pictured(Address about, String file, String title) implements Fact {}
+
     /** The leg was tagged and the job closed. */
     record Tagged(LocalDate on) implements Fact {}
 

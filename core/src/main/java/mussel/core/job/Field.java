@@ -2,12 +2,14 @@ package mussel.core.job;
 
 import java.util.Optional;
 import mussel.core.drain.DrainInput;
+import mussel.core.estimate.EstimateInput;
 import mussel.core.fill.FillInput;
 import mussel.core.leak.LeakInput;
 import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Range;
 import mussel.core.measure.Ranges;
+import mussel.core.pump.PumpInput;
 
 /** Every quantity a job can hold, with its label, kind and valid range. */
 public enum Field {
@@ -54,7 +56,43 @@ public enum Field {
     /** What is left in an opened bottle, by bottle. */
     BOTTLE_OPENED("left in an opened one", FillInput.Bottle.class, "openedMl"),
     /** What the case took. */
-    PUMPED("went in", FillInput.class, "pumpedMl");
+    PUMPED("went in", FillInput.class, "pumpedMl"),
+    /** How much of a vane's tip is worn off, by vane. */
+    VANE_WEAR("tip worn by", PumpInput.Vane.class, "tipWearMm"),
+    /** How far a vane stays bent, by vane. */
+    VANE_SET("stays bent by", Kind.ANGLE, Range.of(0, 120)),
+    /** How much of a vane is gone, by vane. */
+    VANE_MISSING("missing", PumpInput.Vane.class, "missingMm"),
+    /** The deepest groove in the wear plate. */
+    PLATE_GROOVE("plate groove", PumpInput.class, "plateGrooveMm"),
+    /** The deepest groove in housing or cup. */
+    HOUSING_GROOVE("housing groove", PumpInput.class, "housingGrooveMm"),
+    /** How far the plate is out of flat. */
+    PLATE_WARP("plate out of flat", PumpInput.class, "plateWarpMm"),
+    /** How long the impeller has been in. */
+    IMPELLER_AGE("impeller in for", PumpInput.class, "ageMonths"),
+    /** How long the impeller has run. */
+    IMPELLER_HOURS("impeller hours", PumpInput.class, "hours"),
+    /** The engine's speed while the telltale was caught, by reading. */
+    FLOW_RPM("engine speed", Kind.SPEED, Range.of(100, 10_000)),
+    /** What the telltale gave, by reading. */
+    FLOW_CAUGHT("caught", Kind.VOLUME, Range.of(0, 100_000)),
+    /** How long that took, by reading. */
+    FLOW_TIME("in", Kind.DURATION, Range.of(0.02, 60)),
+    /** How many of a needed part were taken from the shelf, by part. */
+    FROM_SHELF("from the shelf", Kind.COUNT, Range.of(0, 1_000)),
+    /** How many of a loose piece were counted on the mat, by part. */
+    COUNTED("counted", Kind.COUNT, Range.of(0, 1_000)),
+    /** The parts' price, where it is not the catalogue's. */
+    PARTS_COST("parts in all", EstimateInput.class, "partsTotal", Kind.MONEY),
+    /** Special tools to buy or hire. */
+    TOOLS_COST("special tools", EstimateInput.class, "toolsTotal", Kind.MONEY),
+    /** How long the repaired leg should run. */
+    REPAIR_LIFE("repair should last", EstimateInput.class, "repairLifeH"),
+    /** Days until the repaired leg is back. */
+    REPAIR_DAYS("days in the yard", EstimateInput.class, "repairLeadDays"),
+    /** What a day without the leg costs. */
+    DOWNTIME_COST("a day without it", EstimateInput.class, "downtimePerDay", Kind.MONEY);
 
     private final String label;
     private final Kind kind;
@@ -64,6 +102,10 @@ public enum Field {
         this.label = label;
         this.kind = kind;
         this.range = range;
+    }
+
+    Field(String label, Class<? extends Record> input, String component, Kind kind) {
+        this(label, kind, Ranges.range(input, component));
     }
 
     Field(String label, Class<? extends Record> input, String component) {

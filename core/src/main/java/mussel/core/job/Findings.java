@@ -26,7 +26,7 @@ final class Findings {
         this.knowledge = knowledge;
     }
 
-    Map<String, Made> of(Optional<DrainResult> drain, List<HeldTest> holds) {
+    Map<String, Made> of(Optional<DrainResult> drain, List<HeldTest> holds, PumpWork pump) {
         for (Finding finding : knowledge.findings()) {
             picked(finding)
                     .ifPresent(e -> made.put(
@@ -37,6 +37,7 @@ final class Findings {
         }
         drain.ifPresent(this::drained);
         holds.forEach(this::held);
+        pump.result().findings().forEach((id, outcome) -> pumped(id, outcome, pump));
         for (Finding finding : knowledge.findings()) {
             job.choice(Scale.OVERRULED.of(finding.id()))
                     .filter(finding.outcomes()::contains)
@@ -81,6 +82,11 @@ final class Findings {
             double share = free.getAsDouble() / drained.getAsDouble();
             put("free_water_first", share == 0 ? "none" : share < TRACE ? "trace" : "plenty", Made.By.DRAIN);
         }
+    }
+
+    private void pumped(String id, String outcome, PumpWork pump) {
+        boolean simulated = id.equals("flow_ratio") && pump.simulatedFlow();
+        put(id, outcome, simulated ? Made.By.SIMULATED_FLOW : Made.By.PUMP);
     }
 
     private void held(HeldTest test) {

@@ -25,6 +25,9 @@ public final class Job {
     private final Map<Address, String> notes = new LinkedHashMap<>();
     private final Map<String, Instant> ticks = new LinkedHashMap<>();
     private final Map<String, Holding> holds = new LinkedHashMap<>();
+    private final Map<String, Fact.Ordered> ordered = new LinkedHashMap<>();
+    private final Map<String, LocalDate> arrived = new LinkedHashMap<>();
+    private final List<Fact.Pictured> pictures = new ArrayList<>();
     private final Optional<LocalDate> tagged;
     private final UndoLine undoLine;
 
@@ -73,6 +76,12 @@ public final class Job {
             holds.put(begun.hold(), new Holding(begun, entry.at(), new ArrayList<>()));
         } else if (fact instanceof Fact.Held held && holds.containsKey(held.hold())) {
             holds.get(held.hold()).readings().addAll(held.readings());
+        } else if (fact instanceof Fact.Ordered order) {
+            ordered.put(order.order(), order);
+        } else if (fact instanceof Fact.Arrived here) {
+            arrived.put(here.order(), here.on());
+        } else if (fact instanceof Fact.Pictured picture) {
+            pictures.add(picture);
         } else if (fact instanceof Fact.Ticked ticked) {
             if (ticked.done()) {
                 ticks.put(ticked.step(), entry.at());
@@ -106,6 +115,18 @@ public final class Job {
                 .filter(h -> h.begun().mode() == mode)
                 .reduce((first, later) -> later)
                 .map(Holding::hold);
+    }
+
+    /** The orders placed for it, in their order. */
+    public List<Order> orders() {
+        return ordered.values().stream()
+                .map(o -> new Order(o, Optional.ofNullable(arrived.get(o.order()))))
+                .toList();
+    }
+
+    /** Pictures put with something, in the order they came. */
+    public List<Fact.Pictured> pictures(Address about) {
+        return pictures.stream().filter(p -> p.about().equals(about)).toList();
     }
 
     /** The job's number, as on its tag. */

@@ -38,6 +38,11 @@ public record LegRef(String id, String boat, Position position, String family) {
             this.title = title;
         }
 
+        /** Whether another leg hangs beside it as its mirror. */
+        public boolean isTwin() {
+            return this == PORT || this == STARBOARD;
+        }
+
         /** The position in words. */
         public String title() {
             return title;

@@ -26,6 +26,10 @@ public record Made(String outcome, By by, String engines, String why) {
         PICKED("picked"),
         /** Computed from the drain. */
         DRAIN("from the drain"),
+        /** Computed from the pump. */
+        PUMP("from the pump"),
+        /** Computed from a telltale timed by a simulated stopwatch. */
+        SIMULATED_FLOW("from a simulated telltale"),
         /** Computed from a hold. */
         HOLD("from the hold"),
         /** Computed from a hold read by a simulated instrument. */

@@ -41,6 +41,13 @@ final class Progress {
                 state(
                         !all.goals().isEmpty() && !all.findings().isEmpty(),
                         !all.findings().isEmpty()));
+        states.put(Station.PUMP, state(all.pump().allLooked(), all.pump().looked()));
+        states.put(
+                Station.ESTIMATE,
+                state(
+                        job.choice(Scale.OWNER_SAYS).isPresent(),
+                        job.reading(Field.PARTS_COST).isPresent()));
+        states.put(Station.PARTS, parts());
         states.put(Station.STRIP, steps(all.stripSteps(), !all.goals().isEmpty()));
         states.put(Station.BUILD, steps(all.buildSteps(), false));
         states.put(Station.FILL, filling());
@@ -66,6 +73,7 @@ final class Progress {
             case LEAK ->
                 all.goals().isEmpty() && all.drainWords().map(w -> w.wet()).orElse(false);
             case VERDICT -> all.goals().isEmpty() && !all.findings().isEmpty();
+            case PUMP, ESTIMATE, PARTS -> false;
             default -> true;
         };
     }
@@ -80,11 +88,15 @@ final class Progress {
         if (job.tagged().isPresent()) {
             return SAY.say("next.none");
         }
+        if (all.pieceLost() && current().compareTo(Station.BUILD) >= 0) {
+            return SAY.say("next.piece");
+        }
         return switch (current()) {
             case INTAKE -> SAY.say("next.intake");
             case DRAIN -> job.reading(Field.DRAINED).isPresent() ? SAY.say("next.look") : SAY.say("next.drain");
             case LEAK -> SAY.say(all.held(LeakMode.PRESSURE).isPresent() ? "next.vacuum" : "next.hold");
             case VERDICT -> all.verdictWords().next();
+            case PUMP, ESTIMATE, PARTS -> "";
             case STRIP -> all.goals().isEmpty() ? SAY.say("next.goals") : nextStep(all.stripSteps());
             case BUILD -> nextStep(all.buildSteps());
             case FILL -> all.fillSteps().isEmpty() ? SAY.say("next.fill") : nextStep(all.fillSteps());
@@ -98,6 +110,13 @@ final class Progress {
                 .findFirst()
                 .map(s -> s.step().title())
                 .orElse(SAY.say("next.fill"));
+    }
+
+    private Station.State parts() {
+        boolean needed = !all.plan().parts().isEmpty();
+        return state(
+                needed && all.supply().allHere(),
+                needed && all.supply().rows().stream().anyMatch(r -> r.taken() + r.ordered() > 0));
     }
 
     private Station.State filling() {

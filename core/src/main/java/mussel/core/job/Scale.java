@@ -39,6 +39,20 @@ public enum Scale {
     CONFIRMED("Found when opened", "no", "yes"),
     /** A finding set by a person against what the engines made of it, by finding. */
     OVERRULED("Set by hand"),
+    /** Whether the impeller was looked at all round; vanes without a mark are sound then. */
+    VANES_SEEN("All vanes looked at", "yes"),
+    /** A crack at a vane's root, by vane. */
+    VANE_CRACK("Crack at the root", "none", "surface", "through"),
+    /** Whether a vane is burnt, by vane. */
+    VANE_BURNT("Burnt", "no", "yes"),
+    /** Where the telltale was caught, by reading. */
+    FLOW_WHERE("Where", "tank", "cups"),
+    /** Whether the old leg goes back for its core charge. */
+    CORE_BACK("Old leg goes back", "yes", "no"),
+    /** What the owner decided. */
+    OWNER_SAYS("The owner says", "repair", "exchange", "leave"),
+    /** Whether the sister leg is done too. */
+    TWIN_TOO("Sister leg", "no", "yes"),
     /** A part before it was cleaned, by part. */
     BEFORE_CLEANING("Before cleaning", "reuse", "judge_after_cleaning", "replace"),
     /** A part after it was cleaned, by part. */

@@ -8,10 +8,16 @@ public enum Station {
     DRAIN("Drain"),
     /** Where it gets in and out. */
     LEAK("Leak hunt"),
+    /** What the water pump comes to. */
+    PUMP("Pump"),
     /** What is wrong, and what to look at next. */
     VERDICT("Verdict"),
+    /** Whether it is worth doing. */
+    ESTIMATE("Estimate"),
     /** How deep, and in what order. */
     STRIP("Strip-down"),
+    /** What must be there to put it back. */
+    PARTS("Parts"),
     /** Putting it back. */
     BUILD("Build"),
     /** New oil. */

@@ -11,8 +11,14 @@ import mussel.core.verdict.Judge;
  * @param judge the diagnosis tables in use
  * @param twinFound causes confirmed on the leg that hangs beside it
  * @param today the day
+ * @param stores shelf and catalogue
  */
-public record Surroundings(Yard yard, Judge judge, List<String> twinFound, LocalDate today) {
+public record Surroundings(Yard yard, Judge judge, List<String> twinFound, LocalDate today, Stores stores) {
+    /** Surroundings without a shelf or a catalogue. */
+    public Surroundings(Yard yard, Judge judge, List<String> twinFound, LocalDate today) {
+        this(yard, judge, twinFound, today, Stores.EMPTY);
+    }
+
     /** Keeps its own copy. */
     public Surroundings {
         twinFound = List.copyOf(twinFound);
@@ -20,6 +26,6 @@ public record Surroundings(Yard yard, Judge judge, List<String> twinFound, Local
 
     /** The same for a leg whose sister had these causes. */
     public Surroundings withTwin(List<String> found) {
-        return new Surroundings(yard, judge, found, today);
+        return new Surroundings(yard, judge, found, today, stores);
     }
 }

@@ -14,6 +14,8 @@ public enum Topic {
     PROMISED,
     /** Why a finding was set by hand, by finding. */
     OVERRULED_WHY,
+    /** Where the missing piece of the impeller was found. */
+    PIECE_FOUND,
     /** Why a part was judged so, by part. */
     INSPECTION;
 

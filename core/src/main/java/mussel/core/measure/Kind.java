@@ -20,6 +20,12 @@ public enum Kind {
     RUNNING("h", "running hours", 1),
     /** Calendar time, in months. */
     MONTHS("months", "a number of months", 1),
+    /** An angle, in degrees. */
+    ANGLE("deg", "an angle", 1),
+    /** A speed of rotation, in turns a minute. */
+    SPEED("rpm", "a speed", 0),
+    /** Money, in the yard's own. */
+    MONEY("€", "an amount of money", 2),
     /** A bare count or ratio without a unit. */
     COUNT("", "a number", 2);
 

@@ -100,6 +100,10 @@ public final class UnitTable {
         add(Kind.RUNNING, hour, "h", hour, "hr", "hrs", "hour", "hours");
         add(Kind.RUNNING, hour, "min", MINUTE, "minute", "minutes", "mins");
 
+        add(Kind.ANGLE, AbstractUnit.ONE, "deg", AbstractUnit.ONE, "degree", "degrees");
+        add(Kind.SPEED, AbstractUnit.ONE, "rpm", AbstractUnit.ONE, "1/min", "upm");
+        add(Kind.MONEY, AbstractUnit.ONE, "€", AbstractUnit.ONE, "eur", "euro", "euros");
+
         add(Kind.MONTHS, AbstractUnit.ONE, "months", AbstractUnit.ONE, "month", "mo", "mths");
         add(Kind.MONTHS, AbstractUnit.ONE, "years", AbstractUnit.ONE.multiply(12), "year", "y", "yr", "yrs");
     }

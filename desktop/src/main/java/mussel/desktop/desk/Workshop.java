@@ -19,15 +19,21 @@ import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
+import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
+import mussel.core.job.Order;
+import mussel.core.job.PumpHabit;
 import mussel.core.job.Scale;
+import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
 import mussel.core.leak.HoldFile;
 import mussel.core.measure.YardUnits;
+import mussel.core.pump.PumpInput;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.PumpPolicy;
 import mussel.core.verdict.Calibration;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.Knowledge;
@@ -41,6 +47,9 @@ import mussel.core.verdict.Overrides;
 public final class Workshop {
     private static final String STAMP = "bench_stamp";
     private static final String LEARN = "learn_priors";
+    private static final String PUMP_POLICY = "pump_policy";
+    private static final String PUMP_MONTHS = "pump_calendar_months";
+    private static final String PUMP_EXTENT = "pump_extent";
 
     private final Journal journal;
     private final CompletableFuture<Catalogue> catalogue;
@@ -51,6 +60,8 @@ public final class Workshop {
     private Optional<Judge> judge = Optional.empty();
     /** What was found on the sister of a leg; looked up anew when a job is put on the desk. */
     private final Map<String, List<String>> twins = new HashMap<>();
+    /** Shelf and catalogue of a job; looked up anew when a job is put on the desk. */
+    private final Map<Integer, Stores> stores = new HashMap<>();
 
     /** Everything a screen needs, brought together by the application. */
     public Workshop(Journal journal, CompletableFuture<Catalogue> catalogue, Clock clock, Ports ports) {
@@ -69,7 +80,13 @@ public final class Workshop {
      * @param own the yard's own numbers for them
      * @param stamp changes when any of it does
      */
-    public record Catalogue(List<FamilySheet> families, Yard yard, Knowledge shipped, Overrides own, String stamp) {}
+    public record Catalogue(
+            List<FamilySheet> families,
+            Yard yard,
+            Knowledge shipped,
+            Overrides own,
+            mussel.core.parts.Catalogue supply,
+            String stamp) {}
 
     private Map<String, FamilySheet> known() {
         if (families.isEmpty()) {
@@ -82,6 +99,27 @@ public final class Workshop {
     public interface JobSheets {
         /** Writes the job's sheet into the file. An UncheckedIOException says why it could not. */
         void write(Assessment job, Path file);
+    }
+
+    /** Writes what else a yard prints. An UncheckedIOException says why it could not. */
+    public interface Papers {
+        /** The owner's estimate. */
+        void estimate(Assessment job, Path file);
+
+        /** An order, as CSV where the file is named so, else for print. */
+        void order(Assessment job, Order order, Path file);
+
+        /** The mat and the way back. */
+        void mat(Assessment job, Path file);
+    }
+
+    /** Keeps pictures beside the journal. */
+    public interface Pictures {
+        /** Takes a picture in and returns its name; a JournalException says why it could not. */
+        String keep(Path picture);
+
+        /** Where the picture of that name lies. */
+        Path at(String name);
     }
 
     /** Reads holds from files; the formats are not the desktop's concern. */
@@ -97,7 +135,8 @@ public final class Workshop {
      * @param holdFiles reads holds
      * @param instruments the instruments of the bench
      */
-    public record Ports(JobSheets jobSheets, HoldFiles holdFiles, Instruments instruments) {}
+    public record Ports(
+            JobSheets jobSheets, Papers papers, HoldFiles holdFiles, Pictures pictures, Instruments instruments) {}
 
     /** The journal. */
     public Journal journal() {
@@ -112,9 +151,60 @@ public final class Workshop {
     /** The yard, reading in the units it has chosen. */
     public Yard yard() {
         if (yard.isEmpty()) {
-            yard = Optional.of(catalogue.join().yard().in(units()));
+            yard = Optional.of(catalogue.join().yard().in(units()).with(habit()));
         }
         return yard.get();
+    }
+
+    /** How the yard renews pumps: as it has set it, else as its sheet says. */
+    private PumpHabit habit() {
+        PumpHabit sheet = catalogue.join().yard().pump();
+        return new PumpHabit(
+                PumpPolicy.valueOf(journal.setting(PUMP_POLICY, sheet.policy().name())),
+                Double.parseDouble(journal.setting(PUMP_MONTHS, String.valueOf(sheet.calendarMonths()))),
+                PumpInput.Extent.valueOf(
+                        journal.setting(PUMP_EXTENT, sheet.extent().name())));
+    }
+
+    /** Sets how the yard renews pumps; every job follows. */
+    public void setHabit(PumpHabit habit) {
+        journal.keepSetting(PUMP_POLICY, habit.policy().name());
+        journal.keepSetting(PUMP_MONTHS, String.valueOf(habit.calendarMonths()));
+        journal.keepSetting(PUMP_EXTENT, habit.extent().name());
+        yard = Optional.of(yard().with(habit));
+    }
+
+    /** What can be bought, and what lies on the shelf for the leg of a job. */
+    private Stores stores(Job job) {
+        return stores.computeIfAbsent(
+                job.id(),
+                id -> new Stores(catalogue.join().supply(), shelf(job.leg().family(), id)));
+    }
+
+    private Map<String, Integer> shelf(String family, int exceptJob) {
+        Map<String, Integer> change = journal.benchLines().shelfChange(family, exceptJob);
+        Map<String, Integer> shelf = new HashMap<>();
+        known().get(family).parts().forEach(part -> {
+            int counted = Integer.parseInt(journal.setting(shelfKey(family, part.id()), "0"));
+            int now = counted + change.getOrDefault(part.id(), 0);
+            if (now > 0) {
+                shelf.put(part.id(), now);
+            }
+        });
+        return shelf;
+    }
+
+    private static String shelfKey(String family, String part) {
+        return "shelf:" + family + ":" + part;
+    }
+
+    /** Writes down how many of a part were counted on the shelf, with what this job has taken off already. */
+    public void countShelf(Job job, String part, int counted) {
+        String family = job.leg().family();
+        int taken = (int) job.reading(Field.FROM_SHELF.of(part)).orElse(0);
+        int others = journal.benchLines().shelfChange(family, job.id()).getOrDefault(part, 0);
+        journal.keepSetting(shelfKey(family, part), String.valueOf(counted + taken - others));
+        stores.clear();
     }
 
     /** The units chosen. */
@@ -130,6 +220,16 @@ public final class Workshop {
     /** The printer of job sheets. */
     public JobSheets jobSheets() {
         return ports.jobSheets();
+    }
+
+    /** The printer of everything else. */
+    public Papers papers() {
+        return ports.papers();
+    }
+
+    /** The pictures beside the journal. */
+    public Pictures pictures() {
+        return ports.pictures();
     }
 
     /** The reader of holds from files. */
@@ -155,7 +255,8 @@ public final class Workshop {
     /** Assesses a job; empty where its family's sheet is not here. */
     public Optional<Assessment> assess(Job job) {
         return Optional.ofNullable(known().get(job.leg().family()))
-                .map(sheet -> Assessment.of(job, sheet, new Surroundings(yard(), judge(), twinFound(job), today())));
+                .map(sheet -> Assessment.of(
+                        job, sheet, new Surroundings(yard(), judge(), twinFound(job), today(), stores(job))));
     }
 
     /** The diagnosis tables in use: the yard's own numbers among them, and what it has found where it wants that counted. */
@@ -219,6 +320,7 @@ public final class Workshop {
 
     void forgetTwins() {
         twins.clear();
+        stores.clear();
     }
 
     private List<String> sisterFound(Job job) {

@@ -139,6 +139,15 @@ public final class MemoryJournal implements Journal, BenchLines {
     }
 
     @Override
+    public Map<String, Integer> shelfChange(String family, int exceptJob) {
+        Map<String, Integer> change = new HashMap<>();
+        lines.values().stream()
+                .filter(l -> l.leg().family().equals(family) && l.job() != exceptJob)
+                .forEach(l -> l.shelf().forEach((part, qty) -> change.merge(part, qty, Integer::sum)));
+        return change;
+    }
+
+    @Override
     public List<Region> outline(String family) {
         return outlines.getOrDefault(family, List.of());
     }

@@ -1,19 +1,23 @@
 package mussel.desktop.desk;
 
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
+import mussel.core.job.Order;
 import mussel.core.job.Scale;
 import mussel.core.leak.HoldFile;
 import mussel.core.verdict.Overrides;
+import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
-import mussel.sim.instrument.SimulatedLeakTester;
+import mussel.sim.instrument.SimulatedInstruments;
 
 /** A shop on a journal in memory, with the families and tables that ship. */
 public final class TestShop {
@@ -31,12 +35,38 @@ public final class TestShop {
                         SheetFiles.shippedYard(),
                         KnowledgeFiles.shipped(),
                         Overrides.none(),
+                        CatalogueFiles.shipped(),
                         "test")),
                 Clock.fixed(Instant.parse("2026-11-23T09:00:00Z"), ZoneOffset.UTC),
                 new Workshop.Ports(
                         (job, file) -> {},
+                        new NoPapers(),
                         file -> new HoldFile(Optional.empty(), List.of(), List.of("no files here")),
-                        SimulatedLeakTester::new));
+                        new NoPictures(),
+                        new SimulatedInstruments()));
+    }
+
+    private static final class NoPapers implements Workshop.Papers {
+        @Override
+        public void estimate(Assessment job, Path file) {}
+
+        @Override
+        public void order(Assessment job, Order order, Path file) {}
+
+        @Override
+        public void mat(Assessment job, Path file) {}
+    }
+
+    private static final class NoPictures implements Workshop.Pictures {
+        @Override
+        public String keep(Path picture) {
+            return "kept-" + picture.getFileName();
+        }
+
+        @Override
+        public Path at(String name) {
+            return Path.of(name);
+        }
     }
 
     /** Takes a leg in and puts its job on a desk. */

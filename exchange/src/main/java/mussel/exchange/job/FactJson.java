@@ -48,6 +48,9 @@ public final class FactJson {
         @JsonSubTypes.Type(value = Fact.Noted.class, name = "noted"),
         @JsonSubTypes.Type(value = Fact.HoldBegun.class, name = "hold_begun"),
         @JsonSubTypes.Type(value = Fact.Held.class, name = "held"),
+        @JsonSubTypes.Type(value = Fact.Ordered.class, name = "ordered"),
+        @JsonSubTypes.Type(value = Fact.Arrived.class, name = "arrived"),
+        @JsonSubTypes.Type(value = Fact.Pictured.class, name = "pictured"),
         @JsonSubTypes.Type(value = Fact.Tagged.class, name = "tagged"),
         @JsonSubTypes.Type(value = Fact.Retracted.class, name = "retracted")
     })

@@ -11,23 +11,59 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
-/** One A4 page, written from the top down in the product's type, black on white. Text is wrapped and stays selectable. */
+/**
+ * A4 pages, written from the top down in the product's type, black on white; what does not fit goes on a further page. Text is wrapped and
+ * stays selectable.
+ */
 final class Page implements AutoCloseable {
     static final float MARGIN = 42;
     static final float WIDTH = PDRectangle.A4.getWidth() - 2 * MARGIN;
     private static final float LEADING = 1.32f;
+    private static final float FOOT = 30;
 
     private final PDFont regular;
     private final PDFont bold;
-    private final PDPageContentStream out;
-    private float y = PDRectangle.A4.getHeight() - MARGIN;
+    private final PDDocument document;
+    private PDPageContentStream out;
+    private float y;
 
     Page(PDDocument document) throws IOException {
         regular = font(document, "Regular");
         bold = font(document, "Bold");
+        this.document = document;
+        turn();
+    }
+
+    /** Goes on at the top of a new page. */
+    private void turn() throws IOException {
+        if (out != null) {
+            out.close();
+        }
         PDPage page = new PDPage(PDRectangle.A4);
         document.addPage(page);
         out = new PDPageContentStream(document, page);
+        y = PDRectangle.A4.getHeight() - MARGIN;
+    }
+
+    /** Turns the page where less than so much is left (points). */
+    void keepTogether(float points) throws IOException {
+        if (room() < points) {
+            turn();
+        }
+    }
+
+    /** A filled bar and a mark on it, between two figures of an axis: shares of the width from 0 to 1. */
+    void bar(String caption, double from, double to, double mark, float size) throws IOException {
+        keepTogether(size * 2);
+        write(bold, size, MARGIN, 150, caption);
+        float left = MARGIN + 156;
+        float width = WIDTH - 156;
+        out.setNonStrokingColor(0.72f);
+        out.addRect(left + (float) from * width, y + 2, Math.max(1.5f, (float) (to - from) * width), size * 0.8f);
+        out.fill();
+        out.setNonStrokingColor(0f);
+        out.addRect(left + (float) mark * width - 1, y, 2, size * 1.2f);
+        out.fill();
     }
 
     private static PDFont font(PDDocument document, String weight) throws IOException {
@@ -74,6 +110,9 @@ final class Page implements AutoCloseable {
 
     private void write(PDFont font, float size, float x, float width, String text) throws IOException {
         for (String line : wrap(font, size, width, text)) {
+            if (y - size * LEADING < FOOT) {
+                turn();
+            }
             y -= size * LEADING;
             out.beginText();
             out.setFont(font, size);

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import mussel.core.sheet.FamilySheet;
+import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.verdict.KnowledgeFiles;
@@ -28,6 +29,11 @@ public final class SheetCompiler {
                 verdict.resolve("knowledge.json"),
                 KnowledgeFiles.read(Files.readAllBytes(verdict.resolve("knowledge.yaml"))),
                 "knowledge");
+        Path parts = folder.resolveSibling("parts");
+        write(
+                parts.resolve("catalogue.json"),
+                CatalogueFiles.read(Files.readAllBytes(parts.resolve("catalogue.yaml"))),
+                "catalogue");
         write(folder.resolve("yard.json"), SheetFiles.yard(Files.readAllBytes(folder.resolve("yard.yaml"))), "yard");
     }
 

@@ -10,9 +10,11 @@ import java.util.stream.Stream;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
+import mussel.core.job.Order;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
 import mussel.core.leak.Stage;
+import mussel.core.parts.Wanted;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -35,6 +37,16 @@ class FactJsonTest {
                         List.of(
                                 new LeakReading(0.1, -48.2, 18.1, Optional.of(Stage.SIDE_LOAD)),
                                 new LeakReading(0.2, -48.1, 18.1, Optional.empty()))),
+                new Fact.Ordered(
+                        "7-1",
+                        "SIM-1F",
+                        true,
+                        List.of(new Order.Line(
+                                "KIT", "A", 2, 96.5, List.of(new Wanted("ds_seal", 2)), LocalDate.of(2026, 11, 27))),
+                        6,
+                        102.5),
+                new Fact.Arrived("7-1", LocalDate.of(2026, 11, 27)),
+                new Fact.Pictured(magnet, "00ff.png", "washers.png"),
                 new Fact.Tagged(LocalDate.of(2026, 11, 23)),
                 new Fact.Retracted(17));
     }

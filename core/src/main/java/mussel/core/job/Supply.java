@@ -1,0 +1,156 @@
+package mussel.core.job;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import mussel.core.parts.Catalogue;
+import mussel.core.parts.Objective;
+import mussel.core.parts.PartsEngine;
+import mussel.core.parts.PartsInput;
+import mussel.core.parts.PartsResult;
+import mussel.core.parts.PartsWords;
+import mussel.core.parts.Shelved;
+import mussel.core.parts.Wanted;
+import mussel.core.plan.Plan.PartNeed;
+import mussel.core.sheet.Part;
+
+/** The parts of a job: what it needs, what was taken from the shelf, what is ordered and here, and the best order for the rest. */
+public final class Supply {
+    private final Assessment all;
+    private final Map<String, Integer> need = new LinkedHashMap<>();
+    private final Map<String, Integer> taken = new LinkedHashMap<>();
+    private final Map<String, Integer> ordered = new LinkedHashMap<>();
+    private final Map<String, Integer> here = new LinkedHashMap<>();
+
+    Supply(Assessment all) {
+        this.all = all;
+        for (PartNeed part : all.plan().parts()) {
+            need.merge(part.part().part(), part.part().qty(), Integer::sum);
+        }
+        for (String part : all.judgedReplace()) {
+            need.putIfAbsent(part, 1);
+        }
+        all.job().readings().forEach((at, read) -> {
+            if (at.name().equals(Field.FROM_SHELF.address().name()) && read.value() > 0) {
+                taken.put(at.of(), (int) read.value());
+            }
+        });
+        for (Order order : all.job().orders()) {
+            order.brings().forEach((part, qty) -> {
+                ordered.merge(part, qty, Integer::sum);
+                if (order.arrived().isPresent()) {
+                    here.merge(part, qty, Integer::sum);
+                }
+            });
+        }
+    }
+
+    /** What the job needs, by part. */
+    public Map<String, Integer> need() {
+        return Map.copyOf(need);
+    }
+
+    /** One row a part, in the order of the plan. */
+    public List<Row> rows() {
+        return need.entrySet().stream()
+                .map(e -> new Row(
+                        e.getKey(),
+                        title(e.getKey()),
+                        e.getValue(),
+                        taken.getOrDefault(e.getKey(), 0),
+                        ordered.getOrDefault(e.getKey(), 0),
+                        here.getOrDefault(e.getKey(), 0),
+                        onShelf(e.getKey())))
+                .toList();
+    }
+
+    /** What lies on the shelf now, this job's takings off. */
+    public int onShelf(String part) {
+        return Math.max(0, all.stores().shelf().getOrDefault(part, 0) - taken.getOrDefault(part, 0));
+    }
+
+    /** What of the need is neither taken nor ordered. */
+    public List<Wanted> open() {
+        List<Wanted> open = new ArrayList<>();
+        rows().stream().filter(r -> r.open() > 0).forEach(r -> open.add(new Wanted(r.part(), r.open())));
+        return open;
+    }
+
+    /** Whether every part needed is in the yard. */
+    public boolean allHere() {
+        return rows().stream().allMatch(r -> r.taken() + r.here() >= r.need());
+    }
+
+    /** What the parts engine is fed for the open rest. */
+    public PartsInput input(Objective objective, OptionalDouble deadlineDays) {
+        Catalogue.FamilyOffers offers = all.stores().catalogue().of(all.sheet().id());
+        return new PartsInput(
+                open(),
+                all.stores().shelf().keySet().stream()
+                        .map(p -> new Shelved(p, onShelf(p)))
+                        .filter(s -> s.qty() > 0)
+                        .toList(),
+                offers.offers(),
+                all.stores().catalogue().suppliers(),
+                objective,
+                deadlineDays);
+    }
+
+    /** The best order for the open rest. Takes up to some seconds for a large one: not for the interface's own thread. */
+    public Answer best(Objective objective, OptionalDouble deadlineDays) {
+        PartsInput in = input(objective, deadlineDays);
+        PartsResult out = PartsEngine.run(in);
+        return new Answer(in, out, new PartsWords(in, out, this::title));
+    }
+
+    /** A part's name; its id where the sheet does not have it. */
+    public String title(String part) {
+        return all.sheet().part(part).map(Part::title).orElse(part.replace('_', ' '));
+    }
+
+    /**
+     * What this job changes on the shelf, by part: what was taken goes off, what came and is not needed goes on. Made from the job alone, so
+     * that undo undoes it.
+     */
+    public Map<String, Integer> shelfChange() {
+        Map<String, Integer> change = new LinkedHashMap<>();
+        taken.forEach((part, qty) -> change.merge(part, -qty, Integer::sum));
+        here.forEach((part, qty) -> {
+            int over = qty - Math.max(0, need.getOrDefault(part, 0) - taken.getOrDefault(part, 0));
+            if (over > 0) {
+                change.merge(part, over, Integer::sum);
+            }
+        });
+        change.values().removeIf(qty -> qty == 0);
+        return change;
+    }
+
+    /**
+     * A needed part.
+     *
+     * @param part its id
+     * @param title its name
+     * @param need how many the job needs
+     * @param taken how many were taken from the shelf
+     * @param ordered how many are ordered, those here among them
+     * @param here how many of those have arrived
+     * @param onShelf how many lie on the shelf
+     */
+    public record Row(String part, String title, int need, int taken, int ordered, int here, int onShelf) {
+        /** How many are neither taken nor ordered. */
+        public int open() {
+            return Math.max(0, need - taken - ordered);
+        }
+    }
+
+    /**
+     * An order worked out.
+     *
+     * @param input what it was worked out from
+     * @param result the order
+     * @param words the order in sentences
+     */
+    public record Answer(PartsInput input, PartsResult result, PartsWords words) {}
+}

@@ -1,0 +1,265 @@
+package mussel.exchange.report;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import mussel.core.estimate.EstimateEngine;
+import mussel.core.estimate.EstimateInput;
+import mussel.core.estimate.EstimateResult.Option;
+import mussel.core.estimate.EstimateWords;
+import mussel.core.job.Assessment;
+import mussel.core.job.Order;
+import mussel.core.job.Topic;
+import mussel.core.job.Worth;
+import mussel.core.measure.Display;
+import mussel.core.measure.TorqueUnit;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.sheet.Part;
+import mussel.core.sheet.PartQty;
+import mussel.core.sheet.Step;
+import mussel.exchange.parts.OrderCsv;
+import org.apache.pdfbox.pdmodel.PDDocument;
+
+/** What a yard prints beside the job sheet: the owner's estimate, an order, and the mat with the way back. */
+public final class Papers {
+    private static final float BODY = 10;
+    private static final float FOOT = 8;
+
+    private Papers() {}
+
+    /** The estimate for the owner, in plain words. An UncheckedIOException says why it could not be written. */
+    public static void estimate(Assessment job, Path file) {
+        Worth worth = job.worth()
+                .orElseThrow(() -> new UncheckedIOException(
+                        new IOException("nothing is to be done yet, so there is nothing to weigh")));
+        print("Estimate, job " + job.job().id(), file, page -> {
+            EstimateWords words = worth.words();
+            head(page, job, "Repair it, exchange it, or leave it?");
+            page.heading(words.advice(), BODY + 1);
+            page.skip(4);
+            page.text(words.range(), BODY);
+            page.skip(10);
+            bars(page, worth);
+            page.skip(8);
+            page.heading("What is in the repair", 12);
+            page.pair("To be done", goals(job), BODY);
+            page.pair(
+                    "Work",
+                    job.planWords().time() + " At "
+                            + Display.money(worth.input().labourPerH()) + " an hour.",
+                    BODY);
+            page.pair("Parts", Display.money(worth.input().partsTotal()), BODY);
+            if (worth.input().toolsTotal() > 0) {
+                page.pair("Special tools", Display.money(worth.input().toolsTotal()), BODY);
+            }
+            if (worth.input().downtimePerDay() > 0) {
+                page.pair(
+                        "Days without it",
+                        Math.round(worth.input().repairLeadDays()) + " at "
+                                + Display.money(worth.input().downtimePerDay()),
+                        BODY);
+            }
+            doubtful(page, worth.input().doubtful());
+            page.skip(6);
+            for (String flip : words.flips()) {
+                page.text(flip, BODY);
+            }
+            for (String part : worth.unpriced()) {
+                page.text("No price is listed for: " + part + ". It comes on top.", BODY);
+            }
+            page.text(
+                    "These are estimates. What is found when the case is opened may change them; then we call before we go on.",
+                    BODY);
+            foot(page, job);
+        });
+    }
+
+    private static void bars(Page page, Worth worth) throws IOException {
+        double most =
+                worth.result().options().stream().mapToDouble(Option::p90).max().orElse(1) * 1.05;
+        for (Option option : worth.result().options()) {
+            page.bar(name(option), option.p10() / most, option.p90() / most, Math.min(1, option.mean() / most), BODY);
+            page.text(
+                    Display.money(option.mean()) + " on the mean; " + Display.money(option.p10()) + " to "
+                            + Display.money(option.p90()) + " in eight of ten cases"
+                            + (option.perLifeHour().isPresent()
+                                    ? "; " + Display.money(option.perLifeHour().getAsDouble())
+                                            + " for each hour it should last"
+                                    : "")
+                            + (option.leadDays() > 0 ? "; " + Math.round(option.leadDays()) + " days" : "") + ".",
+                    FOOT + 1);
+            page.skip(4);
+        }
+        page.text("Grey: where eight of ten cases lie. Black mark: the mean.", FOOT);
+    }
+
+    private static String name(Option option) {
+        String title = EstimateWords.title(option.name());
+        return option.name().equals(EstimateEngine.REPAIR) || option.name().equals(EstimateEngine.LEAVE)
+                ? title.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + title.substring(1)
+                : title;
+    }
+
+    private static void doubtful(Page page, List<EstimateInput.Doubtful> doubtful) throws IOException {
+        if (!doubtful.isEmpty()) {
+            page.pair(
+                    "May come on top",
+                    doubtful.stream()
+                            .limit(6)
+                            .map(d -> d.part() + " " + Display.money(d.price()) + " ("
+                                    + Math.round(100 * d.probability()) + " in 100)")
+                            .collect(Collectors.joining("; ")),
+                    BODY);
+        }
+    }
+
+    /** An order as it was placed. An UncheckedIOException says why it could not be written. */
+    public static void order(Assessment job, Order order, Path file) {
+        if (file.getFileName().toString().endsWith(".csv")) {
+            try {
+                Files.write(file, OrderCsv.write(order, job.supply()).getBytes(StandardCharsets.UTF_8));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+            return;
+        }
+        print("Order " + order.placed().order(), file, page -> {
+            head(page, job, "Order " + order.placed().order());
+            if (order.placed().simulated()) {
+                page.heading("Placed with a simulated supplier: nothing was ordered and nothing will come.", BODY);
+            }
+            page.text("Their reference: " + order.placed().reference() + ".", BODY);
+            Map<String, List<Order.Line>> bySupplier = order.placed().lines().stream()
+                    .collect(Collectors.groupingBy(Order.Line::supplier, LinkedHashMap::new, Collectors.toList()));
+            for (Map.Entry<String, List<Order.Line>> supplier : bySupplier.entrySet()) {
+                page.skip(6);
+                page.heading(supplier.getKey(), 12);
+                for (Order.Line line : supplier.getValue()) {
+                    String what = line.contains().stream()
+                            .map(c -> c.qty() + " × " + job.supply().title(c.part()))
+                            .collect(Collectors.joining(", "));
+                    page.pair(
+                            line.qty() + " × " + line.sku(),
+                            what + "; " + Display.money(line.cost()) + "; here " + line.due(),
+                            BODY);
+                }
+            }
+            page.line();
+            page.pair("Shipping", Display.money(order.placed().shipping()), BODY);
+            page.pair("In all", Display.money(order.placed().total()), BODY);
+        });
+    }
+
+    /** The mat in the order it came off, and mirrored as the way back. An UncheckedIOException says why it could not be written. */
+    public static void mat(Assessment job, Path file) {
+        print("The mat, job " + job.job().id(), file, page -> {
+            head(page, job, "The mat");
+            int number = 1;
+            page.heading("As it came off", 12);
+            for (PlannedStep step : job.stripSteps()) {
+                for (PartQty out : step.step().partsOut()) {
+                    piece(page, job, number++, out);
+                }
+                if (job.job().note(Topic.AS_FOUND.of(step.step().id())).isPresent()) {
+                    page.pair(
+                            "",
+                            "As found: "
+                                    + job.job()
+                                            .note(Topic.AS_FOUND.of(step.step().id()))
+                                            .get(),
+                            BODY);
+                }
+            }
+            page.skip(6);
+            page.heading("To be counted before the leg goes back", 12);
+            for (Assessment.Loose loose : job.loose()) {
+                String counted = loose.counted().isPresent()
+                        ? Math.round(loose.counted().getAsDouble()) + " counted"
+                        : "not counted yet";
+                page.pair(job.supply().title(loose.part()), loose.expected() + " came off, " + counted, BODY);
+            }
+            page.skip(6);
+            page.heading("The way back", 12);
+            for (PlannedStep step : job.buildSteps()) {
+                back(page, job, step.step());
+            }
+            foot(page, job);
+        });
+    }
+
+    private static void piece(Page page, Assessment job, int number, PartQty out) throws IOException {
+        Part part = job.sheet().part(out.part()).orElseThrow();
+        page.pair(
+                number + "  " + (out.qty() > 1 ? out.qty() + " × " : "") + part.title(),
+                (out.hasHow() ? out.how() : "") + (part.alwaysNew() ? (out.hasHow() ? "; " : "") + "always new" : ""),
+                BODY);
+    }
+
+    private static void back(Page page, Assessment job, Step step) throws IOException {
+        String parts = step.partsIn().stream()
+                .map(p -> (p.qty() > 1 ? p.qty() + " × " : "")
+                        + job.supply().title(p.part())
+                        + (p.hasHow() ? " (" + p.how() + ")" : ""))
+                .collect(Collectors.joining(", "));
+        String torques = step.fasteners().stream()
+                .flatMap(f -> job.sheet().fastener(f).stream())
+                .map(f -> f.title() + " " + f.torque().range().range(TorqueUnit.NM))
+                .collect(Collectors.joining(", "));
+        page.keepTogether(30);
+        page.pair(
+                (job.job().ticked(step.id()).isPresent() ? "[x] " : "[  ] ") + step.title(),
+                parts + (parts.isEmpty() || torques.isEmpty() ? "" : ". ") + torques,
+                BODY);
+    }
+
+    private static String goals(Assessment job) {
+        return job.goals().stream()
+                .map(g -> job.sheet().goal(g).orElseThrow().title())
+                .collect(Collectors.joining(", "));
+    }
+
+    private static void head(Page page, Assessment job, String title) throws IOException {
+        page.heading(title, 18);
+        page.text(
+                job.job().leg().title() + ", " + job.sheet().title() + ", job "
+                        + job.job().id() + ". " + job.yard().name() + ", " + job.today() + ".",
+                BODY);
+        page.line();
+        page.skip(4);
+    }
+
+    private static void foot(Page page, Assessment job) throws IOException {
+        page.skip(10);
+        page.line();
+        page.text(
+                "Values from: " + job.sheet().origin()
+                        + ". The maker's manual for the exact unit outranks every value on this sheet.",
+                FOOT);
+    }
+
+    private interface Writing {
+        void on(Page page) throws IOException;
+    }
+
+    private static void print(String title, Path file, Writing writing) {
+        try (PDDocument document = new PDDocument()) {
+            document.getDocumentInformation().setTitle(title);
+            document.getDocumentInformation().setCreator("Mussel");
+            try (Page page = new Page(document)) {
+                writing.on(page);
+            }
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            document.save(out);
+            Files.write(file, out.toByteArray());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

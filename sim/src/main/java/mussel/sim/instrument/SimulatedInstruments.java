@@ -1,0 +1,24 @@
+package mussel.sim.instrument;
+
+import mussel.core.instrument.Instruments;
+import mussel.core.instrument.PartsSupplier;
+import mussel.core.instrument.PracticeTester;
+import mussel.core.instrument.Telltale;
+
+/** Every instrument of the bench, simulated. */
+public final class SimulatedInstruments implements Instruments {
+    @Override
+    public PracticeTester practiceTester(long seed, double airMl) {
+        return new SimulatedLeakTester(seed, airMl);
+    }
+
+    @Override
+    public Telltale telltale(long seed) {
+        return new SimulatedTelltale(seed);
+    }
+
+    @Override
+    public PartsSupplier supplier() {
+        return new SimulatedSupplier();
+    }
+}
