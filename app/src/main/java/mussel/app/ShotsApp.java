@@ -95,7 +95,7 @@ public final class ShotsApp extends Application {
         view("mat", () -> press("#strip-view-mat"));
         view("inspect", () -> press("#strip-view-inspect"));
         view("build", () -> show(opened, Station.BUILD));
-        view("parts", () -> press("#build-view-parts"));
+        view("parts-to-fit", () -> press("#build-view-parts"));
         view("torques", () -> press("#build-view-torques"));
         view("fill", () -> show(filling, Station.FILL));
         view("tag", () -> show(filling, Station.TAG));
@@ -106,6 +106,24 @@ public final class ShotsApp extends Application {
             press("#practice-speed-20");
             press("#practice-pull");
         });
+        int big = job(shop, "Sound Harvester, port");
+        view("pump", () -> show(big, Station.PUMP));
+        view("telltale", () -> {
+            press("#simulated-flow");
+            scrollDown();
+        });
+        view("estimate", () -> show(big, Station.ESTIMATE));
+        view("while-open", () -> {
+            show(big, Station.STRIP);
+            press("#strip-view-goals");
+        });
+        view("tools", () -> press("#strip-view-tools"));
+        view("parts", LIVE, () -> show(big, Station.PARTS));
+        view("mat-back", () -> {
+            show(opened, Station.BUILD);
+            press("#build-view-mat");
+        });
+        view("portable", () -> show(job(shop, "Mooring punt"), Station.STRIP));
         view("keys", () -> press("#help"));
         view("take-in", () -> {
             window.showBench();

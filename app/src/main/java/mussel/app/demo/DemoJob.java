@@ -54,12 +54,16 @@ final class DemoJob {
     }
 
     DemoJob read(String field, String typed) {
+        return read(field, "", typed);
+    }
+
+    DemoJob read(String field, String which, String typed) {
         Field of = Field.valueOf(field.toUpperCase(Locale.ROOT));
         if (!(AmountReader.read(typed, of.kind(), YardUnits.METRIC, of.range())
                 instanceof Typed.Understood understood)) {
             throw new IllegalStateException("The demo types " + typed + " into " + field);
         }
-        return note(Fact.Read.byHand(of.address(), understood.value(), typed));
+        return note(Fact.Read.byHand(of.of(which), understood.value(), typed));
     }
 
     DemoJob choose(String scale, String outcome) {

@@ -6,7 +6,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import mussel.app.Yards;
+import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
 import mussel.core.job.LegRef.Position;
 import mussel.core.leak.LeakMode;
@@ -29,6 +31,9 @@ public final class DemoYard {
             spatLass(bench);
             byssus(bench);
             others(bench);
+            soundHarvester(bench);
+            punt(bench);
+            shelf(journal);
             clock.set(0);
             Yards.over(journal, PictureFolder.beside(file), clock, families).refreshBench();
         }
@@ -221,6 +226,72 @@ public final class DemoYard {
                 .beforeFilling()
                 .choose("oil_new", "amber-90");
         DemoJob.open(bench, 1, tern("Harvest barge Long Name of the Loch", Position.PORT));
+    }
+
+    /** The big twins: the port leg weeps at the propeller and is on the scales, the starboard one waits. */
+    private static void soundHarvester(DemoJob.Bench bench) {
+        DemoJob.open(bench, 3, skua(Position.PORT))
+                .read("engine_hours", "1 845 h")
+                .read("hours_since_fill", "96 h")
+                .read("age", "7 years")
+                .choose("water", "sea")
+                .choose("sand", "no")
+                .choose("storage", "mooring")
+                .choose("last_job", "oil_only")
+                .choose("oil_last", "blue-90")
+                .note("complaint", "Oil behind the propeller, hot at speed last week.")
+                .note("promised", "Wednesday week")
+                .read("fill", "980 ml")
+                .read("drained", "940 ml")
+                .read("oil_temp", "19 °C")
+                .read("minutes", "45 min")
+                .choose("oil_water", "haze")
+                .choose("oil_heat", "darkened")
+                .choose("oil_metal", "none")
+                .choose("magnet", "drain", "paste")
+                .choose("washers", "drain", "sound")
+                .choose("prop_hub_oil", "", "running")
+                .choose("telltale_tank", "", "weak")
+                .read("vane_wear", "2", "0.9 mm")
+                .read("vane_missing", "4", "6 mm")
+                .choose("vane_crack", "5", "surface")
+                .read("plate_groove", "", "0.15 mm")
+                .read("plate_warp", "", "0.05 mm")
+                .read("housing_groove", "", "0.1 mm")
+                .read("impeller_age", "", "38 months")
+                .choose("hub_bond", "", "sound")
+                .choose("pump_key", "", "worn")
+                .goal("propshaft_seals")
+                .goal("pump_kit");
+        DemoJob.open(bench, 3, skua(Position.STARBOARD))
+                .read("engine_hours", "1 851 h")
+                .choose("water", "sea")
+                .choose("oil_last", "blue-90")
+                .note("complaint", "Nothing seen; down because its sister is.");
+    }
+
+    private static void punt(DemoJob.Bench bench) {
+        DemoJob.open(bench, 2, new LegRef("demo-punt", "Mooring punt", Position.SINGLE, "dotterel-5"))
+                .read("engine_hours", "61 h")
+                .read("age", "4 years")
+                .choose("water", "brackish")
+                .choose("oil_last", "amber-90")
+                .note("complaint", "Does not pump; overheats after a minute.")
+                .goal("impeller")
+                .steps(3);
+    }
+
+    private static LegRef skua(Position position) {
+        return new LegRef("demo-Sound Harvester-" + position, "Sound Harvester", position, "skua-225");
+    }
+
+    /** What was counted on the shelf. */
+    private static void shelf(Journal journal) {
+        Map<String, Integer> tern =
+                Map.of("plug_washer", 14, "cotter_pin", 9, "ds_seal", 1, "impeller", 1, "pump_key", 4);
+        tern.forEach((part, qty) -> journal.keepSetting("shelf:tern-60:" + part, String.valueOf(qty)));
+        Map<String, Integer> skua = Map.of("plug_washer", 6, "cotter_pin", 5, "pump_key", 1);
+        skua.forEach((part, qty) -> journal.keepSetting("shelf:skua-225:" + part, String.valueOf(qty)));
     }
 
     /** A clock that stands as many days before now as it is set to, moving on by a minute at every look. */

@@ -25,11 +25,11 @@ import mussel.core.fill.FillResult;
 import mussel.core.fill.FillWords;
 import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
+import mussel.core.measure.Display;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
 import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan;
-import mussel.core.plan.PlanEngine;
 import mussel.core.plan.PlanInput;
 import mussel.core.plan.PlanResult;
 import mussel.core.plan.PlanWords;
@@ -404,7 +404,7 @@ public final class Assessment {
     /** The plan with its times. Computed when first asked for. */
     public PlanResult timedPlan() {
         if (timed.isEmpty()) {
-            timed = Optional.of(PlanEngine.run(planInput(), sheet));
+            timed = Optional.of(surroundings.planning().of(planInput(), sheet));
         }
         return timed.get();
     }
@@ -412,6 +412,24 @@ public final class Assessment {
     /** The plan in words. */
     public PlanWords planWords() {
         return new PlanWords(planInput(), timedPlan(), sheet);
+    }
+
+    /** Every goal with its price now and later. */
+    public List<Further> further() {
+        return Further.of(this);
+    }
+
+    /** What doing the sister leg at once saves; empty for a leg that hangs alone or with nothing to do. */
+    public String twinPriced() {
+        if (plan.steps().isEmpty() || timedPlan().twin().isEmpty()) {
+            return "";
+        }
+        PlanResult.Twin twin = timedPlan().twin().get();
+        return SAY.say(
+                "twin.priced",
+                Display.workTime(twin.togetherMinutes()),
+                Display.workTime(twin.apartMinutes()),
+                Display.money(twin.savedMinutes() * yard.labourPerH() / 60));
     }
 
     /** Whether it is worth doing; empty before anything is to be done. Computed when first asked for. */

@@ -81,6 +81,8 @@ public enum Field {
     FLOW_TIME("in", Kind.DURATION, Range.of(0.02, 60)),
     /** How many of a needed part were taken from the shelf, by part. */
     FROM_SHELF("from the shelf", Kind.COUNT, Range.of(0, 1_000)),
+    /** Days until the parts must be here. */
+    PARTS_DEADLINE("here within", Kind.DAYS, Range.of(0, 1_000)),
     /** How many of a loose piece were counted on the mat, by part. */
     COUNTED("counted", Kind.COUNT, Range.of(0, 1_000)),
     /** The parts' price, where it is not the catalogue's. */
@@ -90,7 +92,7 @@ public enum Field {
     /** How long the repaired leg should run. */
     REPAIR_LIFE("repair should last", EstimateInput.class, "repairLifeH"),
     /** Days until the repaired leg is back. */
-    REPAIR_DAYS("days in the yard", EstimateInput.class, "repairLeadDays"),
+    REPAIR_DAYS("in the yard for", EstimateInput.class, "repairLeadDays", Kind.DAYS),
     /** What a day without the leg costs. */
     DOWNTIME_COST("a day without it", EstimateInput.class, "downtimePerDay", Kind.MONEY);
 

@@ -2,6 +2,7 @@ package mussel.core.job;
 
 import java.time.LocalDate;
 import java.util.List;
+import mussel.core.plan.Planning;
 import mussel.core.verdict.Judge;
 
 /**
@@ -12,11 +13,13 @@ import mussel.core.verdict.Judge;
  * @param twinFound causes confirmed on the leg that hangs beside it
  * @param today the day
  * @param stores shelf and catalogue
+ * @param planning plans made before
  */
-public record Surroundings(Yard yard, Judge judge, List<String> twinFound, LocalDate today, Stores stores) {
+public record Surroundings(
+        Yard yard, Judge judge, List<String> twinFound, LocalDate today, Stores stores, Planning planning) {
     /** Surroundings without a shelf or a catalogue. */
     public Surroundings(Yard yard, Judge judge, List<String> twinFound, LocalDate today) {
-        this(yard, judge, twinFound, today, Stores.EMPTY);
+        this(yard, judge, twinFound, today, Stores.EMPTY, new Planning());
     }
 
     /** Keeps its own copy. */
@@ -26,6 +29,6 @@ public record Surroundings(Yard yard, Judge judge, List<String> twinFound, Local
 
     /** The same for a leg whose sister had these causes. */
     public Surroundings withTwin(List<String> found) {
-        return new Surroundings(yard, judge, found, today, stores);
+        return new Surroundings(yard, judge, found, today, stores, planning);
     }
 }

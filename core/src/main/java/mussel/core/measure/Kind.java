@@ -26,6 +26,8 @@ public enum Kind {
     SPEED("rpm", "a speed", 0),
     /** Money, in the yard's own. */
     MONEY("€", "an amount of money", 2),
+    /** Calendar time, in days. */
+    DAYS("d", "a number of days", 1),
     /** A bare count or ratio without a unit. */
     COUNT("", "a number", 2);
 

@@ -31,6 +31,7 @@ import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
 import mussel.core.leak.HoldFile;
 import mussel.core.measure.YardUnits;
+import mussel.core.plan.Planning;
 import mussel.core.pump.PumpInput;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.PumpPolicy;
@@ -61,6 +62,8 @@ public final class Workshop {
     /** What was found on the sister of a leg; looked up anew when a job is put on the desk. */
     private final Map<String, List<String>> twins = new HashMap<>();
     /** Shelf and catalogue of a job; looked up anew when a job is put on the desk. */
+    private final Planning planning = new Planning();
+
     private final Map<Integer, Stores> stores = new HashMap<>();
 
     /** Everything a screen needs, brought together by the application. */
@@ -256,7 +259,7 @@ public final class Workshop {
     public Optional<Assessment> assess(Job job) {
         return Optional.ofNullable(known().get(job.leg().family()))
                 .map(sheet -> Assessment.of(
-                        job, sheet, new Surroundings(yard(), judge(), twinFound(job), today(), stores(job))));
+                        job, sheet, new Surroundings(yard(), judge(), twinFound(job), today(), stores(job), planning)));
     }
 
     /** The diagnosis tables in use: the yard's own numbers among them, and what it has found where it wants that counted. */

@@ -46,6 +46,8 @@ public final class QuantityField extends VBox {
         getStyleClass().add("quantity");
         caption.setText(label);
         caption.getStyleClass().add("caption");
+        caption.setManaged(!label.isEmpty());
+        caption.setVisible(!label.isEmpty());
         caption.setLabelFor(text);
         text.getStyleClass().add("figure");
         text.setAccessibleRole(AccessibleRole.TEXT_FIELD);

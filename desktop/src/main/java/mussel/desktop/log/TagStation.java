@@ -1,7 +1,5 @@
 package mussel.desktop.log;
 
-import java.io.File;
-import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -12,7 +10,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressIndicator;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -23,6 +20,7 @@ import mussel.core.measure.Kind;
 import mussel.core.plan.Plan;
 import mussel.core.sheet.Phase;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.plan.StepList;
@@ -59,37 +57,16 @@ public final class TagStation implements StationView {
     }
 
     private void choosePlace() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Job sheet");
-        chooser.setInitialFileName("job-" + desk.now().get().job().id() + ".pdf");
-        chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("PDF", "*.pdf"));
-        File file = chooser.showSaveDialog(sheet.getScene().getWindow());
-        if (file != null) {
-            print(file.toPath());
-        }
+        Paper.place(sheet, "Job sheet", "job-" + desk.now().get().job().id() + ".pdf")
+                .ifPresent(this::print);
     }
 
     /** Writes the job sheet into a file, off the interface thread. */
     public void print(Path file) {
         Assessment job = desk.now().get();
-        Task<Void> task = new Task<>() {
-            @Override
-            protected Void call() {
-                desk.shop().jobSheets().write(job, file);
-                return null;
-            }
-        };
+        Task<Void> task =
+                Paper.write("The job sheet", file, () -> desk.shop().jobSheets().write(job, file), printed::setText);
         busy.visibleProperty().bind(task.runningProperty());
-        task.setOnSucceeded(e -> printed.setText("Written: " + file));
-        task.setOnFailed(e -> printed.setText("The job sheet could not be written to " + file + ": "
-                + reason(task.getException()) + ". Choose another place."));
-        Thread thread = new Thread(task, "job-sheet");
-        thread.setDaemon(true);
-        thread.start();
-    }
-
-    private static String reason(Throwable failure) {
-        return failure instanceof UncheckedIOException io ? io.getCause().getMessage() : "it failed";
     }
 
     /** What was said of the last job sheet. */
@@ -132,14 +109,16 @@ public final class TagStation implements StationView {
         }
         open.getChildren().setAll(stillOpen(now).stream().map(Texts::dim).toList());
         boolean tagged = now.job().tagged().isPresent();
-        tagIt.setDisable(tagged);
+        tagIt.setDisable(tagged || !now.blocks().isEmpty());
         tagIt.setText(tagged ? "Tagged on " + now.job().tagged().get() : "Tag the leg");
     }
 
     private static List<String> stillOpen(Assessment now) {
-        List<String> open = new ArrayList<>();
+        List<String> open = new ArrayList<>(now.blocks());
         now.states().forEach((station, state) -> {
             boolean counts = station != Station.TAG
+                    && station != Station.PUMP
+                    && station != Station.ESTIMATE
                     && (!now.goals().isEmpty() || station.ordinal() < 2 || station == Station.FILL);
             if (counts && state != Station.State.DONE) {
                 open.add("Not finished: " + station.title());

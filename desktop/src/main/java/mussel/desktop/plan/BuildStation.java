@@ -28,6 +28,7 @@ public final class BuildStation implements StationView {
     private final VBox sheet = new VBox(12);
     private final Label summary = Texts.sentence("");
     private final StepList steps;
+    private final MatBack mat = new MatBack();
     private final VBox parts = new VBox(6);
     private final TorqueSheet torques = new TorqueSheet();
     private final Map<String, Node> views;
@@ -39,12 +40,13 @@ public final class BuildStation implements StationView {
     public BuildStation(Desk desk) {
         this.desk = desk;
         steps = new StepList(desk, s -> s.phase() == Phase.BUILD && !Assessment.isFilling(s));
-        views = Map.of("steps", steps, "parts", parts, "torques", torques);
+        views = Map.of("steps", steps, "mat", mat, "parts", parts, "torques", torques);
         view = new PickRow(
                 "build-view",
                 "",
                 List.of(
                         Choice.text("steps", "Steps"),
+                        Choice.text("mat", "The mat, back"),
                         Choice.text("parts", "Parts to fit"),
                         Choice.text("torques", "Torques")));
         view.keepsOne().onPick(which -> open(which.orElse("steps")));
@@ -57,6 +59,13 @@ public final class BuildStation implements StationView {
         pages.show(views.get(which));
         view.show(Optional.of(which));
         list(desk.now().get());
+        mat(desk.now().get());
+    }
+
+    private void mat(Assessment now) {
+        if (mat.isVisible()) {
+            mat.show(now);
+        }
     }
 
     @Override
@@ -68,6 +77,7 @@ public final class BuildStation implements StationView {
     public void show(Assessment now) {
         steps.show(now);
         list(now);
+        mat(now);
         List<PlannedStep> build = now.buildSteps();
         view.setVisible(!build.isEmpty());
         view.setManaged(!build.isEmpty());
@@ -107,7 +117,7 @@ public final class BuildStation implements StationView {
             return;
         }
         List<PartNeed> outside =
-                now.plan().parts().stream().filter(p -> p.kit().isEmpty()).toList();
+                now.plan().parts().stream().filter(p -> !inPumpKit(now, p)).toList();
         if (!outside.isEmpty() && now.goals().contains("pump_kit")) {
             String names =
                     String.join(", ", outside.stream().map(p -> title(now, p)).toList());
@@ -147,6 +157,13 @@ public final class BuildStation implements StationView {
                 .filter(p -> now.plan().parts().stream()
                         .noneMatch(n -> n.part().part().equals(p.id())))
                 .toList();
+    }
+
+    private static boolean inPumpKit(Assessment now, PartNeed need) {
+        return now.sheet().kits().stream()
+                .filter(k -> k.id().equals("pump"))
+                .flatMap(k -> k.contains().stream())
+                .anyMatch(c -> c.part().equals(need.part().part()));
     }
 
     private static String title(Assessment now, PartNeed need) {

@@ -1,28 +1,58 @@
 package mussel.desktop.plan;
 
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import mussel.core.job.Address;
 import mussel.core.job.Assessment;
+import mussel.core.job.Assessment.Loose;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.JournalException;
 import mussel.core.job.Topic;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
-import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Texts;
 
-/** The mat: every part in the order and grouping it came off, with how it lay. What is still on the leg is an empty outline. */
+/**
+ * The mat: every part in the order and grouping it came off, with how it lay and its pictures. What is still on the leg is an empty
+ * outline. Loose pieces are counted below.
+ */
 final class Mat extends VBox {
     private static final PseudoClass OFF = PseudoClass.getPseudoClass("off");
+    private static final double PICTURE = 120;
 
-    Mat() {
+    private final Desk desk;
+    private final Label printed = Texts.dim("");
+    private final Map<String, Image> images = new HashMap<>();
+    private final Map<String, Node> counts = new HashMap<>();
+    private final JobFields fields;
+
+    Mat(Desk desk) {
         super(10);
+        this.desk = desk;
+        this.fields = new JobFields(desk);
         getStyleClass().add("mat");
     }
 
@@ -30,7 +60,7 @@ final class Mat extends VBox {
         getChildren().clear();
         Map<Place, FlowPane> groups = new TreeMap<>();
         int number = 1;
-        for (PlannedStep planned : now.plan().of(Phase.DOWN, Phase.STRIP)) {
+        for (PlannedStep planned : now.stripSteps()) {
             boolean off = now.job().ticked(planned.step().id()).isPresent();
             String found =
                     now.job().note(Topic.AS_FOUND.of(planned.step().id())).orElse("");
@@ -43,21 +73,121 @@ final class Mat extends VBox {
         }
         if (groups.isEmpty()) {
             getChildren().add(Texts.dim("Nothing comes off yet: choose what is to be done."));
+            return;
         }
-        groups.forEach((place, pieces) -> {
-            Label heading = Texts.heading(place.title());
-            getChildren().add(new VBox(4, heading, pieces));
+        groups.forEach((place, pieces) -> getChildren().add(group(now, place, pieces)));
+        loose(now.loose(), now);
+        Button print = new Button("Print the mat and the way back");
+        print.setId("print-mat");
+        print.setOnAction(e -> Paper.place(this, "The mat", "mat-" + now.job().id() + ".pdf")
+                .ifPresent(file -> Paper.write(
+                        "The mat",
+                        file,
+                        () -> desk.shop().papers().mat(desk.now().get(), file),
+                        printed::setText)));
+        HBox paper = new HBox(12, print, printed);
+        paper.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        getChildren().add(paper);
+    }
+
+    /** A group with its pictures; pictures are dropped on it or chosen. */
+    private Node group(Assessment now, Place place, FlowPane pieces) {
+        Address about = new Address("mat", place.name().toLowerCase(java.util.Locale.ROOT));
+        Button add = new Button("Add a picture");
+        add.setId("picture-" + about.of());
+        add.setOnAction(e -> choose(about));
+        HBox head = new HBox(12, Texts.heading(place.title()), add);
+        head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        VBox group = new VBox(4, head, pieces);
+        List<Fact.Pictured> pictures = now.job().pictures(about);
+        if (!pictures.isEmpty()) {
+            FlowPane row = new FlowPane(6, 6);
+            pictures.forEach(p -> row.getChildren().add(picture(p)));
+            group.getChildren().add(row);
+        }
+        group.setOnDragOver(e -> {
+            if (e.getDragboard().hasFiles()) {
+                e.acceptTransferModes(TransferMode.COPY);
+            }
+            e.consume();
         });
-        int loose = now.plan().of(Phase.DOWN, Phase.STRIP).stream()
-                .flatMap(s -> s.step().partsOut().stream())
-                .filter(p -> now.sheet().part(p.part()).orElseThrow().loose())
-                .mapToInt(PartQty::qty)
-                .sum();
-        if (loose > 0) {
-            getChildren()
-                    .add(Texts.sentence(
-                            loose + " small loose pieces in all must be on this mat before the leg goes back."));
+        group.setOnDragDropped(e -> dropped(e, about));
+        return group;
+    }
+
+    private void dropped(DragEvent e, Address about) {
+        e.getDragboard().getFiles().forEach(f -> keep(about, f.toPath()));
+        e.setDropCompleted(true);
+        e.consume();
+    }
+
+    private void choose(Address about) {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("A picture of the mat");
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter("Pictures", "*.jpg", "*.jpeg", "*.png", "*.gif"));
+        List<java.io.File> files = chooser.showOpenMultipleDialog(getScene().getWindow());
+        if (files != null) {
+            files.forEach(f -> keep(about, f.toPath()));
         }
+    }
+
+    /** Keeps a picture beside the journal and enters that it belongs here. */
+    void keep(Address about, Path file) {
+        try {
+            String kept = desk.shop().pictures().keep(file);
+            desk.note(new Fact.Pictured(about, kept, file.getFileName().toString()));
+        } catch (JournalException e) {
+            desk.tell(e.getMessage());
+        }
+    }
+
+    private Node picture(Fact.Pictured pictured) {
+        Image image = images.computeIfAbsent(
+                pictured.file(),
+                name -> new Image(
+                        desk.shop().pictures().at(name).toUri().toString(),
+                        PICTURE * 2,
+                        PICTURE * 2,
+                        true,
+                        true,
+                        true));
+        ImageView view = new ImageView(image);
+        view.setFitHeight(PICTURE);
+        view.setPreserveRatio(true);
+        view.setAccessibleText("Picture " + pictured.title());
+        return new VBox(2, view, Texts.dim(pictured.title()));
+    }
+
+    private void loose(List<Loose> loose, Assessment now) {
+        if (loose.isEmpty()) {
+            return;
+        }
+        FlowPane counted = new FlowPane(12, 8);
+        for (Loose piece : loose) {
+            counted.getChildren()
+                    .add(counts.computeIfAbsent(
+                            piece.part(),
+                            part -> fields.field(
+                                    Field.COUNTED,
+                                    Field.COUNTED.of(part),
+                                    now.supply().title(part) + ", of " + piece.expected())));
+        }
+        fields.show(now);
+        String off = loose.stream()
+                .filter(Loose::off)
+                .map(l -> now.supply().title(l.part()))
+                .collect(Collectors.joining(", "));
+        long open = loose.stream().filter(l -> l.counted().isEmpty()).count();
+        int all = loose.stream().mapToInt(Loose::expected).sum();
+        getChildren().add(Texts.heading("Loose pieces, counted"));
+        if (!off.isEmpty()) {
+            getChildren().add(Texts.caution("The count is off: " + off + ". Look for it before the case is closed."));
+        }
+        getChildren()
+                .add(Texts.sentence(all + " small loose pieces in all must be on this mat before the leg goes back"
+                        + (open > 0 ? "; " + open + " kinds are not counted yet." : "; every kind is counted.")));
+        getChildren().add(counted);
     }
 
     private static Node piece(int number, Part part, PartQty out, boolean off, String found) {
@@ -73,7 +203,7 @@ final class Mat extends VBox {
         if (!found.isEmpty() && off) {
             piece.getChildren().add(Texts.wrapped("As found: " + found, "plain"));
         }
-        List<String> flags = new java.util.ArrayList<>();
+        List<String> flags = new ArrayList<>();
         if (part.alwaysNew()) {
             flags.add("always new");
         }

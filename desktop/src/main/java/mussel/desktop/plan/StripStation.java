@@ -3,65 +3,65 @@ package mussel.desktop.plan;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
-import mussel.core.job.Scale;
 import mussel.core.measure.Display;
-import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.plan.PlanWords;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Phase;
 import mussel.desktop.desk.Desk;
-import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
 
-/** How deep, and in what order: the goals, the steps down to them, and the mat. */
+/** How deep, and in what order: what is to be done with its price, the steps down to it, and the mat. */
 public final class StripStation implements StationView {
     private final Desk desk;
     private final VBox sheet = new VBox(12);
+    private final Label chosen = Texts.wrapped("", "strong");
     private final Label summary = Texts.sentence("");
-    private final Label cures = Texts.dim("");
+    private final WhyButton why;
     private final VBox tools = new VBox(6);
     private final Map<String, Node> views;
-    private final JobPicks goals;
+    private final GoalsPage goals;
     private final StepList steps;
-    private final Mat mat = new Mat();
+    private final Mat mat;
     private final InspectPage inspect;
     private final PickRow view;
     private final Pages pages = new Pages();
+    private int job;
 
     /** The station of a job. */
     public StripStation(Desk desk) {
         this.desk = desk;
-        goals = new JobPicks(desk);
+        goals = new GoalsPage(desk);
         steps = new StepList(desk, s -> s.phase() == Phase.DOWN || s.phase() == Phase.STRIP);
+        mat = new Mat(desk);
         sheet.getStyleClass().add("station");
-        HBox goalRow = new HBox(5);
-        for (Goal goal : desk.now().get().sheet().goals()) {
-            goalRow.getChildren()
-                    .add(goals.bound(Scale.GOAL.of(goal.id()), "", List.of(Choice.text("yes", goal.title()))));
-        }
         view = new PickRow(
                 "strip-view",
                 "",
                 List.of(
+                        Choice.text("goals", "To be done"),
                         Choice.text("steps", "Steps"),
                         Choice.text("mat", "The mat"),
                         Choice.text("inspect", "Inspect"),
                         Choice.text("tools", "Tools")));
         view.keepsOne().onPick(which -> open(which.orElse("steps")));
-        view.show(Optional.of("steps"));
         inspect = new InspectPage(desk);
-        views = Map.of("steps", steps, "mat", mat, "inspect", inspect, "tools", tools);
-        sheet.getChildren()
-                .addAll(Texts.title("Strip-down"), Texts.heading("To be done"), goalRow, cures, summary, view, pages);
-        open("steps");
+        views = Map.of("goals", goals, "steps", steps, "mat", mat, "inspect", inspect, "tools", tools);
+        why = new WhyButton(
+                "why-time",
+                () -> desk.now().get().plan().steps().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(desk.now().get().planWords().whyTime()));
+        sheet.getChildren().addAll(Texts.title("Strip-down"), chosen, summary, why, view, pages);
     }
 
     private void open(String which) {
@@ -72,11 +72,17 @@ public final class StripStation implements StationView {
 
     /** Only what is seen is drawn anew. */
     private void fill(Assessment now) {
+        if (goals.isVisible()) {
+            goals.show(now);
+        }
         if (mat.isVisible()) {
             mat.show(now);
         }
         if (inspect.isVisible()) {
             inspect.show(now);
+        }
+        if (tools.isVisible()) {
+            tools(now);
         }
     }
 
@@ -87,29 +93,55 @@ public final class StripStation implements StationView {
 
     @Override
     public void show(Assessment now) {
-        goals.show(now);
-        steps.show(now);
-        fill(now);
-        List<PlannedStep> strip = now.stripSteps();
-        boolean any = !strip.isEmpty();
-        view.setVisible(any);
-        view.setManaged(any);
-        double minutes =
-                strip.stream().mapToDouble(s -> s.step().minutes().mean()).sum();
-        summary.setText(
+        if (now.job().id() != job) {
+            job = now.job().id();
+            steps.show(now);
+            open(now.goals().isEmpty() ? "goals" : "steps");
+        } else {
+            steps.show(now);
+            fill(now);
+        }
+        boolean any = !now.goals().isEmpty();
+        chosen.setText(
                 any
-                        ? now.stepsDone(strip) + " of " + strip.size() + " steps done. Going in takes about "
-                                + Display.workTime(minutes) + ", the whole job about "
-                                + Display.workTime(now.plan().minutesMean())
-                                + ": an estimate from the sheet, without seized fasteners."
+                        ? now.goals().stream()
+                                .map(g -> now.sheet().goal(g).map(Goal::title).orElse(g))
+                                .collect(Collectors.joining(", "))
                         : "Choose what is to be done; the steps follow, as deep as it needs and no deeper.");
-        cures.setText(String.join(
-                " ",
-                now.goals().stream()
-                        .map(g -> now.sheet().goal(g).orElseThrow())
-                        .map(g -> g.title() + ": " + g.why())
-                        .toList()));
-        tools.getChildren()
-                .setAll(now.plan().tools().stream().map(Texts::sentence).toList());
+        why.setVisible(any);
+        why.setManaged(any);
+        summary.setVisible(any);
+        summary.setManaged(any);
+        summary.setText(any ? going(now) : "");
+    }
+
+    private static String going(Assessment now) {
+        double minutes = now.stripSteps().stream()
+                .mapToDouble(s -> s.step().meanMinutes(now.saltYears()))
+                .sum();
+        return now.stepsDone(now.stripSteps()) + " of " + now.stripSteps().size() + " steps done. Going in takes about "
+                + Display.workTime(minutes) + ". The whole job: "
+                + now.planWords().time()
+                + (now.saltYears() > 0
+                        ? " What may have seized in " + Math.round(now.saltYears()) + " years of salt is counted."
+                        : " Without anything seized: the years in salt are not known, or it runs in fresh water.");
+    }
+
+    /** Tools with those the yard lacks and what stands in for them. */
+    private void tools(Assessment now) {
+        tools.getChildren().clear();
+        boolean known = !now.yard().tools().isEmpty();
+        for (String tool : now.timedPlan().tools()) {
+            boolean lacking = known && now.timedPlan().toolsMissing().contains(tool);
+            tools.getChildren().add(lacking ? Texts.caution(tool + ": not in the yard") : Texts.sentence(tool));
+            now.sheet().substitutes().stream()
+                    .filter(s -> s.tool().equals(tool))
+                    .forEach(s -> tools.getChildren().add(Texts.dim(PlanWords.substitute(s))));
+        }
+        if (!now.timedPlan().consumables().isEmpty()) {
+            tools.getChildren().add(Texts.heading("Used up"));
+            tools.getChildren()
+                    .add(Texts.sentence(String.join(", ", now.timedPlan().consumables())));
+        }
     }
 }

@@ -96,7 +96,14 @@ final class JobView extends BorderPane {
         stations.get(here).show(now);
         cutaway.show(now);
         conclusion.show(now);
-        spine.show(now, here);
+        if (isVisible()) {
+            spine.show(now, here);
+        }
+    }
+
+    /** Shows this job on the spine, which several views share. */
+    void showSpine() {
+        spine.show(desk.now().get(), here);
     }
 
     /** The station shown. */

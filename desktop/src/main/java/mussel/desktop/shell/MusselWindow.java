@@ -115,10 +115,14 @@ public final class MusselWindow extends StackPane {
         } else {
             view.sit(job);
         }
+        JobView now = view;
+        jobView.filter(before -> before != now)
+                .ifPresent(before -> before.desk().leave());
         jobView = Optional.of(view);
         jobHeader().show(view.desk());
         header.show(jobHeader());
         body.show(view);
+        view.showSpine();
         view.requestFocus();
     }
 
@@ -132,7 +136,11 @@ public final class MusselWindow extends StackPane {
 
     private JobView made(Desk desk) {
         desk.setOnTrouble(this::tell);
-        desk.now().addListener((o, was, is) -> jobHeader().show(desk));
+        desk.now().addListener((o, was, is) -> {
+            if (desk().equals(Optional.of(desk))) {
+                jobHeader().show(desk);
+            }
+        });
         return new JobView(desk, jobHeader().spine(), stations);
     }
 

@@ -1,0 +1,148 @@
+package mussel.desktop.estimate;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import mussel.core.estimate.EstimateInput.Doubtful;
+import mussel.core.estimate.EstimateResult.Option;
+import mussel.core.estimate.EstimateWords;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.Scale;
+import mussel.core.job.Worth;
+import mussel.core.measure.Display;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.Paper;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Rows;
+import mussel.desktop.kit.Texts;
+
+/** Whether it is worth doing: repair, exchange and leaving it on one scale, what may come on top, and where the answer flips. */
+public final class EstimateStation implements StationView {
+    private final Desk desk;
+    private final JobFields fields;
+    private final JobPicks picks;
+    private final VBox sheet = new VBox(12);
+    private final Label advice = Texts.wrapped("", "large");
+    private final Label range = Texts.sentence("");
+    private final VBox bars = new VBox(8);
+    private final Rows<CostBar> rows = new Rows<>(bars, CostBar::new);
+    private final VBox doubtful = new VBox(3);
+    private final VBox flips = new VBox(3);
+    private final VBox body;
+    private final Label nothing =
+            Texts.sentence("Nothing is to be done yet: choose it at Strip-down or Verdict, then it can be weighed.");
+    private final Label origin = Texts.dim("");
+    private final Label printed = Texts.dim("");
+    private final Button print = new Button("Print it for the owner");
+
+    /** The station of a job. */
+    public EstimateStation(Desk desk) {
+        this.desk = desk;
+        fields = new JobFields(desk);
+        picks = new JobPicks(desk);
+        print.setId("print-estimate");
+        print.setOnAction(
+                e -> Paper.place(sheet, "Estimate", "estimate-" + desk.job().id() + ".pdf")
+                        .ifPresent(this::print));
+        FlowPane given = new FlowPane(
+                12,
+                6,
+                fields.field(Field.PARTS_COST),
+                fields.field(Field.TOOLS_COST),
+                fields.field(Field.REPAIR_LIFE),
+                fields.field(Field.REPAIR_DAYS),
+                fields.field(Field.DOWNTIME_COST));
+        FlowPane decided = new FlowPane(
+                18,
+                8,
+                picks.row(Scale.CORE_BACK),
+                picks.bound(
+                        Scale.OWNER_SAYS.address(),
+                        Scale.OWNER_SAYS.label(),
+                        List.of(
+                                Choice.text("repair", "repair it"),
+                                Choice.text("exchange", "exchange it"),
+                                Choice.text("leave", "leave it"))));
+        HBox paper = new HBox(12, print, printed);
+        paper.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        body = new VBox(
+                12, advice, range, bars, decided, paper, Texts.heading("What goes in"), given, origin, doubtful, flips);
+        sheet.getStyleClass().add("station");
+        sheet.getChildren().addAll(Texts.title("Estimate"), nothing, body);
+    }
+
+    /** Writes the owner's estimate, off the interface thread. */
+    public void print(Path file) {
+        Assessment now = desk.now().get();
+        Paper.write("The estimate", file, () -> desk.shop().papers().estimate(now, file), printed::setText);
+    }
+
+    /** What was said of the last print. */
+    public String printed() {
+        return printed.getText();
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        fields.show(now);
+        picks.show(now);
+        Optional<Worth> worth = now.worth();
+        nothing.setVisible(worth.isEmpty());
+        nothing.setManaged(worth.isEmpty());
+        body.setVisible(worth.isPresent());
+        body.setManaged(worth.isPresent());
+        worth.ifPresent(w -> show(now, w));
+    }
+
+    private void show(Assessment now, Worth worth) {
+        EstimateWords words = worth.words();
+        advice.setText(words.advice());
+        range.setText(words.range());
+        double most =
+                worth.result().options().stream().mapToDouble(Option::p90).max().orElse(1) * 1.04;
+        rows.begin();
+        worth.result().options().forEach(o -> rows.next()
+                .show(o, Math.max(1, most), o.name().equals(worth.result().cheapest())));
+        rows.end();
+        origin.setText("Work: " + now.planWords().time() + " At "
+                + Display.money(worth.input().labourPerH())
+                + " an hour. Parts: " + Display.money(worth.input().partsTotal())
+                + (now.job().reading(Field.PARTS_COST).isPresent()
+                        ? ", as typed."
+                        : ", the least each costs singly in the catalogue.")
+                + (worth.unpriced().isEmpty()
+                        ? ""
+                        : " No price is listed for " + String.join(", ", worth.unpriced()) + "."));
+        doubtful.getChildren().clear();
+        if (!worth.input().doubtful().isEmpty()) {
+            doubtful.getChildren().add(Texts.heading("What may come on top"));
+            worth.input().doubtful().stream()
+                    .limit(6)
+                    .map(EstimateStation::line)
+                    .forEach(doubtful.getChildren()::add);
+        }
+        flips.getChildren().setAll(words.flips().stream().map(Texts::sentence).toList());
+        flips.getChildren()
+                .add(Texts.dim("These are estimates. What is found when the case is opened may change them."));
+    }
+
+    private static Label line(Doubtful part) {
+        return Texts.sentence(part.part() + ": " + Display.money(part.price()) + " with its work, needed in "
+                + Math.round(100 * part.probability()) + " of 100 cases.");
+    }
+}

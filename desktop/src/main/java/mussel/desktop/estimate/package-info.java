@@ -1,0 +1,4 @@
+/**
+ * The estimate station: repair, exchange or leave, with ranges.
+ */
+package mussel.desktop.estimate;

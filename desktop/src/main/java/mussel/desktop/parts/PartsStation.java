@@ -1,0 +1,207 @@
+package mussel.desktop.parts;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.concurrent.Task;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mussel.core.instrument.PartsSupplier;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.Order;
+import mussel.core.job.Supply;
+import mussel.core.parts.Objective;
+import mussel.core.parts.Offer;
+import mussel.core.parts.PartsInput;
+import mussel.core.parts.PartsResult;
+import mussel.core.parts.Wanted;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.Paper;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Rows;
+import mussel.desktop.kit.Texts;
+
+/** The parts: what the job needs, what the shelf has, and the cheapest and the soonest order for the rest beside each other. */
+public final class PartsStation implements StationView {
+    private final Desk desk;
+    private final JobFields fields;
+    private final VBox sheet = new VBox(12);
+    private final Label summary = Texts.sentence("");
+    private final VBox needed = new VBox(4);
+    private final Rows<PartRow> rows;
+    private final OrderCard cheapest = new OrderCard(Objective.COST, () -> place(Objective.COST));
+    private final OrderCard soonest = new OrderCard(Objective.SPEED, () -> place(Objective.SPEED));
+    private final HBox orders = new HBox(12, cheapest, soonest);
+    private final VBox placed = new VBox(8);
+    private final Label said = Texts.dim("");
+    private Optional<PartsInput> asked = Optional.empty();
+    private Optional<Answers> answers = Optional.empty();
+    private Task<Answers> working;
+
+    private record Answers(Supply.Answer cheapest, Supply.Answer soonest) {
+        Supply.Answer of(Objective objective) {
+            return objective == Objective.COST ? cheapest : soonest;
+        }
+    }
+
+    /** The station of a job. */
+    public PartsStation(Desk desk) {
+        this.desk = desk;
+        fields = new JobFields(desk);
+        rows = new Rows<>(needed, () -> new PartRow(desk));
+        sheet.getStyleClass().add("station");
+        for (OrderCard card : List.of(cheapest, soonest)) {
+            HBox.setHgrow(card, Priority.ALWAYS);
+            card.setPrefWidth(300);
+        }
+        sheet.getChildren()
+                .addAll(
+                        Texts.title("Parts"),
+                        summary,
+                        orders,
+                        said,
+                        placed,
+                        fields.field(Field.PARTS_DEADLINE),
+                        needed);
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        fields.show(now);
+        Supply supply = now.supply();
+        rows.begin();
+        supply.rows().forEach(r -> rows.next().show(now, r));
+        rows.end();
+        List<Node> cards = new ArrayList<>();
+        now.job().orders().forEach(o -> cards.add(new PlacedCard(desk, o, this::paper)));
+        placed.getChildren().setAll(cards);
+        boolean open = !supply.open().isEmpty();
+        orders.setVisible(open);
+        orders.setManaged(open);
+        summary.setText(
+                supply.rows().isEmpty()
+                        ? "Nothing is needed yet: choose what is to be done at Strip-down or Verdict."
+                        : open
+                                ? supply.open().size() + " of " + supply.rows().size()
+                                        + " parts are still to be had. Always new: seals, O-rings, gaskets, washers, cotter pins, locknuts."
+                                : supply.allHere()
+                                        ? "Every part needed is in the yard."
+                                        : "Everything is taken or ordered.");
+        if (open) {
+            workOut(now);
+        }
+    }
+
+    /** Asks the solver off the interface thread, unless the question is the one it answered last. */
+    private void workOut(Assessment now) {
+        OptionalDouble deadline = now.job().reading(Field.PARTS_DEADLINE);
+        PartsInput question = now.supply().input(Objective.COST, deadline);
+        if (asked.equals(Optional.of(question))) {
+            answers.ifPresent(this::answer);
+            return;
+        }
+        asked = Optional.of(question);
+        answers = Optional.empty();
+        cheapest.wait("Working it out.");
+        soonest.wait("Working it out.");
+        if (working != null) {
+            working.cancel(false);
+        }
+        Task<Answers> task = new Task<>() {
+            @Override
+            protected Answers call() {
+                return new Answers(
+                        now.supply().best(Objective.COST, deadline),
+                        now.supply().best(Objective.SPEED, deadline));
+            }
+        };
+        working = task;
+        task.setOnSucceeded(e -> {
+            answers = Optional.of(task.getValue());
+            answer(task.getValue());
+        });
+        task.setOnFailed(e -> {
+            asked = Optional.empty();
+            desk.tell(
+                    "The order could not be worked out: " + task.getException().getMessage() + ".");
+        });
+        Thread thread = new Thread(task, "parts");
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    private void answer(Answers found) {
+        cheapest.show(found.cheapest());
+        soonest.show(found.soonest());
+    }
+
+    /** Places the order and enters what the supplier acknowledged. */
+    private void place(Objective objective) {
+        if (answers.isEmpty()) {
+            return;
+        }
+        Supply.Answer answer = answers.get().of(objective);
+        PartsResult out = answer.result();
+        String number = desk.job().id() + "-" + (desk.job().orders().size() + 1);
+        PartsSupplier supplier = desk.shop().instruments().supplier();
+        PartsSupplier.Acknowledgement reply = supplier.place(
+                number,
+                desk.shop().today(),
+                out.lines().stream()
+                        .map(l -> new PartsSupplier.OrderLine(l.sku(), l.supplier(), l.qty(), l.leadDays()))
+                        .toList());
+        List<Order.Line> lines = new ArrayList<>();
+        for (int i = 0; i < out.lines().size(); i++) {
+            PartsResult.Line line = out.lines().get(i);
+            lines.add(new Order.Line(
+                    line.sku(),
+                    line.supplier(),
+                    line.qty(),
+                    line.cost(),
+                    contents(answer, line),
+                    reply.lines().get(i).due()));
+        }
+        desk.note(new Fact.Ordered(
+                number,
+                reply.reference(),
+                supplier.simulated(),
+                lines,
+                out.shipping(),
+                out.total().orElse(0)));
+        said.setText(String.join(" ", reply.sentences()));
+    }
+
+    private static List<Wanted> contents(Supply.Answer answer, PartsResult.Line line) {
+        return answer.input().offers().stream()
+                .filter(o -> o.sku().equals(line.sku()) && o.supplier().equals(line.supplier()))
+                .findFirst()
+                .map(Offer::contains)
+                .orElseThrow();
+    }
+
+    private void paper(Order order, String kind) {
+        Assessment now = desk.now().get();
+        Optional<Path> file =
+                Paper.place(sheet, "Order", "order-" + order.placed().order() + "." + kind);
+        file.ifPresent(
+                f -> Paper.write("The order", f, () -> desk.shop().papers().order(now, order, f), said::setText));
+    }
+
+    /** Whether an order is worked out, for those who wait for it. */
+    public boolean ready() {
+        return answers.isPresent();
+    }
+}

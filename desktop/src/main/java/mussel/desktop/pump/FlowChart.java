@@ -1,0 +1,46 @@
+package mussel.desktop.pump;
+
+import java.util.List;
+import javafx.scene.chart.LineChart;
+import javafx.scene.chart.NumberAxis;
+import javafx.scene.chart.XYChart;
+import mussel.core.pump.PumpResult;
+
+/** The telltale over speed: what a new pump should give, what this one should as it is, and what was caught. */
+final class FlowChart extends LineChart<Number, Number> {
+    private final XYChart.Series<Number, Number> asNew = new XYChart.Series<>();
+    private final XYChart.Series<Number, Number> now = new XYChart.Series<>();
+    private final XYChart.Series<Number, Number> caught = new XYChart.Series<>();
+
+    FlowChart() {
+        super(new NumberAxis(0, 6_000, 1_000), new NumberAxis());
+        getXAxis().setLabel("engine speed (rpm)");
+        getYAxis().setLabel("telltale (l/min)");
+        getStyleClass().add("flow-chart");
+        setAnimated(false);
+        setCreateSymbols(true);
+        setMinHeight(210);
+        setPrefHeight(230);
+        asNew.setName("new pump, estimate");
+        now.setName("this pump, estimate");
+        caught.setName("caught");
+        getData().addAll(List.of(asNew, now, caught));
+        setAccessibleText("Telltale flow over engine speed");
+    }
+
+    /** Shows the curves for a telltale that takes that share of the flow. */
+    void show(PumpResult result, double share) {
+        asNew.getData()
+                .setAll(result.expected().stream()
+                        .map(p -> new XYChart.Data<Number, Number>(p.rpm(), share * p.newLMin()))
+                        .toList());
+        now.getData()
+                .setAll(result.expected().stream()
+                        .map(p -> new XYChart.Data<Number, Number>(p.rpm(), share * p.nowLMin()))
+                        .toList());
+        caught.getData()
+                .setAll(result.flows().stream()
+                        .map(f -> new XYChart.Data<Number, Number>(f.rpm(), f.measuredLMin()))
+                        .toList());
+    }
+}

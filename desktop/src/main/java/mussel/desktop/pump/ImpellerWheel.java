@@ -1,0 +1,165 @@
+package mussel.desktop.pump;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.IntConsumer;
+import javafx.css.PseudoClass;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Group;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.SVGPath;
+import javafx.scene.text.Text;
+import mussel.core.pump.PumpInput.Crack;
+import mussel.core.pump.PumpInput.Vane;
+
+/** The impeller seen from above, each vane as it was found: worn short, bent, cracked, burnt or gone. A vane is picked to mark it. */
+final class ImpellerWheel extends Pane {
+    private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
+    private static final PseudoClass BURNT = PseudoClass.getPseudoClass("burnt");
+    private static final double MIDDLE = 104;
+    private static final double HUB = 40;
+    private static final double TIP = 90;
+    private static final double HALF = 10;
+    private static final double PX_PER_MM = 6;
+    private static final int STEPS = 8;
+
+    private final List<Group> vanes = new ArrayList<>();
+    private final IntConsumer onPick;
+
+    /** A wheel that says which vane, counted from 1, was picked. */
+    ImpellerWheel(int count, IntConsumer onPick) {
+        this.onPick = onPick;
+        getStyleClass().add("impeller-wheel");
+        setMinSize(2 * MIDDLE, 2 * MIDDLE);
+        setPrefSize(2 * MIDDLE, 2 * MIDDLE);
+        setMaxSize(2 * MIDDLE, 2 * MIDDLE);
+        Circle cup = new Circle(MIDDLE, MIDDLE, TIP + 8);
+        cup.getStyleClass().add("cup");
+        Circle hub = new Circle(MIDDLE, MIDDLE, HUB);
+        hub.getStyleClass().add("hub");
+        Circle shaft = new Circle(MIDDLE, MIDDLE, HUB * 0.42);
+        shaft.getStyleClass().add("shaft-hole");
+        getChildren().add(cup);
+        for (int i = 1; i <= count; i++) {
+            vanes.add(vane(i));
+        }
+        getChildren().addAll(vanes);
+        getChildren().addAll(hub, shaft);
+        for (int i = 0; i < count; i++) {
+            double angle = angle(i, count);
+            Text number = new Text(String.valueOf(i + 1));
+            number.getStyleClass().add("vane-number");
+            number.setX(MIDDLE + Math.cos(angle) * (HUB - 12) - 4);
+            number.setY(MIDDLE + Math.sin(angle) * (HUB - 12) + 5);
+            number.setMouseTransparent(true);
+            getChildren().add(number);
+        }
+    }
+
+    private static double angle(int index, int count) {
+        return -Math.PI / 2 + 2 * Math.PI * index / count;
+    }
+
+    private Group vane(int number) {
+        Group vane = new Group();
+        vane.setId("vane-" + number);
+        vane.setFocusTraversable(true);
+        vane.setAccessibleRole(AccessibleRole.BUTTON);
+        vane.setOnMousePressed(e -> pick(number));
+        vane.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
+                pick(number);
+                e.consume();
+            }
+        });
+        return vane;
+    }
+
+    private void pick(int number) {
+        vanes.get(number - 1).requestFocus();
+        onPick.accept(number);
+    }
+
+    /** Shows the vanes; none yet looked at where the list is empty. */
+    void show(List<Vane> found, int picked) {
+        for (int i = 0; i < vanes.size(); i++) {
+            Vane vane = found.isEmpty() ? Vane.SOUND : found.get(i);
+            draw(vanes.get(i), vane, angle(i, vanes.size()), found.isEmpty(), i + 1 == picked);
+            vanes.get(i).setAccessibleText("Vane " + (i + 1) + ", " + words(vane, found.isEmpty()));
+        }
+    }
+
+    private static void draw(Group group, Vane vane, double angle, boolean unseen, boolean picked) {
+        double length = Math.max(6, TIP - HUB - PX_PER_MM * (vane.tipWearMm() + vane.missingMm()));
+        SVGPath shape = new SVGPath();
+        shape.setContent(outline(angle, length, Math.toRadians(vane.setDeg()), vane.missingMm() > 0));
+        shape.getStyleClass().add(unseen ? "vane-unseen" : "vane");
+        shape.pseudoClassStateChanged(PICKED, picked);
+        shape.pseudoClassStateChanged(BURNT, vane.burnt());
+        group.getChildren().setAll(shape);
+        if (vane.crack() != Crack.NONE) {
+            double root = HUB + 8;
+            double across = vane.crack() == Crack.THROUGH ? HALF : HALF * 0.4;
+            Line crack = new Line(
+                    x(angle, root, -HALF),
+                    y(angle, root, -HALF),
+                    x(angle, root + 4, across),
+                    y(angle, root + 4, across));
+            crack.getStyleClass().add("vane-crack");
+            group.getChildren().add(crack);
+        }
+    }
+
+    /** The vane as an outline from the hub: straight, or bent by its set; ragged at the end where a piece is gone. */
+    private static String outline(double angle, double length, double set, boolean ragged) {
+        StringBuilder left = new StringBuilder();
+        StringBuilder right = new StringBuilder();
+        for (int i = 0; i <= STEPS; i++) {
+            double along = HUB - 4 + (length + 4) * i / STEPS;
+            double bent = angle + set * 0.5 * Math.pow(i / (double) STEPS, 2);
+            double half = HALF * (1 - 0.25 * i / STEPS);
+            left.append(i == 0 ? "M" : "L").append(point(bent, along, -half));
+            right.insert(0, "L" + point(bent, ragged && i == STEPS ? along - 9 : along, half));
+        }
+        return left + right.toString() + "Z";
+    }
+
+    private static String point(double angle, double along, double across) {
+        return x(angle, along, across) + "," + y(angle, along, across) + " ";
+    }
+
+    private static double x(double angle, double along, double across) {
+        return MIDDLE + Math.cos(angle) * along - Math.sin(angle) * across;
+    }
+
+    private static double y(double angle, double along, double across) {
+        return MIDDLE + Math.sin(angle) * along + Math.cos(angle) * across;
+    }
+
+    /** A vane in words, for those who do not see it. */
+    private static String words(Vane vane, boolean unseen) {
+        if (unseen) {
+            return "not looked at";
+        }
+        List<String> words = new ArrayList<>();
+        if (vane.missingMm() > 0) {
+            words.add(vane.missingMm() + " mm missing");
+        }
+        if (vane.tipWearMm() > 0) {
+            words.add("tip worn by " + vane.tipWearMm() + " mm");
+        }
+        if (vane.crack() != Crack.NONE) {
+            words.add(vane.crack() == Crack.THROUGH ? "cracked through" : "surface crack");
+        }
+        if (vane.burnt()) {
+            words.add("burnt");
+        }
+        if (vane.setDeg() > 0) {
+            words.add("stays bent by " + vane.setDeg() + " degrees");
+        }
+        return words.isEmpty() ? "sound" : String.join(", ", words);
+    }
+}

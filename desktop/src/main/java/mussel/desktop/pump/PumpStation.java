@@ -1,0 +1,214 @@
+package mussel.desktop.pump;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Address;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.PumpHabit;
+import mussel.core.job.PumpWork;
+import mussel.core.job.Scale;
+import mussel.core.job.Topic;
+import mussel.core.pump.PumpInput.Extent;
+import mussel.core.pump.PumpResult.Judged;
+import mussel.core.pump.PumpResult.PartVerdict;
+import mussel.core.pump.PumpResult.Rule;
+import mussel.core.pump.PumpWords;
+import mussel.core.sheet.PumpPolicy;
+import mussel.core.sheet.PumpSheet;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.JobNote;
+import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Marks;
+import mussel.desktop.kit.Pages;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.QuantityField;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
+
+/** The water pump: the impeller as a wheel to mark, its plate, housing, hub and key, the telltale, and what each part comes to. */
+public final class PumpStation implements StationView {
+    private final Desk desk;
+    private final JobFields fields;
+    private final JobPicks picks;
+    private final VBox sheet = new VBox(12);
+    private final ImpellerWheel wheel;
+    private final Pages vane = new Pages();
+    private final Map<Integer, VaneCard> vanes = new HashMap<>();
+    private final VBox verdicts = new VBox(6);
+    private final VBox lost;
+    private final JobNote found;
+    private final TelltaleCard telltale;
+    private final FlowChart chart = new FlowChart();
+    private final PickRow policy;
+    private final PickRow extent;
+    private final Label habit = Texts.dim("");
+    private final Label limits = Texts.dim("");
+    private int picked = 1;
+
+    /** The station of a job. */
+    public PumpStation(Desk desk) {
+        this.desk = desk;
+        fields = new JobFields(desk);
+        picks = new JobPicks(desk);
+        telltale = new TelltaleCard(desk);
+        wheel = new ImpellerWheel(PumpWork.vaneCount(desk.now().get().sheet()), this::pick);
+        found = JobNote.line(desk, "Where the piece was found", Topic.PIECE_FOUND.address());
+        lost = new VBox(6, Texts.caution(PumpWords.missingPiece()), found);
+        lost.getStyleClass().addAll("card", "card-water");
+        policy = habitRow("pump-policy", "Renewed", PumpPolicy.values());
+        extent = habitRow("pump-extent", "How much", Extent.values());
+        policy.onPick(p -> p.ifPresent(id -> setHabit(PumpPolicy.valueOf(id.toUpperCase(Locale.ROOT)), null)));
+        extent.onPick(x -> x.ifPresent(id -> setHabit(null, Extent.valueOf(id.toUpperCase(Locale.ROOT)))));
+        HBox.setHgrow(vane, Priority.ALWAYS);
+        sheet.getStyleClass().add("station");
+        sheet.getChildren()
+                .addAll(
+                        Texts.title("Pump"),
+                        new HBox(16, wheel, new VBox(8, vane, seen())),
+                        new FlowPane(
+                                18,
+                                8,
+                                picks.row(
+                                        Address.the(PumpWork.HUB_BOND),
+                                        "Hub bond, a vane pulled",
+                                        List.of("sound", "lifting", "slipped"),
+                                        o -> null),
+                                picks.row(
+                                        Address.the(PumpWork.PUMP_KEY),
+                                        "Key or pin",
+                                        List.of("sound", "worn", "sheared"),
+                                        o -> null)),
+                        new FlowPane(
+                                12,
+                                6,
+                                fields.field(Field.PLATE_GROOVE),
+                                fields.field(Field.PLATE_WARP),
+                                fields.field(Field.HOUSING_GROOVE),
+                                wide(fields.field(Field.IMPELLER_AGE)),
+                                fields.field(Field.IMPELLER_HOURS)),
+                        limits,
+                        lost,
+                        verdicts,
+                        Texts.heading("Telltale, by bucket and stopwatch"),
+                        telltale,
+                        chart,
+                        new WhyButton("why-flow", () -> desk.now()
+                                .get()
+                                .pump()
+                                .input()
+                                .geometry()
+                                .map(g -> desk.now().get().pump().words().whyFlow())),
+                        Texts.heading("The yard's habit"),
+                        new FlowPane(18, 8, policy, extent),
+                        habit);
+        pick(1);
+    }
+
+    private static QuantityField wide(QuantityField field) {
+        field.setPrefWidth(132);
+        return field;
+    }
+
+    private Node seen() {
+        return picks.bound(
+                Scale.VANES_SEEN.address(), "", List.of(Choice.text("yes", "All looked at: the rest is sound")));
+    }
+
+    private static <E extends Enum<E>> PickRow habitRow(String id, String label, E[] values) {
+        List<Choice> choices = Stream.of(values)
+                .map(v -> Choice.text(
+                        v.name().toLowerCase(Locale.ROOT),
+                        v.name().toLowerCase(Locale.ROOT).replace('_', ' ')))
+                .toList();
+        return new PickRow(id, label, choices).keepsOne();
+    }
+
+    private void setHabit(PumpPolicy when, Extent much) {
+        PumpHabit was = desk.now().get().yard().pump();
+        desk.shop()
+                .setHabit(new PumpHabit(
+                        when == null ? was.policy() : when, was.calendarMonths(), much == null ? was.extent() : much));
+        desk.refresh();
+    }
+
+    private void pick(int number) {
+        picked = number;
+        Assessment now = desk.now().get();
+        VaneCard card = vanes.computeIfAbsent(number, n -> new VaneCard(desk, n));
+        card.show(now);
+        vane.show(card);
+        wheel.show(now.pump().input().vanes(), picked);
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        fields.show(now);
+        picks.show(now);
+        vanes.get(picked).show(now);
+        wheel.show(now.pump().input().vanes(), picked);
+        telltale.show(now);
+        found.show(now);
+        boolean missing = now.pump().result().missingPiece();
+        lost.setVisible(missing);
+        lost.setManaged(missing);
+        verdicts.getChildren()
+                .setAll(now.pump().result().parts().stream()
+                        .map(PumpStation::row)
+                        .toList());
+        Optional<PumpSheet> pump = now.sheet().pump();
+        chart.setVisible(pump.isPresent());
+        chart.setManaged(pump.isPresent());
+        pump.ifPresent(p -> chart.show(now.pump().result(), p.telltaleShare()));
+        limits.setText(pump.map(p -> String.format(
+                        Locale.ROOT,
+                        "Limits: tip %.1f mm, set %.0f°, grooves %.2f mm, plate out of flat %.2f mm. %s, page %s; the maker's manual outranks them.",
+                        p.limits().tipWearMm(),
+                        p.limits().setDeg(),
+                        p.limits().plateGrooveMm(),
+                        p.limits().plateWarpMm(),
+                        now.sheet().origin(),
+                        p.page()))
+                .orElse("The sheet gives no limits for this pump: a bench's rule of thumb is taken."));
+        PumpHabit yard = now.yard().pump();
+        policy.show(Optional.of(yard.policy().name().toLowerCase(Locale.ROOT)));
+        extent.show(Optional.of(yard.extent().name().toLowerCase(Locale.ROOT)));
+        habit.setText(PumpWords.policy(yard.policy()) + " " + PumpWords.extent(yard.extent()));
+    }
+
+    private static Node row(Judged part) {
+        Label verdict = Texts.wrapped(PumpWords.title(part.part()) + ": " + PumpWords.title(part.verdict()), "strong");
+        verdict.setGraphic(
+                part.verdict() == PartVerdict.REPLACE
+                        ? Marks.caution()
+                        : part.verdict() == PartVerdict.REUSE ? Marks.done() : Marks.open());
+        verdict.setMinWidth(300);
+        verdict.setId("pump-" + part.part());
+        Label rules = Texts.sentence(
+                part.rules().isEmpty()
+                        ? "No rule speaks against it."
+                        : String.join(" ", part.rules().stream().map(Rule::says).toList()));
+        HBox row = new HBox(10, verdict, rules);
+        row.getStyleClass().add("verdict-row");
+        HBox.setHgrow(rules, Priority.ALWAYS);
+        return row;
+    }
+}

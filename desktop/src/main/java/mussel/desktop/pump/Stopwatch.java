@@ -1,0 +1,53 @@
+package mussel.desktop.pump;
+
+import java.util.Locale;
+import java.util.function.DoubleConsumer;
+import javafx.animation.AnimationTimer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+
+/** A stopwatch for a gloved thumb: one large button that starts and stops, the seconds beside it. */
+final class Stopwatch extends HBox {
+    private static final double NANOS = 1e9;
+
+    private final Button button = new Button("Start the stopwatch");
+    private final Label seconds = new Label("0.0 s");
+    private final AnimationTimer timer = new AnimationTimer() {
+        @Override
+        public void handle(long nanos) {
+            seconds.setText(String.format(Locale.ROOT, "%.1f s", (System.nanoTime() - started) / NANOS));
+        }
+    };
+    private long started;
+    private boolean running;
+
+    /** A stopwatch that hands over the seconds when it is stopped. */
+    Stopwatch(DoubleConsumer onStopped) {
+        super(10);
+        setAlignment(Pos.CENTER_LEFT);
+        button.setId("stopwatch");
+        seconds.getStyleClass().add("large");
+        button.setOnAction(e -> {
+            if (running) {
+                double took = (System.nanoTime() - started) / NANOS;
+                halt();
+                onStopped.accept(took);
+            } else {
+                started = System.nanoTime();
+                running = true;
+                button.setText("Stop");
+                timer.start();
+            }
+        });
+        getChildren().addAll(button, seconds);
+    }
+
+    /** Stops without handing anything over, as when the job leaves the desk. */
+    void halt() {
+        timer.stop();
+        running = false;
+        button.setText("Start the stopwatch");
+    }
+}
