@@ -89,7 +89,7 @@ public final class ShotsApp extends Application {
         });
         view("tables", () -> {
             press("#verdict-view-tables");
-            ((javafx.scene.control.ScrollPane) window.lookup(".middle")).setVvalue(0);
+            middle().setVvalue(0);
         });
         view("strip-down", () -> show(opened, Station.STRIP));
         view("mat", () -> press("#strip-view-mat"));
@@ -152,7 +152,8 @@ public final class ShotsApp extends Application {
     }
 
     private void press(String id) {
-        Node node = window.lookup(id);
+        Node node =
+                window.lookupAll(id).stream().filter(ShotsApp::seen).findFirst().orElseThrow();
         if (node instanceof ToggleButton toggle) {
             toggle.setSelected(true);
         } else if (node instanceof ButtonBase button) {
@@ -160,8 +161,24 @@ public final class ShotsApp extends Application {
         }
     }
 
+    private static boolean seen(Node node) {
+        for (Node at = node; at != null; at = at.getParent()) {
+            if (!at.isVisible()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private javafx.scene.control.ScrollPane middle() {
+        return (javafx.scene.control.ScrollPane) window.lookupAll(".middle").stream()
+                .filter(ShotsApp::seen)
+                .findFirst()
+                .orElseThrow();
+    }
+
     private void scrollDown() {
-        ((javafx.scene.control.ScrollPane) window.lookup(".middle")).setVvalue(1);
+        middle().setVvalue(1);
     }
 
     private void view(String name, Runnable arrange) {

@@ -78,7 +78,7 @@ public enum Field {
     /** What the telltale gave, by reading. */
     FLOW_CAUGHT("caught", Kind.VOLUME, Range.of(0, 100_000)),
     /** How long that took, by reading. */
-    FLOW_TIME("in", Kind.DURATION, Range.of(0.02, 60)),
+    FLOW_TIME("in", Kind.TIMED, Range.of(1, 3_600)),
     /** How many of a needed part were taken from the shelf, by part. */
     FROM_SHELF("from the shelf", Kind.COUNT, Range.of(0, 1_000)),
     /** Days until the parts must be here. */
@@ -90,7 +90,7 @@ public enum Field {
     /** Special tools to buy or hire. */
     TOOLS_COST("special tools", EstimateInput.class, "toolsTotal", Kind.MONEY),
     /** How long the repaired leg should run. */
-    REPAIR_LIFE("repair should last", EstimateInput.class, "repairLifeH"),
+    REPAIR_LIFE("repair lasts", EstimateInput.class, "repairLifeH"),
     /** Days until the repaired leg is back. */
     REPAIR_DAYS("in the yard for", EstimateInput.class, "repairLeadDays", Kind.DAYS),
     /** What a day without the leg costs. */

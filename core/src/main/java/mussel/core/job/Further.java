@@ -37,6 +37,7 @@ public record Further(
         double laterMoney) {
     private static final Sentences SAY = Sentences.beside(Further.class);
     private static final double FOR_NOTHING = 1;
+    private static final double LEAST_GAIN = 5;
 
     /** Every goal of a job's family, in the sheet's order. */
     static List<Further> of(Assessment all) {
@@ -78,9 +79,9 @@ public record Further(
                         .findFirst();
     }
 
-    /** Whether doing it now costs less than leaving it risks. */
+    /** Whether doing it now costs less than leaving it risks, by more than small change. */
     public boolean worthIt() {
-        return !chosen && probability.isPresent() && extraMoney < probability.get() * laterMoney;
+        return !chosen && probability.isPresent() && extraMoney + LEAST_GAIN < probability.get() * laterMoney;
     }
 
     /** What it costs now and later. */

@@ -112,7 +112,7 @@ public final class PumpWork {
                 flows.add(new FlowReading(
                         rpm.getAsDouble(),
                         caught.getAsDouble() / 1_000,
-                        time.getAsDouble() * 60,
+                        time.getAsDouble(),
                         Where.valueOf(where.get().toUpperCase(Locale.ROOT))));
             }
         }

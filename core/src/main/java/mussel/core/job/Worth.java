@@ -58,7 +58,7 @@ public final class Worth {
                 job.reading(Field.REPAIR_DAYS)
                         .orElse(days + Math.ceil(plan.minutes().mean() / 480)),
                 job.reading(Field.DOWNTIME_COST).orElse(all.yard().downtimePerDay()),
-                leave());
+                leave(plan, parts));
         this.out = EstimateEngine.run(in);
     }
 
@@ -118,8 +118,11 @@ public final class Worth {
                 .toList();
     }
 
-    /** Leaving it: a comeback when any goal that is called for is left, at the dearest of their comebacks. */
-    private Optional<EstimateInput.Leave> leave() {
+    /**
+     * Leaving it: it comes back when any of the chosen goals is truly called for. Then the same repair is due, and what running on has
+     * spoilt meanwhile, at the dearest of the tables' comebacks.
+     */
+    private Optional<EstimateInput.Leave> leave(PlanResult plan, double parts) {
         if (all.findings().isEmpty()) {
             return Optional.empty();
         }
@@ -132,7 +135,9 @@ public final class Worth {
                         cost, decision.probability() > 0 ? decision.expectedCostLeave() / decision.probability() : 0);
             }
         }
-        return Optional.of(new EstimateInput.Leave(1 - none, cost, OptionalDouble.of(USUAL_LIFE_H * LEAVE_LIFE_SHARE)));
+        double repair = all.yard().labourPerH() * plan.minutes().mean() / 60 + parts;
+        return Optional.of(
+                new EstimateInput.Leave(1 - none, repair + cost, OptionalDouble.of(USUAL_LIFE_H * LEAVE_LIFE_SHARE)));
     }
 
     /** What the engine was fed. */

@@ -16,6 +16,8 @@ public enum Kind {
     MASS("g", "a weight", 1),
     /** A span of time on the bench, in minutes. */
     DURATION("min", "a time", 2),
+    /** A time taken by stopwatch, in seconds. */
+    TIMED("s", "a time", 1),
     /** Running time of an engine, in hours. */
     RUNNING("h", "running hours", 1),
     /** Calendar time, in months. */
@@ -23,7 +25,7 @@ public enum Kind {
     /** An angle, in degrees. */
     ANGLE("deg", "an angle", 1),
     /** A speed of rotation, in turns a minute. */
-    SPEED("rpm", "a speed", 0),
+    SPEED("rpm", "a speed", 1),
     /** Money, in the yard's own. */
     MONEY("€", "an amount of money", 2),
     /** Calendar time, in days. */

@@ -97,6 +97,10 @@ public final class UnitTable {
         add(Kind.DURATION, MINUTE, "h", hour, "hr", "hrs", "hour", "hours");
         add(Kind.DURATION, MINUTE, "d", MINUTE.multiply(1440), "day", "days");
 
+        Unit<?> second = MINUTE.divide(60);
+        add(Kind.TIMED, second, "s", second, "sec", "secs", "second", "seconds");
+        add(Kind.TIMED, second, "min", MINUTE, "m", "minute", "minutes", "mins");
+
         add(Kind.RUNNING, hour, "h", hour, "hr", "hrs", "hour", "hours");
         add(Kind.RUNNING, hour, "min", MINUTE, "minute", "minutes", "mins");
 

@@ -39,12 +39,7 @@ public final class PartsWords {
         List<String> notes = new ArrayList<>();
         notes.add(summary());
         notes.addAll(leftOut());
-        if (!out.fromShelf().isEmpty()) {
-            notes.add(SAY.say("shelf", list(out.fromShelf())));
-        }
-        if (!out.spare().isEmpty()) {
-            notes.add(SAY.say("spare", list(out.spare())));
-        }
+        notes.addAll(shelfAndSpare());
         if (out.gap() > 0) {
             notes.add(SAY.say("gap", String.format(Locale.ROOT, "%.1f", 100 * out.gap())));
         }
@@ -52,6 +47,18 @@ public final class PartsWords {
                 .filter(a -> a.leadDays() != out.leadDays().orElse(0))
                 .forEach(a -> notes.add(other(a)));
         return List.copyOf(notes);
+    }
+
+    /** What the order counts on from the shelf, and what it leaves over. */
+    public List<String> shelfAndSpare() {
+        List<String> notes = new ArrayList<>();
+        if (!out.fromShelf().isEmpty()) {
+            notes.add(SAY.say("shelf", list(out.fromShelf())));
+        }
+        if (!out.spare().isEmpty()) {
+            notes.add(SAY.say("spare", list(out.spare())));
+        }
+        return notes;
     }
 
     /** The order in one sentence, or why there is none. */

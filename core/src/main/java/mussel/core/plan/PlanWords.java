@@ -13,6 +13,7 @@ import mussel.core.plan.PlanResult.TimedStep;
 import mussel.core.plan.PlanResult.Twin;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
+import mussel.core.sheet.Seizure;
 import mussel.core.sheet.Step;
 import mussel.core.sheet.Substitute;
 
@@ -76,6 +77,11 @@ public final class PlanWords {
                                 z.what(),
                                 String.valueOf(Math.round(100 * s.seizedProbability())),
                                 Display.workTime(z.extraMin()))));
+    }
+
+    /** What may have seized in salt, before anyone knows. */
+    public static String maySeize(Seizure seizure) {
+        return SAY.say("may.seize", seizure.what(), Display.workTime(seizure.extraMin()));
     }
 
     /** What stands in for a tool. */

@@ -6,6 +6,7 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
+import mussel.core.estimate.EstimateEngine;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.estimate.EstimateWords;
 import mussel.core.measure.Display;
@@ -16,6 +17,7 @@ final class CostBar extends VBox {
     private static final PseudoClass CHEAPEST = PseudoClass.getPseudoClass("cheapest");
     private static final double HEIGHT = 26;
     private static final double LEAST = 3;
+    private static final double LEAST_SPREAD = 0.005;
 
     private final Label head = Texts.wrapped("", "strong");
     private final Label detail = Texts.dim("");
@@ -61,12 +63,21 @@ final class CostBar extends VBox {
         String title = EstimateWords.title(option.name());
         head.setText(title.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + title.substring(1) + ": "
                 + Display.money(option.mean()) + (cheapest ? ", the least on the mean" : " on the mean"));
-        detail.setText(Display.money(option.p10()) + " to " + Display.money(option.p90()) + " in eight of ten cases"
+        detail.setText(spread(option)
                 + (option.perLifeHour().isPresent()
                         ? "; " + Display.money(option.perLifeHour().getAsDouble()) + " for each hour it should last"
                         : "")
                 + (option.leadDays() > 0 ? "; " + Math.round(option.leadDays()) + " days" : "") + ".");
         setAccessibleText(head.getText() + ". " + detail.getText());
         ((Pane) getChildren().get(1)).requestLayout();
+    }
+
+    private static String spread(Option option) {
+        if (option.name().equals(EstimateEngine.LEAVE)) {
+            return "Nothing if it holds, " + Display.money(option.p90()) + " if it comes back";
+        }
+        return option.p90() - option.p10() < LEAST_SPREAD
+                ? "A fixed price"
+                : Display.money(option.p10()) + " to " + Display.money(option.p90()) + " in eight of ten cases";
     }
 }

@@ -87,6 +87,12 @@ public final class QuantityField extends VBox {
         return this;
     }
 
+    /** A field for longer figures. */
+    public QuantityField wide() {
+        getStyleClass().add("wide");
+        return this;
+    }
+
     /** The text control itself, for focus and tests. */
     public TextField text() {
         return text;

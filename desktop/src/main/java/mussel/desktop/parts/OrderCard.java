@@ -47,11 +47,15 @@ final class OrderCard extends VBox {
                         .toList());
         left.getChildren()
                 .setAll(answer.words().leftOut().stream().map(Texts::caution).toList());
-        if (!out.spare().isEmpty()) {
-            answer.words().notes().stream()
-                    .filter(n -> n.startsWith("Comes along"))
-                    .forEach(n -> left.getChildren().add(Texts.dim(n)));
-        }
+        answer.words().shelfAndSpare().forEach(n -> left.getChildren().add(Texts.dim(n)));
+    }
+
+    /** Where the other card shows the same order. */
+    void same() {
+        when.setText("The cheapest order is the soonest too.");
+        lines.getChildren().clear();
+        left.getChildren().clear();
+        place.setDisable(true);
     }
 
     /** While the solver is at work. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.concurrent.Task;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -42,6 +43,7 @@ public final class PartsStation implements StationView {
     private final HBox orders = new HBox(12, cheapest, soonest);
     private final VBox placed = new VBox(8);
     private final Label said = Texts.dim("");
+    private final Button takeAll = new Button("Take what the shelf has");
     private Optional<PartsInput> asked = Optional.empty();
     private Optional<Answers> answers = Optional.empty();
     private Task<Answers> working;
@@ -57,6 +59,8 @@ public final class PartsStation implements StationView {
         this.desk = desk;
         fields = new JobFields(desk);
         rows = new Rows<>(needed, () -> new PartRow(desk));
+        takeAll.setId("take-all");
+        takeAll.setOnAction(e -> takeAll());
         sheet.getStyleClass().add("station");
         for (OrderCard card : List.of(cheapest, soonest)) {
             HBox.setHgrow(card, Priority.ALWAYS);
@@ -66,6 +70,7 @@ public final class PartsStation implements StationView {
                 .addAll(
                         Texts.title("Parts"),
                         summary,
+                        takeAll,
                         orders,
                         said,
                         placed,
@@ -89,6 +94,9 @@ public final class PartsStation implements StationView {
         now.job().orders().forEach(o -> cards.add(new PlacedCard(desk, o, this::paper)));
         placed.getChildren().setAll(cards);
         boolean open = !supply.open().isEmpty();
+        boolean onShelf = supply.rows().stream().anyMatch(r -> r.open() > 0 && r.onShelf() > 0);
+        takeAll.setVisible(onShelf);
+        takeAll.setManaged(onShelf);
         orders.setVisible(open);
         orders.setManaged(open);
         summary.setText(
@@ -103,6 +111,19 @@ public final class PartsStation implements StationView {
         if (open) {
             workOut(now);
         }
+    }
+
+    /** Takes all that the shelf has of what is still open, in one entry after another, all or none. */
+    private void takeAll() {
+        List<Fact> taken = new ArrayList<>();
+        for (Supply.Row row : desk.now().get().supply().rows()) {
+            int qty = Math.min(row.open(), row.onShelf());
+            if (qty > 0) {
+                taken.add(Fact.Read.byHand(
+                        Field.FROM_SHELF.of(row.part()), row.taken() + qty, row.taken() + qty + " from the shelf"));
+            }
+        }
+        desk.note(taken);
     }
 
     /** Asks the solver off the interface thread, unless the question is the one it answered last. */
@@ -146,6 +167,9 @@ public final class PartsStation implements StationView {
     private void answer(Answers found) {
         cheapest.show(found.cheapest());
         soonest.show(found.soonest());
+        if (found.cheapest().result().lines().equals(found.soonest().result().lines())) {
+            soonest.same();
+        }
     }
 
     /** Places the order and enters what the supplier acknowledged. */

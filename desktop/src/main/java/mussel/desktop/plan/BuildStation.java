@@ -85,8 +85,9 @@ public final class BuildStation implements StationView {
             summary.setText("Nothing is planned yet. Choose what is to be done under Strip-down.");
             return;
         }
-        double minutes =
-                build.stream().mapToDouble(s -> s.step().minutes().mean()).sum();
+        double minutes = build.stream()
+                .mapToDouble(s -> s.step().meanMinutes(now.saltYears()))
+                .sum();
         summary.setText(now.stepsDone(build) + " of " + build.size() + " steps done, about " + Display.workTime(minutes)
                 + " in all (an estimate). Filling follows at its own station. The driveshaft turns "
                 + now.sheet()

@@ -15,6 +15,7 @@ import mussel.core.job.Topic;
 import mussel.core.measure.Display;
 import mussel.core.measure.TorqueUnit;
 import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.plan.PlanWords;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.PartQty;
@@ -109,6 +110,7 @@ final class StepCard extends VBox {
         }
         parts(now.sheet(), step.partsOut(), "Comes off, in this order: ", card);
         parts(now.sheet(), step.partsIn(), "Goes in, in this order: ", card);
+        step.seizes().ifPresent(s -> card.getChildren().add(Texts.sentence(PlanWords.maySeize(s))));
         if (!step.tools().isEmpty()) {
             card.getChildren().add(Texts.dim("Tools: " + String.join(", ", step.tools()) + "."));
         }

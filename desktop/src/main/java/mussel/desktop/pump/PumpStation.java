@@ -35,7 +35,6 @@ import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
-import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
@@ -78,7 +77,7 @@ public final class PumpStation implements StationView {
         sheet.getChildren()
                 .addAll(
                         Texts.title("Pump"),
-                        new HBox(16, wheel, new VBox(8, vane, seen())),
+                        new HBox(16, new VBox(10, wheel, seen()), vane),
                         new FlowPane(
                                 18,
                                 8,
@@ -98,7 +97,7 @@ public final class PumpStation implements StationView {
                                 fields.field(Field.PLATE_GROOVE),
                                 fields.field(Field.PLATE_WARP),
                                 fields.field(Field.HOUSING_GROOVE),
-                                wide(fields.field(Field.IMPELLER_AGE)),
+                                fields.field(Field.IMPELLER_AGE).wide(),
                                 fields.field(Field.IMPELLER_HOURS)),
                         limits,
                         lost,
@@ -118,14 +117,8 @@ public final class PumpStation implements StationView {
         pick(1);
     }
 
-    private static QuantityField wide(QuantityField field) {
-        field.setPrefWidth(132);
-        return field;
-    }
-
     private Node seen() {
-        return picks.bound(
-                Scale.VANES_SEEN.address(), "", List.of(Choice.text("yes", "All looked at: the rest is sound")));
+        return picks.bound(Scale.VANES_SEEN.address(), "", List.of(Choice.text("yes", "All looked at, rest sound")));
     }
 
     private static <E extends Enum<E>> PickRow habitRow(String id, String label, E[] values) {

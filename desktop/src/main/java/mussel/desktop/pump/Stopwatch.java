@@ -29,6 +29,8 @@ final class Stopwatch extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         button.setId("stopwatch");
         seconds.getStyleClass().add("large");
+        button.setMinWidth(USE_PREF_SIZE);
+        seconds.setMinWidth(72);
         button.setOnAction(e -> {
             if (running) {
                 double took = (System.nanoTime() - started) / NANOS;

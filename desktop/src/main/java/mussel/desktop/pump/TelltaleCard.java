@@ -6,7 +6,6 @@ import java.util.stream.IntStream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import mussel.core.instrument.Telltale;
 import mussel.core.job.Address;
@@ -55,8 +54,7 @@ final class TelltaleCard extends VBox {
         simulated.getStyleClass().add("simulated");
         simulated.setOnAction(e -> simulate());
         desk.onLeave(watch::halt);
-        HBox buttons = new HBox(10, watch, another, simulated);
-        buttons.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        FlowPane buttons = new FlowPane(10, 8, watch, another, simulated);
         getChildren().addAll(current, buttons, readings);
     }
 
@@ -66,7 +64,8 @@ final class TelltaleCard extends VBox {
             rows[number - 1] = new FlowPane(
                     12,
                     6,
-                    fields.field(Field.FLOW_RPM, Field.FLOW_RPM.of(of), Field.FLOW_RPM.label()),
+                    fields.field(Field.FLOW_RPM, Field.FLOW_RPM.of(of), Field.FLOW_RPM.label())
+                            .wide(),
                     fields.field(Field.FLOW_CAUGHT, Field.FLOW_CAUGHT.of(of), Field.FLOW_CAUGHT.label()),
                     fields.field(Field.FLOW_TIME, Field.FLOW_TIME.of(of), Field.FLOW_TIME.label()),
                     picks.row(
@@ -76,7 +75,7 @@ final class TelltaleCard extends VBox {
     }
 
     private void stopped(double seconds) {
-        desk.read(Field.FLOW_TIME.of(String.valueOf(nr)), seconds / 60, String.format(Locale.ROOT, "%.1f s", seconds));
+        desk.read(Field.FLOW_TIME.of(String.valueOf(nr)), seconds, String.format(Locale.ROOT, "%.1f s", seconds));
     }
 
     /** Fills a bucket on a practice leg whose pump is as marked; every reading says that it is simulated. */
@@ -99,7 +98,7 @@ final class TelltaleCard extends VBox {
         desk.note(List.of(
                 read(Field.FLOW_RPM.of(of), SIMULATED_RPM, "1000 rpm", telltale),
                 read(Field.FLOW_CAUGHT.of(of), caught.litres() * 1_000, caught.litres() + " l", telltale),
-                read(Field.FLOW_TIME.of(of), caught.seconds() / 60, caught.seconds() + " s", telltale),
+                read(Field.FLOW_TIME.of(of), caught.seconds(), caught.seconds() + " s", telltale),
                 new Fact.Chosen(Scale.FLOW_WHERE.of(of), "tank")));
     }
 

@@ -19,7 +19,7 @@ final class VaneCard extends VBox {
         super(8);
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
-        getStyleClass().add("card");
+        getStyleClass().addAll("card", "vane-card");
         String vane = String.valueOf(number);
         FlowPane measured = new FlowPane(
                 12,

@@ -75,7 +75,7 @@ final class Conclusion extends VBox {
             int left = now.plan().steps().size() - now.stepsDone(now.plan().steps());
             double minutes = now.plan().steps().stream()
                     .filter(s -> now.job().ticked(s.step().id()).isEmpty())
-                    .mapToDouble(s -> s.step().minutes().mean())
+                    .mapToDouble(s -> s.step().meanMinutes(now.saltYears()))
                     .sum();
             plan.getChildren()
                     .add(Texts.dim(left + " steps to go, about " + Display.workTime(minutes) + " (an estimate)."));

@@ -31,6 +31,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 public final class Papers {
     private static final float BODY = 10;
     private static final float FOOT = 8;
+    private static final double LEAST_SPREAD = 0.005;
 
     private Papers() {}
 
@@ -87,8 +88,7 @@ public final class Papers {
         for (Option option : worth.result().options()) {
             page.bar(name(option), option.p10() / most, option.p90() / most, Math.min(1, option.mean() / most), BODY);
             page.text(
-                    Display.money(option.mean()) + " on the mean; " + Display.money(option.p10()) + " to "
-                            + Display.money(option.p90()) + " in eight of ten cases"
+                    Display.money(option.mean()) + " on the mean; " + spread(option)
                             + (option.perLifeHour().isPresent()
                                     ? "; " + Display.money(option.perLifeHour().getAsDouble())
                                             + " for each hour it should last"
@@ -98,6 +98,15 @@ public final class Papers {
             page.skip(4);
         }
         page.text("Grey: where eight of ten cases lie. Black mark: the mean.", FOOT);
+    }
+
+    private static String spread(Option option) {
+        if (option.name().equals(EstimateEngine.LEAVE)) {
+            return "nothing if it holds, " + Display.money(option.p90()) + " if it comes back";
+        }
+        return option.p90() - option.p10() < LEAST_SPREAD
+                ? "a fixed price"
+                : Display.money(option.p10()) + " to " + Display.money(option.p90()) + " in eight of ten cases";
     }
 
     private static String name(Option option) {
