@@ -63,6 +63,7 @@ class JourneyTest extends WindowJourney {
 
         click("#station-strip");
         click("#pick-goal-driveshaft_seals-yes");
+        click("#strip-view-steps");
         for (PlannedStep step : now().stripSteps()) {
             tick(step);
         }

@@ -1,0 +1,125 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.control.ButtonBase;
+import mussel.app.demo.DemoYard;
+import mussel.core.job.Field;
+import mussel.core.job.Station;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.desktop.estimate.EstimateStation;
+import mussel.desktop.parts.PartsStation;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** After the verdict, in the real window: what else while it is open, the mat, the order, and the owner's estimate. */
+class PlanAndPartsTest extends WindowJourney {
+    @Override
+    Path logbook() {
+        Path demo = folder.resolve("demo.mussel");
+        if (!Files.exists(demo)) {
+            DemoYard.fill(demo, DAY.instant());
+        }
+        return demo;
+    }
+
+    private void open(String leg) {
+        int job = shop.journal().benchLines().open().stream()
+                .filter(l -> l.leg().title().equals(leg))
+                .findFirst()
+                .orElseThrow()
+                .job();
+        robot.interact(() -> window.open(job));
+    }
+
+    private void fire(String id) {
+        robot.interact(() -> ((ButtonBase) window.lookup(id)).fire());
+    }
+
+    @Test
+    void theMilkyLegGetsItsPlanItsPartsAndItsWorth() throws Exception {
+        open("Spat Lass, port");
+        click("#station-strip");
+        click("#pick-goal-driveshaft_seals-yes");
+        assertThat(now().further())
+                .anyMatch(f -> f.goal().equals("impeller") && !f.cost().isEmpty());
+        double alone = now().timedPlan().minutes().mean();
+        click("#pick-goal-pump_kit-yes");
+        assertThat(now().timedPlan().minutes().mean()).isCloseTo(alone, org.assertj.core.api.Assertions.within(20.0));
+        assertThat(now().twinPriced()).contains("both");
+
+        click("#strip-view-steps");
+        for (PlannedStep step : now().stripSteps()) {
+            fire("#tick-" + step.step().id());
+        }
+        click("#strip-view-mat");
+        assertThat(now().partsOff()).contains("impeller", "ds_seal", "seal_carrier");
+        click("#field-counted-top_washers .text-field");
+        robot.write("2\n");
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(now().loose()).anyMatch(l -> l.part().equals("top_washers") && l.off());
+
+        click("#station-parts");
+        click("#take-all");
+        assertThat(now().job().reading(Field.FROM_SHELF.of("impeller"))).hasValue(1);
+        PartsStation parts = (PartsStation) window.station().orElseThrow();
+        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(parts::ready)
+                .get());
+        click("#order-cheapest");
+        assertThat(now().job().orders()).hasSize(1);
+        assertThat(now().supply().open()).isEmpty();
+
+        click("#station-estimate");
+        assertThat(now().worth().orElseThrow().result().option("repair").mean()).isPositive();
+        Path pdf = folder.resolve("estimate.pdf");
+        EstimateStation estimate = (EstimateStation) window.station().orElseThrow();
+        robot.interact(() -> estimate.print(pdf));
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> estimate.printed().startsWith("Written"));
+        try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+            assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
+                    .contains("Repair it, exchange it, or leave it?", "Spat Lass, port")
+                    .contains(now().worth().orElseThrow().words().advice());
+        }
+
+        restart();
+        open("Spat Lass, port");
+        assertThat(now().job().orders()).hasSize(1);
+        assertThat(now().states()).containsEntry(Station.STRIP, Station.State.DONE);
+        assertThat(shop.journal().benchLines().shelfChange("tern-60", 0)).containsEntry("impeller", -1);
+    }
+
+    @Test
+    void aLostPieceKeepsTheLegFromBeingTagged() {
+        open("Sound Harvester, port");
+        click("#station-tag");
+        assertThat(find("#tag-it", ButtonBase.class).isDisabled()).isTrue();
+        click("#station-pump");
+        click("#note-piece_found");
+        robot.write("water tube\n");
+        WaitForAsyncUtils.waitForFxEvents();
+        click("#station-tag");
+        assertThat(find("#tag-it", ButtonBase.class).isDisabled()).isFalse();
+    }
+
+    @Test
+    void aHoldOnOneFamilyStopsWhenALegOfAnotherComesOnTheDesk() {
+        open("Spat Lass, port");
+        click("#station-leak");
+        click("#hold-source-practice");
+        fire("#practice-pump");
+        open("Mooring punt");
+        int entries = window.desk().orElseThrow().entries();
+        assertThat(find(".tag-boat", javafx.scene.control.Label.class).getText())
+                .isEqualTo("Mooring punt");
+        WaitForAsyncUtils.sleep(1_500, TimeUnit.MILLISECONDS);
+        assertThat(find(".tag-boat", javafx.scene.control.Label.class).getText())
+                .isEqualTo("Mooring punt");
+        assertThat(window.desk().orElseThrow().entries()).isEqualTo(entries);
+    }
+}

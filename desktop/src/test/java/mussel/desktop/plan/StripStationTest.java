@@ -1,0 +1,92 @@
+package mussel.desktop.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.StackPane;
+import mussel.core.job.Address;
+import mussel.core.job.Fact;
+import mussel.core.job.LegRef;
+import mussel.core.job.Scale;
+import mussel.desktop.FxThread;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.TestShop;
+import mussel.desktop.estimate.EstimateStation;
+import org.junit.jupiter.api.Test;
+
+class StripStationTest {
+    private final TestShop test = new TestShop();
+
+    private static String words(Node node) {
+        return node.lookupAll(".label").stream()
+                .map(n -> ((javafx.scene.control.Label) n).getText())
+                .reduce("", (a, b) -> a + "\n" + b);
+    }
+
+    @Test
+    void goalsAreChosenWithTheirPriceAndTheStepsFollow() throws Exception {
+        FxThread.on(() -> {
+            Desk desk = test.milky();
+            StripStation station = new StripStation(desk);
+            new Scene(new StackPane(station.node()), 640, 2_400);
+            desk.now().addListener((o, was, is) -> station.show(is));
+            station.show(desk.now().get());
+            ((ToggleButton) station.node().lookup("#pick-goal-driveshaft_seals-yes")).setSelected(true);
+
+            assertThat(desk.now().get().goals()).containsExactly("driveshaft_seals");
+            assertThat(words(station.node()))
+                    .contains("The sister leg with it")
+                    .contains("more while it is open")
+                    .contains("Later on its own")
+                    .contains("of 100 cases");
+            ((ToggleButton) station.node().lookup("#strip-view-tools")).setSelected(true);
+            assertThat(words(station.node())).contains("seal driver 34 mm");
+            return null;
+        });
+    }
+
+    @Test
+    void aPictureOfTheMatIsKeptWithItsGroup() throws Exception {
+        FxThread.on(() -> {
+            Desk desk = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
+            desk.note(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes"));
+            Mat mat = new Mat(desk);
+            Address pump = new Address("mat", "pump");
+            mat.keep(pump, Path.of("washers.png"));
+
+            assertThat(desk.job().pictures(pump)).singleElement().satisfies(p -> {
+                assertThat(p.file()).isEqualTo("kept-washers.png");
+                assertThat(p.title()).isEqualTo("washers.png");
+            });
+            desk.undo();
+            assertThat(desk.job().pictures(pump)).isEmpty();
+            return null;
+        });
+    }
+
+    @Test
+    void theEstimateWaitsForWorkAndThenWeighsIt() throws Exception {
+        FxThread.on(() -> {
+            Desk desk = test.milky();
+            EstimateStation station = new EstimateStation(desk);
+            new Scene(new StackPane(station.node()), 640, 1_600);
+            desk.now().addListener((o, was, is) -> station.show(is));
+            station.show(desk.now().get());
+            assertThat(station.node()
+                            .lookup("#print-estimate")
+                            .getParent()
+                            .getParent()
+                            .isVisible())
+                    .isFalse();
+
+            desk.note(new Fact.Chosen(Scale.GOAL.of("driveshaft_seals"), "yes"));
+            assertThat(words(station.node())).contains("Repairing it:", "Rebuilt Tern 60 leg:", "Leaving it as it is:");
+            ((ToggleButton) station.node().lookup("#pick-owner_says-repair")).setSelected(true);
+            assertThat(desk.job().choice(Scale.OWNER_SAYS)).contains("repair");
+            return null;
+        });
+    }
+}

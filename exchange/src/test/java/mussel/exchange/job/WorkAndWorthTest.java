@@ -1,0 +1,342 @@
+package mussel.exchange.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import mussel.core.job.Address;
+import mussel.core.job.Assessment;
+import mussel.core.job.BenchLine;
+import mussel.core.job.Entry;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.Further;
+import mussel.core.job.Job;
+import mussel.core.job.LegRef;
+import mussel.core.job.Made;
+import mussel.core.job.Order;
+import mussel.core.job.PumpHabit;
+import mussel.core.job.PumpWork;
+import mussel.core.job.Scale;
+import mussel.core.job.Station;
+import mussel.core.job.Stores;
+import mussel.core.job.Supply;
+import mussel.core.job.Surroundings;
+import mussel.core.job.Topic;
+import mussel.core.job.Worth;
+import mussel.core.job.Yard;
+import mussel.core.parts.Objective;
+import mussel.core.parts.Wanted;
+import mussel.core.plan.Planning;
+import mussel.core.pump.PumpInput.Extent;
+import mussel.core.pump.PumpResult.PartVerdict;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.PumpPolicy;
+import mussel.core.verdict.Judge;
+import mussel.exchange.parts.CatalogueFiles;
+import mussel.exchange.sheet.SheetFiles;
+import mussel.exchange.verdict.KnowledgeFiles;
+import org.junit.jupiter.api.Test;
+
+/** A job's pump, parts, shelf, orders and worth, as its entries leave them. */
+class WorkAndWorthTest {
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 23);
+    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final Judge JUDGE = new Judge(KnowledgeFiles.shipped());
+
+    private final List<Entry> journal = new ArrayList<>();
+    private Yard yard = SheetFiles.shippedYard();
+    private Map<String, Integer> shelf = Map.of();
+
+    WorkAndWorthTest() {
+        note(new Fact.Opened(new LegRef("l", "Spat Lass", LegRef.Position.PORT, TERN.id())));
+    }
+
+    private void note(Fact fact) {
+        journal.add(new Entry(journal.size() + 1L, 1, Instant.EPOCH, "a", fact));
+    }
+
+    private void read(Address field, double value) {
+        note(Fact.Read.byHand(field, value, ""));
+    }
+
+    private void choose(Address scale, String outcome) {
+        note(new Fact.Chosen(scale, outcome));
+    }
+
+    private void goal(String... goals) {
+        for (String goal : goals) {
+            choose(Scale.GOAL.of(goal), "yes");
+        }
+    }
+
+    private Assessment now() {
+        return Assessment.of(
+                Job.of(journal),
+                TERN,
+                new Surroundings(
+                        yard, JUDGE, List.of(), TODAY, new Stores(CatalogueFiles.shipped(), shelf), new Planning()));
+    }
+
+    private Supply.Row row(String part) {
+        return now().supply().rows().stream()
+                .filter(r -> r.part().equals(part))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aPumpNobodyLookedAtMakesNoFinding() {
+        assertThat(now().pump().looked()).isFalse();
+        assertThat(now().findings()).isEmpty();
+        assertThat(now().states()).containsEntry(Station.PUMP, Station.State.UNTOUCHED);
+    }
+
+    @Test
+    void markedVanesBecomeFindingsAndTheRestCountsAsSound() {
+        double before = now().verdict().cause("impeller_worn").orElseThrow().probability();
+        read(Field.VANE_WEAR.of("3"), 1.2);
+
+        assertThat(now().pump().input().vanes()).hasSize(6);
+        assertThat(now().findings().get("vane_tips")).satisfies(m -> {
+            assertThat(m.outcome()).isEqualTo("worn");
+            assertThat(m.by()).isEqualTo(Made.By.PUMP);
+        });
+        assertThat(now().findings().get("vane_set").outcome()).isEqualTo("straight");
+        assertThat(now().verdict().cause("impeller_worn").orElseThrow().probability())
+                .isGreaterThan(1.5 * before);
+    }
+
+    @Test
+    void aPersonMayOverruleThePump() {
+        read(Field.VANE_WEAR.of("3"), 1.2);
+        choose(Scale.OVERRULED.of("vane_tips"), "sound");
+        note(new Fact.Noted(Topic.OVERRULED_WHY.of("vane_tips"), "moulding flash"));
+
+        assertThat(now().findings().get("vane_tips")).satisfies(m -> {
+            assertThat(m.outcome()).isEqualTo("sound");
+            assertThat(m.engines()).isEqualTo("worn");
+            assertThat(m.why()).isEqualTo("moulding flash");
+        });
+    }
+
+    @Test
+    void aMissingPieceHoldsTheTagUntilItIsFound() {
+        read(Field.VANE_MISSING.of("2"), 6);
+
+        assertThat(now().pieceLost()).isTrue();
+        assertThat(now().blocks()).singleElement().asString().contains("before the leg is tagged");
+
+        note(new Fact.Noted(Topic.PIECE_FOUND.address(), "in the water tube"));
+        assertThat(now().blocks()).isEmpty();
+    }
+
+    @Test
+    void theYardsHabitDecidesWithTheCondition() {
+        choose(Scale.VANES_SEEN.address(), "yes");
+        choose(Address.the(PumpWork.HUB_BOND), "sound");
+        choose(Address.the(PumpWork.PUMP_KEY), "sound");
+        read(Field.PLATE_GROOVE.address(), 0);
+        read(Field.HOUSING_GROOVE.address(), 0);
+        read(Field.IMPELLER_AGE.address(), 30);
+        assertThat(now().pump().result().part("impeller").verdict()).isEqualTo(PartVerdict.REUSE);
+        assertThat(now().states()).containsEntry(Station.PUMP, Station.State.DONE);
+
+        yard = yard.with(new PumpHabit(PumpPolicy.CALENDAR, 24, Extent.KIT));
+        assertThat(now().pump().result().part("impeller").verdict()).isEqualTo(PartVerdict.REPLACE);
+        assertThat(now().pump().result().part("housing").verdict()).isEqualTo(PartVerdict.REPLACE);
+    }
+
+    @Test
+    void aTelltaleTimedOnASimulatedLegSaysSo() {
+        read(Field.FLOW_RPM.of("1"), 1_000);
+        read(Field.FLOW_CAUGHT.of("1"), 2_000);
+        note(new Fact.Read(Field.FLOW_TIME.of("1"), 70, "70 s", "Simulated bucket", true));
+        assertThat(now().pump().result().flows())
+                .as("where it was caught is not said")
+                .isEmpty();
+        choose(Scale.FLOW_WHERE.of("1"), "tank");
+
+        assertThat(now().pump().result().flows()).hasSize(1);
+        assertThat(now().findings().get("flow_ratio").by()).isEqualTo(Made.By.SIMULATED_FLOW);
+    }
+
+    @Test
+    void whatIsTakenLeavesTheShelfAndWhatIsOrderedIsNoLongerOpen() {
+        goal("driveshaft_seals");
+        shelf = Map.of("ds_seal", 1, "plug_washer", 14);
+        assertThat(row("ds_seal")).satisfies(r -> {
+            assertThat(r.need()).isEqualTo(2);
+            assertThat(r.open()).isEqualTo(2);
+            assertThat(r.onShelf()).isEqualTo(1);
+        });
+
+        read(Field.FROM_SHELF.of("ds_seal"), 1);
+        assertThat(row("ds_seal").open()).isEqualTo(1);
+        assertThat(row("ds_seal").onShelf()).isZero();
+        assertThat(now().supply().shelfChange()).containsEntry("ds_seal", -1);
+        assertThat(BenchLine.of(now()).shelf()).containsEntry("ds_seal", -1);
+
+        note(new Fact.Ordered(
+                "1-1",
+                "SIM-1",
+                true,
+                List.of(new Order.Line("S", "A", 2, 19, List.of(new Wanted("ds_seal", 1)), TODAY.plusDays(3))),
+                6,
+                25));
+        assertThat(row("ds_seal").open()).isZero();
+        assertThat(now().waits()).contains("order 1-1", "2026-11-26");
+        assertThat(now().supply().shelfChange())
+                .as("on its way changes nothing")
+                .containsEntry("ds_seal", -1);
+
+        note(new Fact.Arrived("1-1", TODAY.plusDays(3)));
+        assertThat(now().waits()).isEmpty();
+        assertThat(now().supply().shelfChange()).as("one taken, one over").doesNotContainKey("ds_seal");
+    }
+
+    @Test
+    void undoPutsAPartBackOnTheShelf() {
+        goal("driveshaft_seals");
+        read(Field.FROM_SHELF.of("ds_seal"), 2);
+        note(new Fact.Retracted(journal.size()));
+
+        assertThat(now().supply().shelfChange()).isEmpty();
+    }
+
+    @Test
+    void theOrderCoversWhatTheShelfDoesNotAndSaysWhatTheKitLeavesOut() {
+        goal("pump_kit", "driveshaft_seals");
+        shelf = Map.of("plug_washer", 14, "cotter_pin", 9);
+        Supply.Answer cheap = now().supply().best(Objective.COST, OptionalDouble.empty());
+
+        assertThat(cheap.result().feasible()).isTrue();
+        assertThat(cheap.result().gap()).isZero();
+        assertThat(cheap.result().fromShelf()).contains(new Wanted("plug_washer", 3));
+        assertThat(cheap.words().leftOut()).anyMatch(s -> s.contains("2 × Driveshaft seal"));
+
+        Supply.Answer soon = now().supply().best(Objective.SPEED, OptionalDouble.empty());
+        assertThat(soon.result().leadDays().orElseThrow())
+                .isLessThanOrEqualTo(cheap.result().leadDays().orElseThrow());
+        Supply.Answer late = now().supply().best(Objective.COST, OptionalDouble.of(0));
+        assertThat(late.result().feasible()).isFalse();
+        assertThat(late.words().summary()).contains("in time");
+    }
+
+    @Test
+    void aJudgedPartIsOrderedToo() {
+        goal("driveshaft_seals");
+        now().stripSteps().forEach(s -> note(new Fact.Ticked(s.step().id(), true)));
+        choose(Scale.BEFORE_CLEANING.of("seal_carrier"), "replace");
+
+        assertThat(now().supply().need()).containsEntry("seal_carrier", 1);
+    }
+
+    @Test
+    void everyGoalIsPricedNowAndLater() {
+        choose(Address.the("oil_water"), "milky");
+        goal("driveshaft_seals");
+        List<Further> further = now().further();
+
+        assertThat(further).hasSize(TERN.goals().size());
+        Further impeller = further.stream()
+                .filter(f -> f.goal().equals("impeller"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(impeller.extraMoney())
+                .as("the impeller itself; its key and gaskets come along anyway, and no work is added")
+                .isCloseTo(
+                        CatalogueFiles.shipped().of("tern-60").price("impeller").orElseThrow()
+                                + impeller.extraMinutes() * 72 / 60,
+                        within(1e-9));
+        assertThat(impeller.laterMoney()).isGreaterThan(impeller.extraMoney() + 100);
+        assertThat(further)
+                .filteredOn(Further::chosen)
+                .extracting(Further::goal)
+                .containsExactly("driveshaft_seals");
+        assertThat(further)
+                .filteredOn(f -> f.goal().equals("propshaft_seals"))
+                .singleElement()
+                .satisfies(f -> {
+                    assertThat(f.probability()).isPresent();
+                    assertThat(f.advice()).contains("of 100 cases");
+                });
+    }
+
+    @Test
+    void aTwinsSisterIsPriced() {
+        assertThat(now().twinPriced()).isEmpty();
+        goal("impeller");
+        assertThat(now().twinPriced()).contains("for both instead of").contains("€");
+    }
+
+    @Test
+    void theWorthOfAJobIsWeighedWithTheVerdict() {
+        assertThat(now().worth()).isEmpty();
+        choose(Address.the("oil_water"), "milky");
+        goal("driveshaft_seals");
+        Worth worth = now().worth().orElseThrow();
+
+        assertThat(worth.result().options())
+                .extracting(o -> o.name())
+                .containsExactly("repair", "Rebuilt Tern 60 leg", "New Tern 60 leg", "leave");
+        assertThat(worth.input().minutes().mean())
+                .isEqualTo(now().timedPlan().minutes().mean());
+        assertThat(worth.input().doubtful()).isNotEmpty().allSatisfy(d -> assertThat(d.probability())
+                .isBetween(0.02, 1.0));
+        assertThat(worth.unpriced()).isEmpty();
+        assertThat(worth.words().advice()).contains("of 100 cases");
+
+        read(Field.PARTS_COST.address(), 5_000);
+        assertThat(now().worth().orElseThrow().result().cheapest()).isNotEqualTo("repair");
+    }
+
+    @Test
+    void anOldCoreThatStaysMakesTheExchangeDearer() {
+        goal("driveshaft_seals");
+        double back = now().worth()
+                .orElseThrow()
+                .result()
+                .option("Rebuilt Tern 60 leg")
+                .mean();
+        choose(Scale.CORE_BACK.address(), "no");
+
+        assertThat(now().worth()
+                        .orElseThrow()
+                        .result()
+                        .option("Rebuilt Tern 60 leg")
+                        .mean())
+                .isEqualTo(back + 320);
+    }
+
+    @Test
+    void loosePiecesAreCountedAgainstWhatCameOff() {
+        goal("impeller");
+        assertThat(now().loose()).anySatisfy(l -> {
+            assertThat(l.part()).isEqualTo("pump_key");
+            assertThat(l.expected()).isEqualTo(1);
+            assertThat(l.off()).isFalse();
+        });
+        read(Field.COUNTED.of("top_washers"), 2);
+        assertThat(now().loose())
+                .filteredOn(Assessment.Loose::off)
+                .singleElement()
+                .satisfies(l -> {
+                    assertThat(l.part()).isEqualTo("top_washers");
+                    assertThat(l.expected()).isEqualTo(3);
+                });
+    }
+
+    @Test
+    void saltYearsAreTheLegsAgeUnlessItRunsInFreshWater() {
+        read(Field.AGE.address(), 84);
+        assertThat(now().saltYears()).isEqualTo(7);
+        choose(Scale.WATER.address(), "fresh");
+        assertThat(now().saltYears()).isZero();
+    }
+}
