@@ -17,7 +17,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 public final class Benchmarks {
     private Benchmarks() {}
 
-    /** Takes the project's folder, the JSON file to write and, where not all is wanted: engines, start, memory, desk. */
+    /** Takes the project's folder, the JSON file to write and, where not all is wanted: engines, work, start, memory, desk. */
     public static void main(String[] args) throws IOException, InterruptedException, RunnerException {
         Path home = Path.of(args[0]);
         Path out = Path.of(args[1]);
@@ -26,6 +26,9 @@ public final class Benchmarks {
         if (wanted.isEmpty() || wanted.contains("engines")) {
             all.addAll(engines());
             all.addAll(verdict());
+        }
+        if (wanted.isEmpty() || wanted.contains("work")) {
+            all.addAll(new WorkBenchmark().run());
         }
         if (wanted.isEmpty() || wanted.contains("start")) {
             all.addAll(new StartBenchmark(home).run());
