@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import mussel.core.job.Yard;
+import mussel.core.parts.Catalogue;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.Overrides;
@@ -19,7 +20,9 @@ import picocli.CommandLine.Spec;
 
 @Command(name = "schema", mixinStandardHelpOptions = true, description = "Prints the JSON Schema of a format.")
 final class SchemaCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "FORMAT", description = "family, yard, knowledge, overrides, or an engine's name")
+    @Parameters(
+            paramLabel = "FORMAT",
+            description = "family, yard, catalogue, knowledge, overrides, or an engine's name")
     private String format;
 
     @Spec
@@ -30,6 +33,7 @@ final class SchemaCommand implements Callable<Integer> {
         Map<String, ObjectNode> all = new TreeMap<>();
         all.put("family", RecordSchema.of(FamilySheet.class, "Mussel family sheet"));
         all.put("yard", RecordSchema.of(Yard.class, "Mussel yard sheet"));
+        all.put("catalogue", RecordSchema.of(Catalogue.class, "Mussel catalogue of parts"));
         all.put("knowledge", RecordSchema.of(Knowledge.class, "Mussel diagnosis tables"));
         all.put("overrides", RecordSchema.of(Overrides.class, "A yard's own numbers for the diagnosis tables"));
         Engine.all().forEach(e -> all.put(e.name(), RecordSchema.of(e.input(), "Input of the engine " + e.name())));

@@ -49,6 +49,8 @@ class ArchitectureTest {
                     "mussel.core.pump..",
                     "mussel.core.plan..",
                     "mussel.core.parts..",
+                    "mussel.core.shim..",
+                    "mussel.core.torque..",
                     "mussel.core.estimate..",
                     "mussel.core.fill..",
                     "mussel.core.log..")
@@ -59,7 +61,7 @@ class ArchitectureTest {
                             c -> !c.getPackageName().startsWith("mussel.core")
                                     || c.getPackageName()
                                             .matches(
-                                                    "mussel\\.core\\.(measure|sheet|drain|leak|verdict|pump|plan|parts|estimate|fill|log)")))
+                                                    "mussel\\.core\\.(measure|sheet|drain|leak|verdict|pump|plan|parts|shim|torque|estimate|fill|log)")))
             .andShould(new SameRoom());
 
     @ArchTest
@@ -88,7 +90,8 @@ class ArchitectureTest {
                 com.tngtech.archunit.core.domain.JavaClass item, com.tngtech.archunit.lang.ConditionEvents events) {
             item.getDirectDependenciesFromSelf().forEach(d -> {
                 String target = d.getTargetClass().getPackageName();
-                boolean other = target.matches("mussel\\.core\\.(drain|leak|verdict|pump|plan|parts|estimate|fill|log)")
+                boolean other = target.matches(
+                                "mussel\\.core\\.(drain|leak|verdict|pump|plan|parts|shim|torque|estimate|fill|log)")
                         && !target.equals(item.getPackageName());
                 if (other) {
                     events.add(com.tngtech.archunit.lang.SimpleConditionEvent.violated(item, d.getDescription()));

@@ -18,6 +18,8 @@ public final class NamedBy {
 
     /** The name in files of an enum constant. */
     public static String file(Enum<?> constant) {
-        return constant.name().toLowerCase(Locale.ROOT);
+        return constant instanceof Written written
+                ? written.file()
+                : constant.name().toLowerCase(Locale.ROOT);
     }
 }

@@ -1,7 +1,7 @@
 package mussel.core.measure;
 
 /** The units of torque in the trade, exactly as defined. */
-public enum TorqueUnit {
+public enum TorqueUnit implements Written {
     /** Newton metre. */
     NM("N.m", "N·m", 1),
     /** Pound-force inch: 0.45359237 kg x 9.80665 m/s² x 0.0254 m. */
@@ -21,7 +21,7 @@ public enum TorqueUnit {
         this.nm = nm;
     }
 
-    /** How the unit is written in files. */
+    @Override
     public String file() {
         return file;
     }

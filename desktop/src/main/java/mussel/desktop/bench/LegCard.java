@@ -88,7 +88,7 @@ final class LegCard extends VBox {
 
     /** The longline in small: a float a station. */
     private static Node floats(BenchLine line) {
-        HBox floats = new HBox(9);
+        HBox floats = new HBox(5);
         floats.setAlignment(Pos.CENTER_LEFT);
         line.states().forEach((station, state) -> {
             boolean here = station == line.current() && line.open();

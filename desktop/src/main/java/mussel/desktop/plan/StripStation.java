@@ -134,9 +134,11 @@ public final class StripStation implements StationView {
         for (String tool : now.timedPlan().tools()) {
             boolean lacking = known && now.timedPlan().toolsMissing().contains(tool);
             tools.getChildren().add(lacking ? Texts.caution(tool + ": not in the yard") : Texts.sentence(tool));
-            now.sheet().substitutes().stream()
-                    .filter(s -> s.tool().equals(tool))
-                    .forEach(s -> tools.getChildren().add(Texts.dim(PlanWords.substitute(s))));
+            if (lacking || !known) {
+                now.sheet().substitutes().stream()
+                        .filter(s -> s.tool().equals(tool))
+                        .forEach(s -> tools.getChildren().add(Texts.dim(PlanWords.substitute(s))));
+            }
         }
         if (!now.timedPlan().consumables().isEmpty()) {
             tools.getChildren().add(Texts.heading("Used up"));

@@ -37,6 +37,20 @@ import mussel.core.pump.PumpInput;
 import mussel.core.pump.PumpResult;
 import mussel.core.pump.PumpWords;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.shim.LashEngine;
+import mussel.core.shim.LashInput;
+import mussel.core.shim.LashResult;
+import mussel.core.shim.PinionEngine;
+import mussel.core.shim.PinionInput;
+import mussel.core.shim.PinionResult;
+import mussel.core.shim.ShimWords;
+import mussel.core.shim.StackEngine;
+import mussel.core.shim.StackInput;
+import mussel.core.shim.StackResult;
+import mussel.core.torque.TorqueEngine;
+import mussel.core.torque.TorqueInput;
+import mussel.core.torque.TorqueResult;
+import mussel.core.torque.TorqueWords;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Tables;
 import mussel.core.verdict.VerdictEngine;
@@ -80,6 +94,22 @@ public final class Engine {
             of("parts", PartsInput.class, in -> {
                 PartsResult out = PartsEngine.run(in);
                 return answer("parts", out, new PartsWords(in, out).notes());
+            }),
+            of("pinion", PinionInput.class, in -> {
+                PinionResult out = PinionEngine.run(in);
+                return answer("pinion", out, ShimWords.pinion(in, out));
+            }),
+            of("lash", LashInput.class, in -> {
+                LashResult out = LashEngine.run(in);
+                return answer("lash", out, ShimWords.lash(in, out));
+            }),
+            of("stack", StackInput.class, in -> {
+                StackResult out = StackEngine.run(in);
+                return answer("stack", out, List.of(ShimWords.stack(out)));
+            }),
+            of("torque", TorqueInput.class, in -> {
+                TorqueResult out = TorqueEngine.run(in);
+                return answer("torque", out, TorqueWords.notes(in, out));
             }),
             of("fill", FillInput.class, in -> {
                 FillResult out = FillEngine.run(in);

@@ -15,7 +15,8 @@ class EngineExamplesTest {
     private static final double SIX_FIGURES = 5e-6;
 
     @ParameterizedTest
-    @ValueSource(strings = {"drain", "fill", "leak-leaking", "leak-undecided", "parts"})
+    @ValueSource(
+            strings = {"drain", "fill", "leak-leaking", "leak-undecided", "parts", "pinion", "lash", "stack", "torque"})
     void workedExampleAgreesToSixFigures(String name) throws IOException {
         JsonNode example = example(name);
         String engine = name.split("-")[0];

@@ -1,0 +1,126 @@
+package mussel.core.shim;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.measure.Checked;
+import mussel.core.measure.Given;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Problems;
+
+/**
+ * What the lash engine needs: the third school, measured backlash corrected by a factor.
+ *
+ * @param readingsMm the indicator's readings at several places around (mm)
+ * @param armMm where the indicator reads, from the shaft's middle (mm)
+ * @param pitchRadiusMm the gear's pitch radius (mm)
+ * @param windowMm between what and what the lash shall lie (mm)
+ * @param spreadLimitMm how far the lash may differ around (mm)
+ * @param presentShimMm the shims that are in (mm)
+ * @param thicker what a thicker shim does to the lash
+ * @param uIndicatorMm standard uncertainty of a reading (mm)
+ * @param uShimMm standard uncertainty of a piece's thickness (mm)
+ * @param factor lash for shim, where the sheet gives it
+ * @param gears the gears it is computed from, where it does not
+ * @param drawer the shims there are; none where only the thickness is asked for
+ * @param toleranceMm how far a stack may be off (mm)
+ * @param maxPieces the most pieces in a stack
+ */
+public record LashInput(
+        @Given(value = "the readings", kind = Kind.LENGTH, min = 0, max = 20, atLeast = 3) List<Double> readingsMm,
+        @Given(value = "the arm of the indicator", kind = Kind.LENGTH, min = 0, minOpen = true, max = 1_000)
+                double armMm,
+        @Given(value = "the pitch radius", kind = Kind.LENGTH, min = 0, minOpen = true, max = 1_000)
+                double pitchRadiusMm,
+        @Given(value = "the window of the lash", kind = Kind.LENGTH, min = 0, max = 20, atLeast = 2)
+                List<Double> windowMm,
+        @Given(value = "how far the lash may differ around", kind = Kind.LENGTH, min = 0, max = 10)
+                double spreadLimitMm,
+        @Given(value = "the shims that are in", kind = Kind.LENGTH, min = 0, max = 20) double presentShimMm,
+        @Given("what a thicker shim does") Thicker thicker,
+        @Given(value = "the uncertainty of a reading", kind = Kind.LENGTH, min = 0, max = 1, orElse = "0.01")
+                double uIndicatorMm,
+        @Given(value = "the uncertainty of a shim", kind = Kind.LENGTH, min = 0, max = 1, orElse = "0.003")
+                double uShimMm,
+        @Given(value = "the factor of lash for shim", min = 0, minOpen = true, max = 10) OptionalDouble factor,
+        @Given("the gears") Optional<Gears> gears,
+        @Given("the drawer of shims") List<Shim> drawer,
+        @Given(value = "how far a stack may be off", kind = Kind.LENGTH, min = 0, max = 5, orElse = "0.02")
+                double toleranceMm,
+        @Given(value = "the most pieces", min = 1, max = StackInput.MOST_PIECES, orElse = "5") int maxPieces)
+        implements Checked {
+    /** Keeps its own copies. */
+    public LashInput {
+        readingsMm = List.copyOf(readingsMm);
+        windowMm = List.copyOf(windowMm);
+        drawer = List.copyOf(drawer);
+    }
+
+    /** What a change of the shim's thickness does to the lash. */
+    double factorUsed() {
+        return factor.isPresent() ? factor.getAsDouble() : gears.orElseThrow().factor();
+    }
+
+    @Override
+    public void check(Problems problems, String pointer) {
+        problems.unless(
+                factor.isPresent() != gears.isPresent(),
+                pointer + "/factor",
+                factor.isPresent()
+                        ? "stands beside gears: give the factor or the gears, not both"
+                        : "is missing, and so are gears: give one of the two");
+        problems.unless(
+                windowMm.size() == 2, pointer + "/window_mm", "has " + windowMm.size() + " figures; it takes two");
+        problems.unless(
+                windowMm.size() != 2 || windowMm.get(0) < windowMm.get(1),
+                pointer + "/window_mm",
+                "stands upside down or is empty: its first figure must be below its second");
+    }
+
+    /** What a thicker shim does to the lash. */
+    public enum Thicker {
+        /** The gears come closer. */
+        REDUCES,
+        /** The gears part. */
+        INCREASES
+    }
+
+    /** Which gear the shim moves. */
+    public enum Member {
+        /** The driven gear. */
+        GEAR,
+        /** The pinion. */
+        PINION
+    }
+
+    /**
+     * A pair of bevel gears at 90 degrees.
+     *
+     * @param pinionTeeth the pinion's teeth
+     * @param gearTeeth the gear's teeth
+     * @param pressureAngleDeg the pressure angle (degrees)
+     * @param spiralAngleDeg the spiral angle; 0 for straight teeth (degrees)
+     * @param member which of them the shim moves
+     */
+    public record Gears(
+            @Given(value = "the pinion's teeth", min = 5, max = 200) int pinionTeeth,
+            @Given(value = "the gear's teeth", min = 5, max = 400) int gearTeeth,
+            @Given(value = "the pressure angle (degrees)", min = 5, max = 40) double pressureAngleDeg,
+            @Given(value = "the spiral angle (degrees)", min = 0, max = 60, orElse = "0") double spiralAngleDeg,
+            @Given("which gear the shim moves") Member member) {
+        /**
+         * Change of lash at the pitch circle for an axial shift of the member: 2 tan(pressure angle) sin(its pitch cone angle) /
+         * cos(spiral angle), the cone angle atan(own teeth / the other's). From the geometry of straight and spiral bevel gears, as in the
+         * standard rules for moving a bevel gear along its axis to change backlash.
+         */
+        public double factor() {
+            double own = member == Member.GEAR ? gearTeeth : pinionTeeth;
+            double other = member == Member.GEAR ? pinionTeeth : gearTeeth;
+            double cone = Math.atan(own / other);
+            return 2
+                    * Math.tan(Math.toRadians(pressureAngleDeg))
+                    * Math.sin(cone)
+                    / Math.cos(Math.toRadians(spiralAngleDeg));
+        }
+    }
+}

@@ -1,0 +1,218 @@
+package mussel.core.torque;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.measure.Sentences;
+import mussel.core.torque.TorqueInput.Aim;
+import mussel.core.torque.TorqueInput.Wrench;
+import mussel.core.torque.TorqueResult.Choice;
+import mussel.core.torque.TorqueResult.Refused;
+import mussel.core.torque.TorqueResult.StageTorque;
+import mussel.core.torque.TorqueResult.Target;
+
+/** From the sheet's range to the wrench in the hand. A pure function of its input. */
+public final class TorqueEngine {
+    /** Below this share of its largest setting a wrench is not trusted. */
+    static final double LEAST_SHARE = 0.2;
+    /** Above this share of the proof load a bolt is overloaded. */
+    static final double MOST_PROOF = 0.9;
+    /** Below this share of the proof load a joint hardly clamps. */
+    static final double LEAST_PROOF = 0.05;
+
+    private static final double SLIP = 12;
+    private static final double ROUNDING = 1e-9;
+    private static final Sentences SAY = Sentences.beside(TorqueEngine.class);
+
+    private final TorqueInput in;
+    private final double lowNm;
+    private final double highNm;
+
+    private TorqueEngine(TorqueInput in) {
+        this.in = in;
+        double prevailing = in.prevailingNm().orElse(0);
+        this.lowNm = in.unit().toNm(in.low()) + prevailing;
+        this.highNm = in.unit().toNm(in.high()) + prevailing;
+    }
+
+    /** Computes the torque; the input has been checked. */
+    public static TorqueResult run(TorqueInput in) {
+        return new TorqueEngine(in).result();
+    }
+
+    private TorqueResult result() {
+        double target = target();
+        List<Choice> qualified = new ArrayList<>();
+        for (Wrench wrench : in.wrenches()) {
+            setting(wrench).ifPresent(qualified::add);
+        }
+        Optional<Choice> best = qualified.stream()
+                .min(Comparator.comparingDouble((Choice c) -> Math.round(c.band() / ROUNDING) * ROUNDING)
+                        .thenComparingDouble(c -> stepNm(c.wrench())));
+        List<Refused> refused = new ArrayList<>();
+        for (Wrench wrench : in.wrenches()) {
+            if (best.isEmpty() || !best.get().wrench().equals(wrench.id())) {
+                refused.add(new Refused(wrench.id(), why(wrench, qualified, best)));
+            }
+        }
+        Optional<Thread> thread = in.thread().flatMap(Thread::read);
+        OptionalDouble clamp = thread.isPresent() && in.strength().isPresent()
+                ? OptionalDouble.of(
+                        target / (in.condition().nutFactor() * thread.get().diameterMm()))
+                : OptionalDouble.empty();
+        OptionalDouble share = clamp.isPresent()
+                ? OptionalDouble.of(clamp.getAsDouble()
+                        / proofKn(thread.get(), in.strength().get()))
+                : OptionalDouble.empty();
+        return new TorqueResult(
+                Target.of(target),
+                best,
+                refused,
+                in.stages().stream().map(s -> stage(s, target, best)).toList(),
+                BoltOrder.of(in.layout(), in.count(), (int) in.columns().orElse(in.count())),
+                clamp,
+                share,
+                warnings(share, best, refused));
+    }
+
+    /** What the sheet's aim is (N·m), without what a locknut takes. */
+    private double target() {
+        double low = in.unit().toNm(in.low());
+        double high = in.unit().toNm(in.high());
+        return in.aim() == Aim.LOW ? low : in.aim() == Aim.HIGH ? high : (low + high) / 2;
+    }
+
+    private static double proofKn(Thread thread, Strength strength) {
+        return strength.proofMpa(thread.diameterMm()) * thread.stressAreaMm2() / 1_000;
+    }
+
+    private double stepNm(String id) {
+        Wrench wrench = in.wrenches().stream()
+                .filter(w -> w.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+        return wrench.unit().toNm(wrench.step());
+    }
+
+    /** The setting of a wrench that keeps the range with its accuracy: of those that do the lowest, the highest or the one nearest the middle. */
+    private Optional<Choice> setting(Wrench wrench) {
+        double perDial = wrench.unit().toNm(1) * in.gain(wrench);
+        double least = Math.max(wrench.min(), LEAST_SHARE * wrench.max());
+        double from = Math.max(least, lowNm / (1 - wrench.accuracy()) / perDial) / wrench.step();
+        double to = Math.min(wrench.max(), highNm / (1 + wrench.accuracy()) / perDial) / wrench.step();
+        long lowest = (long) Math.ceil(from - ROUNDING);
+        long highest = (long) Math.floor(to + ROUNDING);
+        if (lowest > highest) {
+            return Optional.empty();
+        }
+        long middle = Math.round((lowNm + highNm) / 2 / perDial / wrench.step());
+        long steps =
+                switch (in.aim()) {
+                    case LOW -> lowest;
+                    case HIGH -> highest;
+                    case MIDDLE -> Math.max(lowest, Math.min(highest, middle));
+                };
+        return Optional.of(choice(wrench, steps, perDial)).filter(c -> qualifies(wrench, c, least));
+    }
+
+    private static Choice choice(Wrench wrench, long steps, double perDial) {
+        double setting = Math.round(steps * wrench.step() / ROUNDING) * ROUNDING;
+        double delivered = setting * perDial;
+        return new Choice(
+                wrench.id(),
+                rounded(setting),
+                wrench.unit(),
+                delivered,
+                delivered * (1 - wrench.accuracy()),
+                delivered * (1 + wrench.accuracy()));
+    }
+
+    /** Free of the last bits that multiplying a step leaves behind. */
+    private static double rounded(double setting) {
+        return Math.round(setting * 1e9) / 1e9;
+    }
+
+    private boolean qualifies(Wrench wrench, Choice choice, double least) {
+        double slack = ROUNDING * highNm;
+        return choice.setting() >= least - ROUNDING
+                && choice.setting() <= wrench.max() + ROUNDING
+                && choice.lowNm() >= lowNm - slack
+                && choice.highNm() <= highNm + slack;
+    }
+
+    private String why(Wrench wrench, List<Choice> qualified, Optional<Choice> best) {
+        Optional<Choice> own =
+                qualified.stream().filter(c -> c.wrench().equals(wrench.id())).findFirst();
+        if (own.isPresent()) {
+            return SAY.say(
+                    "wider", figure(own.get().band()), figure(best.orElseThrow().band()));
+        }
+        double perDial = wrench.unit().toNm(1) * in.gain(wrench);
+        double dial = (lowNm + highNm) / 2 / perDial;
+        String unit = wrench.unit().symbol();
+        if (dial > wrench.max()) {
+            return SAY.say("too.high", figure(dial), unit, figure(wrench.max()));
+        }
+        if (dial < wrench.min()) {
+            return SAY.say("too.low", figure(dial), unit, figure(wrench.min()));
+        }
+        if (dial < LEAST_SHARE * wrench.max()) {
+            return SAY.say("bottom", figure(dial), unit, figure(wrench.max()));
+        }
+        return SAY.say("coarse", figure(miss(wrench)));
+    }
+
+    /** By how much the band of the nearest setting leaves the range (N·m). */
+    private double miss(Wrench wrench) {
+        double perDial = wrench.unit().toNm(1) * in.gain(wrench);
+        double dial = (lowNm + highNm) / 2 / perDial;
+        double least = Math.max(wrench.min(), LEAST_SHARE * wrench.max());
+        double held = Math.max(least, Math.min(wrench.max(), dial));
+        Choice nearest = choice(wrench, Math.round(held / wrench.step()), perDial);
+        return Math.max(0, Math.max(lowNm - nearest.lowNm(), nearest.highNm() - highNm));
+    }
+
+    private StageTorque stage(double share, double target, Optional<Choice> best) {
+        double nm = target * share;
+        if (best.isEmpty()) {
+            return new StageTorque(share, nm, OptionalDouble.empty());
+        }
+        Wrench wrench = in.wrenches().stream()
+                .filter(w -> w.id().equals(best.get().wrench()))
+                .findFirst()
+                .orElseThrow();
+        double dial = share >= 1
+                ? best.get().setting()
+                : rounded(Math.round(best.get().setting() * share / wrench.step()) * wrench.step());
+        boolean onDial = dial >= wrench.min() && dial > 0;
+        return new StageTorque(share, nm, onDial ? OptionalDouble.of(dial) : OptionalDouble.empty());
+    }
+
+    private List<String> warnings(OptionalDouble share, Optional<Choice> best, List<Refused> refused) {
+        List<String> warnings = new ArrayList<>();
+        if (share.isPresent()) {
+            double s = share.getAsDouble();
+            String percent = String.valueOf(Math.round(100 * s));
+            if (s > MOST_PROOF) {
+                boolean slip = s / SLIP >= LEAST_PROOF && s / SLIP <= MOST_PROOF;
+                warnings.add(SAY.say("proof.over", percent) + (slip ? " " + SAY.say("slip.over") : ""));
+            } else if (s < LEAST_PROOF) {
+                boolean slip = s * SLIP >= LEAST_PROOF && s * SLIP <= MOST_PROOF;
+                warnings.add(SAY.say("proof.under", percent) + (slip ? " " + SAY.say("slip.under") : ""));
+            }
+        }
+        if (best.isEmpty() && !refused.isEmpty()) {
+            in.wrenches().stream()
+                    .min(Comparator.comparingDouble(this::miss))
+                    .ifPresent(w -> warnings.add(SAY.say("none", w.id(), figure(miss(w)))));
+        }
+        return warnings;
+    }
+
+    private static String figure(double value) {
+        return String.format(Locale.ROOT, Math.abs(value) < 10 ? "%.2f" : "%.1f", value);
+    }
+}
