@@ -40,6 +40,8 @@ import mussel.desktop.kit.WhyButton;
 
 /** The water pump: the impeller as a wheel to mark, its plate, housing, hub and key, the telltale, and what each part comes to. */
 public final class PumpStation implements StationView {
+    private static final double VANE_WIDTH = 326;
+
     private final Desk desk;
     private final JobFields fields;
     private final JobPicks picks;
@@ -72,12 +74,12 @@ public final class PumpStation implements StationView {
         extent = habitRow("pump-extent", "How much", Extent.values());
         policy.onPick(p -> p.ifPresent(id -> setHabit(PumpPolicy.valueOf(id.toUpperCase(Locale.ROOT)), null)));
         extent.onPick(x -> x.ifPresent(id -> setHabit(null, Extent.valueOf(id.toUpperCase(Locale.ROOT)))));
-        HBox.setHgrow(vane, Priority.ALWAYS);
+        vane.setPrefWidth(VANE_WIDTH);
         sheet.getStyleClass().add("station");
         sheet.getChildren()
                 .addAll(
                         Texts.title("Pump"),
-                        new HBox(16, new VBox(10, wheel, seen()), vane),
+                        new FlowPane(16, 10, new VBox(10, wheel, seen()), vane),
                         new FlowPane(
                                 18,
                                 8,

@@ -22,6 +22,11 @@ import mussel.core.job.Station;
 final class Spine extends Pane {
     private static final double FLOAT_Y = 26;
     private static final double SAG = 10;
+    /** Where floats stand close every other one sinks, so that its name has room beside its neighbours'. */
+    private static final double SUNK = 17;
+
+    private static final double NARROW_HEIGHT = 52;
+    private static final double NARROW_FLOAT_Y = 18;
     private static final double LEAST_STEP = 82;
     private static final PseudoClass NARROW = PseudoClass.getPseudoClass("narrow");
 
@@ -92,20 +97,24 @@ final class Spine extends Pane {
         double step = getWidth() / floats.size();
         pseudoClassStateChanged(NARROW, step < LEAST_STEP);
         rope.getElements().clear();
-        double last = 0;
+        boolean narrow = step < LEAST_STEP;
+        double lastX = 0;
+        double lastY = 0;
         int i = 0;
         for (Button button : floats.values()) {
             double x = step * (i + 0.5);
-            double width = Math.min(button.prefWidth(-1), step);
-            button.resizeRelocate(x - width / 2, 4, width, 64);
+            double sunk = narrow && i % 2 == 1 ? SUNK : 0;
+            double width = Math.min(button.prefWidth(-1), narrow ? 2 * step : step);
+            button.resizeRelocate(x - width / 2, (narrow ? 1 : 4) + sunk, width, narrow ? NARROW_HEIGHT : 64);
+            double y = (narrow ? NARROW_FLOAT_Y : FLOAT_Y) + sunk;
             if (i == 0) {
-                rope.getElements().add(new MoveTo(x, FLOAT_Y));
+                rope.getElements().add(new MoveTo(x, y));
             } else {
                 rope.getElements()
-                        .add(new CubicCurveTo(
-                                last + step * 0.3, FLOAT_Y + SAG, x - step * 0.3, FLOAT_Y + SAG, x, FLOAT_Y));
+                        .add(new CubicCurveTo(lastX + step * 0.3, lastY + SAG, x - step * 0.3, y + SAG, x, y));
             }
-            last = x;
+            lastX = x;
+            lastY = y;
             i++;
         }
     }
