@@ -55,6 +55,11 @@ final class PartRules {
         if (in.vanes().isEmpty()) {
             rules.add(plain("not_looked", PartVerdict.JUDGE_AFTER_CLEANING));
         }
+        int unmarked = in.geometry().map(g -> g.vanes() - in.vanes().size()).orElse(0);
+        if (!in.vanes().isEmpty() && unmarked > 0) {
+            rules.add(figured(
+                    "vanes_unmarked", PartVerdict.JUDGE_AFTER_CLEANING, unmarked, 0, unmarked == 1 ? "vane" : "vanes"));
+        }
         worst(Vane::missingMm).ifPresent(v -> over(rules, "missing_piece", v, 0, "mm"));
         worst(Vane::tipWearMm).ifPresent(v -> over(rules, "tip_wear", v, limits.tipWearMm(), "mm"));
         if (!in.vanes().isEmpty()) {

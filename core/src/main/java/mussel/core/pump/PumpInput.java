@@ -71,10 +71,9 @@ public record PumpInput(
                 pointer + "/vanes",
                 "has " + vanes.size() + " vanes; an impeller has at most " + PumpGeometry.MOST_VANES);
         geometry.ifPresent(g -> problems.unless(
-                vanes.isEmpty() || vanes.size() == g.vanes(),
+                vanes.size() <= g.vanes(),
                 pointer + "/vanes",
-                "has " + vanes.size() + " vanes; this pump's impeller has " + g.vanes()
-                        + ": mark every one, sound ones too"));
+                "has " + vanes.size() + " vanes; this pump's impeller has " + g.vanes()));
     }
 
     /**

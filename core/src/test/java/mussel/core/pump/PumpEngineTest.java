@@ -137,14 +137,20 @@ class PumpEngineTest {
     }
 
     @Test
-    void anImpellerWithVanesNotMarkedIsRefused() {
-        Problems problems = new Problems();
-        pump(new ArrayList<>(List.of(Vane.SOUND)), 0, PumpPolicy.CONDITION, Extent.KIT, List.of())
-                .check(problems, "");
+    void vanesNotMarkedAreNotSoundAndMoreThanThereAreAreRefused() {
+        PumpInput two = pump(sound().subList(0, 2), 0, PumpPolicy.CONDITION, Extent.KIT, List.of());
+        assertThat(PumpEngine.run(two).part("impeller").verdict()).isEqualTo(PartVerdict.JUDGE_AFTER_CLEANING);
+        assertThat(PumpEngine.run(two).part("impeller").rules())
+                .extracting(Rule::says)
+                .anyMatch(s -> s.contains("4 vanes"));
 
+        Problems problems = new Problems();
+        List<Vane> seven = sound();
+        seven.add(Vane.SOUND);
+        pump(seven, 0, PumpPolicy.CONDITION, Extent.KIT, List.of()).check(problems, "");
         assertThat(problems.list()).singleElement().satisfies(p -> {
             assertThat(p.at()).isEqualTo("/vanes");
-            assertThat(p.problem()).contains("has 1 vanes", "has 6");
+            assertThat(p.problem()).contains("has 7 vanes", "has 6");
         });
     }
 
