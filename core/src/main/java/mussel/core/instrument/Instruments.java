@@ -17,6 +17,13 @@ public interface Instruments {
      */
     Telltale telltale(long seed);
 
+    /**
+     * A simulated torque wrench.
+     *
+     * @param seed decides what chance decides
+     */
+    TorqueWrench torqueWrench(long seed);
+
     /** Whoever takes the yard's orders. */
     PartsSupplier supplier();
 }

@@ -35,6 +35,7 @@ import mussel.core.plan.PlanResult;
 import mussel.core.plan.PlanWords;
 import mussel.core.plan.Planner;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Interval;
 import mussel.core.sheet.Part;
@@ -370,6 +371,16 @@ public final class Assessment {
                 .max(Comparator.comparing(Order::due))
                 .map(o -> SAY.say("waits.order", o.placed().order(), o.due().toString()));
         return job.note(Topic.WAITS_FOR.address()).or(() -> order).orElse("");
+    }
+
+    /** Every fastener group that is closed again, with the wrench to take and how far each bolt is. */
+    public List<TorqueWork> torques() {
+        return plan.fasteners().stream().map(this::torque).toList();
+    }
+
+    /** The wrench for one group of fasteners of the family, and how far each bolt is. */
+    public TorqueWork torque(Fastener fastener) {
+        return new TorqueWork(job, fastener, yard);
     }
 
     /** Shelf and catalogue. */

@@ -10,6 +10,7 @@ import mussel.core.measure.NamedBy;
 import mussel.core.measure.Range;
 import mussel.core.measure.Ranges;
 import mussel.core.pump.PumpInput;
+import mussel.core.torque.TorqueInput;
 
 /** Every quantity a job can hold, with its label, kind and valid range. */
 public enum Field {
@@ -85,6 +86,12 @@ public enum Field {
     PARTS_DEADLINE("here within", Kind.DAYS, Range.of(0, 1_000)),
     /** How many of a loose piece were counted on the mat, by part. */
     COUNTED("counted", Kind.COUNT, Range.of(0, 1_000)),
+    /** The torque a bolt was brought to, by fastener group and bolt. */
+    TORQUED("torqued to", Kind.TORQUE, Range.of(0, 10_000)),
+    /** The length of the adapter on the wrench, by fastener group. */
+    ADAPTER("crowfoot", TorqueInput.Adapter.class, "extensionMm"),
+    /** The angle of the adapter to the wrench, by fastener group. */
+    ADAPTER_ANGLE("its angle", Kind.ANGLE, Range.of(-180, 180)),
     /** The parts' price, where it is not the catalogue's. */
     PARTS_COST("parts in all", EstimateInput.class, "partsTotal", Kind.MONEY),
     /** Special tools to buy or hire. */

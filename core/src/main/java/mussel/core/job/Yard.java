@@ -1,11 +1,17 @@
 package mussel.core.job;
 
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
 import mussel.core.drain.DrainInput;
 import mussel.core.fill.FillInput;
+import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Problems;
 import mussel.core.measure.YardUnits;
+import mussel.core.torque.TorqueInput;
 
 /**
  * What a yard keeps and how it works.
@@ -17,6 +23,7 @@ import mussel.core.measure.YardUnits;
  * @param labourPerH its labour rate (money per hour)
  * @param downtimePerDay what a day without a leg costs an owner, unless a job says otherwise (money per day)
  * @param pumpHabit how it renews pumps
+ * @param wrenches its torque wrenches
  * @param tools the special tools it has, as the steps name them
  */
 public record Yard(
@@ -28,9 +35,12 @@ public record Yard(
         @Given(value = "what a day without a leg costs (money per day)", min = 0, max = 1_000_000, orElse = "0")
                 double downtimePerDay,
         @Given("how it renews pumps") Optional<PumpHabit> pumpHabit,
-        @Given("its special tools") List<String> tools) {
+        @Given("its torque wrenches") List<Wrench> wrenches,
+        @Given("its special tools") List<String> tools)
+        implements Checked {
     /** Keeps its own copies. */
     public Yard {
+        wrenches = List.copyOf(wrenches);
         tools = List.copyOf(tools);
         oils = List.copyOf(oils);
         bottles = List.copyOf(bottles);
@@ -46,17 +56,51 @@ public record Yard(
 
     /** The same yard reading in other units. */
     public Yard in(YardUnits other) {
-        return new Yard(name, other, oils, bottles, labourPerH, downtimePerDay, pumpHabit, tools);
+        return new Yard(name, other, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools);
     }
 
     /** The same yard with another habit for pumps. */
     public Yard with(PumpHabit habit) {
-        return new Yard(name, units, oils, bottles, labourPerH, downtimePerDay, Optional.of(habit), tools);
+        return new Yard(name, units, oils, bottles, labourPerH, downtimePerDay, Optional.of(habit), wrenches, tools);
     }
 
     /** How it renews pumps; by condition where it never said. */
     public PumpHabit pump() {
         return pumpHabit.orElse(PumpHabit.USUAL);
+    }
+
+    @Override
+    public void check(Problems problems, String pointer) {
+        for (int i = 0; i < wrenches.size(); i++) {
+            String day = wrenches.get(i).calibrated();
+            try {
+                if (!day.equals("-")) {
+                    LocalDate.parse(day);
+                }
+            } catch (DateTimeParseException e) {
+                problems.at(
+                        pointer + "/wrenches/" + i + "/calibrated", "is “" + day + "”; write the day like 2026-03-14");
+            }
+        }
+    }
+
+    /**
+     * A torque wrench of the yard.
+     *
+     * @param wrench what it is
+     * @param calibrated the day it last was, like 2026-03-14; a hyphen where nobody knows
+     * @param everyMonths how often it should be
+     */
+    public record Wrench(
+            @Given("the wrench") TorqueInput.Wrench wrench,
+            @Given(value = "the day of its calibration", orElse = "-") String calibrated,
+            @Given(value = "the months between calibrations", kind = Kind.MONTHS, min = 1, max = 120, orElse = "12")
+                    int everyMonths) {
+        /** Whether its calibration is overdue, or not known. */
+        public boolean overdue(LocalDate today) {
+            return calibrated.equals("-")
+                    || LocalDate.parse(calibrated).plusMonths(everyMonths).isBefore(today);
+        }
     }
 
     /**

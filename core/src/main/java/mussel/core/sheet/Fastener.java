@@ -2,7 +2,6 @@ package mussel.core.sheet;
 
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
@@ -19,6 +18,9 @@ import mussel.core.measure.TorqueUnit;
  * @param torque how tight
  * @param page where the sheet says so
  * @param secured what secures it: locker, new locknut, cotter pin, sealing washer
+ * @param strength its strength class; a hyphen where the sheet does not say
+ * @param wetted how its thread is wetted
+ * @param pattern how the group stands
  * @param hidden where it hides, empty when in plain sight
  */
 public record Fastener(
@@ -29,8 +31,12 @@ public record Fastener(
         @Given("the torque") Torque torque,
         @Given(value = "the page of the sheet", orElse = "-") String page,
         @Given(value = "what secures it", orElse = "-") String secured,
+        @Given(value = "the strength class", orElse = "-") String strength,
+        @Given(value = "how its thread is wetted", orElse = "oiled") Wetted wetted,
+        @Given(value = "how the group stands", orElse = "ring") Pattern pattern,
         @Given(value = "where it hides", orElse = "-") String hidden) {
-    private static final Pattern METRIC = Pattern.compile("M(\\d+(?:\\.\\d+)?)x(\\d+(?:\\.\\d+)?)");
+    private static final java.util.regex.Pattern METRIC =
+            java.util.regex.Pattern.compile("M(\\d+(?:\\.\\d+)?)x(\\d+(?:\\.\\d+)?)");
     private static final double FINE_PITCH_LOSS = 0.938194;
     private static final double STRONGEST_PROOF_MPA = 830;
     private static final double DRY_NUT_FACTOR = 0.20;
@@ -79,6 +85,26 @@ public record Fastener(
                     pointer + "/low",
                     "is above the high end (" + high + "): the range stands upside down");
         }
+    }
+
+    /** How a thread is wetted. */
+    public enum Wetted {
+        /** Clean and dry. */
+        DRY,
+        /** Oiled. */
+        OILED,
+        /** Greased. */
+        GREASED
+    }
+
+    /** How a group of fasteners stands. */
+    public enum Pattern {
+        /** Around a circle. */
+        RING,
+        /** In two rows. */
+        GRID,
+        /** In a row. */
+        LINE
     }
 
     /** The units a sheet may print. */

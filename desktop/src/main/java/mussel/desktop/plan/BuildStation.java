@@ -30,7 +30,7 @@ public final class BuildStation implements StationView {
     private final StepList steps;
     private final MatBack mat = new MatBack();
     private final VBox parts = new VBox(6);
-    private final TorqueSheet torques = new TorqueSheet();
+    private final TorqueSheet torques;
     private final Map<String, Node> views;
     private final PickRow view;
     private final Pages pages = new Pages();
@@ -39,6 +39,7 @@ public final class BuildStation implements StationView {
     /** The station of a job. */
     public BuildStation(Desk desk) {
         this.desk = desk;
+        torques = new TorqueSheet(desk);
         steps = new StepList(desk, s -> s.phase() == Phase.BUILD && !Assessment.isFilling(s));
         views = Map.of("steps", steps, "mat", mat, "parts", parts, "torques", torques);
         view = new PickRow(
@@ -65,6 +66,9 @@ public final class BuildStation implements StationView {
     private void mat(Assessment now) {
         if (mat.isVisible()) {
             mat.show(now);
+        }
+        if (torques.isVisible()) {
+            torques.show(now);
         }
     }
 
@@ -108,7 +112,6 @@ public final class BuildStation implements StationView {
             return;
         }
         listed = chosen;
-        torques.show(now);
         showParts(now);
     }
 

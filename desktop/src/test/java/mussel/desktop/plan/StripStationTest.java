@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.StackPane;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
+import mussel.core.job.TorqueWork;
 import mussel.desktop.FxThread;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
@@ -63,6 +65,38 @@ class StripStationTest {
             });
             desk.undo();
             assertThat(desk.job().pictures(pump)).isEmpty();
+            return null;
+        });
+    }
+
+    @Test
+    void boltsAreTorquedByHandAndByTheSimulatedWrench() throws Exception {
+        FxThread.on(() -> {
+            Desk desk = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
+            desk.note(new Fact.Chosen(Scale.GOAL.of("driveshaft_seals"), "yes"));
+            TorqueSheet sheet = new TorqueSheet(desk);
+            new Scene(new StackPane(sheet), 640, 2_400);
+            desk.now().addListener((o, was, is) -> sheet.show(is));
+            sheet.show(desk.now().get());
+            ((ButtonBase) sheet.lookup("#bolt-pump_bolts-2")).fire();
+            assertThat(sheet.lookup("#bolt-pump_bolts-2").getAccessibleText()).endsWith("done");
+            ((ButtonBase) sheet.lookup("#pull-pump_bolts")).fire();
+
+            assertThat(desk.now()
+                            .get()
+                            .torque(desk.now()
+                                    .get()
+                                    .sheet()
+                                    .fastener("pump_bolts")
+                                    .orElseThrow())
+                            .bolts())
+                    .filteredOn(b -> b.nm().isPresent())
+                    .hasSize(2)
+                    .filteredOn(TorqueWork.Bolt::simulated)
+                    .hasSize(1);
+            assertThat(words(sheet)).contains("by a simulated wrench, which tightens nothing");
+            ((ButtonBase) sheet.lookup("#bolt-pump_bolts-2")).fire();
+            assertThat(desk.job().reading(TorqueWork.address("pump_bolts", 2))).isEmpty();
             return null;
         });
     }

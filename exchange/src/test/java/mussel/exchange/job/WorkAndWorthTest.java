@@ -28,6 +28,7 @@ import mussel.core.job.Stores;
 import mussel.core.job.Supply;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Topic;
+import mussel.core.job.TorqueWork;
 import mussel.core.job.Worth;
 import mussel.core.job.Yard;
 import mussel.core.parts.Objective;
@@ -330,6 +331,66 @@ class WorkAndWorthTest {
                     assertThat(l.part()).isEqualTo("top_washers");
                     assertThat(l.expected()).isEqualTo(3);
                 });
+    }
+
+    private TorqueWork torque(String fastener) {
+        return now().torques().stream()
+                .filter(t -> t.fastener().id().equals(fastener))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void everyGroupClosedAgainGetsAWrenchAndTheCrowfootChangesItsSetting() {
+        goal("driveshaft_seals");
+        assertThat(now().torques())
+                .extracting(t -> t.fastener())
+                .isEqualTo(now().plan().fasteners());
+        double straight = torque("leg_front").result().choice().orElseThrow().setting();
+        read(Field.ADAPTER.of("leg_front"), 60);
+        assertThat(torque("leg_front").result().choice().orElseThrow().setting())
+                .isLessThan(straight);
+        read(Field.ADAPTER_ANGLE.of("leg_front"), 90);
+        assertThat(torque("leg_front").result().choice().orElseThrow().setting())
+                .isEqualTo(straight);
+    }
+
+    @Test
+    void eachBoltIsDoneUnderOrOver() {
+        goal("driveshaft_seals");
+        read(TorqueWork.address("leg_bolts", 1), 37);
+        read(TorqueWork.address("leg_bolts", 2), 30);
+        read(TorqueWork.address("leg_bolts", 3), 41);
+        TorqueWork work = torque("leg_bolts");
+
+        assertThat(work.bolts())
+                .extracting(TorqueWork.Bolt::state)
+                .containsExactly(
+                        TorqueWork.State.DONE, TorqueWork.State.UNDER, TorqueWork.State.OVER, TorqueWork.State.OPEN);
+        assertThat(work.next().orElseThrow().state()).isNotEqualTo(TorqueWork.State.DONE);
+        assertThat(work.count(TorqueWork.State.OVER)).isEqualTo(1);
+    }
+
+    @Test
+    void noTorqueOfAShippedFamilyOverloadsItsBoltAndMostHaveAWrenchInTheYard() {
+        for (FamilySheet sheet : SheetFiles.shipped()) {
+            Job job = Job.of(List.of(new Entry(
+                    1,
+                    1,
+                    Instant.EPOCH,
+                    "a",
+                    new Fact.Opened(new LegRef("x", "X", LegRef.Position.SINGLE, sheet.id())))));
+            Assessment empty = Assessment.of(job, sheet, new Surroundings(yard, JUDGE, List.of(), TODAY));
+            sheet.fasteners().forEach(f -> assertThat(empty.torque(f).result().warnings())
+                    .as(sheet.id() + " " + f.id())
+                    .noneMatch(w -> w.contains("proof load")));
+        }
+    }
+
+    @Test
+    void aWrenchWhoseCalibrationIsOverdueSaysSo() {
+        assertThat(yard.wrenches()).filteredOn(w -> w.overdue(TODAY)).hasSize(1);
+        assertThat(yard.wrenches().get(0).overdue(LocalDate.of(2027, 3, 15))).isTrue();
     }
 
     @Test

@@ -4,6 +4,7 @@ import mussel.core.instrument.Instruments;
 import mussel.core.instrument.PartsSupplier;
 import mussel.core.instrument.PracticeTester;
 import mussel.core.instrument.Telltale;
+import mussel.core.instrument.TorqueWrench;
 
 /** Every instrument of the bench, simulated. */
 public final class SimulatedInstruments implements Instruments {
@@ -15,6 +16,11 @@ public final class SimulatedInstruments implements Instruments {
     @Override
     public Telltale telltale(long seed) {
         return new SimulatedTelltale(seed);
+    }
+
+    @Override
+    public TorqueWrench torqueWrench(long seed) {
+        return new SimulatedTorqueWrench(seed);
     }
 
     @Override

@@ -32,6 +32,17 @@ class SimulatedSupplierTest {
     }
 
     @Test
+    void aTorqueWrenchStaysNearItsSettingAndIsTheSameForTheSameSeed() {
+        SimulatedTorqueWrench wrench = new SimulatedTorqueWrench(3);
+        SimulatedTorqueWrench again = new SimulatedTorqueWrench(3);
+        for (int i = 0; i < 200; i++) {
+            double reached = wrench.pull(37, 0.03);
+            assertThat(reached).isBetween(35.0, 39.0).isEqualTo(again.pull(37, 0.03));
+        }
+        assertThat(wrench.simulated()).isTrue();
+    }
+
+    @Test
     void aTelltaleScattersAroundTheFlowItIsGiven() {
         SimulatedTelltale telltale = new SimulatedTelltale(5);
         double sum = 0;

@@ -1,0 +1,155 @@
+package mussel.desktop.plan;
+
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mussel.core.instrument.TorqueWrench;
+import mussel.core.job.Address;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.TorqueWork;
+import mussel.core.job.TorqueWork.Bolt;
+import mussel.core.job.TorqueWork.State;
+import mussel.core.measure.Display;
+import mussel.core.measure.TorqueUnit;
+import mussel.core.sheet.Fastener;
+import mussel.core.sheet.Step;
+import mussel.core.torque.TorqueResult;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.kit.Texts;
+
+/** One group of fasteners: the wrench and its setting in large figures, the bolts in their order, and what each was brought to. */
+final class TorqueCard extends VBox {
+    private static final List<TorqueUnit> UNITS =
+            List.of(TorqueUnit.NM, TorqueUnit.LBF_IN, TorqueUnit.LBF_FT, TorqueUnit.KGF_M);
+
+    private final Desk desk;
+    private final JobFields fields;
+    private final String fastener;
+    private final Label title = Texts.wrapped("", "strong");
+    private final Label setting = Texts.wrapped("", "large");
+    private final Label wrench = Texts.sentence("");
+    private final Label range = Texts.dim("");
+    private final Label secured = Texts.dim("");
+    private final VBox warnings = new VBox(3);
+    private final Label glance = Texts.sentence("");
+    private final BoltPattern pattern;
+    private final Button pull = new Button("Pull the next with the simulated wrench");
+    private TorqueWork shown;
+
+    TorqueCard(Desk desk, Fastener group) {
+        super(6);
+        this.desk = desk;
+        this.fastener = group.id();
+        fields = new JobFields(desk);
+        pattern = new BoltPattern(this::byHand);
+        getStyleClass().add("card");
+        pull.setId("pull-" + fastener);
+        pull.getStyleClass().add("simulated");
+        pull.setOnAction(e -> shown.next().ifPresent(b -> simulated(b.number())));
+        FlowPane adapter = new FlowPane(
+                12,
+                6,
+                fields.field(Field.ADAPTER, Field.ADAPTER.of(fastener), Field.ADAPTER.label()),
+                fields.field(Field.ADAPTER_ANGLE, Field.ADAPTER_ANGLE.of(fastener), Field.ADAPTER_ANGLE.label()));
+        VBox words = new VBox(4, setting, wrench, range, adapter, glance, pull);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMinWidth(220);
+        getChildren().addAll(title, new HBox(18, words, pattern), warnings, secured);
+    }
+
+    /** A bolt pressed: brought to the setting by hand, or opened again. */
+    private void byHand(int bolt) {
+        Address at = TorqueWork.address(fastener, bolt);
+        if (desk.job().reading(at).isPresent()) {
+            desk.note(new Fact.Cleared(at));
+            return;
+        }
+        double nm = shown.result()
+                .choice()
+                .map(TorqueResult.Choice::deliveredNm)
+                .orElse(shown.result().target().nm());
+        desk.read(at, nm, Display.significant(nm) + " N·m, clicked");
+    }
+
+    private void simulated(int bolt) {
+        TorqueWrench practice =
+                desk.shop().instruments().torqueWrench(desk.job().id() * 101L + fastener.hashCode());
+        double nm = shown.result()
+                .choice()
+                .map(TorqueResult.Choice::deliveredNm)
+                .orElse(shown.result().target().nm());
+        double accuracy = shown.result()
+                .choice()
+                .map(c -> (c.highNm() - c.deliveredNm()) / c.deliveredNm())
+                .orElse(0.04);
+        double reached = nm;
+        for (int i = 0; i < bolt; i++) {
+            reached = practice.pull(nm, accuracy);
+        }
+        desk.note(new Fact.Read(
+                TorqueWork.address(fastener, bolt),
+                reached,
+                Display.significant(reached) + " N·m",
+                practice.name(),
+                practice.simulated()));
+    }
+
+    void show(Assessment now, TorqueWork work) {
+        shown = work;
+        fields.show(now);
+        Fastener group = work.fastener();
+        title.setText(group.count() + " × " + group.title() + ", " + group.thread());
+        TorqueResult out = work.result();
+        setting.setText(out.choice()
+                .map(c -> number(c.setting()) + " " + c.unit().symbol())
+                .orElse("no wrench keeps this range"));
+        wrench.setText(out.choice().map(c -> words(now, c, out)).orElseGet(() -> why(out)));
+        range.setText(String.join(
+                "; ", UNITS.stream().map(u -> group.torque().range().range(u)).toList()));
+        warnings.getChildren()
+                .setAll(out.warnings().stream().map(Texts::caution).toList());
+        long simulated = work.bolts().stream().filter(Bolt::simulated).count();
+        glance.setText(work.count(State.DONE) + " of " + group.count() + " done"
+                + (work.count(State.UNDER) > 0 ? ", " + work.count(State.UNDER) + " under" : "")
+                + (work.count(State.OVER) > 0 ? ", " + work.count(State.OVER) + " over: back off and start again" : "")
+                + (simulated > 0 ? "; " + simulated + " by a simulated wrench, which tightens nothing" : "") + ".");
+        pattern.show(work);
+        pull.setDisable(work.next().isEmpty());
+        secured.setText("Sheet page " + group.page()
+                + (Step.says(group.secured()) ? "; " + group.secured() : "")
+                + (group.isHidden() ? ". Hidden: " + group.hidden() : ""));
+    }
+
+    private static String words(Assessment now, TorqueResult.Choice choice, TorqueResult out) {
+        boolean overdue = now.yard().wrenches().stream()
+                .filter(w -> w.wrench().id().equals(choice.wrench()))
+                .anyMatch(w -> w.overdue(now.today()));
+        String stage = out.stages().size() > 1 && out.stages().get(0).setting().isPresent()
+                ? " First all to " + number(out.stages().get(0).setting().getAsDouble()) + ", then this."
+                : "";
+        return "on the " + choice.wrench() + "; " + Display.significant(choice.deliveredNm()) + " N·m reach the bolt, "
+                + Display.significant(choice.lowNm()) + " to " + Display.significant(choice.highNm())
+                + " with its accuracy." + stage + (overdue ? " Its calibration is overdue." : "");
+    }
+
+    private static String why(TorqueResult out) {
+        return out.refused().isEmpty()
+                ? "The yard's sheet lists no wrenches; the range stands below."
+                : String.join(
+                        " ",
+                        out.refused().stream()
+                                .map(r -> "The " + r.wrench() + ": " + r.why())
+                                .toList());
+    }
+
+    private static String number(double setting) {
+        return setting == Math.rint(setting) ? String.valueOf((long) setting) : Display.significant(setting);
+    }
+}
