@@ -19,6 +19,9 @@ import mussel.core.verdict.VerdictResult;
 /** Whether a job is worth doing: the estimate engine fed from plan, verdict, catalogue and yard. */
 public final class Worth {
     private static final double LEAST_DOUBT = 0.02;
+    /** The doubts with the largest expected cost: those beyond these hardly move the range, and each doubles the work. */
+    private static final int MOST_DOUBTS = 9;
+
     private static final double USUAL_LIFE_H = 600;
     private static final double LEAVE_LIFE_SHARE = 0.25;
 
@@ -98,7 +101,7 @@ public final class Worth {
         }
         return doubtful.stream()
                 .sorted(Comparator.comparingDouble((Doubtful d) -> -d.price() * d.probability()))
-                .limit(EstimateInput.MOST_DOUBTFUL)
+                .limit(MOST_DOUBTS)
                 .toList();
     }
 

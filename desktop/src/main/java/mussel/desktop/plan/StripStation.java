@@ -29,7 +29,7 @@ public final class StripStation implements StationView {
     private final WhyButton why;
     private final VBox tools = new VBox(6);
     private final Map<String, Node> views;
-    private final GoalsPage goals;
+    private Optional<GoalsPage> goals = Optional.empty();
     private final StepList steps;
     private final Mat mat;
     private final InspectPage inspect;
@@ -40,7 +40,6 @@ public final class StripStation implements StationView {
     /** The station of a job. */
     public StripStation(Desk desk) {
         this.desk = desk;
-        goals = new GoalsPage(desk);
         steps = new StepList(desk, s -> s.phase() == Phase.DOWN || s.phase() == Phase.STRIP);
         mat = new Mat(desk);
         sheet.getStyleClass().add("station");
@@ -55,7 +54,7 @@ public final class StripStation implements StationView {
                         Choice.text("tools", "Tools")));
         view.keepsOne().onPick(which -> open(which.orElse("steps")));
         inspect = new InspectPage(desk);
-        views = Map.of("goals", goals, "steps", steps, "mat", mat, "inspect", inspect, "tools", tools);
+        views = Map.of("steps", steps, "mat", mat, "inspect", inspect, "tools", tools);
         why = new WhyButton(
                 "why-time",
                 () -> desk.now().get().plan().steps().isEmpty()
@@ -65,16 +64,17 @@ public final class StripStation implements StationView {
     }
 
     private void open(String which) {
-        pages.show(views.get(which));
+        if (which.equals("goals") && goals.isEmpty()) {
+            goals = Optional.of(new GoalsPage(desk));
+        }
+        pages.show(which.equals("goals") ? goals.orElseThrow() : views.get(which));
         view.show(Optional.of(which));
         fill(desk.now().get());
     }
 
     /** Only what is seen is drawn anew. */
     private void fill(Assessment now) {
-        if (goals.isVisible()) {
-            goals.show(now);
-        }
+        goals.filter(Node::isVisible).ifPresent(page -> page.show(now));
         if (mat.isVisible()) {
             mat.show(now);
         }

@@ -132,7 +132,8 @@ final class TorqueCard extends VBox {
                 .filter(w -> w.wrench().id().equals(choice.wrench()))
                 .anyMatch(w -> w.overdue(now.today()));
         String stage = out.stages().size() > 1 && out.stages().get(0).setting().isPresent()
-                ? " First all to " + number(out.stages().get(0).setting().getAsDouble()) + ", then this."
+                ? " First all to " + number(out.stages().get(0).setting().getAsDouble()) + " "
+                        + choice.unit().symbol() + ", then this."
                 : "";
         return "on the " + choice.wrench() + "; " + Display.significant(choice.deliveredNm()) + " N·m reach the bolt, "
                 + Display.significant(choice.lowNm()) + " to " + Display.significant(choice.highNm())

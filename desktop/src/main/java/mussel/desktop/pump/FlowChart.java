@@ -4,6 +4,7 @@ import java.util.List;
 import javafx.scene.chart.LineChart;
 import javafx.scene.chart.NumberAxis;
 import javafx.scene.chart.XYChart;
+import javafx.scene.shape.Circle;
 import mussel.core.pump.PumpResult;
 
 /** The telltale over speed: what a new pump should give, what this one should as it is, and what was caught. */
@@ -11,6 +12,8 @@ final class FlowChart extends LineChart<Number, Number> {
     private final XYChart.Series<Number, Number> asNew = new XYChart.Series<>();
     private final XYChart.Series<Number, Number> now = new XYChart.Series<>();
     private final XYChart.Series<Number, Number> caught = new XYChart.Series<>();
+    private List<PumpResult.FlowPoint> curves = List.of();
+    private List<PumpResult.MeasuredFlow> points = List.of();
 
     FlowChart() {
         super(new NumberAxis(0, 6_000, 1_000), new NumberAxis());
@@ -18,7 +21,7 @@ final class FlowChart extends LineChart<Number, Number> {
         getYAxis().setLabel("telltale (l/min)");
         getStyleClass().add("flow-chart");
         setAnimated(false);
-        setCreateSymbols(true);
+        setCreateSymbols(false);
         setMinHeight(210);
         setPrefHeight(230);
         asNew.setName("new pump, estimate");
@@ -28,8 +31,22 @@ final class FlowChart extends LineChart<Number, Number> {
         setAccessibleText("Telltale flow over engine speed");
     }
 
+    /** A round mark: the curves have none. */
+    private static XYChart.Data<Number, Number> point(PumpResult.MeasuredFlow flow) {
+        XYChart.Data<Number, Number> point = new XYChart.Data<>(flow.rpm(), flow.measuredLMin());
+        Circle round = new Circle(6);
+        round.getStyleClass().add("caught-point");
+        point.setNode(round);
+        return point;
+    }
+
     /** Shows the curves for a telltale that takes that share of the flow. */
     void show(PumpResult result, double share) {
+        if (result.expected().equals(curves) && result.flows().equals(points)) {
+            return;
+        }
+        curves = result.expected();
+        points = result.flows();
         asNew.getData()
                 .setAll(result.expected().stream()
                         .map(p -> new XYChart.Data<Number, Number>(p.rpm(), share * p.newLMin()))
@@ -38,9 +55,6 @@ final class FlowChart extends LineChart<Number, Number> {
                 .setAll(result.expected().stream()
                         .map(p -> new XYChart.Data<Number, Number>(p.rpm(), share * p.nowLMin()))
                         .toList());
-        caught.getData()
-                .setAll(result.flows().stream()
-                        .map(f -> new XYChart.Data<Number, Number>(f.rpm(), f.measuredLMin()))
-                        .toList());
+        caught.getData().setAll(result.flows().stream().map(FlowChart::point).toList());
     }
 }
