@@ -83,6 +83,30 @@ class CommandsTest {
     }
 
     @Test
+    void theOwnersEstimateAndTheMatAreReportedToo() throws IOException {
+        Path log = folder.resolve("demo.mussel");
+        DemoYard.fill(log, DAY);
+        Path estimate = folder.resolve("estimate.pdf");
+        Path mat = folder.resolve("mat.pdf");
+
+        assertThat(run("--log", log.toString(), "report", "13", "--paper", "estimate", "--out", estimate.toString()))
+                .as(err.toString())
+                .isZero();
+        assertThat(run("--log", log.toString(), "report", "13", "--paper", "mat", "--out", mat.toString()))
+                .isZero();
+        try (PDDocument document = Loader.loadPDF(estimate.toFile())) {
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains("Sound Harvester, port", "Rebuilt Skua 225 leg");
+        }
+        try (PDDocument document = Loader.loadPDF(mat.toFile())) {
+            assertThat(new PDFTextStripper().getText(document)).contains("The way back", "Carrier ring");
+        }
+        assertThat(run("--log", log.toString(), "report", "12", "--paper", "estimate", "--out", estimate.toString()))
+                .isEqualTo(2);
+        assertThat(err.toString()).contains("nothing is to be done yet").doesNotContain("Exception");
+    }
+
+    @Test
     void whatIsNotThereIsSaidInASentence() {
         Path log = folder.resolve("none.mussel");
         assertThat(run("--log", log.toString(), "report", "5", "--out", "x.pdf"))

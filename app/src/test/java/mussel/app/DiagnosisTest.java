@@ -8,7 +8,6 @@ import java.nio.file.Path;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
-import mussel.app.demo.DemoYard;
 import mussel.core.job.Fact;
 import mussel.core.job.HeldTest;
 import mussel.core.job.Made;
@@ -20,23 +19,9 @@ import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** A leg with milky oil is diagnosed in the real window: looks, holds on the simulated tester, soap, and which lip it is. */
-class DiagnosisTest extends WindowJourney {
-    @Override
-    Path logbook() {
-        Path demo = folder.resolve("demo.mussel");
-        if (!Files.exists(demo)) {
-            DemoYard.fill(demo, DAY.instant());
-        }
-        return demo;
-    }
-
+class DiagnosisTest extends DemoJourney {
     private void openMilkyLeg() {
-        int job = shop.journal().benchLines().open().stream()
-                .filter(l -> l.leg().title().equals("Spat Lass, port"))
-                .findFirst()
-                .orElseThrow()
-                .job();
-        click("#leg-" + job);
+        click("#leg-" + job("Spat Lass, port"));
     }
 
     private void waitFor(java.util.function.BooleanSupplier holds) throws Exception {

@@ -2,11 +2,9 @@ package mussel.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.ButtonBase;
-import mussel.app.demo.DemoYard;
 import mussel.core.job.Field;
 import mussel.core.job.Station;
 import mussel.core.plan.Plan.PlannedStep;
@@ -19,22 +17,9 @@ import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** After the verdict, in the real window: what else while it is open, the mat, the order, and the owner's estimate. */
-class PlanAndPartsTest extends WindowJourney {
-    @Override
-    Path logbook() {
-        Path demo = folder.resolve("demo.mussel");
-        if (!Files.exists(demo)) {
-            DemoYard.fill(demo, DAY.instant());
-        }
-        return demo;
-    }
-
+class PlanAndPartsTest extends DemoJourney {
     private void open(String leg) {
-        int job = shop.journal().benchLines().open().stream()
-                .filter(l -> l.leg().title().equals(leg))
-                .findFirst()
-                .orElseThrow()
-                .job();
+        int job = job(leg);
         robot.interact(() -> window.open(job));
     }
 

@@ -157,6 +157,9 @@ public final class UnitTable {
     }
 
     private static String fold(String spelled) {
+        if (spelled.strip().equals("°")) {
+            return "deg";
+        }
         return spelled.toLowerCase(Locale.ROOT)
                 .replaceAll("[\\s.·⋅*()°\\-/]", "")
                 .replace('μ', 'µ');

@@ -107,6 +107,22 @@ class AmountReaderTest {
         });
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "1200 rpm, SPEED, 1200",
+        "22 deg, ANGLE, 22",
+        "22°, ANGLE, 22",
+        "54.5 s, TIMED, 54.5",
+        "1.5 min, TIMED, 90",
+        "2 weeks, DAYS, 14",
+        "'12,50 €', MONEY, 12.5",
+        "180, MONEY, 180"
+    })
+    void theUnitsOfTheWorkAreRead(String typed, Kind kind, double value) {
+        assertThat(read(typed, kind)).isInstanceOfSatisfying(Typed.Understood.class, u -> assertThat(u.value())
+                .isCloseTo(value, within(1e-9)));
+    }
+
     @Test
     void aVeryLongTextIsRefused() {
         assertThat(read("9".repeat(50_000_00), Kind.VOLUME)).isInstanceOf(Typed.Refused.class);

@@ -3,9 +3,7 @@ package mussel.desktop.parts;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.concurrent.TimeUnit;
-import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.ButtonBase;
 import javafx.scene.layout.StackPane;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -14,6 +12,7 @@ import mussel.core.job.Order;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.desktop.FxThread;
+import mussel.desktop.Pressing;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
 import org.junit.jupiter.api.Test;
@@ -35,12 +34,8 @@ class PartsStationTest {
         station.show(desk.now().get());
     }
 
-    private Node node(String id) {
-        return station.node().lookup(id);
-    }
-
     private void press(String id) {
-        ((ButtonBase) node(id)).fire();
+        Pressing.press(station.node(), id);
     }
 
     private void waitUntilReady() throws Exception {

@@ -3,10 +3,7 @@ package mussel.desktop.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.ButtonBase;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.StackPane;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
@@ -14,6 +11,7 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.TorqueWork;
 import mussel.desktop.FxThread;
+import mussel.desktop.Pressing;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
 import mussel.desktop.estimate.EstimateStation;
@@ -21,12 +19,6 @@ import org.junit.jupiter.api.Test;
 
 class StripStationTest {
     private final TestShop test = new TestShop();
-
-    private static String words(Node node) {
-        return node.lookupAll(".label").stream()
-                .map(n -> ((javafx.scene.control.Label) n).getText())
-                .reduce("", (a, b) -> a + "\n" + b);
-    }
 
     @Test
     void goalsAreChosenWithTheirPriceAndTheStepsFollow() throws Exception {
@@ -36,16 +28,16 @@ class StripStationTest {
             new Scene(new StackPane(station.node()), 640, 2_400);
             desk.now().addListener((o, was, is) -> station.show(is));
             station.show(desk.now().get());
-            ((ToggleButton) station.node().lookup("#pick-goal-driveshaft_seals-yes")).setSelected(true);
+            Pressing.press(station.node(), "#pick-goal-driveshaft_seals-yes");
 
             assertThat(desk.now().get().goals()).containsExactly("driveshaft_seals");
-            assertThat(words(station.node()))
+            assertThat(Pressing.words(station.node()))
                     .contains("The sister leg with it")
                     .contains("more while it is open")
                     .contains("Later on its own")
                     .contains("of 100 cases");
-            ((ToggleButton) station.node().lookup("#strip-view-tools")).setSelected(true);
-            assertThat(words(station.node())).contains("seal driver 34 mm");
+            Pressing.press(station.node(), "#strip-view-tools");
+            assertThat(Pressing.words(station.node())).contains("seal driver 34 mm");
             return null;
         });
     }
@@ -78,9 +70,9 @@ class StripStationTest {
             new Scene(new StackPane(sheet), 640, 2_400);
             desk.now().addListener((o, was, is) -> sheet.show(is));
             sheet.show(desk.now().get());
-            ((ButtonBase) sheet.lookup("#bolt-pump_bolts-2")).fire();
+            Pressing.press(sheet, "#bolt-pump_bolts-2");
             assertThat(sheet.lookup("#bolt-pump_bolts-2").getAccessibleText()).endsWith("done");
-            ((ButtonBase) sheet.lookup("#pull-pump_bolts")).fire();
+            Pressing.press(sheet, "#pull-pump_bolts");
 
             assertThat(desk.now()
                             .get()
@@ -94,8 +86,8 @@ class StripStationTest {
                     .hasSize(2)
                     .filteredOn(TorqueWork.Bolt::simulated)
                     .hasSize(1);
-            assertThat(words(sheet)).contains("by a simulated wrench, which tightens nothing");
-            ((ButtonBase) sheet.lookup("#bolt-pump_bolts-2")).fire();
+            assertThat(Pressing.words(sheet)).contains("by a simulated wrench, which tightens nothing");
+            Pressing.press(sheet, "#bolt-pump_bolts-2");
             assertThat(desk.job().reading(TorqueWork.address("pump_bolts", 2))).isEmpty();
             return null;
         });
@@ -117,8 +109,9 @@ class StripStationTest {
                     .isFalse();
 
             desk.note(new Fact.Chosen(Scale.GOAL.of("driveshaft_seals"), "yes"));
-            assertThat(words(station.node())).contains("Repairing it:", "Rebuilt Tern 60 leg:", "Leaving it as it is:");
-            ((ToggleButton) station.node().lookup("#pick-owner_says-repair")).setSelected(true);
+            assertThat(Pressing.words(station.node()))
+                    .contains("Repairing it:", "Rebuilt Tern 60 leg:", "Leaving it as it is:");
+            Pressing.press(station.node(), "#pick-owner_says-repair");
             assertThat(desk.job().choice(Scale.OWNER_SAYS)).contains("repair");
             return null;
         });

@@ -5,9 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
@@ -18,6 +16,7 @@ import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.core.sheet.PumpPolicy;
 import mussel.desktop.FxThread;
+import mussel.desktop.Pressing;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
 import mussel.desktop.kit.QuantityField;
@@ -41,11 +40,7 @@ class PumpStationTest {
     }
 
     private void press(String id) {
-        if (node(id) instanceof ToggleButton toggle) {
-            toggle.setSelected(true);
-        } else {
-            ((ButtonBase) node(id)).fire();
-        }
+        Pressing.press(station.node(), id);
     }
 
     private void pickVane(int number) {
