@@ -353,6 +353,13 @@ public final class Assessment {
         return pump;
     }
 
+    /** Whether any reading, hold or look of the job comes from a simulated instrument. */
+    public boolean simulated() {
+        return job.readings().values().stream().anyMatch(Fact.Read::simulated)
+                || job.holds().stream().anyMatch(Hold::simulated)
+                || findings.values().stream().anyMatch(m -> m.by() == Made.By.SIMULATED);
+    }
+
     /** Whether a piece of the impeller is missing and nobody has said where it was found. */
     public boolean pieceLost() {
         return pump.result().missingPiece()

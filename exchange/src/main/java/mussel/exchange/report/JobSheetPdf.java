@@ -9,12 +9,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import mussel.core.job.Assessment;
-import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
-import mussel.core.job.Hold;
 import mussel.core.job.Job;
-import mussel.core.job.Made;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.core.leak.LeakMode;
@@ -105,16 +102,10 @@ public final class JobSheetPdf {
             }
             page.text("Water and volume are estimates; their bounds are two standard uncertainties.", FOOT);
         }
-        if (simulated()) {
+        if (all.simulated()) {
             page.heading("Some readings come from a simulated instrument and say nothing of this leg.", BODY);
         }
         page.skip(6);
-    }
-
-    private boolean simulated() {
-        return job.readings().values().stream().anyMatch(Fact.Read::simulated)
-                || job.holds().stream().anyMatch(Hold::simulated)
-                || all.findings().values().stream().anyMatch(m -> m.by() == Made.By.SIMULATED);
     }
 
     /** What the holds prove and what is wrong, as far as anything was looked at. */

@@ -31,6 +31,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 public final class Papers {
     private static final float BODY = 10;
     private static final float FOOT = 8;
+    private static final float ROOM_FOR_STEPS = 90;
     private static final double LEAST_SPREAD = 0.005;
 
     private Papers() {}
@@ -195,6 +196,7 @@ public final class Papers {
                 page.pair(job.supply().title(loose.part()), loose.expected() + " came off, " + counted, BODY);
             }
             page.skip(6);
+            page.keepTogether(ROOM_FOR_STEPS);
             page.heading("The way back", 12);
             for (PlannedStep step : job.buildSteps()) {
                 back(page, job, step.step());
@@ -241,6 +243,9 @@ public final class Papers {
                         + job.job().id() + ". " + job.yard().name() + ", " + job.today() + ".",
                 BODY);
         page.line();
+        if (job.simulated()) {
+            page.heading("Some readings come from a simulated instrument and say nothing of this leg.", BODY);
+        }
         page.skip(4);
     }
 

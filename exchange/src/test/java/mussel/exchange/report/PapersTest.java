@@ -95,6 +95,19 @@ class PapersTest {
     }
 
     @Test
+    void simulatedReadingsAreNamedOnPaper() throws IOException {
+        work("propshaft_seals");
+        Path without = folder.resolve("without.pdf");
+        Papers.estimate(now(), without);
+        assertThat(text(without)).doesNotContain("simulated instrument");
+
+        note(new Fact.Read(Field.FLOW_TIME.of("1"), 60, "60 s", "Simulated bucket and stopwatch", true));
+        Path with = folder.resolve("with.pdf");
+        Papers.estimate(now(), with);
+        assertThat(text(with)).contains("come from a simulated instrument");
+    }
+
+    @Test
     void anEstimateOfNothingIsRefusedInASentence() {
         assertThatThrownBy(() -> Papers.estimate(now(), folder.resolve("none.pdf")))
                 .isInstanceOf(UncheckedIOException.class)
