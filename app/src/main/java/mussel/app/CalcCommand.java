@@ -9,8 +9,10 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import mussel.core.sheet.FamilySheet;
 import mussel.exchange.calc.Calc;
 import mussel.exchange.calc.Engine;
 import picocli.CommandLine.Command;
@@ -22,7 +24,10 @@ import picocli.CommandLine.Parameters;
         mixinStandardHelpOptions = true,
         description = "Runs one engine: a JSON object in, a JSON object out.")
 final class CalcCommand implements Callable<Integer> {
-    @Parameters(index = "0", paramLabel = "ENGINE", description = "drain or fill")
+    @Parameters(
+            index = "0",
+            paramLabel = "ENGINE",
+            description = "drain, leak, verdict, pump, plan, parts, pinion, lash, stack, torque, fill or estimate")
     private String engine;
 
     @Parameters(index = "1", arity = "0..1", paramLabel = "FILE", description = "the input; standard input without it")
@@ -31,10 +36,16 @@ final class CalcCommand implements Callable<Integer> {
     @Option(names = "--lines", description = "JSON Lines: an object a line in, one a line out")
     private boolean lines;
 
+    /** Plans know the yard's own families too. */
+    private static Engine planning() {
+        List<FamilySheet> families = Families.load(DataFolder.families()).sheets();
+        return Engine.planning(() -> families);
+    }
+
     @Override
     public Integer call() throws IOException {
         PrintStream err = new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8);
-        Engine found = Engine.named(engine).orElse(null);
+        Engine found = engine.equals("plan") ? planning() : Engine.named(engine).orElse(null);
         if (found == null) {
             String all = Engine.all().stream().map(Engine::name).collect(Collectors.joining(", "));
             err.println(": there is no engine " + engine + "; there are " + all);

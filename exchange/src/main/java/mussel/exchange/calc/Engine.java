@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import mussel.core.drain.DrainEngine;
 import mussel.core.drain.DrainInput;
 import mussel.core.drain.DrainResult;
@@ -83,14 +84,7 @@ public final class Engine {
                 PumpResult out = PumpEngine.run(in);
                 return answer("pump", out, new PumpWords(in, out).notes());
             }),
-            of("plan", PlanInput.class, (in, problems) -> in.check(SheetFiles.shipped(), problems), in -> {
-                FamilySheet sheet = SheetFiles.shipped().stream()
-                        .filter(f -> f.id().equals(in.family()))
-                        .findFirst()
-                        .orElseThrow();
-                PlanResult out = PlanEngine.run(in, sheet);
-                return answer("plan", out, new PlanWords(in, out, sheet).notes());
-            }),
+            planning(SheetFiles::shipped),
             of("parts", PartsInput.class, in -> {
                 PartsResult out = PartsEngine.run(in);
                 return answer("parts", out, new PartsWords(in, out).notes());
@@ -128,6 +122,18 @@ public final class Engine {
         this.name = name;
         this.input = input;
         this.run = run;
+    }
+
+    /** The engine {@code plan} over these families, as those a yard has added to the ones that ship. */
+    public static Engine planning(Supplier<List<FamilySheet>> families) {
+        return of("plan", PlanInput.class, (in, problems) -> in.check(families.get(), problems), in -> {
+            FamilySheet sheet = families.get().stream()
+                    .filter(f -> f.id().equals(in.family()))
+                    .findFirst()
+                    .orElseThrow();
+            PlanResult out = PlanEngine.run(in, sheet);
+            return answer("plan", out, new PlanWords(in, out, sheet).notes());
+        });
     }
 
     private static <T extends Record> Engine of(String name, Class<T> type, Function<T, ObjectNode> compute) {

@@ -10,8 +10,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import mussel.core.measure.Problem;
+import mussel.core.sheet.FamilySheet;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
+import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -135,6 +137,17 @@ class EnginesRefuseTest {
                     .extracting(Problem::at)
                     .contains("/" + field + "_");
         }
+    }
+
+    @Test
+    void aYardsOwnFamilyIsPlannedForToo() {
+        FamilySheet tern = SheetFiles.shipped().get(0);
+        Engine own = Engine.planning(() -> List.of(tern));
+
+        assertThat(own.run(PLAN.getBytes(UTF_8)).value()).isPresent();
+        assertThat(own.run(PLAN.replace("tern-60", "wren-8").getBytes(UTF_8)).problems())
+                .singleElement()
+                .satisfies(p -> assertThat(p.problem()).contains("there are tern-60"));
     }
 
     @Test
