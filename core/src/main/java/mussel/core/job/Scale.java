@@ -51,8 +51,6 @@ public enum Scale {
     CORE_BACK("Old leg goes back", "yes", "no"),
     /** What the owner decided. */
     OWNER_SAYS("The owner says", "repair", "exchange", "leave"),
-    /** Whether the sister leg is done too. */
-    TWIN_TOO("Sister leg", "no", "yes"),
     /** A part before it was cleaned, by part. */
     BEFORE_CLEANING("Before cleaning", "reuse", "judge_after_cleaning", "replace"),
     /** A part after it was cleaned, by part. */
