@@ -5,7 +5,6 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
-import java.util.Optional;
 
 /** Where the yard's data lives: the user's data folder as his system has it. */
 final class DataFolder {
@@ -20,11 +19,11 @@ final class DataFolder {
         Path home = Path.of(System.getProperty("user.home"));
         Path folder;
         if (os.contains("win")) {
-            folder = env("LOCALAPPDATA").orElse(home.resolve("AppData").resolve("Local"));
+            folder = env("LOCALAPPDATA", home.resolve("AppData").resolve("Local"));
         } else if (os.contains("mac")) {
             folder = home.resolve("Library").resolve("Application Support");
         } else {
-            folder = env("XDG_DATA_HOME").orElse(home.resolve(".local").resolve("share"));
+            folder = env("XDG_DATA_HOME", home.resolve(".local").resolve("share"));
         }
         try {
             return Files.createDirectories(folder.resolve("mussel"));
@@ -33,10 +32,9 @@ final class DataFolder {
         }
     }
 
-    private static Optional<Path> env(String name) {
-        return Optional.ofNullable(System.getenv(name))
-                .filter(v -> !v.isBlank())
-                .map(Path::of);
+    private static Path env(String name, Path otherwise) {
+        String value = System.getenv(name);
+        return value == null || value.isBlank() ? otherwise : Path.of(value);
     }
 
     static Path logbook() {

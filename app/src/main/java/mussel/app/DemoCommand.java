@@ -29,7 +29,7 @@ final class DemoCommand implements Runnable {
             throw new IllegalStateException(
                     "The demo's logbook " + file + " cannot be made: " + e.getMessage() + ".", e);
         }
-        Main.window(file, Clock.systemDefaultZone());
+        Main.window(file);
     }
 
     /** Makes the demo's file where there is none, or anew. */

@@ -9,11 +9,17 @@ import java.util.logging.Logger;
 import java.util.logging.SimpleFormatter;
 
 /** Logging into a rotating file in the data folder; nothing of it on the screen. */
-final class Logging {
+public final class Logging {
     private static final int FILE_BYTES = 1024 * 1024;
     private static final int FILES = 5;
 
-    private Logging() {}
+    /** For the logging system, which takes this class in place of its own configuration: no handler at all. */
+    public Logging() {}
+
+    /** Nothing is logged until there is a file to log into: the terminal is kept clean, the default configuration unread. */
+    static void silent() {
+        System.setProperty("java.util.logging.config.class", Logging.class.getName());
+    }
 
     static void toFileIn(Path folder) {
         Logger root = Logger.getLogger("");

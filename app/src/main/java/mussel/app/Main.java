@@ -2,7 +2,6 @@ package mussel.app;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.Arrays;
 import javafx.application.Application;
 import picocli.CommandLine;
@@ -53,7 +52,7 @@ public final class Main implements Runnable {
     private static void openAtOnce(boolean demo) {
         Path log = demo ? DataFolder.demo() : DataFolder.logbook();
         if (!demo || Files.exists(log)) {
-            window(log, Clock.systemDefaultZone());
+            window(log);
             System.exit(0);
         }
     }
@@ -78,13 +77,13 @@ public final class Main implements Runnable {
 
     @Override
     public void run() {
-        window(log(), Clock.systemDefaultZone());
+        window(log());
     }
 
     /** Opens the window on a logbook and stays until it is closed. */
-    static void window(Path log, Clock clock) {
-        MusselApp.prepare(log, clock);
-        Logging.toFileIn(DataFolder.path());
+    static void window(Path log) {
+        Logging.silent();
+        MusselApp.prepare(log);
         Application.launch(MusselApp.class);
     }
 }

@@ -2,7 +2,9 @@ package mussel.app;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Collections;
 import java.util.EnumMap;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
@@ -16,6 +18,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
+import mussel.core.job.BenchLine;
 import mussel.core.job.JournalException;
 import mussel.core.job.Station;
 import mussel.desktop.desk.Desk;
@@ -46,18 +49,19 @@ public final class MusselApp extends Application {
     private static final double LEAST_HEIGHT = 640;
 
     private static CompletableFuture<SqliteJournal> opening;
-    private static Clock clock;
     private static Path logbook;
 
     private final CompletableFuture<Catalogue> catalogue = new CompletableFuture<>();
     private MusselWindow window;
     private Workshop shop;
 
-    /** Begins to open a logbook; the window takes it when it is there. */
-    static void prepare(Path log, Clock by) {
-        clock = by;
+    /** Begins to open a logbook, and the log file before it; the window takes it when it is there. */
+    static void prepare(Path log) {
         logbook = log;
-        opening = CompletableFuture.supplyAsync(() -> SqliteJournal.open(log, by));
+        opening = CompletableFuture.supplyAsync(() -> {
+            Logging.toFileIn(DataFolder.path());
+            return SqliteJournal.open(log, Clock.systemDefaultZone());
+        });
     }
 
     /** The stations there are, each made for a desk when it is first opened. */
@@ -84,7 +88,7 @@ public final class MusselApp extends Application {
         stage.setMinWidth(LEAST_WIDTH);
         stage.setMinHeight(LEAST_HEIGHT);
         try {
-            shop = Yards.over(opening.join(), PictureFolder.beside(logbook), clock, catalogue);
+            shop = Yards.over(opening.join(), PictureFolder.beside(logbook), Clock.systemDefaultZone(), catalogue);
             window = new MusselWindow(shop, Look.of(shop.journal()), stations());
             double width = Math.min(WIDTH, Screen.getPrimary().getVisualBounds().getWidth());
             double height =
@@ -99,11 +103,11 @@ public final class MusselApp extends Application {
             stage.setScene(new Scene(refusal(sentence), 720, 220));
         }
         stage.show();
-        boolean reporting = Boolean.getBoolean("mussel.startup");
+        String startup = System.getProperty("mussel.startup", "");
         afterNextFrame(() -> {
-            if (reporting) {
+            if (!startup.isEmpty()) {
                 report("ready_ms");
-                openOne();
+                openOne("tour".equals(startup));
             }
             CompletableFuture.runAsync(this::fetch);
         });
@@ -127,6 +131,9 @@ public final class MusselApp extends Application {
                         .findFirst()
                         .ifPresent(window::tell);
                 window.refreshBench();
+                if (System.getProperty("mussel.startup", "").isEmpty()) {
+                    window.prepare(System::gc);
+                }
             });
         } catch (RuntimeException e) {
             catalogue.completeExceptionally(e);
@@ -141,17 +148,37 @@ public final class MusselApp extends Application {
         return new StackPane(label);
     }
 
-    /** For the launcher's class archive and the start benchmark: a leg is opened as by a click at once, then the window goes. */
-    private void openOne() {
-        shop.journal().benchLines().open().stream()
-                .findFirst()
-                .ifPresent(line -> Platform.runLater(() -> {
-                    window.open(line.job());
-                    afterNextFrame(() -> {
-                        report("job_ms");
-                        Platform.exit();
-                    });
-                }));
+    /**
+     * For the launcher's class archive and the start benchmark: a leg is opened as by a click at once, then the window goes; on a
+     * tour it goes once every station of every leg has been seen.
+     */
+    private void openOne(boolean tour) {
+        List<Integer> jobs =
+                shop.journal().benchLines().open().stream().map(BenchLine::job).toList();
+        Platform.runLater(() -> {
+            jobs.stream().findFirst().ifPresent(window::open);
+            afterNextFrame(() -> {
+                report("job_ms");
+                Iterator<Runnable> stops = tour ? stops(jobs).iterator() : Collections.emptyIterator();
+                walk(stops);
+            });
+        });
+    }
+
+    private Stream<Runnable> stops(List<Integer> jobs) {
+        return jobs.stream()
+                .flatMap(job -> Stream.concat(
+                        Stream.of(() -> window.open(job)),
+                        Stream.of(Station.values()).map(station -> () -> window.go(station))));
+    }
+
+    private static void walk(Iterator<Runnable> stops) {
+        if (stops.hasNext()) {
+            stops.next().run();
+            afterNextFrame(() -> walk(stops));
+        } else {
+            Platform.exit();
+        }
     }
 
     private static void report(String what) {

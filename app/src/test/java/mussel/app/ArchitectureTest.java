@@ -3,10 +3,14 @@ package mussel.app;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.util.Locale;
+import mussel.desktop.shell.StyleCompiler;
 
 @AnalyzeClasses(packages = "mussel", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -46,4 +50,19 @@ class ArchitectureTest {
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage("javafx..");
+
+    @ArchTest
+    static final ArchRule noControlWithoutItsStyle = noClasses()
+            .should()
+            .dependOnClassesThat(
+                    new DescribedPredicate<JavaClass>("are controls whose style is left out of the theme") {
+                        @Override
+                        public boolean test(JavaClass c) {
+                            String styleClass = c.getSimpleName()
+                                    .replaceAll("(?<=[a-z])(?=[A-Z])", "-")
+                                    .toLowerCase(Locale.ROOT);
+                            return c.getPackageName().startsWith("javafx.scene")
+                                    && StyleCompiler.UNUSED.contains(styleClass);
+                        }
+                    });
 }

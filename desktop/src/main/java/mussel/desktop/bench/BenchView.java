@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
@@ -22,7 +21,6 @@ import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
-import mussel.core.job.LegRef;
 import mussel.core.log.Due;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Texts;
@@ -63,9 +61,9 @@ public final class BenchView extends BorderPane {
         return count;
     }
 
-    /** The leg of a job, where the bench has it. */
-    public Optional<LegRef> leg(int job) {
-        return open.stream().filter(l -> l.job() == job).map(BenchLine::leg).findFirst();
+    /** The jobs that are not tagged. */
+    public List<BenchLine> open() {
+        return open;
     }
 
     /** Brings the lines up to date and shows them. */

@@ -1,20 +1,23 @@
 package mussel.desktop.bench;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.AccessibleAction;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Circle;
+import javafx.scene.shape.SVGPath;
 import mussel.core.job.BenchLine;
+import mussel.core.job.Station;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
@@ -27,6 +30,7 @@ final class LegCard extends VBox {
     private static final double PICTURE = 0.27;
     private static final double WIDTH = 218;
     private static final double WORDS = 190;
+    private static final double BETWEEN = 7;
 
     private final Runnable open;
 
@@ -86,20 +90,33 @@ final class LegCard extends VBox {
         }
     }
 
-    /** The longline in small: a float a station. */
+    /** The longline in small: a float a station, all of one look in one shape. */
     private static Node floats(BenchLine line) {
-        HBox floats = new HBox(5);
-        floats.setAlignment(Pos.CENTER_LEFT);
-        line.states().forEach((station, state) -> {
-            boolean here = station == line.current() && line.open();
-            Circle round = new Circle(here ? 6.5 : 4.5);
-            round.getStyleClass().addAll("float", "is-" + state.name().toLowerCase(Locale.ROOT));
-            if (here) {
-                round.getStyleClass().add("is-here");
-            }
-            floats.getChildren().add(round);
+        Map<String, StringBuilder> looks = new LinkedHashMap<>();
+        double left = 0;
+        for (Map.Entry<Station, Station.State> each : line.states().entrySet()) {
+            boolean here = each.getKey() == line.current() && line.open();
+            double radius = here ? 6.5 : 4.5;
+            String look = here ? "is-here" : "is-" + each.getValue().name().toLowerCase(Locale.ROOT);
+            circle(looks.computeIfAbsent(look, l -> new StringBuilder()), left, radius);
+            left += 2 * radius + BETWEEN;
+        }
+        Group floats = new Group();
+        looks.forEach((look, outline) -> {
+            SVGPath shape = new SVGPath();
+            shape.setContent(outline.toString());
+            shape.getStyleClass().addAll("float", look);
+            floats.getChildren().add(shape);
         });
-        floats.setMinHeight(16);
         return floats;
+    }
+
+    private static void circle(StringBuilder path, double left, double radius) {
+        path.append('M').append(left).append(' ').append(0);
+        for (int side = 1; side >= -1; side -= 2) {
+            path.append('a').append(radius).append(' ').append(radius);
+            path.append(" 0 1 0 ").append(side * 2 * radius).append(" 0");
+        }
+        path.append('Z');
     }
 }

@@ -1,5 +1,6 @@
 package mussel.desktop.cutaway;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,6 +13,7 @@ import java.util.function.Consumer;
 import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Group;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
@@ -157,14 +159,25 @@ public final class Cutaway extends VBox {
     }
 
     private void pour(Assessment now) {
-        oil.getChildren().clear();
+        oil.getChildren().setAll(poured(now));
+    }
+
+    private static Node surface(double level) {
+        Rectangle surface = new Rectangle(0, level, WIDTH, 2);
+        surface.getStyleClass().add("oil-surface");
+        return surface;
+    }
+
+    /** The oil as seen, taken in at once: one by one each shape would measure the drawing anew. */
+    private List<Node> poured(Assessment now) {
         Optional<String> look = now.job().choice(Scale.OIL_WATER);
         Optional<String> heat = now.job().choice(Scale.OIL_HEAT);
         boolean judged = look.isPresent() || heat.isPresent();
         boolean filled = now.job().reading(Field.PUMPED).isPresent();
         if (!judged && !filled && now.drain().isEmpty()) {
-            return;
+            return List.of();
         }
+        List<Node> in = new ArrayList<>();
         double share = share(now, filled);
         double level = cavity.level(share);
         Rectangle body = new Rectangle(0, level, WIDTH, HEIGHT - level);
@@ -172,14 +185,13 @@ public final class Cutaway extends VBox {
                 filled
                         ? OilPaint.fresh(now.oilToFill().dye())
                         : OilPaint.found(now.oilInIt().dye(), look, heat));
-        oil.getChildren().add(body);
+        in.add(body);
         if (!filled) {
-            suspended(look, now.job().choice(Scale.OIL_METAL), level);
-            settled(now);
+            suspended(in, look, now.job().choice(Scale.OIL_METAL), level);
+            settled(in, now);
         }
-        Rectangle surface = new Rectangle(0, level, WIDTH, 2);
-        surface.getStyleClass().add("oil-surface");
-        oil.getChildren().add(surface);
+        in.add(surface(level));
+        return in;
     }
 
     private static double share(Assessment now, boolean filled) {
@@ -194,7 +206,7 @@ public final class Cutaway extends VBox {
     }
 
     /** Streaks of water and glints of metal, where they were seen; placed by a fixed seed, so that a repaint moves nothing. */
-    private void suspended(Optional<String> look, Optional<String> metal, double level) {
+    private void suspended(List<Node> in, Optional<String> look, Optional<String> metal, double level) {
         Random random = new Random(7);
         boolean streaks = look.equals(Optional.of("streaks")) || look.equals(Optional.of("milky"));
         for (int i = 0; streaks && i < STREAKS; i++) {
@@ -204,7 +216,7 @@ public final class Cutaway extends VBox {
             streak.setFill(null);
             streak.setStroke(OilPaint.STREAK.deriveColor(0, 1, 1, 0.75));
             streak.setStrokeWidth(1.6 + random.nextDouble() * 1.4);
-            oil.getChildren().add(streak);
+            in.add(streak);
         }
         boolean flakes = metal.equals(Optional.of("flakes"));
         for (int i = 0; (flakes || metal.equals(Optional.of("sheen"))) && i < 40; i++) {
@@ -213,11 +225,11 @@ public final class Cutaway extends VBox {
                     level + random.nextDouble() * Math.max(1, cavity.bottom() - level),
                     flakes ? 2.2 : 1,
                     OilPaint.GLINT);
-            oil.getChildren().add(glint);
+            in.add(glint);
         }
     }
 
-    private void settled(Assessment now) {
+    private void settled(List<Node> in, Assessment now) {
         double ml = now.drain()
                 .map(d -> d.water())
                 .flatMap(Cutaway::volume)
@@ -228,7 +240,7 @@ public final class Cutaway extends VBox {
         double top = cavity.level(Math.min(1, ml / now.sheet().oil().capacityMl()));
         Rectangle water = new Rectangle(0, top, WIDTH, HEIGHT - top);
         water.setFill(OilPaint.WATER);
-        oil.getChildren().add(water);
+        in.add(water);
     }
 
     private static Optional<Double> volume(WaterShare water) {

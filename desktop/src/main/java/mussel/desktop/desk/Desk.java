@@ -36,8 +36,7 @@ public final class Desk {
     }
 
     /**
-     * Puts another job of the same family on the desk. Fields, tiles and drawing stay and show the other job, which is much quicker than
-     * making them anew. What was being typed has been entered when its field was left.
+     * Puts another job on the desk. Fields and tiles stay and show the other job, which is much quicker than making them anew. What was being typed has been entered when its field was left.
      */
     public void sit(int other) {
         leave();

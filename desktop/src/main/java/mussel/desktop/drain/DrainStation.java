@@ -1,6 +1,8 @@
 package mussel.desktop.drain;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.scene.Node;
@@ -18,11 +20,13 @@ import mussel.core.job.Yard;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Problem;
+import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Plug;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
@@ -48,13 +52,14 @@ public final class DrainStation implements StationView {
     private final VBox waterCard;
     private final VBox waitCard;
     private final VBox problems = new VBox(4);
+    private final Pages plugs = new Pages();
+    private final Map<String, Node> plugsOf = new HashMap<>();
 
     /** The station of a job. */
     public DrainStation(Desk desk) {
         this.desk = desk;
         this.fields = new JobFields(desk);
         this.picks = new JobPicks(desk);
-        Assessment now = desk.now().get();
         balanceCard = card("card", balanceText, balance, why("why-balance", DrainWords::whyExpected));
         waterCard = card("card", waterText, water, why("why-water", DrainWords::whyWater));
         waterCard.getStyleClass().add("card-water");
@@ -75,9 +80,7 @@ public final class DrainStation implements StationView {
                         waterCard,
                         waitCard);
         sheet.getChildren().add(metals());
-        for (Plug plug : now.sheet().plugs()) {
-            sheet.getChildren().add(plug(plug));
-        }
+        sheet.getChildren().add(plugs);
         sheet.getChildren()
                 .add(
                         Texts.dim(
@@ -127,6 +130,13 @@ public final class DrainStation implements StationView {
         return row;
     }
 
+    /** The rows of a family's plugs; each family has its own. */
+    private Node plugs(FamilySheet family) {
+        VBox rows = new VBox(8);
+        family.plugs().forEach(plug -> rows.getChildren().add(plug(plug)));
+        return rows;
+    }
+
     private Node plug(Plug plug) {
         FlowPane row = new FlowPane(18, 8);
         if (plug.magnetic()) {
@@ -163,6 +173,7 @@ public final class DrainStation implements StationView {
 
     @Override
     public void show(Assessment now) {
+        plugs.show(plugsOf.computeIfAbsent(now.sheet().id(), f -> plugs(now.sheet())));
         fields.show(now);
         subtitle.setText(subtitle(now));
         picks.show(now);

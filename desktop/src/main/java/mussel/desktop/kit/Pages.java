@@ -11,14 +11,28 @@ public final class Pages extends StackPane {
         setMinWidth(0);
     }
 
-    /** Shows a page, taking it in if it is new. */
-    public void show(Node page) {
+    /** Takes a page in without showing it, styled and laid out, so that turning to it is quick. */
+    public void keep(Region page) {
+        page.setVisible(false);
+        page.setManaged(false);
+        take(page);
+        page.applyCss();
+        page.resize(getWidth(), Math.max(getHeight(), page.prefHeight(getWidth())));
+        page.layout();
+    }
+
+    private void take(Node page) {
         if (!getChildren().contains(page)) {
             if (page instanceof Region region) {
                 region.setMinWidth(0);
             }
             getChildren().add(page);
         }
+    }
+
+    /** Shows a page, taking it in if it is new. */
+    public void show(Node page) {
+        take(page);
         for (Node child : getChildren()) {
             child.setManaged(child == page);
             child.setVisible(child == page);

@@ -46,7 +46,8 @@ public final class PumpStation implements StationView {
     private final JobFields fields;
     private final JobPicks picks;
     private final VBox sheet = new VBox(12);
-    private final ImpellerWheel wheel;
+    private final Pages wheels = new Pages();
+    private final Map<Integer, ImpellerWheel> wheelOf = new HashMap<>();
     private final Pages vane = new Pages();
     private final Map<Integer, VaneCard> vanes = new HashMap<>();
     private final VBox verdicts = new VBox(6);
@@ -66,7 +67,6 @@ public final class PumpStation implements StationView {
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
         telltale = new TelltaleCard(desk);
-        wheel = new ImpellerWheel(PumpWork.vaneCount(desk.now().get().sheet()), this::pick);
         found = JobNote.line(desk, "Where the piece was found", Topic.PIECE_FOUND.address());
         lost = new VBox(6, Texts.caution(PumpWords.missingPiece()), found);
         lost.getStyleClass().addAll("card", "card-water");
@@ -79,7 +79,7 @@ public final class PumpStation implements StationView {
         sheet.getChildren()
                 .addAll(
                         Texts.title("Pump"),
-                        new FlowPane(16, 10, new VBox(10, wheel, seen()), vane),
+                        new FlowPane(16, 10, new VBox(10, wheels, seen()), vane),
                         new FlowPane(
                                 18,
                                 8,
@@ -145,6 +145,14 @@ public final class PumpStation implements StationView {
         VaneCard card = vanes.computeIfAbsent(number, n -> new VaneCard(desk, n));
         card.show(now);
         vane.show(card);
+        wheel(now);
+    }
+
+    /** The wheel has as many vanes as the family's pump. */
+    private void wheel(Assessment now) {
+        int count = PumpWork.vaneCount(now.sheet());
+        ImpellerWheel wheel = wheelOf.computeIfAbsent(count, n -> new ImpellerWheel(n, this::pick));
+        wheels.show(wheel);
         wheel.show(now.pump().input().vanes(), picked);
     }
 
@@ -157,8 +165,11 @@ public final class PumpStation implements StationView {
     public void show(Assessment now) {
         fields.show(now);
         picks.show(now);
+        if (picked > PumpWork.vaneCount(now.sheet())) {
+            pick(1);
+        }
         vanes.get(picked).show(now);
-        wheel.show(now.pump().input().vanes(), picked);
+        wheel(now);
         telltale.show(now);
         found.show(now);
         boolean missing = now.pump().result().missingPiece();

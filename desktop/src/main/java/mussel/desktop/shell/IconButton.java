@@ -1,7 +1,5 @@
 package mussel.desktop.shell;
 
-import javafx.application.Platform;
-import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Tooltip;
 import org.kordamp.ikonli.feather.Feather;
@@ -18,17 +16,8 @@ final class IconButton extends Button {
         setMinWidth(USE_PREF_SIZE);
         sceneProperty().addListener((o, was, is) -> {
             if (is != null && getGraphic() == null) {
-                afterFirstFrame(is, () -> setGraphic(new FontIcon(icon)));
+                Later.afterFirstFrame(is, () -> setGraphic(new FontIcon(icon)));
             }
         });
-    }
-
-    private static void afterFirstFrame(Scene scene, Runnable work) {
-        Runnable[] once = new Runnable[1];
-        once[0] = () -> {
-            scene.removePostLayoutPulseListener(once[0]);
-            Platform.runLater(work);
-        };
-        scene.addPostLayoutPulseListener(once[0]);
     }
 }

@@ -1,12 +1,17 @@
 package mussel.desktop.shell;
 
 import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Region;
 import mussel.core.job.Assessment;
 import mussel.core.job.Station;
+import mussel.core.sheet.FamilySheet;
 import mussel.desktop.cutaway.Cutaway;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
@@ -19,10 +24,15 @@ final class JobView extends BorderPane {
     private final Map<Station, Function<Desk, StationView>> makers;
     private final Map<Station, StationView> stations = new EnumMap<>(Station.class);
     private final Map<Station, Double> scrolled = new EnumMap<>(Station.class);
-    private final Cutaway cutaway;
+    private final Pages drawings = new Pages();
+    private final Map<String, Cutaway> cutaways = new HashMap<>();
     private final Conclusion conclusion = new Conclusion();
     private final Pages sheets = new Pages();
     private final ScrollPane middle = new ScrollPane(sheets);
+    /** The stations that show what was told last. */
+    private final Set<Station> seen = EnumSet.noneOf(Station.class);
+
+    private Assessment told;
     private Station here;
     private boolean sitting;
 
@@ -31,10 +41,7 @@ final class JobView extends BorderPane {
         this.spine = spine;
         this.makers = makers;
         getStyleClass().add("job-view");
-        cutaway = new Cutaway(desk.now().get().sheet());
-        cutaway.getStyleClass().add("side");
-        cutaway.setOnGo(strip -> go(strip ? Station.STRIP : Station.BUILD));
-        setLeft(cutaway);
+        setLeft(drawings);
         middle.setFitToWidth(true);
         middle.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         middle.getStyleClass().add("middle");
@@ -54,7 +61,7 @@ final class JobView extends BorderPane {
         go(here);
     }
 
-    /** Shows another job of the same family, at the station where its work goes on. */
+    /** Shows another job, at the station where its work goes on. */
     void sit(int job) {
         sitting = true;
         desk.sit(job);
@@ -76,9 +83,9 @@ final class JobView extends BorderPane {
 
     private void share(double width, ScrollPane right) {
         double left = Math.max(230, Math.min(380, width * 0.27));
-        cutaway.setPrefWidth(left);
-        cutaway.setMinWidth(left);
-        cutaway.setMaxWidth(left);
+        drawings.setPrefWidth(left);
+        drawings.setMinWidth(left);
+        drawings.setMaxWidth(left);
         right.setPrefWidth(Math.max(230, Math.min(340, width * 0.245)));
     }
 
@@ -92,10 +99,40 @@ final class JobView extends BorderPane {
         middle.setVvalue(scrolled.getOrDefault(station, 0.0));
     }
 
+    private Cutaway cutaway(FamilySheet family) {
+        Cutaway made = new Cutaway(family);
+        made.getStyleClass().add("side");
+        made.setOnGo(strip -> go(strip ? Station.STRIP : Station.BUILD));
+        return made;
+    }
+
+    /** Makes a station that is not shown and fills it with this job, so that going there later is quick. */
+    void prepare(Station station) {
+        if (station != here) {
+            StationView view =
+                    stations.computeIfAbsent(station, s -> makers.get(s).apply(desk));
+            if (seen.add(station)) {
+                view.show(desk.now().get());
+            }
+            if (view.node() instanceof Region page) {
+                sheets.keep(page);
+            }
+        }
+    }
+
+    /** What shows this very state of the job already is left alone. */
     private void show(Assessment now) {
-        stations.get(here).show(now);
-        cutaway.show(now);
-        conclusion.show(now);
+        if (told != now) {
+            told = now;
+            seen.clear();
+            Cutaway cutaway = cutaways.computeIfAbsent(now.sheet().id(), f -> cutaway(now.sheet()));
+            drawings.show(cutaway);
+            cutaway.show(now);
+            conclusion.show(now);
+        }
+        if (seen.add(here)) {
+            stations.get(here).show(now);
+        }
         if (isVisible()) {
             spine.show(now, here);
         }

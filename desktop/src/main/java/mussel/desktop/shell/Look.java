@@ -1,7 +1,5 @@
 package mussel.desktop.shell;
 
-import atlantafx.base.theme.PrimerDark;
-import atlantafx.base.theme.PrimerLight;
 import java.io.InputStream;
 import javafx.application.Application;
 import javafx.scene.Parent;
@@ -29,7 +27,7 @@ public final class Look {
 
     private void theme() {
         Application.setUserAgentStylesheet(
-                dark ? new PrimerDark().getUserAgentStylesheetBSS() : new PrimerLight().getUserAgentStylesheetBSS());
+                Look.class.getResource(dark ? "dark.bss" : "light.bss").toExternalForm());
     }
 
     /** Loads the type that ships with the application; once is enough. */

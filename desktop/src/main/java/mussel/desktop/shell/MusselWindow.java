@@ -1,10 +1,14 @@
 package mussel.desktop.shell;
 
-import java.util.HashMap;
+import java.util.Arrays;
+import java.util.Iterator;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -16,8 +20,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import mussel.core.job.BenchLine;
 import mussel.core.job.JournalException;
-import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.core.measure.YardUnits;
 import mussel.desktop.bench.BenchView;
@@ -32,21 +36,25 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** The window's content: the bench, or a job with its spine; undo, keys and looks around both. */
 public final class MusselWindow extends StackPane {
+    private static final int MOST_PREPARED = 12;
+    private static final double FIND_WIDTH = 280;
+    private static final double LOOKS_WIDTH = 142;
+
     private final Workshop shop;
     private final Look look;
     private final Map<Station, Function<Desk, StationView>> stations;
     private final BorderPane frame = new BorderPane();
     private final BenchView bench;
-    private final TextField find = new TextField();
     private final Pages header = new Pages();
     private final HBox benchHeader = new HBox(14);
     private final Pages body = new Pages();
     private final Label trouble = Texts.wrapped("", "trouble");
-    /** One view a family: a job opened later takes the place of the one before. */
-    private final Map<String, JobView> views = new HashMap<>();
-
     private Optional<JobHeader> jobHeader = Optional.empty();
-    private Optional<JobView> jobView = Optional.empty();
+    /** One view: a job opened later takes the place of the one before. */
+    private Optional<JobView> view = Optional.empty();
+
+    private boolean working;
+    private boolean opened;
 
     /** The window over a shop. */
     public MusselWindow(Workshop shop, Look look, Map<Station, Function<Desk, StationView>> stations) {
@@ -54,13 +62,9 @@ public final class MusselWindow extends StackPane {
         this.look = look;
         this.stations = stations;
         getStyleClass().add("mussel");
-        getStylesheets().add(Look.sheet());
+        sceneProperty().addListener((o, was, is) -> dress(is));
         look.apply(this);
         bench = new BenchView(shop, this::open);
-        find.setId("find");
-        find.setPromptText("find a leg, a boat, what is next");
-        find.setAccessibleText("find a leg");
-        find.textProperty().addListener((o, was, is) -> bench.find(is));
         benchHeader.getStyleClass().add("header");
         headBench();
         trouble.setId("trouble");
@@ -78,6 +82,13 @@ public final class MusselWindow extends StackPane {
         guarded(bench::show);
     }
 
+    /** The style sheet belongs on the scene: on a pane, each node below it would be entered as one more user of the sheet. */
+    private static void dress(Scene scene) {
+        if (scene != null && !scene.getStylesheets().contains(Look.sheet())) {
+            scene.getStylesheets().add(Look.sheet());
+        }
+    }
+
     private void headBench() {
         Label title = Texts.title("Bench");
         bench.count().getStyleClass().setAll("on-shell-dim");
@@ -85,12 +96,31 @@ public final class MusselWindow extends StackPane {
         take.setId("take-in-open");
         take.getStyleClass().add("act");
         take.setOnAction(e -> takeIn());
-        benchHeader.getChildren().setAll(title, bench.count(), spring(), find, take, looks());
+        benchHeader
+                .getChildren()
+                .setAll(
+                        title,
+                        bench.count(),
+                        spring(),
+                        new Later(FIND_WIDTH, this::find),
+                        take,
+                        new Later(LOOKS_WIDTH, this::looks));
+    }
+
+    private Node find() {
+        TextField find = new TextField();
+        find.setId("find");
+        find.setPrefWidth(FIND_WIDTH);
+        find.setPromptText("find a leg, a boat, what is next");
+        find.setAccessibleText("find a leg");
+        find.textProperty().addListener((o, was, is) -> bench.find(is));
+        Platform.runLater(find::requestFocus);
+        return find;
     }
 
     /** Shows the bench. */
     public void showBench() {
-        jobView = Optional.empty();
+        working = false;
         header.show(benchHeader);
         body.show(bench);
         refreshBench();
@@ -101,29 +131,62 @@ public final class MusselWindow extends StackPane {
         guarded(bench::refresh);
     }
 
-    /** Opens a job where its work goes on. */
-    public void open(int job) {
-        guarded(() -> put(bench.leg(job).orElseGet(() -> shop.leg(job)), job));
+    /**
+     * While nobody works, shows jobs of the bench to every station out of sight, one after the other: what is opened later is then
+     * there at once. Once somebody opens a job, that one stays.
+     */
+    public void prepare(Runnable whenDone) {
+        Iterator<Runnable> works = bench.open().stream()
+                .limit(MOST_PREPARED)
+                .map(BenchLine::job)
+                .flatMap(this::works)
+                .iterator();
+        new Preparation(this, works, whenDone).begin();
     }
 
-    private void put(LegRef leg, int job) {
-        JobView view = views.get(leg.family());
-        if (view == null) {
-            view = made(shop.desk(job));
-            views.put(leg.family(), view);
-            view.begin();
-        } else {
-            view.sit(job);
+    private Stream<Runnable> works(int job) {
+        return Stream.concat(
+                Stream.of(() -> prepare(job)),
+                Arrays.stream(Station.values()).map(station -> () -> view.ifPresent(v -> v.prepare(station))));
+    }
+
+    private void prepare(int job) {
+        if (!opened) {
+            guarded(() -> body.keep(view(job)));
         }
-        JobView now = view;
-        jobView.filter(before -> before != now)
-                .ifPresent(before -> before.desk().leave());
-        jobView = Optional.of(view);
-        jobHeader().show(view.desk());
+    }
+
+    /** Opens a job where its work goes on. */
+    public void open(int job) {
+        guarded(() -> put(job));
+    }
+
+    private void put(int job) {
+        JobView shown = view(job);
+        working = true;
+        opened = true;
+        jobHeader().show(shown.desk());
         header.show(jobHeader());
-        body.show(view);
-        view.showSpine();
-        view.requestFocus();
+        body.show(shown);
+        shown.showSpine();
+        shown.requestFocus();
+    }
+
+    /** The view with a job in it. */
+    private JobView view(int job) {
+        if (view.isEmpty()) {
+            Desk desk = shop.desk(job);
+            desk.setOnTrouble(this::tell);
+            desk.now().addListener((o, was, is) -> {
+                if (working) {
+                    jobHeader().show(desk);
+                }
+            });
+            view = Optional.of(new JobView(desk, jobHeader().spine(), stations));
+        } else {
+            view.get().sit(job);
+        }
+        return view.get();
     }
 
     private JobHeader jobHeader() {
@@ -134,34 +197,28 @@ public final class MusselWindow extends StackPane {
         return jobHeader.get();
     }
 
-    private JobView made(Desk desk) {
-        desk.setOnTrouble(this::tell);
-        desk.now().addListener((o, was, is) -> {
-            if (desk().equals(Optional.of(desk))) {
-                jobHeader().show(desk);
-            }
-        });
-        return new JobView(desk, jobHeader().spine(), stations);
-    }
-
     /** Opens a station of the job shown. */
     public void go(Station station) {
-        jobView.ifPresent(view -> view.go(station));
+        jobView().ifPresent(v -> v.go(station));
     }
 
     /** The window is about to close: what waits to be entered is entered. */
     public void leave() {
-        views.values().forEach(view -> view.desk().leave());
+        view.map(JobView::desk).ifPresent(Desk::leave);
+    }
+
+    private Optional<JobView> jobView() {
+        return working ? view : Optional.empty();
     }
 
     /** The job on the desk, while one is open. */
     public Optional<Desk> desk() {
-        return jobView.map(JobView::desk);
+        return jobView().map(JobView::desk);
     }
 
     /** The station shown, while a job is open. */
     public Optional<StationView> station() {
-        return jobView.map(JobView::shown);
+        return jobView().map(JobView::shown);
     }
 
     /** Says a sentence across the window until it is clicked away or the next one comes. */
@@ -198,7 +255,7 @@ public final class MusselWindow extends StackPane {
                 shop,
                 leg -> {
                     closeOver();
-                    guarded(() -> put(leg, shop.takeIn(leg)));
+                    guarded(() -> put(shop.takeIn(leg)));
                 },
                 this::closeOver);
         over(form);
@@ -280,7 +337,7 @@ public final class MusselWindow extends StackPane {
 
     private Runnable withControl(KeyCode code) {
         int digit = code.isDigitKey() ? code.getName().charAt(code.getName().length() - 1) - '1' : -1;
-        if (digit >= 0 && digit < Station.values().length && jobView.isPresent()) {
+        if (digit >= 0 && digit < Station.values().length && working) {
             return () -> go(Station.values()[digit]);
         }
         return switch (code) {
@@ -291,7 +348,7 @@ public final class MusselWindow extends StackPane {
             case F ->
                 () -> {
                     showBench();
-                    find.requestFocus();
+                    benchHeader.lookup("#find").requestFocus();
                 };
             default -> null;
         };

@@ -30,7 +30,7 @@ final class Spine extends Pane {
     private static final double LEAST_STEP = 82;
     private static final PseudoClass NARROW = PseudoClass.getPseudoClass("narrow");
 
-    private final Map<Station, Button> floats = new EnumMap<>(Station.class);
+    private final Map<Station, StationFloat> floats = new EnumMap<>(Station.class);
     private final Path rope = new Path();
 
     Spine(Consumer<Station> onStation) {
@@ -39,10 +39,7 @@ final class Spine extends Pane {
         rope.setManaged(false);
         getChildren().add(rope);
         for (Station station : Station.values()) {
-            Button button = new Button(station.title());
-            button.setId("station-" + station.name().toLowerCase(Locale.ROOT));
-            button.setContentDisplay(ContentDisplay.TOP);
-            button.getStyleClass().add("station-float");
+            StationFloat button = new StationFloat(station);
             button.setOnAction(e -> onStation.accept(station));
             floats.put(station, button);
             getChildren().add(button);
@@ -52,44 +49,7 @@ final class Spine extends Pane {
     }
 
     void show(Assessment now, Station here) {
-        now.states().forEach((station, state) -> {
-            Button button = floats.get(station);
-            button.setGraphic(mark(state, station == here));
-            button.getStyleClass().removeAll("here");
-            if (station == here) {
-                button.getStyleClass().add("here");
-            }
-            button.setAccessibleText(station.title() + ", " + state.name().toLowerCase(Locale.ROOT)
-                    + (station == here ? ", shown" : ""));
-        });
-        requestLayout();
-    }
-
-    /** Hollow: untouched. Half: begun. Ticked: done. The one shown is larger and in the buoy's colour. */
-    private static StackPane mark(Station.State state, boolean here) {
-        double radius = here ? 12 : 9;
-        Circle round = new Circle(radius);
-        round.getStyleClass().addAll("float", "is-" + state.name().toLowerCase(Locale.ROOT));
-        if (here) {
-            round.getStyleClass().add("is-here");
-        }
-        Group inner = new Group();
-        if (state == Station.State.DONE) {
-            inner.getChildren().add(path("M0,4 l3,3 l6,-7", "float-tick"));
-        } else if (state == Station.State.BEGUN) {
-            inner.getChildren().add(path("M0,0 a5,5 0 0 0 10,0 z", here ? "float-half-here" : "float-half"));
-        }
-        StackPane mark = new StackPane(round, inner);
-        mark.setMinSize(26, 26);
-        mark.setMaxSize(26, 26);
-        return mark;
-    }
-
-    private static SVGPath path(String content, String style) {
-        SVGPath path = new SVGPath();
-        path.setContent(content);
-        path.getStyleClass().add(style);
-        return path;
+        now.states().forEach((station, state) -> floats.get(station).show(state, station == here));
     }
 
     @Override
@@ -116,6 +76,56 @@ final class Spine extends Pane {
             lastX = x;
             lastY = y;
             i++;
+        }
+    }
+
+    /** A station's float. Hollow: untouched. Half: begun. Ticked: done. The one shown is larger and in the buoy's colour. */
+    private static final class StationFloat extends Button {
+        private final Station station;
+        private final Circle round = new Circle();
+        private final Group inner = new Group();
+        private Station.State state;
+        private boolean here;
+
+        StationFloat(Station station) {
+            super(station.title());
+            this.station = station;
+            setId("station-" + station.name().toLowerCase(Locale.ROOT));
+            setContentDisplay(ContentDisplay.TOP);
+            getStyleClass().add("station-float");
+            StackPane mark = new StackPane(round, inner);
+            mark.setMinSize(26, 26);
+            mark.setMaxSize(26, 26);
+            setGraphic(mark);
+        }
+
+        void show(Station.State now, boolean shown) {
+            if (now == state && shown == here) {
+                return;
+            }
+            state = now;
+            here = shown;
+            getStyleClass().removeAll("here");
+            round.setRadius(here ? 12 : 9);
+            round.getStyleClass().setAll("float", "is-" + state.name().toLowerCase(Locale.ROOT));
+            if (here) {
+                getStyleClass().add("here");
+                round.getStyleClass().add("is-here");
+            }
+            inner.getChildren().clear();
+            if (state == Station.State.DONE) {
+                inner.getChildren().add(path("M0,4 l3,3 l6,-7", "float-tick"));
+            } else if (state == Station.State.BEGUN) {
+                inner.getChildren().add(path("M0,0 a5,5 0 0 0 10,0 z", here ? "float-half-here" : "float-half"));
+            }
+            setAccessibleText(station.title() + ", " + state.name().toLowerCase(Locale.ROOT) + (here ? ", shown" : ""));
+        }
+
+        private static SVGPath path(String content, String style) {
+            SVGPath path = new SVGPath();
+            path.setContent(content);
+            path.getStyleClass().add(style);
+            return path;
         }
     }
 }

@@ -11,6 +11,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.text.Text;
+import mussel.core.job.BenchLine;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.LegRef;
@@ -75,7 +76,9 @@ class BenchViewTest {
             Event.fireEvent(card, key(KeyCode.A));
             card.executeAccessibleAction(AccessibleAction.FIRE);
             assertThat(opened).hasSize(3).containsOnly(desk.job().id());
-            assertThat(bench.leg(desk.job().id())).isPresent();
+            assertThat(bench.open())
+                    .extracting(BenchLine::job)
+                    .containsExactly(desk.job().id());
             return null;
         });
     }
