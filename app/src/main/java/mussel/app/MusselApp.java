@@ -34,7 +34,9 @@ import mussel.desktop.log.TagStation;
 import mussel.desktop.parts.PartsStation;
 import mussel.desktop.plan.BuildStation;
 import mussel.desktop.plan.StripStation;
+import mussel.desktop.prove.ProveStation;
 import mussel.desktop.pump.PumpStation;
+import mussel.desktop.setup.SetupStation;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.desktop.verdict.VerdictStation;
@@ -75,8 +77,10 @@ public final class MusselApp extends Application {
         stations.put(Station.ESTIMATE, EstimateStation::new);
         stations.put(Station.PARTS, PartsStation::new);
         stations.put(Station.STRIP, StripStation::new);
+        stations.put(Station.SETUP, SetupStation::new);
         stations.put(Station.BUILD, BuildStation::new);
         stations.put(Station.FILL, FillStation::new);
+        stations.put(Station.PROVE, ProveStation::new);
         stations.put(Station.TAG, TagStation::new);
         return stations;
     }

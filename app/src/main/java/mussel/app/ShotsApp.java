@@ -99,6 +99,21 @@ public final class ShotsApp extends Application {
         view("torques", () -> press("#build-view-torques"));
         view("fill", () -> show(filling, Station.FILL));
         view("tag", () -> show(filling, Station.TAG));
+        int gears = job(shop, "Slack Water");
+        view("set-up", () -> show(gears, Station.SETUP));
+        view("lash", () -> {
+            show(gears, Station.SETUP);
+            press("#setup-view-forward");
+            press("#read-forward");
+            press("#take-stack-forward");
+            press("#read-after-forward");
+            scrollDown();
+        });
+        view("turned-by-hand", () -> {
+            show(gears, Station.SETUP);
+            press("#setup-view-checks");
+        });
+        view("prove", () -> show(filling, Station.PROVE));
         view("small-leg", () -> show(job(shop, "Workshop skiff"), Station.DRAIN));
         view("leak-hunt-simulated", LIVE, () -> {
             show(milky, Station.LEAK);

@@ -3,6 +3,7 @@ package mussel.app;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -27,6 +28,27 @@ import org.testfx.util.WaitForAsyncUtils;
 abstract class WindowJourney {
     static final Clock DAY = Clock.fixed(Instant.parse("2026-11-23T09:00:00Z"), ZoneOffset.UTC);
 
+    /** A clock that moves on by a second at every look. */
+    private static final class Moving extends Clock {
+        private Instant now = DAY.instant();
+
+        @Override
+        public synchronized Instant instant() {
+            now = now.plusSeconds(1);
+            return now;
+        }
+
+        @Override
+        public ZoneId getZone() {
+            return DAY.getZone();
+        }
+
+        @Override
+        public Clock withZone(ZoneId zone) {
+            return this;
+        }
+    }
+
     @TempDir
     Path folder;
 
@@ -42,7 +64,7 @@ abstract class WindowJourney {
 
     @BeforeEach
     void start() throws Exception {
-        shop = Yards.open(logbook(), DAY, SheetFiles.shipped());
+        shop = Yards.open(logbook(), new Moving(), SheetFiles.shipped());
         FxToolkit.setupStage(this::show);
     }
 

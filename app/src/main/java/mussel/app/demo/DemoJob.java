@@ -133,6 +133,13 @@ final class DemoJob {
         return tick(plan());
     }
 
+    /** Everything up to bare castings. */
+    DemoJob stripped() {
+        return tick(plan().stream()
+                .filter(s -> s.step().phase() == Phase.DOWN || s.step().phase() == Phase.STRIP)
+                .toList());
+    }
+
     private List<PlannedStep> plan() {
         return Planner.plan(sheet, goals).steps();
     }

@@ -33,6 +33,7 @@ public final class DemoYard {
             others(bench);
             soundHarvester(bench);
             punt(bench);
+            slackWater(bench);
             shelf(journal);
             clock.set(0);
             Yards.over(journal, PictureFolder.beside(file), clock, families).refreshBench();
@@ -281,6 +282,40 @@ public final class DemoYard {
                 .steps(3);
     }
 
+    /** In pieces for new gears: marks and heights read, the lash measured with the shims found. */
+    private static void slackWater(DemoJob.Bench bench) {
+        DemoJob.open(bench, 5, new LegRef("demo-Slack Water", "Slack Water", Position.SINGLE, "skua-225"))
+                .read("engine_hours", "2 316 h")
+                .read("hours_since_fill", "96 h")
+                .choose("water", "sea")
+                .choose("sand", "no")
+                .choose("oil_last", "blue-90")
+                .note("complaint", "Knocks ahead since it struck the mooring; slivers on the magnet.")
+                .note("promised", "Tuesday week")
+                .read("drained", "961 ml")
+                .read("oil_temp", "16 °C")
+                .read("minutes", "40 min")
+                .choose("oil_water", "none")
+                .choose("oil_heat", "darkened")
+                .choose("oil_metal", "flakes")
+                .choose("magnet", "drain", "chips")
+                .choose("washers", "drain", "flattened")
+                .goal("gears")
+                .goal("bearings")
+                .stripped()
+                .read("mark", "case", "6")
+                .read("mark", "gear", "-4")
+                .read("height", "1", "45.62 mm")
+                .read("height", "2", "45.64 mm")
+                .read("height", "3", "45.63 mm")
+                .read("height", "4", "45.65 mm")
+                .read("present_shim", "pinion", "0.75 mm")
+                .read("present_shim", "forward", "0.62 mm")
+                .read("present_shim", "reverse", "0.80 mm")
+                .read("arm", "forward", "60 mm")
+                .read("arm", "reverse", "60 mm");
+    }
+
     private static LegRef skua(Position position) {
         return new LegRef("demo-Sound Harvester-" + position, "Sound Harvester", position, "skua-225");
     }
@@ -291,6 +326,8 @@ public final class DemoYard {
                 Map.of("plug_washer", 14, "cotter_pin", 9, "ds_seal", 1, "impeller", 1, "pump_key", 4);
         tern.forEach((part, qty) -> journal.keepSetting("shelf:tern-60:" + part, String.valueOf(qty)));
         Map<String, Integer> skua = Map.of("plug_washer", 6, "cotter_pin", 5, "pump_key", 1);
+        Map.of(50, 6, 80, 4, 100, 5, 120, 3, 150, 4, 180, 2, 200, 3, 250, 3, 300, 4, 500, 2)
+                .forEach((size, qty) -> journal.keepSetting("shelf:skua-225:shim_" + size, String.valueOf(qty)));
         skua.forEach((part, qty) -> journal.keepSetting("shelf:skua-225:" + part, String.valueOf(qty)));
     }
 

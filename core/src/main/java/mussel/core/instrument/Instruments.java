@@ -24,6 +24,13 @@ public interface Instruments {
      */
     TorqueWrench torqueWrench(long seed);
 
+    /**
+     * A simulated dial indicator on a practice gear set.
+     *
+     * @param seed decides what chance decides
+     */
+    DialIndicator dialIndicator(long seed);
+
     /** Whoever takes the yard's orders. */
     PartsSupplier supplier();
 }

@@ -17,7 +17,6 @@ import mussel.core.drain.DrainEngine;
 import mussel.core.drain.DrainInput;
 import mussel.core.drain.DrainResult;
 import mussel.core.drain.DrainWords;
-import mussel.core.drain.OilLook;
 import mussel.core.drain.Water;
 import mussel.core.fill.FillEngine;
 import mussel.core.fill.FillInput;
@@ -72,6 +71,8 @@ public final class Assessment {
     private final Map<Station, Station.State> states;
     private final PumpWork pump;
     private final Supply supply;
+    private final Optional<SetupWork> setup;
+    private final ProofWork proof;
     private Optional<VerdictResult> verdict = Optional.empty();
     private Optional<PlanResult> timed = Optional.empty();
     private Optional<Optional<Worth>> worth = Optional.empty();
@@ -82,8 +83,9 @@ public final class Assessment {
         this.surroundings = surroundings;
         this.yard = surroundings.yard();
         this.today = surroundings.today();
-        Optional<DrainInput> asked = askDrain();
-        this.drainProblems = asked.map(Assessment::problems).orElse(List.of());
+        EngineInputs inputs = new EngineInputs(this);
+        Optional<DrainInput> asked = inputs.drain();
+        this.drainProblems = asked.map(EngineInputs::problems).orElse(List.of());
         this.drainInput = drainProblems.isEmpty() ? asked : Optional.empty();
         this.drain = drainInput.map(DrainEngine::run);
         this.holds = Stream.of(LeakMode.values())
@@ -92,10 +94,12 @@ public final class Assessment {
                 .map(h -> HeldTest.of(h, sheet.leakTest(), job.reading(Field.BAROMETER)))
                 .toList();
         this.pump = PumpWork.of(job, sheet, yard);
-        this.findings = new Findings(job, surroundings.judge().knowledge()).of(drain, holds, pump);
         this.plan = Planner.plan(sheet, goals());
+        this.findings = new Findings(job, surroundings.judge().knowledge()).of(drain, holdsBefore(), pump);
         this.supply = new Supply(this);
-        FillInput fillAsked = askFill();
+        this.setup = SetupWork.of(this);
+        this.proof = new ProofWork(this);
+        FillInput fillAsked = inputs.fill(plan, drain);
         Problems found = new Problems();
         fillAsked.check(found, "");
         this.fillProblems = found.list();
@@ -109,76 +113,24 @@ public final class Assessment {
         return new Assessment(job, sheet, surroundings);
     }
 
-    private static List<Problem> problems(DrainInput input) {
-        Problems found = new Problems();
-        input.oil().check(found, "/oil");
-        input.jar().ifPresent(j -> j.check(found, "/jar"));
-        input.check(found, "");
-        return found.list();
+    /** The holds that say what is wrong: the last of each mode from before anything was put back. */
+    public List<HeldTest> holdsBefore() {
+        return Stream.of(LeakMode.values())
+                .flatMap(mode ->
+                        job.holds().stream()
+                                .filter(h -> h.mode() == mode && !afterBuild(h))
+                                .reduce((a, b) -> b)
+                                .stream())
+                .map(h -> HeldTest.of(h, sheet.leakTest(), job.reading(Field.BAROMETER)))
+                .toList();
     }
 
-    private Optional<DrainInput> askDrain() {
-        OptionalDouble drained = job.reading(Field.DRAINED);
-        OptionalDouble temp = job.reading(Field.OIL_TEMP);
-        OptionalDouble minutes = job.reading(Field.MINUTES);
-        if (drained.isEmpty() || temp.isEmpty() || minutes.isEmpty()) {
-            return Optional.empty();
-        }
-        return Optional.of(new DrainInput(
-                sheet.oil().capacityMl(),
-                job.reading(Field.FILL),
-                20,
-                drained.getAsDouble(),
-                job.reading(Field.DRAINED_U).orElse(5),
-                job.reading(Field.MEASURED_TEMP),
-                job.reading(Field.FREE_WATER).orElse(0),
-                temp.getAsDouble(),
-                minutes.getAsDouble(),
-                !job.choice(Scale.VENT).equals(Optional.of("shut")),
-                water(),
-                oilInIt().data(),
-                sheet.gearcase(),
-                job.choice(Scale.OIL_WATER).map(o -> constant(OilLook.class, o)),
-                jar(),
-                job.reading(Field.MASS),
-                2,
-                job.reading(Field.HOURS_SINCE_FILL),
-                job.reading(Field.STORAGE_MIN),
-                OptionalDouble.empty()));
-    }
-
-    private Optional<DrainInput.Jar> jar() {
-        OptionalDouble total = job.reading(Field.JAR_TOTAL);
-        boolean anyLayer = job.reading(Field.JAR_WATER).isPresent()
-                || job.reading(Field.JAR_EMULSION).isPresent();
-        return total.isPresent() && anyLayer
-                ? Optional.of(new DrainInput.Jar(
-                        total.getAsDouble(),
-                        job.reading(Field.JAR_WATER).orElse(0),
-                        job.reading(Field.JAR_EMULSION).orElse(0)))
-                : Optional.empty();
-    }
-
-    private FillInput askFill() {
-        List<FillInput.Bottle> bottles = new ArrayList<>();
-        for (FillInput.Bottle b : yard.bottles()) {
-            bottles.add(new FillInput.Bottle(
-                    b.name(),
-                    b.ml(),
-                    b.price(),
-                    (int) job.reading(Field.BOTTLE_HAVE.of(b.name())).orElse(b.have()),
-                    job.reading(Field.BOTTLE_OPENED.of(b.name())).orElse(b.openedMl())));
-        }
-        double residual = Math.min(
-                sheet.oil().capacityMl(),
-                plan.steps().isEmpty() ? drain.map(DrainResult::residualMl).orElse(0.0) : 0);
-        return new FillInput(
-                sheet.oil().capacityMl(),
-                residual,
-                sheet.oil().purgeMl(),
-                sheet.oil().spillMl(),
-                bottles,
-                job.reading(Field.PUMPED));
+    /** Whether a hold began after something had been put back, so that it proves the repair. */
+    boolean afterBuild(Hold hold) {
+        return buildSteps().stream()
+                .map(s -> job.ticked(s.step().id()))
+                .flatMap(Optional::stream)
+                .anyMatch(at -> hold.begun().isAfter(at));
     }
 
     static <E extends Enum<E>> E constant(Class<E> type, String file) {
@@ -368,7 +320,21 @@ public final class Assessment {
 
     /** Why the leg cannot be tagged yet, in sentences. */
     public List<String> blocks() {
-        return pieceLost() ? List.of(SAY.say("block.piece")) : List.of();
+        List<String> blocks = new ArrayList<>(proof.blocks());
+        if (pieceLost()) {
+            blocks.add(0, SAY.say("block.piece"));
+        }
+        return blocks;
+    }
+
+    /** The set-up of the gears; empty where the family's sheet has none. */
+    public Optional<SetupWork> setup() {
+        return setup;
+    }
+
+    /** Whether it is proven. */
+    public ProofWork proof() {
+        return proof;
     }
 
     /** What the job waits for: as written down, or the orders on their way; empty where nothing. */

@@ -10,6 +10,7 @@ import mussel.core.measure.NamedBy;
 import mussel.core.measure.Range;
 import mussel.core.measure.Ranges;
 import mussel.core.pump.PumpInput;
+import mussel.core.shim.LashInput;
 import mussel.core.torque.TorqueInput;
 
 /** Every quantity a job can hold, with its label, kind and valid range. */
@@ -92,6 +93,26 @@ public enum Field {
     ADAPTER("crowfoot", TorqueInput.Adapter.class, "extensionMm"),
     /** The angle of the adapter to the wrench, by fastener group. */
     ADAPTER_ANGLE("its angle", Kind.ANGLE, Range.of(-180, 180)),
+    /** What is stamped on case or gear, in hundredths of a millimetre, by mark. */
+    MARK("mark, in hundredths", Kind.COUNT, Range.of(-500, 500)),
+    /** The height of the pinion's bearing, by place around. */
+    HEIGHT("height", Kind.LENGTH, Range.of(0, 1_000)),
+    /** The shims that were in, by place. */
+    PRESENT_SHIM("shims that were in", LashInput.class, "presentShimMm"),
+    /** Where the indicator reads, from the shaft's middle, by place. */
+    ARM("arm of the indicator", LashInput.class, "armMm"),
+    /** The indicator's reading of the lash with the shims that were in, by place and position around. */
+    LASH("lash", LashInput.class, "readingsMm"),
+    /** The same with the new stack in, by place and position around. */
+    LASH_AFTER("lash with the new stack", LashInput.class, "readingsMm"),
+    /** How many shims of a size went in, by place and size in micrometres. */
+    SHIM_IN("shims put in", Kind.COUNT, Range.of(0, 100)),
+    /** The torque that turns the assembled shafts. */
+    ROLLING("rolling torque", Kind.TORQUE, Range.of(0, 1_000)),
+    /** The end play of the propeller shaft. */
+    END_PLAY("end play", Kind.LENGTH, Range.of(0, 100)),
+    /** The case after the run. */
+    RUN_TEMP("case after the run", Kind.TEMPERATURE, Range.of(-30, 200)),
     /** The parts' price, where it is not the catalogue's. */
     PARTS_COST("parts in all", EstimateInput.class, "partsTotal", Kind.MONEY),
     /** Special tools to buy or hire. */

@@ -49,6 +49,12 @@ final class Progress {
                         job.reading(Field.PARTS_COST).isPresent()));
         states.put(Station.PARTS, parts());
         states.put(Station.STRIP, steps(all.stripSteps(), !all.goals().isEmpty()));
+        states.put(
+                Station.SETUP,
+                state(
+                        all.setup().map(SetupWork::done).orElse(false),
+                        all.setup().map(s -> s.begun() || s.called()).orElse(false)));
+        states.put(Station.PROVE, state(all.proof().done(), all.proof().begun()));
         states.put(Station.BUILD, steps(all.buildSteps(), false));
         states.put(Station.FILL, filling());
         states.put(Station.TAG, state(job.tagged().isPresent(), false));
@@ -74,6 +80,8 @@ final class Progress {
                 all.goals().isEmpty() && all.drainWords().map(w -> w.wet()).orElse(false);
             case VERDICT -> all.goals().isEmpty() && !all.findings().isEmpty();
             case PUMP, ESTIMATE, PARTS -> false;
+            case SETUP -> all.setup().map(SetupWork::called).orElse(false);
+            case PROVE -> !all.goals().isEmpty();
             default -> true;
         };
     }
@@ -97,6 +105,12 @@ final class Progress {
             case LEAK -> SAY.say(all.held(LeakMode.PRESSURE).isPresent() ? "next.vacuum" : "next.hold");
             case VERDICT -> all.verdictWords().next();
             case PUMP, ESTIMATE, PARTS -> "";
+            case SETUP ->
+                all.setup()
+                        .flatMap(SetupWork::next)
+                        .map(p -> SAY.say("next.setup", p.title()))
+                        .orElse("");
+            case PROVE -> all.proof().failed().isEmpty() ? SAY.say("next.prove") : SAY.say("next.prove.failed");
             case STRIP -> all.goals().isEmpty() ? SAY.say("next.goals") : nextStep(all.stripSteps());
             case BUILD -> nextStep(all.buildSteps());
             case FILL -> all.fillSteps().isEmpty() ? SAY.say("next.fill") : nextStep(all.fillSteps());

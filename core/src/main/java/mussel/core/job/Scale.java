@@ -54,7 +54,27 @@ public enum Scale {
     /** A part before it was cleaned, by part. */
     BEFORE_CLEANING("Before cleaning", "reuse", "judge_after_cleaning", "replace"),
     /** A part after it was cleaned, by part. */
-    AFTER_CLEANING("After cleaning", "reuse", "replace");
+    AFTER_CLEANING("After cleaning", "reuse", "replace"),
+    /** How the shims of a place are found, by place. */
+    SCHOOL("Shims from", "reuse", "marks", "lash"),
+    /** Where the teeth bear, by gear. */
+    CONTACT("Teeth bear", "centred", "toe", "heel", "high", "low"),
+    /** The shift check in neutral: the propeller turned by hand. */
+    SHIFT_NEUTRAL("In neutral it", "turns", "drags", "locks"),
+    /** The shift check ahead. */
+    SHIFT_FORWARD("In forward it", "clicks", "turns", "locks"),
+    /** The shift check astern. */
+    SHIFT_REVERSE("In reverse it", "locks", "turns", "jumps"),
+    /** The telltale in the run. */
+    RUN_TELLTALE("Telltale", "steady", "weak", "none"),
+    /** Ahead under power. */
+    RUN_AHEAD("Ahead under power it", "drives", "slips", "jumps"),
+    /** Astern under power. */
+    RUN_ASTERN("Astern under power it", "drives", "slips", "jumps"),
+    /** How it sounds once it is warm. */
+    RUN_SOUND("Warm, it sounds", "even", "growls", "knocks"),
+    /** The plugs and joints an hour after the run. */
+    DRIPS("After an hour", "dry", "damp", "drips");
 
     private final String label;
     private final List<String> outcomes;

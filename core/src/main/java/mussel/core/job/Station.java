@@ -16,12 +16,16 @@ public enum Station {
     ESTIMATE("Estimate"),
     /** How deep, and in what order. */
     STRIP("Strip-down"),
+    /** Shims and lash. */
+    SETUP("Set-up"),
     /** What must be there to put it back. */
     PARTS("Parts"),
     /** Putting it back. */
     BUILD("Build"),
     /** New oil. */
     FILL("Fill"),
+    /** Whether it holds, shifts and runs. */
+    PROVE("Prove"),
     /** Done, and when again. */
     TAG("Tag");
 

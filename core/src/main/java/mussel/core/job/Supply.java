@@ -123,6 +123,7 @@ public final class Supply {
                 change.merge(part, over, Integer::sum);
             }
         });
+        all.setup().ifPresent(s -> s.used().forEach((shim, qty) -> change.merge(shim, -qty, Integer::sum)));
         change.values().removeIf(qty -> qty == 0);
         return change;
     }

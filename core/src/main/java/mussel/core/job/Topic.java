@@ -17,7 +17,9 @@ public enum Topic {
     /** Where the missing piece of the impeller was found. */
     PIECE_FOUND,
     /** Why a part was judged so, by part. */
-    INSPECTION;
+    INSPECTION,
+    /** Why the leg is tagged with a failed proof. */
+    PROOF_OVERRIDE;
 
     /** Its address where there is only one. */
     public Address address() {

@@ -26,6 +26,7 @@ import mussel.core.measure.Problems;
  * @param steps the step graph over all phases
  * @param intervals what is due, and how often
  * @param pump its water pump; empty where the sheet does not describe it
+ * @param setup how its gears are set up; empty where the sheet does not say
  * @param substitutes what can stand in for special tools
  * @param drawing the cutaway, back to front
  */
@@ -47,6 +48,7 @@ public record FamilySheet(
         @Given(value = "the steps", atLeast = 1) List<Step> steps,
         @Given("the intervals") List<Interval> intervals,
         @Given("the water pump") Optional<PumpSheet> pump,
+        @Given("how the gears are set up") Optional<SetupSheet> setup,
         @Given("what stands in for special tools") List<Substitute> substitutes,
         @Given(value = "the cutaway", atLeast = 1) List<Region> drawing)
         implements Checked {

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import mussel.core.measure.Explanation;
+import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Sentences;
 
 /** Shims in sentences. */
@@ -53,6 +55,53 @@ public final class ShimWords {
             notes.add(SAY.say("raise"));
         }
         return List.copyOf(notes);
+    }
+
+    /** Why the pinion's shim is what it is. */
+    public static Explanation whyPinion(PinionInput in, PinionResult out) {
+        List<InputLine> lines = new ArrayList<>();
+        lines.add(new InputLine("constant", mm(in.constantMm()), "family sheet"));
+        in.marks()
+                .forEach(m -> lines.add(new InputLine(
+                        m.name(),
+                        String.format(Locale.ROOT, "%+.0f hundredths × %+.1f", m.hundredths(), m.coefficient()),
+                        "read at the bench; coefficient from the sheet")));
+        lines.add(new InputLine(
+                "mean of " + in.heightsMm().size() + " heights", mm(out.heightMm()), "read at the bench"));
+        return new Explanation(
+                SAY.say("why.pinion.title"),
+                mm(out.shimMm()),
+                SAY.say("why.pinion.formula"),
+                lines,
+                SAY.say("why.pinion.source"),
+                SAY.say("why.pinion.u", mm(out.spreadMm())),
+                SAY.say("why.pinion.change"));
+    }
+
+    /** Why a gear's shim is what it is. */
+    public static Explanation whyLash(LashInput in, LashResult out) {
+        return new Explanation(
+                SAY.say("why.lash.title"),
+                mm(out.shimMm()),
+                SAY.say("why.lash.formula"),
+                List.of(
+                        new InputLine(
+                                "mean of " + in.readingsMm().size() + " readings, at the pitch circle",
+                                mm(out.lashMm()),
+                                "reading × pitch radius " + mm(in.pitchRadiusMm()) + " / arm " + mm(in.armMm())),
+                        new InputLine(
+                                "window",
+                                mm(in.windowMm().get(0)) + " to "
+                                        + mm(in.windowMm().get(1)),
+                                "family sheet"),
+                        new InputLine(
+                                "factor, lash for shim",
+                                String.format(Locale.ROOT, "%.3f", out.factor()),
+                                in.factor().isPresent() ? "family sheet" : "from teeth and angles of the sheet"),
+                        new InputLine("shims that were in", mm(in.presentShimMm()), "read at the bench")),
+                SAY.say("why.lash.source"),
+                SAY.say("why.lash.u", mm(in.uIndicatorMm()), mm(in.uShimMm())),
+                SAY.say("why.lash.change"));
     }
 
     /** A stack and how far it is off. */

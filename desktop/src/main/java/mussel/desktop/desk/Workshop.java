@@ -35,6 +35,7 @@ import mussel.core.plan.Planning;
 import mussel.core.pump.PumpInput;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.PumpPolicy;
+import mussel.core.sheet.SetupSheet;
 import mussel.core.verdict.Calibration;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.Knowledge;
@@ -194,6 +195,10 @@ public final class Workshop {
                 shelf.put(part.id(), now);
             }
         });
+        known().get(family).setup().ifPresent(setup -> setup.shimsMm().forEach(mm -> {
+            String id = SetupSheet.shimId(mm);
+            shelf.put(id, Integer.parseInt(journal.setting(shelfKey(family, id), "0")) + change.getOrDefault(id, 0));
+        }));
         return shelf;
     }
 
@@ -201,10 +206,18 @@ public final class Workshop {
         return "shelf:" + family + ":" + part;
     }
 
+    private int inGears(Job job, String shim) {
+        return job.readings().entrySet().stream()
+                .filter(e -> e.getKey().name().equals(Field.SHIM_IN.address().name()))
+                .filter(e -> shim.equals("shim_" + e.getKey().of().replaceAll(".*\\.", "")))
+                .mapToInt(e -> (int) e.getValue().value())
+                .sum();
+    }
+
     /** Writes down how many of a part were counted on the shelf, with what this job has taken off already. */
     public void countShelf(Job job, String part, int counted) {
         String family = job.leg().family();
-        int taken = (int) job.reading(Field.FROM_SHELF.of(part)).orElse(0);
+        int taken = (int) job.reading(Field.FROM_SHELF.of(part)).orElse(0) + inGears(job, part);
         int others = journal.benchLines().shelfChange(family, job.id()).getOrDefault(part, 0);
         journal.keepSetting(shelfKey(family, part), String.valueOf(counted + taken - others));
         stores.clear();

@@ -13,17 +13,16 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.ProofWork;
+import mussel.core.job.SetupWork;
 import mussel.core.job.Station;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
-import mussel.core.plan.Plan;
-import mussel.core.sheet.Phase;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Texts;
-import mussel.desktop.plan.StepList;
 
 /** Done, and when again: the tag for the leg, and the job sheet for the owner. */
 public final class TagStation implements StationView {
@@ -33,15 +32,12 @@ public final class TagStation implements StationView {
     private final VBox open = new VBox(3);
     private final Button tagIt = new Button("Tag the leg");
     private final Button print = new Button("Job sheet as PDF");
-    private final Label proof = Texts.heading("Prove it first");
-    private final StepList proofs;
     private final Label printed = Texts.dim("");
     private final ProgressIndicator busy = new ProgressIndicator();
 
     /** The station of a job. */
     public TagStation(Desk desk) {
         this.desk = desk;
-        proofs = new StepList(desk, s -> s.phase() == Phase.PROVE);
         sheet.getStyleClass().add("station");
         tag.getStyleClass().add("tag-paper");
         tagIt.setId("tag-it");
@@ -53,7 +49,7 @@ public final class TagStation implements StationView {
         busy.setVisible(false);
         HBox actions = new HBox(10, tagIt, print, busy);
         actions.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        sheet.getChildren().addAll(Texts.title("Tag"), tag, open, actions, printed, proof, proofs);
+        sheet.getChildren().addAll(Texts.title("Tag"), tag, open, actions, printed);
     }
 
     private void choosePlace() {
@@ -81,8 +77,6 @@ public final class TagStation implements StationView {
 
     @Override
     public void show(Assessment now) {
-        proofs.show(now);
-        proof.setVisible(!proofs.getChildren().isEmpty());
         tag.getChildren().clear();
         String hours = now.job().reading(Field.ENGINE_HOURS).isPresent()
                 ? Display.exact(
@@ -119,16 +113,24 @@ public final class TagStation implements StationView {
             boolean counts = station != Station.TAG
                     && station != Station.PUMP
                     && station != Station.ESTIMATE
+                    && station != Station.PROVE
+                    && (station != Station.SETUP
+                            || now.setup().map(SetupWork::called).orElse(false))
                     && (!now.goals().isEmpty() || station.ordinal() < 2 || station == Station.FILL);
             if (counts && state != Station.State.DONE) {
                 open.add("Not finished: " + station.title());
             }
         });
-        List<Plan.PlannedStep> proofs = now.plan().of(Phase.PROVE);
-        if (now.stepsDone(proofs) < proofs.size()) {
-            open.add("Not proven: " + (proofs.size() - now.stepsDone(proofs)) + " of " + proofs.size()
-                    + " proofs are open.");
+        long unproven = now.proof().proofs().stream()
+                .filter(p -> p.state() == ProofWork.State.OPEN)
+                .count();
+        if (unproven > 0 && !now.goals().isEmpty()) {
+            open.add("Not proven: " + unproven + " of " + now.proof().proofs().size() + " proofs are open.");
         }
+        now.proof()
+                .override()
+                .filter(reason -> !now.proof().failed().isEmpty())
+                .ifPresent(reason -> open.add("A proof failed; tagged all the same, because: " + reason));
         if (now.job().reading(Field.ENGINE_HOURS).isEmpty()) {
             open.add("The hour meter was not read, so only the calendar counts.");
         }

@@ -59,6 +59,7 @@ public final class JobSheetPdf {
                 found(page);
                 judged(page);
                 done(page);
+                PutBack.print(page, all);
                 next(page);
                 foot(page);
             }
@@ -114,7 +115,7 @@ public final class JobSheetPdf {
             return;
         }
         page.heading("What is wrong", 12);
-        for (HeldTest held : all.holds()) {
+        for (HeldTest held : all.holdsBefore()) {
             String mode = held.hold().mode() == LeakMode.PRESSURE ? "Pressure hold" : "Vacuum hold";
             String words = held.words(units).map(w -> w.head()).orElse("not enough readings to judge.");
             page.pair(mode + (held.hold().simulated() ? " (simulated)" : ""), words, BODY);

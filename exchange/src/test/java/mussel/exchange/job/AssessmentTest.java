@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mussel.core.drain.DrainResult.Verdict;
 import mussel.core.fill.FillResult.Check;
@@ -122,6 +123,20 @@ class AssessmentTest {
         assertThat(now().oilToFill().id()).isEqualTo("red-shift");
     }
 
+    private void prove() {
+        tick(now().plan().of(mussel.core.sheet.Phase.PROVE));
+        Map.of(
+                        Scale.SHIFT_NEUTRAL, "turns",
+                        Scale.SHIFT_FORWARD, "clicks",
+                        Scale.SHIFT_REVERSE, "locks",
+                        Scale.RUN_TELLTALE, "steady",
+                        Scale.RUN_AHEAD, "drives",
+                        Scale.RUN_ASTERN, "drives",
+                        Scale.RUN_SOUND, "even",
+                        Scale.DRIPS, "dry")
+                .forEach((scale, answer) -> note(new Fact.Chosen(scale.address(), answer)));
+    }
+
     @Test
     void stationsFollowTheWorkToTheTag() {
         read(Field.ENGINE_HOURS, 412);
@@ -141,6 +156,9 @@ class AssessmentTest {
         tick(now().fillSteps());
         read(Field.PUMPED, 431);
         assertThat(now().fill().orElseThrow().check()).contains(Check.AS_EXPECTED);
+        assertThat(now().current()).isEqualTo(Station.PROVE);
+        assertThat(now().nextAction()).startsWith("Prove it");
+        prove();
         assertThat(now().current()).isEqualTo(Station.TAG);
         note(new Fact.Tagged(TODAY));
         assertThat(now().nextAction()).isEqualTo("Nothing more to do");

@@ -1,5 +1,6 @@
 package mussel.sim.instrument;
 
+import mussel.core.instrument.DialIndicator;
 import mussel.core.instrument.Instruments;
 import mussel.core.instrument.PartsSupplier;
 import mussel.core.instrument.PracticeTester;
@@ -21,6 +22,11 @@ public final class SimulatedInstruments implements Instruments {
     @Override
     public TorqueWrench torqueWrench(long seed) {
         return new SimulatedTorqueWrench(seed);
+    }
+
+    @Override
+    public DialIndicator dialIndicator(long seed) {
+        return new SimulatedDialIndicator(seed);
     }
 
     @Override

@@ -1,0 +1,233 @@
+package mussel.core.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+import mussel.core.measure.Problem;
+import mussel.core.shim.LashEngine;
+import mussel.core.shim.LashInput;
+import mussel.core.shim.LashResult;
+import mussel.core.shim.PinionEngine;
+import mussel.core.shim.PinionInput;
+import mussel.core.shim.PinionResult;
+import mussel.core.shim.Shim;
+import mussel.core.shim.ShimWords;
+import mussel.core.shim.StackEngine;
+import mussel.core.shim.StackInput;
+import mussel.core.shim.StackResult;
+
+/**
+ * One place where shims lie: which school finds them, what its engine was fed and says, and the stack that went in.
+ *
+ * @param id the place's id
+ * @param title the place in words
+ * @param school how its shims are found
+ * @param presentMm the shims that were in (mm); empty while nobody measured them
+ * @param targetMm what the new stack should be (mm); empty until the school has what it needs
+ * @param pinion the second school's answer, where it was asked
+ * @param lash the third school's answer, where it was asked
+ * @param after the lash read with the new stack in; empty until then
+ * @param problems why the school could not answer
+ * @param stack the best stack for the target; empty without one
+ * @param alternatives further stacks, the best first
+ * @param taken the pieces that went in, by micrometres
+ * @param simulated whether any of its readings comes from a simulated instrument
+ */
+public record SetupPlace(
+        String id,
+        String title,
+        School school,
+        OptionalDouble presentMm,
+        OptionalDouble targetMm,
+        Optional<PinionAnswer> pinion,
+        Optional<LashAnswer> lash,
+        Optional<LashAnswer> after,
+        List<Problem> problems,
+        Optional<StackResult> stack,
+        List<LashResult.Alternative> alternatives,
+        Map<Integer, Integer> taken,
+        boolean simulated) {
+    /** The pinion's place. */
+    public static final String PINION = "pinion";
+    /** How many heights or readings are taken around at most. */
+    public static final int AROUND = 8;
+
+    static final double TOLERANCE_MM = 0.02;
+    static final int MOST_PIECES = 5;
+    private static final int LEAST_AROUND = 3;
+    private static final double U_SHIM_MM = 0.003;
+    private static final double U_INDICATOR_MM = 0.01;
+
+    /** Keeps its own copies. */
+    public SetupPlace {
+        problems = List.copyOf(problems);
+        alternatives = List.copyOf(alternatives);
+        taken = new TreeMap<>(taken);
+    }
+
+    /** The three schools. */
+    public enum School {
+        /** Same gears, bearings and case: the shims found go back, then check. */
+        REUSE,
+        /** From the marks on the case and a measured height. */
+        MARKS,
+        /** From measured lash, corrected by a factor. */
+        LASH
+    }
+
+    /**
+     * The second school's answer.
+     *
+     * @param in what the engine was fed
+     * @param out what it says
+     */
+    public record PinionAnswer(PinionInput in, PinionResult out) {
+        /** The same in words. */
+        public List<String> words() {
+            return ShimWords.pinion(in, out);
+        }
+    }
+
+    /**
+     * The third school's answer.
+     *
+     * @param in what the engine was fed
+     * @param out what it says
+     */
+    public record LashAnswer(LashInput in, LashResult out) {
+        /** The same in words. */
+        public List<String> words() {
+            return ShimWords.lash(in, out);
+        }
+    }
+
+    static SetupPlace pinion(SetupReadings read) {
+        School school = read.school(PINION, School.MARKS);
+        OptionalDouble present = read.present(PINION);
+        List<Double> heights = read.heights();
+        PinionInput in = new PinionInput(
+                read.sheet().pinion().constantMm(),
+                read.marks(),
+                heights,
+                read.sheet().pinion().spreadLimitMm());
+        Optional<PinionAnswer> answer = school == School.MARKS && heights.size() >= LEAST_AROUND
+                ? Optional.of(new PinionAnswer(in, PinionEngine.run(in)))
+                : Optional.empty();
+        OptionalDouble target = school == School.REUSE
+                ? present
+                : answer.map(a -> OptionalDouble.of(a.out().shimMm())).orElse(OptionalDouble.empty());
+        Optional<StackResult> stack = stack(target, read.drawer(PINION));
+        return new SetupPlace(
+                PINION,
+                "Pinion",
+                school,
+                present,
+                target,
+                answer,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                stack,
+                List.of(),
+                read.taken(PINION),
+                read.simulated(PINION));
+    }
+
+    static SetupPlace gear(SetupReadings read, mussel.core.sheet.SetupSheet.GearPlace gear) {
+        School school = read.school(gear.id(), School.LASH);
+        OptionalDouble present = read.present(gear.id());
+        List<Problem> problems = new ArrayList<>();
+        Optional<LashAnswer> lash = answer(read, gear, Field.LASH, present, problems);
+        Map<Integer, Integer> taken = read.taken(gear.id());
+        OptionalDouble in = taken.isEmpty() ? present : OptionalDouble.of(millimetres(taken));
+        Optional<LashAnswer> after = answer(read, gear, Field.LASH_AFTER, in, problems);
+        OptionalDouble target = school == School.REUSE
+                ? present
+                : lash.map(a -> OptionalDouble.of(a.out().shimMm())).orElse(OptionalDouble.empty());
+        Optional<StackResult> stack = school == School.REUSE
+                ? stack(target, read.drawer(gear.id()))
+                : lash.flatMap(a -> a.out().stack());
+        return new SetupPlace(
+                gear.id(),
+                gear.title(),
+                school,
+                present,
+                target,
+                Optional.empty(),
+                lash,
+                after,
+                problems,
+                stack,
+                school == School.REUSE
+                        ? List.of()
+                        : lash.map(a -> a.out().alternatives()).orElse(List.of()),
+                taken,
+                read.simulated(gear.id()));
+    }
+
+    private static Optional<LashAnswer> answer(
+            SetupReadings read,
+            mussel.core.sheet.SetupSheet.GearPlace gear,
+            Field which,
+            OptionalDouble present,
+            List<Problem> problems) {
+        List<Double> readings = read.around(which, gear.id());
+        OptionalDouble arm = read.arm(gear.id());
+        if (readings.size() < LEAST_AROUND || arm.isEmpty() || present.isEmpty()) {
+            return Optional.empty();
+        }
+        LashInput in = new LashInput(
+                readings,
+                arm.getAsDouble(),
+                gear.pitchRadiusMm(),
+                List.of(gear.lash().low(), gear.lash().high()),
+                gear.spreadLimitMm(),
+                present.getAsDouble(),
+                gear.thicker(),
+                U_INDICATOR_MM,
+                U_SHIM_MM,
+                OptionalDouble.empty(),
+                Optional.of(gear.teeth()),
+                read.drawer(gear.id()),
+                TOLERANCE_MM,
+                MOST_PIECES);
+        mussel.core.measure.Problems found = new mussel.core.measure.Problems();
+        in.check(found, "");
+        problems.addAll(found.list());
+        return found.none() ? Optional.of(new LashAnswer(in, LashEngine.run(in))) : Optional.empty();
+    }
+
+    private static Optional<StackResult> stack(OptionalDouble target, List<Shim> drawer) {
+        return target.isPresent() && !drawer.isEmpty()
+                ? Optional.of(StackEngine.run(new StackInput(target.getAsDouble(), TOLERANCE_MM, drawer, MOST_PIECES)))
+                : Optional.empty();
+    }
+
+    static double millimetres(Map<Integer, Integer> pieces) {
+        return pieces.entrySet().stream()
+                .mapToDouble(e -> e.getKey() * e.getValue() / 1_000.0)
+                .sum();
+    }
+
+    /** What went in, in all (mm). */
+    public double takenMm() {
+        return millimetres(taken);
+    }
+
+    /** Whether the stack that went in is what its school asks for. */
+    public boolean stacked() {
+        return !taken.isEmpty()
+                && targetMm.isPresent()
+                && Math.abs(takenMm() - targetMm.getAsDouble()) <= TOLERANCE_MM + 1e-9;
+    }
+
+    /** Whether the place is set: the right stack is in, and for a gear the lash read with it lies in its window. */
+    public boolean set() {
+        return id.equals(PINION)
+                ? stacked()
+                : after.map(a -> a.out().inWindow() && a.out().spreadOk()).orElse(false);
+    }
+}

@@ -1,0 +1,179 @@
+package mussel.desktop.prove;
+
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.ProofWork;
+import mussel.core.job.ProofWork.Proof;
+import mussel.core.job.ProofWork.Section;
+import mussel.core.job.ProofWork.State;
+import mussel.core.job.Scale;
+import mussel.core.job.Topic;
+import mussel.core.sheet.Interval;
+import mussel.core.sheet.Phase;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.JobNote;
+import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Marks;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.plan.StepList;
+
+/** Proving it: the shift's truth table, the leak test again, the run, and the hour after it; what each wrong answer means. */
+public final class ProveStation implements StationView {
+    private static final Map<String, Scale> ASKED = Map.of(
+            "shift_neutral", Scale.SHIFT_NEUTRAL,
+            "shift_forward", Scale.SHIFT_FORWARD,
+            "shift_reverse", Scale.SHIFT_REVERSE,
+            "run_telltale", Scale.RUN_TELLTALE,
+            "run_ahead", Scale.RUN_AHEAD,
+            "run_astern", Scale.RUN_ASTERN,
+            "run_sound", Scale.RUN_SOUND,
+            "drips", Scale.DRIPS);
+
+    private final JobFields fields;
+    private final JobPicks picks;
+    private final VBox sheet = new VBox(12);
+    private final Label head = Texts.wrapped("", "large");
+    private final Label reverse = Texts.caution("");
+    private final Map<Section, VBox> sections = new EnumMap<>(Section.class);
+    private final Map<String, ProofLine> lines = new HashMap<>();
+    private final VBox overridden;
+    private final JobNote override;
+    private final Label recheck = Texts.sentence("");
+    private final StepList steps;
+
+    /** The station of a job. */
+    public ProveStation(Desk desk) {
+        fields = new JobFields(desk);
+        picks = new JobPicks(desk);
+        steps = new StepList(desk, s -> s.phase() == Phase.PROVE);
+        override = JobNote.line(desk, "Tagged all the same, because", Topic.PROOF_OVERRIDE.address());
+        overridden = new VBox(
+                6,
+                Texts.caution("A failed proof holds the tag. A reason written here lets it go, and is printed."),
+                override);
+        overridden.getStyleClass().addAll("card", "card-water");
+        for (Section section : Section.values()) {
+            sections.put(section, new VBox(10));
+        }
+        head.setId("prove-head");
+        sheet.getStyleClass().add("station");
+        sheet.getChildren()
+                .addAll(
+                        Texts.title("Prove"),
+                        head,
+                        overridden,
+                        Texts.heading("By hand, engine still"),
+                        reverse,
+                        sections.get(Section.SHIFT),
+                        Texts.heading("The leak test again"),
+                        Texts.dim(
+                                "Held under Leak hunt, as before; a hold made after something was put back counts here."),
+                        sections.get(Section.LEAK),
+                        Texts.heading("With the engine running"),
+                        Texts.caution(
+                                "Water on before the engine starts, engine off before the water. In gear only in a"
+                                        + " guarded tank or with the propeller off; on cups only at idle. Outdoors: carbon"
+                                        + " monoxide."),
+                        sections.get(Section.RUN),
+                        fields.field(Field.RUN_TEMP),
+                        Texts.heading("An hour later, and after the first hours"),
+                        sections.get(Section.AFTER),
+                        recheck,
+                        Texts.heading("Steps of the sheet"),
+                        steps);
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        ProofWork proof = now.proof();
+        for (Proof each : proof.proofs()) {
+            lines.computeIfAbsent(each.id(), id -> line(each)).show(each);
+        }
+        lines.forEach((id, line) -> line.shown(proof.proofs().stream().anyMatch(p -> p.id().equals(id))));
+        fields.show(now);
+        picks.show(now);
+        steps.show(now);
+        override.show(now);
+        reverse.setText(proof.reverseCaution());
+        boolean failed = !proof.failed().isEmpty();
+        overridden.setVisible(failed);
+        overridden.setManaged(failed);
+        head.setText(head(proof));
+        Optional<String> again = now.sheet().intervals().stream()
+                .filter(i -> i.id().equals("oil_recheck"))
+                .map(Interval::title)
+                .findFirst();
+        recheck.setText(now.due().stream()
+                .filter(d -> again.equals(Optional.of(d.what())))
+                .findFirst()
+                .map(d -> "Look at the oil again: " + d.limits() + ". It stands on the tag and on the bench.")
+                .orElse("Look at the oil again after the first hours."));
+    }
+
+    private static String head(ProofWork proof) {
+        long passed =
+                proof.proofs().stream().filter(p -> p.state() == State.PASSED).count();
+        List<Proof> failed = proof.failed();
+        if (failed.stream().anyMatch(Proof::offAgain)) {
+            return "Not proven: the leg may have to come off again.";
+        }
+        if (!failed.isEmpty()) {
+            return "Not proven: " + failed.size() + (failed.size() == 1 ? " proof" : " proofs")
+                    + " failed; the leg can stay on while it is put right.";
+        }
+        return passed == proof.proofs().size()
+                ? "Proven, as far as it was looked at."
+                : passed + " of " + proof.proofs().size() + " proofs passed, none failed.";
+    }
+
+    private ProofLine line(Proof proof) {
+        Optional<PickRow> asked = Optional.ofNullable(ASKED.get(proof.id())).map(picks::row);
+        ProofLine line = new ProofLine(proof.id(), asked);
+        sections.get(proof.section()).getChildren().add(line);
+        return line;
+    }
+
+    /** One proof: what is asked, and what the answer means. */
+    private static final class ProofLine extends VBox {
+        private final Label says = Texts.sentence("");
+
+        ProofLine(String id, Optional<PickRow> asked) {
+            super(4);
+            setId("proof-" + id);
+            asked.ifPresent(getChildren()::add);
+            getChildren().add(says);
+        }
+
+        void show(Proof proof) {
+            says.setText(proof.says());
+            says.getStyleClass().setAll("label", proof.state() == State.FAILED ? "strong" : "plain");
+            says.setGraphic(
+                    switch (proof.state()) {
+                        case OPEN -> Marks.open();
+                        case PASSED -> Marks.done();
+                        case FAILED -> Marks.caution();
+                    });
+        }
+
+        void shown(boolean yes) {
+            setVisible(yes);
+            setManaged(yes);
+        }
+    }
+}

@@ -1,0 +1,178 @@
+package mussel.desktop.setup;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.Scale;
+import mussel.core.job.SetupPlace;
+import mussel.core.job.SetupWork;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Range;
+import mussel.core.sheet.SetupSheet;
+import mussel.core.sheet.SetupSheet.GearPlace;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Marks;
+import mussel.desktop.kit.Pages;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.QuantityField;
+import mussel.desktop.kit.Texts;
+
+/** Shims and lash: the pinion first, then each gear, then what the assembled shafts say; and the drawer of shims. */
+public final class SetupStation implements StationView {
+    private static final String CHECKS = "checks";
+    private static final String DRAWER = "drawer";
+
+    private final Desk desk;
+    private final VBox sheet = new VBox(12);
+    private final Label head = Texts.sentence("");
+    private final Pages families = new Pages();
+    private final Map<String, Family> familyOf = new HashMap<>();
+
+    /** The station of a job. */
+    public SetupStation(Desk desk) {
+        this.desk = desk;
+        sheet.getStyleClass().add("station");
+        sheet.getChildren().addAll(Texts.title("Set-up"), head, families);
+    }
+
+    @Override
+    public Node node() {
+        return sheet;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        families.setVisible(now.setup().isPresent());
+        if (now.setup().isEmpty()) {
+            head.setText("The sheet of this family has no figures for shims and lash: take them from the maker's manual"
+                    + " for the exact unit, or hand the gears to a dealer technician.");
+            return;
+        }
+        SetupWork setup = now.setup().get();
+        head.setText((setup.called()
+                        ? "New gears, bearings or housing mean new shims. "
+                        : "Nothing that is to be done moves the gears; the shims that were in go back. ")
+                + now.sheet().origin() + ", page " + setup.sheet().page()
+                + "; the maker's manual for the exact unit outranks it.");
+        Family family = familyOf.computeIfAbsent(now.sheet().id(), f -> new Family(setup.sheet()));
+        families.show(family);
+        family.show(now, setup);
+    }
+
+    /** The pages of one family. */
+    private final class Family extends VBox {
+        private final PickRow view;
+        private final Pages pages = new Pages();
+        private final Map<String, PlacePage> places = new HashMap<>();
+        private final VBox checks = new VBox(10);
+        private final VBox says = new VBox(4);
+        private final JobFields fields = new JobFields(desk);
+        private final JobPicks picks = new JobPicks(desk);
+        private final VBox drawer = new VBox(10);
+        private final Map<Double, QuantityField> counts = new HashMap<>();
+        private String shown = SetupPlace.PINION;
+
+        Family(SetupSheet setup) {
+            super(12);
+            List<Choice> choices = new ArrayList<>();
+            choices.add(Choice.text(SetupPlace.PINION, "Pinion"));
+            setup.gears().forEach(g -> choices.add(Choice.text(g.id(), g.title())));
+            choices.add(Choice.text(CHECKS, "Turned by hand"));
+            choices.add(Choice.text(DRAWER, "Drawer"));
+            view = new PickRow("setup-view", "", choices);
+            view.keepsOne().onPick(which -> {
+                shown = which.orElse(SetupPlace.PINION);
+                SetupStation.this.show(desk.now().get());
+            });
+            places.put(SetupPlace.PINION, new PlacePage(desk, setup, Optional.empty()));
+            setup.gears().forEach(g -> places.put(g.id(), new PlacePage(desk, setup, Optional.of(g))));
+            checksPage(setup);
+            drawerPage(setup);
+            getChildren().addAll(view, pages);
+        }
+
+        private void checksPage(SetupSheet setup) {
+            FlowPane figures = new FlowPane(12, 6);
+            if (setup.rolling().isPresent()) {
+                figures.getChildren().add(fields.field(Field.ROLLING));
+            }
+            if (setup.endPlay().isPresent()) {
+                figures.getChildren().add(fields.field(Field.END_PLAY));
+            }
+            checks.getChildren()
+                    .addAll(
+                            Texts.dim(
+                                    "Seals in, no propeller, twenty turns first. Contact: a thin coat of marking paste on three teeth, turned both ways against a little drag; look at the driven side."),
+                            figures);
+            for (GearPlace gear : setup.gears()) {
+                checks.getChildren()
+                        .add(picks.row(
+                                Scale.CONTACT.of(gear.id()),
+                                gear.title() + ": teeth bear",
+                                Scale.CONTACT.outcomes(),
+                                ToothGlyph::of));
+            }
+            checks.getChildren().add(says);
+        }
+
+        private void drawerPage(SetupSheet setup) {
+            FlowPane sizes = new FlowPane(14, 10);
+            for (double mm : setup.shimsMm()) {
+                QuantityField count = new QuantityField(
+                                "drawer-" + Math.round(mm * 1_000),
+                                String.format(java.util.Locale.ROOT, "%.2f mm", mm),
+                                Kind.COUNT,
+                                Range.of(0, 1_000))
+                        .onEnter((typed, value) -> {
+                            desk.shop().countShelf(desk.job(), SetupSheet.shimId(mm), (int) Math.round(value));
+                            desk.refresh();
+                        });
+                counts.put(mm, count);
+                sizes.getChildren().add(count);
+            }
+            drawer.getChildren()
+                    .addAll(
+                            Texts.dim(
+                                    "What lies in the yard's drawer for this family now; what jobs have in their gears is out of it."),
+                            sizes);
+        }
+
+        void show(Assessment now, SetupWork setup) {
+            view.show(Optional.of(shown));
+            if (shown.equals(CHECKS)) {
+                pages.show(checks);
+                fields.show(now);
+                picks.show(now);
+                says.getChildren()
+                        .setAll(setup.checks().stream().map(this::line).toList());
+            } else if (shown.equals(DRAWER)) {
+                pages.show(drawer);
+                setup.drawer().forEach((mm, left) -> counts.get(mm)
+                        .show(OptionalDouble.of(left), now.yard().units()));
+            } else {
+                PlacePage page = places.get(shown);
+                pages.show(page);
+                page.show(now);
+            }
+        }
+
+        private Label line(SetupWork.Check check) {
+            Label line = Texts.wrapped(check.says(), check.ok() ? "plain" : "strong");
+            line.setGraphic(check.ok() ? Marks.done() : Marks.caution());
+            return line;
+        }
+    }
+}

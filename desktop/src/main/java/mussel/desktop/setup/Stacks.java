@@ -1,0 +1,130 @@
+package mussel.desktop.setup;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Address;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.SetupPlace;
+import mussel.core.shim.LashResult;
+import mussel.core.shim.Shim;
+import mussel.core.shim.StackResult;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Texts;
+
+/** The stacks that would do at a place, the best first, drawn to scale; one is taken out of the drawer. */
+final class Stacks extends VBox {
+    private static final int MOST = 3;
+
+    private final Desk desk;
+    private final String place;
+
+    Stacks(Desk desk, String place) {
+        super(8);
+        this.desk = desk;
+        this.place = place;
+    }
+
+    void show(Assessment now, SetupPlace at) {
+        List<Node> rows = new ArrayList<>();
+        if (at.targetMm().isEmpty()) {
+            getChildren().setAll(rows);
+            return;
+        }
+        double target = at.targetMm().getAsDouble();
+        boolean empty = now.setup().orElseThrow().drawer().values().stream().allMatch(n -> n <= 0)
+                && at.taken().isEmpty();
+        if (empty) {
+            rows.add(Texts.wrapped(
+                    "The drawer is empty: count the shims under Drawer, and the stack for "
+                            + String.format(Locale.ROOT, "%.3f mm", target) + " comes here.",
+                    "strong"));
+        }
+        if (!at.taken().isEmpty()) {
+            rows.add(row(pieces(at.taken()), target, "in, " + thickness(at.takenMm(), target), "Put back", true));
+        }
+        at.stack().filter(s -> !s.pieces().isEmpty()).ifPresent(s -> rows.add(option(at, s, chance(at), target)));
+        at.alternatives().stream()
+                .filter(a -> !a.stack().pieces().isEmpty() && !at.stack().equals(java.util.Optional.of(a.stack())))
+                .map(a -> option(at, a.stack(), OptionalDouble.of(a.pInWindow()), target))
+                .limit(MOST - 1L)
+                .forEach(rows::add);
+        getChildren().setAll(rows);
+    }
+
+    private static OptionalDouble chance(SetupPlace at) {
+        return at.school() == SetupPlace.School.LASH
+                ? at.lash().map(a -> a.out()).map(LashResult::pInWindow).orElse(OptionalDouble.empty())
+                : OptionalDouble.empty();
+    }
+
+    private Node option(SetupPlace at, StackResult stack, OptionalDouble chance, double target) {
+        String says = thickness(stack.thicknessMm(), target)
+                + (stack.feasible() ? "" : ", outside the tolerance")
+                + (chance.isPresent()
+                        ? ", in the window " + Math.round(100 * chance.getAsDouble()) + " times of 100"
+                        : "");
+        return row(stack.pieces(), target, says, at.taken().isEmpty() ? "Take this" : "Take this instead", false);
+    }
+
+    private Node row(List<Shim> pieces, double target, String says, String act, boolean in) {
+        StackBar bar = new StackBar();
+        bar.show(pieces, target);
+        String words = pieces.stream()
+                .map(p -> p.count() + " × " + String.format(Locale.ROOT, "%.2f", p.mm()))
+                .collect(Collectors.joining(" + "));
+        Label label = Texts.sentence(words + " mm, " + says);
+        Button take = new Button(act);
+        take.setId((in ? "put-back-" : "take-stack-") + place);
+        take.setMinWidth(USE_PREF_SIZE);
+        take.setOnAction(e -> desk.note(in ? cleared(List.of()) : taken(pieces)));
+        HBox line = new HBox(12, bar, take);
+        line.setAlignment(Pos.BOTTOM_LEFT);
+        return new VBox(2, line, label);
+    }
+
+    private Address at(double mm) {
+        return Field.SHIM_IN.of(place + "." + Math.round(mm * 1_000));
+    }
+
+    private List<Fact> taken(List<Shim> pieces) {
+        List<Fact> facts = cleared(pieces);
+        pieces.forEach(p -> facts.add(Fact.Read.byHand(at(p.mm()), p.count(), p.count() + " × " + p.mm() + " mm")));
+        return facts;
+    }
+
+    /** What is in and not among the pieces goes back into the drawer. */
+    private List<Fact> cleared(List<Shim> pieces) {
+        List<Fact> facts = new ArrayList<>();
+        for (double mm : desk.now().get().setup().orElseThrow().sheet().shimsMm()) {
+            boolean stays = pieces.stream().anyMatch(p -> Math.abs(p.mm() - mm) < 5e-4);
+            if (!stays && desk.job().reading(at(mm)).isPresent()) {
+                facts.add(new Fact.Cleared(at(mm)));
+            }
+        }
+        return facts;
+    }
+
+    private static List<Shim> pieces(Map<Integer, Integer> taken) {
+        return taken.entrySet().stream()
+                .sorted(Map.Entry.<Integer, Integer>comparingByKey().reversed())
+                .map(e -> new Shim(e.getKey() / 1_000.0, e.getValue()))
+                .toList();
+    }
+
+    private static String thickness(double mm, double target) {
+        return String.format(Locale.ROOT, "%.3f mm in all, %+.3f off", mm, mm - target)
+                .replace('-', '−');
+    }
+}
