@@ -109,6 +109,7 @@ public final class ShotsApp extends Application {
             press("#read-after-forward");
             scrollDown();
         });
+        view("lash-after", () -> middle().setVvalue(0.8));
         view("turned-by-hand", () -> {
             show(gears, Station.SETUP);
             press("#setup-view-checks");

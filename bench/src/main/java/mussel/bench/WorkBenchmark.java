@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.SplittableRandom;
 import java.util.function.IntConsumer;
 import mussel.core.parts.PartsEngine;
 import mussel.core.parts.PartsInput;
@@ -12,6 +13,9 @@ import mussel.core.plan.PlanEngine;
 import mussel.core.plan.PlanInput;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
+import mussel.core.shim.Shim;
+import mussel.core.shim.StackEngine;
+import mussel.core.shim.StackInput;
 import mussel.exchange.sheet.SheetFiles;
 
 /** Plans with all goals and their 20,000 draws; orders of a job's size and big ones, each both for money and for speed. */
@@ -19,6 +23,7 @@ final class WorkBenchmark {
     private static final int JOBS = 100;
     private static final int BIG = 12;
     private static final int PLANS = 120;
+    private static final int STACKS = 500;
     private static final int WARM = 20;
 
     private int unproven;
@@ -32,6 +37,11 @@ final class WorkBenchmark {
                 percentile95(PLANS, i -> plan(families.get(i % families.size()), i)),
                 "ms",
                 "under 60"));
+        all.add(new Measured(
+                "stack of shims, 12 sizes, up to 6 pieces, slowest of " + STACKS,
+                slowest(STACKS, WorkBenchmark::stack),
+                "ms",
+                "under 20"));
         all.add(new Measured(
                 "order of a job (15 needs), 95th percentile",
                 percentile95(JOBS, i -> order(OrderGenerator.order(i, 15, 60, 3))),
@@ -47,6 +57,16 @@ final class WorkBenchmark {
         all.add(new Measured("big orders not proven", unproven, "of " + 4 * BIG, ""));
         all.add(new Measured("big orders, widest gap", 100 * worstGap, "%", ""));
         return all;
+    }
+
+    /** A drawer of twelve sizes with one to six of each; targets from none to more than six of the thickest. */
+    private static void stack(int seed) {
+        SplittableRandom random = new SplittableRandom(seed);
+        List<Shim> drawer = new ArrayList<>();
+        for (int i = 0; i < 12; i++) {
+            drawer.add(new Shim(0.03 + 0.01 * random.nextInt(97) + 0.0001 * i, 1 + random.nextInt(6)));
+        }
+        StackEngine.run(new StackInput(random.nextDouble(0, 6.5), random.nextDouble(0, 0.02), drawer, 6));
     }
 
     private static void plan(FamilySheet sheet, int seed) {

@@ -55,6 +55,8 @@ public enum Scale {
     BEFORE_CLEANING("Before cleaning", "reuse", "judge_after_cleaning", "replace"),
     /** A part after it was cleaned, by part. */
     AFTER_CLEANING("After cleaning", "reuse", "replace"),
+    /** Whether a new part was fitted, by part. */
+    FITTED("Fitted", "yes"),
     /** How the shims of a place are found, by place. */
     SCHOOL("Shims from", "reuse", "marks", "lash"),
     /** Where the teeth bear, by gear. */

@@ -219,9 +219,12 @@ public record SetupPlace(
 
     /** Whether the stack that went in is what its school asks for. */
     public boolean stacked() {
-        return !taken.isEmpty()
-                && targetMm.isPresent()
-                && Math.abs(takenMm() - targetMm.getAsDouble()) <= TOLERANCE_MM + 1e-9;
+        return !taken.isEmpty() && targetMm.isPresent() && near(takenMm(), targetMm.getAsDouble());
+    }
+
+    /** Whether a stack is within the tolerance of its target. */
+    public static boolean near(double stackMm, double targetMm) {
+        return Math.abs(stackMm - targetMm) <= TOLERANCE_MM + 1e-9;
     }
 
     /** Whether the place is set: the right stack is in, and for a gear the lash read with it lies in its window. */

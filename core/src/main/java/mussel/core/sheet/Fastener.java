@@ -21,6 +21,7 @@ import mussel.core.measure.TorqueUnit;
  * @param strength its strength class; a hyphen where the sheet does not say
  * @param wetted how its thread is wetted
  * @param pattern how the group stands
+ * @param hand which way it tightens
  * @param hidden where it hides, empty when in plain sight
  */
 public record Fastener(
@@ -34,6 +35,7 @@ public record Fastener(
         @Given(value = "the strength class", orElse = "-") String strength,
         @Given(value = "how its thread is wetted", orElse = "oiled") Wetted wetted,
         @Given(value = "how the group stands", orElse = "ring") Pattern pattern,
+        @Given(value = "which way it tightens", orElse = "right") Hand hand,
         @Given(value = "where it hides", orElse = "-") String hidden) {
     private static final java.util.regex.Pattern METRIC =
             java.util.regex.Pattern.compile("M(\\d+(?:\\.\\d+)?)x(\\d+(?:\\.\\d+)?)");
@@ -85,6 +87,14 @@ public record Fastener(
                     pointer + "/low",
                     "is above the high end (" + high + "): the range stands upside down");
         }
+    }
+
+    /** The hand of a thread. */
+    public enum Hand {
+        /** Tightens clockwise. */
+        RIGHT,
+        /** Tightens counter-clockwise. */
+        LEFT
     }
 
     /** How a thread is wetted. */

@@ -115,6 +115,13 @@ final class TorqueCard extends VBox {
                 "; ", UNITS.stream().map(u -> group.torque().range().range(u)).toList()));
         warnings.getChildren()
                 .setAll(out.warnings().stream().map(Texts::caution).toList());
+        if (group.hand() == Fastener.Hand.LEFT) {
+            warnings.getChildren()
+                    .add(
+                            0,
+                            Texts.caution(
+                                    "Left-hand thread: it tightens counter-clockwise and comes loose clockwise."));
+        }
         long simulated = work.bolts().stream().filter(Bolt::simulated).count();
         glance.setText(work.count(State.DONE) + " of " + group.count() + " done"
                 + (work.count(State.UNDER) > 0 ? ", " + work.count(State.UNDER) + " under" : "")

@@ -50,6 +50,7 @@ public final class ProveStation implements StationView {
     private final VBox overridden;
     private final JobNote override;
     private final Label recheck = Texts.sentence("");
+    private final Label leakHint = Texts.dim("");
     private final StepList steps;
 
     /** The station of a job. */
@@ -77,8 +78,7 @@ public final class ProveStation implements StationView {
                         reverse,
                         sections.get(Section.SHIFT),
                         Texts.heading("The leak test again"),
-                        Texts.dim(
-                                "Held under Leak hunt, as before; a hold made after something was put back counts here."),
+                        leakHint,
                         sections.get(Section.LEAK),
                         Texts.heading("With the engine running"),
                         Texts.caution(
@@ -106,6 +106,11 @@ public final class ProveStation implements StationView {
             lines.computeIfAbsent(each.id(), id -> line(each)).show(each);
         }
         lines.forEach((id, line) -> line.shown(proof.proofs().stream().anyMatch(p -> p.id().equals(id))));
+        boolean held = proof.proofs().stream().anyMatch(p -> p.section() == Section.LEAK);
+        leakHint.setText(
+                held
+                        ? "Held under Leak hunt, as before; a hold made after something was put back counts here."
+                        : "Not asked for: nothing on the oil's side of the case is touched, and nothing was held before.");
         fields.show(now);
         picks.show(now);
         steps.show(now);

@@ -23,10 +23,11 @@ final class StackBar extends Pane {
         setMaxSize(WIDTH, TOP + HEIGHT + 4);
     }
 
-    void show(List<Shim> pieces, double targetMm) {
+    /** Shows a stack; what is beside it is drawn to the same scale, of which the longest stack fills the width. */
+    void show(List<Shim> pieces, double targetMm, double longestMm) {
         getChildren().clear();
         double total = pieces.stream().mapToDouble(p -> p.mm() * p.count()).sum();
-        double scale = WIDTH / (ROOM * Math.max(0.05, Math.max(total, targetMm)));
+        double scale = WIDTH / (ROOM * Math.max(0.05, Math.max(longestMm, targetMm)));
         double x = 0;
         for (Shim piece : pieces) {
             for (int i = 0; i < piece.count(); i++) {

@@ -51,36 +51,56 @@ final class Stacks extends VBox {
                             + String.format(Locale.ROOT, "%.3f mm", target) + " comes here.",
                     "strong"));
         }
-        if (!at.taken().isEmpty()) {
-            rows.add(row(pieces(at.taken()), target, "in, " + thickness(at.takenMm(), target), "Put back", true));
+        List<Shim> in = pieces(at.taken());
+        List<Option> options = options(at).stream()
+                .filter(o ->
+                        !o.stack().pieces().isEmpty() && !o.stack().pieces().equals(in))
+                .limit(MOST)
+                .toList();
+        double longest = Math.max(
+                at.takenMm(),
+                options.stream().mapToDouble(o -> o.stack().thicknessMm()).max().orElse(0));
+        if (!in.isEmpty()) {
+            rows.add(row(in, target, longest, "in, " + thickness(at.takenMm(), target), "Put back", true));
         }
-        at.stack().filter(s -> !s.pieces().isEmpty()).ifPresent(s -> rows.add(option(at, s, chance(at), target)));
-        at.alternatives().stream()
-                .filter(a -> !a.stack().pieces().isEmpty() && !at.stack().equals(java.util.Optional.of(a.stack())))
-                .map(a -> option(at, a.stack(), OptionalDouble.of(a.pInWindow()), target))
-                .limit(MOST - 1L)
-                .forEach(rows::add);
+        options.forEach(o -> rows.add(option(at, o, target, longest)));
         getChildren().setAll(rows);
     }
 
-    private static OptionalDouble chance(SetupPlace at) {
-        return at.school() == SetupPlace.School.LASH
+    /** The best stack and the others, each with its chance. */
+    private static List<Option> options(SetupPlace at) {
+        List<Option> options = new ArrayList<>();
+        OptionalDouble chance = at.school() == SetupPlace.School.LASH
                 ? at.lash().map(a -> a.out()).map(LashResult::pInWindow).orElse(OptionalDouble.empty())
                 : OptionalDouble.empty();
+        at.stack().ifPresent(s -> options.add(new Option(s, chance)));
+        at.alternatives().forEach(a -> options.add(new Option(a.stack(), OptionalDouble.of(a.pInWindow()))));
+        return options.stream()
+                .filter(o -> options.stream()
+                                .filter(other ->
+                                        other.stack().pieces().equals(o.stack().pieces()))
+                                .findFirst()
+                                .orElseThrow()
+                        == o)
+                .toList();
     }
 
-    private Node option(SetupPlace at, StackResult stack, OptionalDouble chance, double target) {
+    private record Option(StackResult stack, OptionalDouble chance) {}
+
+    private Node option(SetupPlace at, Option option, double target, double longest) {
+        StackResult stack = option.stack();
         String says = thickness(stack.thicknessMm(), target)
-                + (stack.feasible() ? "" : ", outside the tolerance")
-                + (chance.isPresent()
-                        ? ", in the window " + Math.round(100 * chance.getAsDouble()) + " times of 100"
+                + (SetupPlace.near(stack.thicknessMm(), target) ? "" : ", outside the tolerance")
+                + (option.chance().isPresent()
+                        ? ", in the window " + Math.round(100 * option.chance().getAsDouble()) + " times of 100"
                         : "");
-        return row(stack.pieces(), target, says, at.taken().isEmpty() ? "Take this" : "Take this instead", false);
+        return row(
+                stack.pieces(), target, longest, says, at.taken().isEmpty() ? "Take this" : "Take this instead", false);
     }
 
-    private Node row(List<Shim> pieces, double target, String says, String act, boolean in) {
+    private Node row(List<Shim> pieces, double target, double longest, String says, String act, boolean in) {
         StackBar bar = new StackBar();
-        bar.show(pieces, target);
+        bar.show(pieces, target, longest);
         String words = pieces.stream()
                 .map(p -> p.count() + " × " + String.format(Locale.ROOT, "%.2f", p.mm()))
                 .collect(Collectors.joining(" + "));

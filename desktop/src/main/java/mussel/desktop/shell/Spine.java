@@ -28,6 +28,8 @@ final class Spine extends Pane {
     private static final double NARROW_HEIGHT = 52;
     private static final double NARROW_FLOAT_Y = 18;
     private static final double LEAST_STEP = 82;
+    private static final double TIGHT_STEP = 46;
+    private static final PseudoClass TIGHT = PseudoClass.getPseudoClass("tight");
     private static final PseudoClass NARROW = PseudoClass.getPseudoClass("narrow");
 
     private final Map<Station, StationFloat> floats = new EnumMap<>(Station.class);
@@ -56,6 +58,7 @@ final class Spine extends Pane {
     protected void layoutChildren() {
         double step = getWidth() / floats.size();
         pseudoClassStateChanged(NARROW, step < LEAST_STEP);
+        pseudoClassStateChanged(TIGHT, step < TIGHT_STEP);
         rope.getElements().clear();
         boolean narrow = step < LEAST_STEP;
         double lastX = 0;

@@ -1,0 +1,130 @@
+package mussel.desktop.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.Inspection;
+import mussel.core.job.Scale;
+import mussel.core.job.Supply;
+import mussel.core.plan.Plan.PartNeed;
+import mussel.core.sheet.Construction;
+import mussel.core.sheet.Part;
+import mussel.core.sheet.Seal;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Texts;
+
+/** The new parts of a job as they are fitted: whether each is here, which way round its seals go, ticked when it is in. */
+final class PartsToFit extends VBox {
+    private final Desk desk;
+
+    PartsToFit(Desk desk) {
+        super(6);
+        this.desk = desk;
+    }
+
+    void show(Assessment now) {
+        List<Node> rows = new ArrayList<>();
+        List<PartNeed> outside =
+                now.plan().parts().stream().filter(p -> !inPumpKit(now, p)).toList();
+        if (!outside.isEmpty() && now.goals().contains("pump_kit")) {
+            String names =
+                    String.join(", ", outside.stream().map(p -> title(now, p)).toList());
+            rows.add(Texts.caution("The pump kit does not hold: " + names + ". Order them with it."));
+        }
+        List<Supply.Row> supply = now.supply().rows();
+        for (PartNeed need : now.plan().parts()) {
+            String id = need.part().part();
+            VBox words = new VBox(1, Texts.wrapped(need.part().qty() + " × " + title(now, need), "strong"));
+            String number = now.sheet().part(id).orElseThrow().number();
+            words.getChildren()
+                    .add(Texts.dim("Sheet number " + number + "; "
+                            + (need.kit().isEmpty() ? "in no kit" : "in " + need.kit()) + "; " + need.why() + ". "
+                            + supply.stream()
+                                    .filter(r -> r.part().equals(id))
+                                    .findFirst()
+                                    .map(PartsToFit::here)
+                                    .orElse("")));
+            HBox row = card(now, id, words);
+            for (Seal seal : now.sheet().seals()) {
+                if (seal.part().equals(id)) {
+                    words.getChildren()
+                            .add(Texts.sentence(seal.title() + ": " + seal.orientation() + " " + seal.depth()));
+                    if (!seal.lips().isEmpty()) {
+                        row.getChildren().add(1, new SealGlyph(seal));
+                    }
+                }
+            }
+            if (id.equals("impeller")) {
+                words.getChildren().add(Texts.sentence(trail(now)));
+                row.getChildren()
+                        .add(1, new VaneTrail(now.sheet().construction().driveshaftTurns()));
+            }
+            rows.add(row);
+        }
+        for (Part part : judged(now)) {
+            String why = Inspection.of(now.job(), part.id()).why();
+            rows.add(card(
+                    now,
+                    part.id(),
+                    new VBox(
+                            1,
+                            Texts.wrapped(part.qty() + " × " + part.title(), "strong"),
+                            Texts.dim("Judged to be replaced" + (why.isEmpty() ? "" : ": " + why) + "."))));
+        }
+        getChildren().setAll(rows);
+    }
+
+    private HBox card(Assessment now, String part, VBox words) {
+        PickRow fitted = new PickRow("fitted-" + part, "", List.of(Choice.text("yes", "Fitted")));
+        fitted.show(now.job().choice(Scale.FITTED.of(part)));
+        fitted.onPick(yes -> desk.choose(Scale.FITTED.of(part), yes));
+        fitted.setMinWidth(USE_PREF_SIZE);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMinWidth(150);
+        HBox row = new HBox(12, words, fitted);
+        row.getStyleClass().add("card");
+        return row;
+    }
+
+    private static String trail(Assessment now) {
+        boolean clockwise = now.sheet().construction().driveshaftTurns() == Construction.Turns.CLOCKWISE;
+        return "Every vane trails: turn the driveshaft " + (clockwise ? "clockwise" : "counter-clockwise")
+                + ", seen from above, while the housing goes down. Filling it on the bench, upside down, the turn is"
+                + " reversed. Which way the propeller turns says nothing here.";
+    }
+
+    private static String here(Supply.Row row) {
+        int got = row.taken() + row.here();
+        return got >= row.need()
+                ? "Here."
+                : row.taken() + row.ordered() >= row.need()
+                        ? "On its way."
+                        : "Not here, not ordered: " + (row.need() - got) + " to get.";
+    }
+
+    /** Parts judged to be replaced that the plan does not renew anyway. */
+    static List<Part> judged(Assessment now) {
+        return now.sheet().parts().stream()
+                .filter(p -> Inspection.of(now.job(), p.id()).verdict() == Inspection.Verdict.REPLACE)
+                .filter(p -> now.plan().parts().stream()
+                        .noneMatch(n -> n.part().part().equals(p.id())))
+                .toList();
+    }
+
+    private static boolean inPumpKit(Assessment now, PartNeed need) {
+        return now.sheet().kits().stream()
+                .filter(k -> k.id().equals("pump"))
+                .flatMap(k -> k.contains().stream())
+                .anyMatch(c -> c.part().equals(need.part().part()));
+    }
+
+    private static String title(Assessment now, PartNeed need) {
+        return now.sheet().part(need.part().part()).orElseThrow().title();
+    }
+}
