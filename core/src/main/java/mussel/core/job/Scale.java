@@ -55,6 +55,8 @@ public enum Scale {
     BEFORE_CLEANING("Before cleaning", "reuse", "judge_after_cleaning", "replace"),
     /** A part after it was cleaned, by part. */
     AFTER_CLEANING("After cleaning", "reuse", "replace"),
+    /** How a group's threads are wetted, where it is not as the sheet says, by fastener group. */
+    THREADS("Threads", "dry", "oiled", "greased"),
     /** Whether a new part was fitted, by part. */
     FITTED("Fitted", "yes"),
     /** How the shims of a place are found, by place. */

@@ -2,6 +2,7 @@ package mussel.core.job;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.measure.TorqueUnit;
@@ -37,7 +38,9 @@ public final class TorqueWork {
                 Aim.MIDDLE,
                 Optional.of(fastener.thread()).filter(t -> Thread.read(t).isPresent()),
                 strength,
-                Condition.valueOf(fastener.wetted().name()),
+                Condition.valueOf(job.choice(Scale.THREADS.of(fastener.id()))
+                        .orElse(fastener.wetted().name())
+                        .toUpperCase(Locale.ROOT)),
                 OptionalDouble.empty(),
                 crowfoot.isPresent()
                         ? Optional.of(new Adapter(

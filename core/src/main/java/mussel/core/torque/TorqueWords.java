@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import mussel.core.measure.Display;
+import mussel.core.measure.Explanation;
+import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Sentences;
 
 /** A torque in sentences. */
@@ -31,6 +33,49 @@ public final class TorqueWords {
         notes.addAll(out.warnings());
         notes.add(SAY.say("snug"));
         return List.copyOf(notes);
+    }
+
+    /** Why the wrench is set as it is. */
+    public static Explanation why(TorqueInput in, TorqueResult out) {
+        List<InputLine> lines = new ArrayList<>();
+        lines.add(new InputLine(
+                "range",
+                Display.significant(in.unit().toNm(in.low())) + " to "
+                        + Display.significant(in.unit().toNm(in.high())) + " N·m",
+                "family sheet"));
+        in.adapter()
+                .ifPresent(a -> lines.add(new InputLine(
+                        "adapter",
+                        Display.significant(a.extensionMm()) + " mm at " + Display.significant(a.angleDeg()) + "°",
+                        "read at the bench")));
+        out.choice().ifPresent(c -> in.wrenches().stream()
+                .filter(w -> w.id().equals(c.wrench()))
+                .findFirst()
+                .ifPresent(w -> lines.add(new InputLine(
+                        "lever of the " + w.id(), Display.significant(w.leverMm()) + " mm", "the yard's wrenches"))));
+        out.clampKn()
+                .ifPresent(f -> lines.add(new InputLine(
+                        "clamp at the target, threads " + in.condition().name().toLowerCase(Locale.ROOT),
+                        Display.significant(f) + " kN"
+                                + (out.proofShare().isPresent()
+                                        ? ", "
+                                                + Math.round(
+                                                        100 * out.proofShare().getAsDouble()) + " % of the proof load"
+                                        : ""),
+                        "F = T / (K d); K 0.20 dry, 0.16 oiled, 0.13 greased")));
+        String figure = out.choice()
+                .map(c -> number(c.setting()) + " " + c.unit().symbol())
+                .orElse(Display.significant(out.target().nm()) + " N·m wanted");
+        return new Explanation(
+                SAY.say("why.title"),
+                figure,
+                SAY.say("why.formula"),
+                lines,
+                SAY.say("why.source"),
+                out.choice()
+                        .map(c -> SAY.say("why.u", Display.significant(c.lowNm()), Display.significant(c.highNm())))
+                        .orElse(SAY.say("why.u.none")),
+                SAY.say("why.change"));
     }
 
     private static String number(double setting) {

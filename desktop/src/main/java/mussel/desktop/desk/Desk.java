@@ -41,6 +41,12 @@ public final class Desk {
     public void sit(int other) {
         leave();
         List<Entry> read = shop.journal().entries(other);
+        String family = Job.of(read).leg().family();
+        if (!shop.knows(family)) {
+            throw new JournalException("The sheet of the family " + family + " is not here, so job " + other
+                    + " cannot be shown. Put the sheet back into the folder families of the data folder; the job itself"
+                    + " is untouched.");
+        }
         job = other;
         shop.forgetTwins();
         drafts.clear();

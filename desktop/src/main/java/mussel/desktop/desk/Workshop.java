@@ -268,6 +268,11 @@ public final class Workshop {
         return journal.setting("by", "bench");
     }
 
+    /** Whether the sheet of a family is here. */
+    public boolean knows(String family) {
+        return known().containsKey(family);
+    }
+
     /** Assesses a job; empty where its family's sheet is not here. */
     public Optional<Assessment> assess(Job job) {
         return Optional.ofNullable(known().get(job.leg().family()))

@@ -1,6 +1,8 @@
 package mussel.desktop.plan;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -12,6 +14,7 @@ import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.Scale;
 import mussel.core.job.TorqueWork;
 import mussel.core.job.TorqueWork.Bolt;
 import mussel.core.job.TorqueWork.State;
@@ -20,9 +23,13 @@ import mussel.core.measure.TorqueUnit;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Step;
 import mussel.core.torque.TorqueResult;
+import mussel.core.torque.TorqueWords;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
 
 /** One group of fasteners: the wrench and its setting in large figures, the bolts in their order, and what each was brought to. */
 final class TorqueCard extends VBox {
@@ -41,6 +48,7 @@ final class TorqueCard extends VBox {
     private final Label glance = Texts.sentence("");
     private final BoltPattern pattern;
     private final Button pull = new Button("Pull the next with the simulated wrench");
+    private final PickRow threads;
     private TorqueWork shown;
 
     TorqueCard(Desk desk, Fastener group) {
@@ -58,7 +66,14 @@ final class TorqueCard extends VBox {
                 6,
                 fields.field(Field.ADAPTER, Field.ADAPTER.of(fastener), Field.ADAPTER.label()),
                 fields.field(Field.ADAPTER_ANGLE, Field.ADAPTER_ANGLE.of(fastener), Field.ADAPTER_ANGLE.label()));
-        VBox words = new VBox(4, setting, wrench, range, adapter, glance, pull);
+        threads = new PickRow(
+                "threads-" + fastener,
+                Scale.THREADS.label(),
+                Scale.THREADS.outcomes().stream().map(o -> Choice.text(o, o)).toList());
+        threads.keepsOne().onPick(o -> desk.choose(Scale.THREADS.of(fastener), o));
+        WhyButton why = new WhyButton(
+                "why-torque-" + fastener, () -> Optional.of(TorqueWords.why(shown.input(), shown.result())));
+        VBox words = new VBox(4, setting, wrench, range, why, adapter, threads, glance, pull);
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMinWidth(220);
         getChildren().addAll(title, new HBox(18, words, pattern), warnings, secured);
@@ -106,6 +121,7 @@ final class TorqueCard extends VBox {
         fields.show(now);
         Fastener group = work.fastener();
         title.setText(group.count() + " × " + group.title() + ", " + group.thread());
+        threads.show(Optional.of(work.input().condition().name().toLowerCase(Locale.ROOT)));
         TorqueResult out = work.result();
         setting.setText(out.choice()
                 .map(c -> number(c.setting()) + " " + c.unit().symbol())

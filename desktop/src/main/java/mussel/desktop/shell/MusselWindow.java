@@ -137,6 +137,7 @@ public final class MusselWindow extends StackPane {
      */
     public void prepare(Runnable whenDone) {
         Iterator<Runnable> works = bench.open().stream()
+                .filter(line -> shop.knows(line.leg().family()))
                 .limit(MOST_PREPARED)
                 .map(BenchLine::job)
                 .flatMap(this::works)

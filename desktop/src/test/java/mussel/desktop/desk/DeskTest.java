@@ -1,6 +1,7 @@
 package mussel.desktop.desk;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Optional;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
@@ -25,6 +27,18 @@ class DeskTest {
         desk.read(Field.MINUTES.address(), 30, "30");
         assertThat(desk.now().get().drain()).isPresent();
         assertThat(test.journal.entries(desk.job().id())).hasSize(4);
+    }
+
+    @Test
+    void aJobOfAFamilyThatIsNotHereIsToldAndTheDeskKeepsItsOwn() {
+        int before = desk.job().id();
+        int strange = test.shop.takeIn(new LegRef("x", "Strange", LegRef.Position.SINGLE, "gannet-90"));
+        assertThatThrownBy(() -> desk.sit(strange))
+                .isInstanceOf(JournalException.class)
+                .hasMessageContaining("gannet-90");
+        assertThat(desk.job().id()).isEqualTo(before);
+        desk.read(Field.DRAINED.address(), 420, "420 ml");
+        assertThat(test.shop.journal().entries(strange)).hasSize(1);
     }
 
     @Test

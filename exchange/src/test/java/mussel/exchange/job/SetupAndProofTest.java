@@ -24,11 +24,14 @@ import mussel.core.job.Station;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Topic;
+import mussel.core.job.TorqueWork;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
 import mussel.core.leak.Stage;
+import mussel.core.measure.Explanation;
 import mussel.core.plan.Planning;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.torque.TorqueWords;
 import mussel.core.verdict.Judge;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
@@ -161,6 +164,24 @@ class SetupAndProofTest {
         choose(Scale.CONTACT.of("forward"), "toe");
         assertThat(setup().checks()).extracting(SetupWork.Check::ok).containsExactly(false, true, false);
         assertThat(setup().checks().get(2).says()).contains("away from the pinion");
+    }
+
+    @Test
+    void threadsWettedOtherwiseThanTheSheetSaysClampOtherwise() {
+        double greased = clampOfPumpBolts();
+        choose(Scale.THREADS.of("pump_bolts"), "dry");
+        assertThat(clampOfPumpBolts()).isEqualTo(greased * 0.13 / 0.20, within(1e-9));
+        TorqueWork work = now().torque(SKUA.fastener("pump_bolts").orElseThrow());
+        Explanation why = TorqueWords.why(work.input(), work.result());
+        assertThat(why.figure()).contains("N·m");
+        assertThat(why.inputs()).extracting(Explanation.InputLine::name).anyMatch(n -> n.contains("threads dry"));
+    }
+
+    private double clampOfPumpBolts() {
+        return now().torque(SKUA.fastener("pump_bolts").orElseThrow())
+                .result()
+                .clampKn()
+                .orElseThrow();
     }
 
     private void read(Field field, double value) {

@@ -71,6 +71,10 @@ class SheetFilesTest {
                 "likely: 25, high: 60|likely: 70, high: 60|/minutes",
                 "rate_per_year: 0.01|rate_per_year: -1|/seizes/rate_per_year",
                 "eccentricity_mm: 3,|eccentricity_mm: 30,|/pump/geometry",
+                "lash: {low: 0.15, high: 0.30}|lash: {low: 0.35, high: 0.30}|/setup/gears/0/lash",
+                "shims_mm: [0.05|shims_mm: [-0.05|/setup/shims_mm",
+                "constant_mm: 29.10|constant_mm: 0|/setup/pinion/constant_mm",
+                "thicker: reduces|thicker: widens|/setup/pinion/thicker",
                 "id: prop_off|id: oil_out|/id"
             })
     void aBrokenSheetNamesThePlace(String old, String broken, String place) throws IOException {
