@@ -30,7 +30,7 @@ final class LegCard extends VBox {
     private static final double PICTURE = 0.27;
     private static final double WIDTH = 218;
     private static final double WORDS = 190;
-    private static final double BETWEEN = 7;
+    private static final double BETWEEN = 5;
 
     private final Runnable open;
 
