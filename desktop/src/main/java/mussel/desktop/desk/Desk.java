@@ -41,7 +41,9 @@ public final class Desk {
     public void sit(int other) {
         leave();
         List<Entry> read = shop.journal().entries(other);
-        String family = Job.of(read).leg().family();
+        String family = read.get(0).fact() instanceof Fact.Opened opened
+                ? opened.leg().family()
+                : Job.of(read).leg().family();
         if (!shop.knows(family)) {
             throw new JournalException("The sheet of the family " + family + " is not here, so job " + other
                     + " cannot be shown. Put the sheet back into the folder families of the data folder; the job itself"
