@@ -114,6 +114,12 @@ public final class ShotsApp extends Application {
             show(gears, Station.SETUP);
             press("#setup-view-checks");
         });
+        view("drawer", () -> press("#setup-view-drawer"));
+        view("big-parts-to-fit", () -> {
+            show(gears, Station.BUILD);
+            press("#build-view-parts");
+            middle().setVvalue(0);
+        });
         view("prove", () -> show(filling, Station.PROVE));
         view("small-leg", () -> show(job(shop, "Workshop skiff"), Station.DRAIN));
         view("leak-hunt-simulated", LIVE, () -> {

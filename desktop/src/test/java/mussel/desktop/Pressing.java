@@ -1,9 +1,11 @@
 package mussel.desktop;
 
+import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import mussel.desktop.kit.QuantityField;
 
 /** Hands on a page that stands in no window. */
 public final class Pressing {
@@ -16,6 +18,13 @@ public final class Pressing {
         } else {
             ((ButtonBase) page.lookup(id)).fire();
         }
+    }
+
+    /** Types into a field and finishes the entry. */
+    public static void type(Node page, String id, String text) {
+        QuantityField field = (QuantityField) page.lookup(id);
+        field.text().setText(text);
+        field.text().fireEvent(new ActionEvent());
     }
 
     /** Every word of a page. */

@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
 import mussel.core.measure.Problem;
+import mussel.core.measure.Problems;
+import mussel.core.sheet.SetupSheet.GearPlace;
 import mussel.core.shim.LashEngine;
 import mussel.core.shim.LashInput;
 import mussel.core.shim.LashResult;
@@ -136,7 +138,7 @@ public record SetupPlace(
                 read.simulated(PINION));
     }
 
-    static SetupPlace gear(SetupReadings read, mussel.core.sheet.SetupSheet.GearPlace gear) {
+    static SetupPlace gear(SetupReadings read, GearPlace gear) {
         School school = read.school(gear.id(), School.LASH);
         OptionalDouble present = read.present(gear.id());
         List<Problem> problems = new ArrayList<>();
@@ -169,11 +171,7 @@ public record SetupPlace(
     }
 
     private static Optional<LashAnswer> answer(
-            SetupReadings read,
-            mussel.core.sheet.SetupSheet.GearPlace gear,
-            Field which,
-            OptionalDouble present,
-            List<Problem> problems) {
+            SetupReadings read, GearPlace gear, Field which, OptionalDouble present, List<Problem> problems) {
         List<Double> readings = read.around(which, gear.id());
         OptionalDouble arm = read.arm(gear.id());
         if (readings.size() < LEAST_AROUND || arm.isEmpty() || present.isEmpty()) {
@@ -194,7 +192,7 @@ public record SetupPlace(
                 read.drawer(gear.id()),
                 TOLERANCE_MM,
                 MOST_PIECES);
-        mussel.core.measure.Problems found = new mussel.core.measure.Problems();
+        Problems found = new Problems();
         in.check(found, "");
         problems.addAll(found.list());
         return found.none() ? Optional.of(new LashAnswer(in, LashEngine.run(in))) : Optional.empty();
@@ -227,10 +225,15 @@ public record SetupPlace(
         return Math.abs(stackMm - targetMm) <= TOLERANCE_MM + 1e-9;
     }
 
+    /** Whether what was found goes back in: nothing is taken out of the drawer for it. */
+    public boolean foundGoesBack() {
+        return school == School.REUSE && presentMm.isPresent() && taken.isEmpty();
+    }
+
     /** Whether the place is set: the right stack is in, and for a gear the lash read with it lies in its window. */
     public boolean set() {
         return id.equals(PINION)
-                ? stacked()
+                ? foundGoesBack() || stacked()
                 : after.map(a -> a.out().inWindow() && a.out().spreadOk()).orElse(false);
     }
 }

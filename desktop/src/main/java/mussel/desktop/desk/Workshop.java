@@ -207,11 +207,10 @@ public final class Workshop {
     }
 
     private int inGears(Job job, String shim) {
-        return job.readings().entrySet().stream()
-                .filter(e -> e.getKey().name().equals(Field.SHIM_IN.address().name()))
-                .filter(e -> shim.equals("shim_" + e.getKey().of().replaceAll(".*\\.", "")))
-                .mapToInt(e -> (int) e.getValue().value())
-                .sum();
+        return assess(job)
+                .flatMap(Assessment::setup)
+                .map(setup -> setup.used().getOrDefault(shim, 0))
+                .orElse(0);
     }
 
     /** Writes down how many of a part were counted on the shelf, with what this job has taken off already. */

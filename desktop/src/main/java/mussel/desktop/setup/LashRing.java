@@ -14,7 +14,7 @@ final class LashRing extends Pane {
     private static final double MIDDLE_OF_WINDOW = 58;
     private static final double HALF_WINDOW = 16;
     private static final double MOST = 92;
-    private static final double LEAST = 14;
+    private static final double LEAST = 32;
 
     LashRing() {
         getStyleClass().add("lash-ring");
@@ -52,9 +52,11 @@ final class LashRing extends Pane {
         figure.getStyleClass().add("strong");
         figure.setX(MIDDLE - figure.getLayoutBounds().getWidth() / 2);
         figure.setY(MIDDLE + 5);
-        Circle ground = new Circle(MIDDLE, MIDDLE, 26);
+        Text unit = new Text(MIDDLE - 11, MIDDLE + 19, "mm");
+        unit.getStyleClass().add("strong");
+        Circle ground = new Circle(MIDDLE, MIDDLE, 30);
         ground.getStyleClass().add("lash-middle");
-        getChildren().addAll(ground, figure);
+        getChildren().addAll(ground, figure, unit);
         setAccessibleText(String.format(
                 Locale.ROOT,
                 "%d readings around, mean %.3f mm at the pitch circle, window %.2f to %.2f mm, spread %.3f mm",

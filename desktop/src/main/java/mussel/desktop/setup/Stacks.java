@@ -45,7 +45,10 @@ final class Stacks extends VBox {
         double target = at.targetMm().getAsDouble();
         boolean empty = now.setup().orElseThrow().drawer().values().stream().allMatch(n -> n <= 0)
                 && at.taken().isEmpty();
-        if (empty) {
+        if (at.foundGoesBack()) {
+            rows.add(Texts.wrapped(
+                    "What was found goes back; the drawer below only replaces a piece that is bent.", "strong"));
+        } else if (empty) {
             rows.add(Texts.wrapped(
                     "The drawer is empty: count the shims under Drawer, and the stack for "
                             + String.format(Locale.ROOT, "%.3f mm", target) + " comes here.",
@@ -133,7 +136,18 @@ final class Stacks extends VBox {
                 facts.add(new Fact.Cleared(at(mm)));
             }
         }
+        facts.addAll(stale());
         return facts;
+    }
+
+    /** Lash read with another stack in says nothing of this one; the pinion's stack moves the lash of every gear. */
+    private List<Fact> stale() {
+        boolean all = place.equals(SetupPlace.PINION);
+        return desk.job().readings().keySet().stream()
+                .filter(a -> a.name().equals(Field.LASH_AFTER.address().name()))
+                .filter(a -> all || a.of().startsWith(place + "."))
+                .<Fact>map(Fact.Cleared::new)
+                .toList();
     }
 
     private static List<Shim> pieces(Map<Integer, Integer> taken) {
@@ -144,7 +158,7 @@ final class Stacks extends VBox {
     }
 
     private static String thickness(double mm, double target) {
-        return String.format(Locale.ROOT, "%.3f mm in all, %+.3f off", mm, mm - target)
+        return String.format(Locale.ROOT, "%.3f mm in all, %+.3f mm off", mm, mm - target)
                 .replace('-', '−');
     }
 }

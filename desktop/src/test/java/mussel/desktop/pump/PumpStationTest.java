@@ -19,7 +19,6 @@ import mussel.desktop.FxThread;
 import mussel.desktop.Pressing;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
-import mussel.desktop.kit.QuantityField;
 import org.junit.jupiter.api.Test;
 
 class PumpStationTest {
@@ -49,9 +48,7 @@ class PumpStationTest {
     }
 
     private void type(String id, String text) {
-        QuantityField field = (QuantityField) node(id);
-        field.text().setText(text);
-        field.text().fireEvent(new javafx.event.ActionEvent());
+        Pressing.type(station.node(), id, text);
     }
 
     @Test

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
-import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -16,7 +15,6 @@ import mussel.desktop.FxThread;
 import mussel.desktop.Pressing;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
-import mussel.desktop.kit.QuantityField;
 import org.junit.jupiter.api.Test;
 
 class SetupStationTest {
@@ -42,9 +40,7 @@ class SetupStationTest {
     }
 
     private void type(String id, String text) {
-        QuantityField field = (QuantityField) node(id);
-        field.text().setText(text);
-        field.text().fireEvent(new javafx.event.ActionEvent());
+        Pressing.type(station.node(), id, text);
     }
 
     private SetupWork setup() {
@@ -53,10 +49,7 @@ class SetupStationTest {
 
     private String words() {
         station.node().applyCss();
-        return station.node().lookupAll(".label").stream()
-                .filter(Label.class::isInstance)
-                .map(n -> ((Label) n).getText())
-                .reduce("", (a, b) -> a + "\n" + b);
+        return Pressing.words(station.node());
     }
 
     @Test
@@ -101,6 +94,28 @@ class SetupStationTest {
             assertThat(words()).contains("Simulated readings: a practice gear set");
             assertThat(setup().place("forward").lash().orElseThrow().in().readingsMm())
                     .hasSize(6);
+            return null;
+        });
+    }
+
+    @Test
+    void anotherStackThrowsAwayTheLashReadWithTheOneBefore() throws Exception {
+        FxThread.on(() -> {
+            open("skua-225");
+            press("#setup-view-drawer");
+            type("#drawer-100", "5");
+            type("#drawer-150", "5");
+            type("#drawer-200", "5");
+            press("#setup-view-forward");
+            type("#field-present_shim-forward", "0.62 mm");
+            type("#field-arm-forward", "60 mm");
+            ((ButtonBase) node("#read-forward")).fire();
+            ((ButtonBase) node("#take-stack-forward")).fire();
+            ((ButtonBase) node("#read-after-forward")).fire();
+            assertThat(setup().place("forward").after()).isPresent();
+            ((ButtonBase) node("#put-back-forward")).fire();
+            assertThat(setup().place("forward").after()).isEmpty();
+            assertThat(setup().place("forward").set()).isFalse();
             return null;
         });
     }

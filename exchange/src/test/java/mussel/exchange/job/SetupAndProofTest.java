@@ -158,6 +158,22 @@ class SetupAndProofTest {
     }
 
     @Test
+    void aPinionWhoseShimsGoBackIsSetOnceTheyAreMeasured() {
+        choose(Scale.SCHOOL.of("pinion"), "reuse");
+        assertThat(setup().place("pinion").set()).isFalse();
+        read(Field.PRESENT_SHIM.of("pinion"), 0.75);
+        assertThat(setup().place("pinion").set()).isTrue();
+    }
+
+    @Test
+    void aSimulatedHoldProvesNothing() {
+        note(new Fact.Ticked(now().buildSteps().get(0).step().id(), true));
+        hold("practice", 0.2, true);
+        assertThat(proof("leak_pressure").state()).isEqualTo(ProofWork.State.OPEN);
+        assertThat(proof("leak_pressure").says()).contains("proves nothing of this leg");
+    }
+
+    @Test
     void whatIsTurnedByHandIsHeldAgainstTheSheet() {
         read(Field.ROLLING, 0.2);
         read(Field.END_PLAY, 0.3);
@@ -189,7 +205,11 @@ class SetupAndProofTest {
     }
 
     private void hold(String id, double dropKpa) {
-        note(new Fact.HoldBegun(id, LeakMode.PRESSURE, 0.1, "gauge", false));
+        hold(id, dropKpa, false);
+    }
+
+    private void hold(String id, double dropKpa, boolean simulated) {
+        note(new Fact.HoldBegun(id, LeakMode.PRESSURE, 0.1, "gauge", simulated));
         List<LeakReading> readings = new ArrayList<>();
         for (int s = 0; s <= 900; s += 5) {
             readings.add(new LeakReading(s, 90 - dropKpa * s / 600.0, 18, java.util.Optional.of(Stage.STILL)));
