@@ -1,5 +1,6 @@
 package mussel.desktop.setup;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.layout.Pane;
@@ -36,6 +37,7 @@ final class LashRing extends Pane {
         getChildren().addAll(outer, inner, mean);
         List<Double> readings = answer.in().readingsMm();
         double toPitch = answer.in().pitchRadiusMm() / answer.in().armMm();
+        List<Circle> dots = new ArrayList<>();
         for (int i = 0; i < readings.size(); i++) {
             double angle = -Math.PI / 2 + 2 * Math.PI * i / readings.size();
             double lash = readings.get(i) * toPitch;
@@ -46,7 +48,8 @@ final class LashRing extends Pane {
             spoke.getStyleClass().add("lash-spoke");
             Circle dot = new Circle(x, y, 5);
             dot.getStyleClass().add(lash >= low && lash <= high ? "lash-dot" : "lash-dot-off");
-            getChildren().addAll(spoke, dot);
+            getChildren().add(spoke);
+            dots.add(dot);
         }
         Text figure = new Text(String.format(Locale.ROOT, "%.3f", answer.out().lashMm()));
         figure.getStyleClass().add("strong");
@@ -56,7 +59,9 @@ final class LashRing extends Pane {
         unit.getStyleClass().add("strong");
         Circle ground = new Circle(MIDDLE, MIDDLE, 30);
         ground.getStyleClass().add("lash-middle");
-        getChildren().addAll(ground, figure, unit);
+        getChildren().add(ground);
+        getChildren().addAll(dots);
+        getChildren().addAll(figure, unit);
         setAccessibleText(String.format(
                 Locale.ROOT,
                 "%d readings around, mean %.3f mm at the pitch circle, window %.2f to %.2f mm, spread %.3f mm",

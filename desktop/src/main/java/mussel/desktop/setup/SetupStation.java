@@ -146,7 +146,7 @@ public final class SetupStation implements StationView {
             drawer.getChildren()
                     .addAll(
                             Texts.dim(
-                                    "What lies in the yard's drawer for this family now; what jobs have in their gears is out of it."),
+                                    "Pieces of each size in the yard's drawer for this family now; what jobs have in their gears is out of it."),
                             sizes);
         }
 
