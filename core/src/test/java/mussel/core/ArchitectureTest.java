@@ -53,6 +53,8 @@ class ArchitectureTest {
                     "mussel.core.torque..",
                     "mussel.core.estimate..",
                     "mussel.core.fill..",
+                    "mussel.core.lives..",
+                    "mussel.core.fleet..",
                     "mussel.core.log..")
             .should()
             .onlyDependOnClassesThat(
@@ -61,7 +63,7 @@ class ArchitectureTest {
                             c -> !c.getPackageName().startsWith("mussel.core")
                                     || c.getPackageName()
                                             .matches(
-                                                    "mussel\\.core\\.(measure|sheet|drain|leak|verdict|pump|plan|parts|shim|torque|estimate|fill|log)")))
+                                                    "mussel\\.core\\.(measure|sheet|drain|leak|verdict|pump|plan|parts|shim|torque|estimate|fill|log|lives|fleet)")))
             .andShould(new SameRoom());
 
     @ArchTest
@@ -91,7 +93,7 @@ class ArchitectureTest {
             item.getDirectDependenciesFromSelf().forEach(d -> {
                 String target = d.getTargetClass().getPackageName();
                 boolean other = target.matches(
-                                "mussel\\.core\\.(drain|leak|verdict|pump|plan|parts|shim|torque|estimate|fill|log)")
+                                "mussel\\.core\\.(drain|leak|verdict|pump|plan|parts|shim|torque|estimate|fill|log|lives|fleet)")
                         && !target.equals(item.getPackageName());
                 if (other) {
                     events.add(com.tngtech.archunit.lang.SimpleConditionEvent.violated(item, d.getDescription()));

@@ -1,0 +1,100 @@
+package mussel.core.lives;
+
+import java.util.ArrayList;
+import java.util.List;
+import mussel.core.lives.LivesResult.Bounded;
+import mussel.core.lives.LivesResult.Fit;
+import mussel.core.measure.Display;
+import mussel.core.measure.Explanation;
+import mussel.core.measure.Explanation.InputLine;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Sentences;
+import mussel.core.measure.YardUnits;
+
+/** Lives in words. */
+public final class LivesWords {
+    private static final Sentences SAY = Sentences.beside(LivesWords.class);
+    /** From here on the bounds carry a decision. */
+    private static final int ENOUGH = 10;
+
+    private final LivesInput in;
+    private final LivesResult out;
+
+    /** The words of a result. */
+    public LivesWords(LivesInput in, LivesResult out) {
+        this.in = in;
+        this.out = out;
+    }
+
+    /** Everything worth saying, the conclusion first. */
+    public List<String> notes() {
+        List<String> notes = new ArrayList<>();
+        if (out.fit().isEmpty()) {
+            notes.add(SAY.say("too_few", out.failures(), out.count(), hours(out.hours()), LivesEngine.LEAST_FAILURES));
+            return notes;
+        }
+        Fit fit = out.fit().get();
+        out.interval()
+                .ifPresent(i -> notes.add(SAY.say(
+                        "interval", Display.percent(in.risk()), hours(i.value()), hours(i.low()), hours(i.high()))));
+        notes.add(pattern(fit.shape()));
+        if (out.failures() < ENOUGH) {
+            notes.add(SAY.say("wide", out.failures()));
+        }
+        out.calendar()
+                .ifPresent(c -> notes.add(SAY.say(
+                        "calendar",
+                        Display.exact(Kind.MONTHS, in.calendarMonths().orElseThrow(), YardUnits.METRIC),
+                        hours(c.hours()),
+                        Display.percent(c.risk().value()),
+                        Display.percent(c.risk().low()),
+                        Display.percent(c.risk().high()))));
+        if (!out.costs().isEmpty()) {
+            notes.add(out.cheapest()
+                    .map(c -> SAY.say(
+                            "cheapest",
+                            hours(c.hours()),
+                            Display.money(c.costPerHour()),
+                            Display.percent(c.failedBefore())))
+                    .orElseGet(() -> SAY.say("never")));
+        }
+        return notes;
+    }
+
+    private static String pattern(Bounded shape) {
+        String figure = SAY.say("bounds", number(shape.value()), number(shape.low()), number(shape.high()));
+        return shape.low() > 1
+                ? SAY.say("wears", figure)
+                : shape.high() < 1 ? SAY.say("young", figure) : SAY.say("chance", figure);
+    }
+
+    /** How the interval came about. */
+    public Explanation explainInterval() {
+        Bounded interval = out.interval().orElseThrow();
+        Fit fit = out.fit().orElseThrow();
+        return new Explanation(
+                SAY.say("why.title", Display.percent(in.risk())),
+                hours(interval.value()),
+                SAY.say("why.formula"),
+                List.of(
+                        new InputLine(SAY.say("why.lives"), out.count() + "", SAY.say("why.journal")),
+                        new InputLine(SAY.say("why.failures"), out.failures() + "", SAY.say("why.journal")),
+                        new InputLine(SAY.say("why.scale"), hours(fit.scale().value()), SAY.say("why.fit")),
+                        new InputLine(SAY.say("why.shape"), number(fit.shape().value()), SAY.say("why.fit"))),
+                SAY.say("why.source"),
+                SAY.say(
+                        "why.uncertainty",
+                        Display.percent(in.confidence()),
+                        hours(interval.low()),
+                        hours(interval.high())),
+                SAY.say("why.change"));
+    }
+
+    private static String hours(double hours) {
+        return Display.estimate(Kind.RUNNING, hours, YardUnits.METRIC);
+    }
+
+    private static String number(double value) {
+        return Display.significant(value);
+    }
+}

@@ -1,0 +1,104 @@
+package mussel.core.log;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.measure.Display;
+import mussel.core.measure.Explanation;
+import mussel.core.measure.Explanation.InputLine;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Sentences;
+import mussel.core.measure.YardUnits;
+
+/**
+ * When something falls due as the leg is used: on its calendar day or when its hours are reached, whichever comes first.
+ *
+ * @param due what is due
+ * @param by the likely day
+ * @param earliest the earliest day by its hours' upper bound; the likely day where the calendar decides
+ * @param latest the latest day; never after the calendar's
+ * @param byHours whether the hours come first
+ * @param use how much it runs; empty where nobody can tell
+ * @param urgency how pressing it is
+ */
+public record DueForecast(
+        Due due,
+        LocalDate by,
+        LocalDate earliest,
+        LocalDate latest,
+        boolean byHours,
+        Optional<UseRate> use,
+        Due.Urgency urgency) {
+    private static final Sentences SAY = Sentences.beside(DueForecast.class);
+
+    /** The forecast on a day, from every reading of the engine's meter. */
+    public static DueForecast of(Due due, List<MeterReading> readings, LocalDate today) {
+        Optional<UseRate> use = UseRate.of(readings);
+        OptionalDouble known =
+                readings.stream().mapToDouble(MeterReading::hours).max();
+        OptionalDouble now =
+                use.map(u -> OptionalDouble.of(u.on(today).hours())).orElse(known);
+        Due.Urgency urgency = due.urgency(today, now);
+        Optional<UseRate.Reached> reached = use.flatMap(u -> u.reaches(due.atHours()));
+        if (reached.isEmpty() || reached.get().likely().isAfter(due.on())) {
+            LocalDate earliest = reached.map(UseRate.Reached::earliest)
+                    .filter(day -> day.isBefore(due.on()))
+                    .orElse(due.on());
+            return new DueForecast(due, due.on(), earliest, due.on(), false, use, urgency);
+        }
+        LocalDate latest =
+                reached.get().latest().filter(day -> day.isBefore(due.on())).orElse(due.on());
+        return new DueForecast(due, reached.get().likely(), reached.get().earliest(), latest, true, use, urgency);
+    }
+
+    /** In a sentence: what comes first and how sure that is. */
+    public String says(LocalDate today) {
+        long days = ChronoUnit.DAYS.between(today, by);
+        String when = days < 0 ? SAY.say("ago", -days) : days == 0 ? SAY.say("today") : SAY.say("ahead", days);
+        if (!byHours) {
+            return SAY.say(
+                    use.isEmpty() ? "calendar.alone" : "calendar.first",
+                    due.on().toString(),
+                    when);
+        }
+        return SAY.say(
+                "hours.first",
+                Display.exact(Kind.RUNNING, due.atHours(), YardUnits.METRIC),
+                by.toString(),
+                when,
+                earliest.toString(),
+                latest.toString());
+    }
+
+    /** How the day came about. */
+    public Explanation explain(LocalDate today) {
+        List<InputLine> inputs = new ArrayList<>();
+        inputs.add(new InputLine(SAY.say("why.day"), due.on().toString(), SAY.say("why.sheet")));
+        inputs.add(new InputLine(SAY.say("why.at"), hours(due.atHours()), SAY.say("why.sheet")));
+        use.ifPresent(u -> {
+            inputs.add(new InputLine(
+                    SAY.say("why.last"), hours(u.last().hours()), u.last().on().toString()));
+            inputs.add(new InputLine(
+                    SAY.say("why.rate"), hours(u.perDay() * 30.4), SAY.say("why.intervals", u.intervals(), u.days())));
+            UseRate.Hours now = u.on(today);
+            inputs.add(new InputLine(
+                    SAY.say("why.now"), hours(now.hours()), SAY.say("why.band", hours(now.low()), hours(now.high()))));
+        });
+        return new Explanation(
+                due.what(),
+                by.toString(),
+                SAY.say("why.formula"),
+                inputs,
+                SAY.say("why.source"),
+                use.map(u -> SAY.say(u.spread().isEmpty() ? "why.single" : "why.spread", earliest, latest))
+                        .orElse(SAY.say("why.none")),
+                SAY.say("why.change"));
+    }
+
+    private static String hours(double hours) {
+        return Display.estimate(Kind.RUNNING, hours, YardUnits.METRIC);
+    }
+}

@@ -1,0 +1,161 @@
+package mussel.core.log;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * One job in the life of a leg, in short: what the logbook shows of it. Derived from the job's entries.
+ *
+ * @param job the job's number
+ * @param leg the leg's id
+ * @param title boat and position
+ * @param boat the boat
+ * @param family the family's id
+ * @param familyTitle the family's name
+ * @param opened the day it came in
+ * @param tagged the day it was tagged; empty while it is on the bench
+ * @param hours the engine's meter (h)
+ * @param water what it runs in, as the job says; empty where it does not
+ * @param sand whether it runs in sand or shallows
+ * @param measures what was measured
+ * @param expected what was expected when opened, and what was found
+ * @param done what was done
+ * @param looks looks worth remembering, each as “what: how”
+ * @param renewals what was renewed
+ * @param complaint what the owner saw; empty where nothing is written
+ * @param simulated whether any of its readings came from a simulated instrument
+ */
+public record Visit(
+        int job,
+        String leg,
+        String title,
+        String boat,
+        String family,
+        String familyTitle,
+        LocalDate opened,
+        Optional<LocalDate> tagged,
+        OptionalDouble hours,
+        Optional<String> water,
+        boolean sand,
+        List<Measure> measures,
+        List<Expectation> expected,
+        List<String> done,
+        List<String> looks,
+        List<Renewal> renewals,
+        String complaint,
+        boolean simulated) {
+    /** Keeps its own copies. */
+    public Visit {
+        measures = List.copyOf(measures);
+        expected = List.copyOf(expected);
+        done = List.copyOf(done);
+        looks = List.copyOf(looks);
+        renewals = List.copyOf(renewals);
+    }
+
+    /** The day it counts for: tagged, or opened while it is on the bench. */
+    public LocalDate day() {
+        return tagged.orElse(opened);
+    }
+
+    /** What was measured of a quantity. */
+    public Optional<Measure> measure(Quantity quantity) {
+        return measures.stream().filter(m -> m.quantity() == quantity).findFirst();
+    }
+
+    /** What a logbook follows over the years. */
+    public enum Quantity {
+        /** Share of water in the oil. */
+        WATER("Water in the oil", "%", 100),
+        /** The coat on the worst magnet, as a step of its scale from 0 (clean) to 4 (chips). */
+        MAGNET("Magnet, worst plug (0 clean to 4 chips)", "", 1),
+        /** Lash of the forward gear. */
+        LASH_FORWARD("Forward lash", "mm", 1),
+        /** Lash of the reverse gear. */
+        LASH_REVERSE("Reverse lash", "mm", 1),
+        /** Telltale against a new pump's. */
+        FLOW("Telltale against a new pump", "%", 100),
+        /** What a pressure hold loses. */
+        PRESSURE_DROP("Pressure lost in the hold", "kPa", 1);
+
+        private final String title;
+        private final String unit;
+        private final double factor;
+
+        Quantity(String title, String unit, double factor) {
+            this.title = title;
+            this.unit = unit;
+            this.factor = factor;
+        }
+
+        /** The quantity in words. */
+        public String title() {
+            return title;
+        }
+
+        /** The unit it is shown in; empty for a scale. */
+        public String unit() {
+            return unit;
+        }
+
+        /** What a kept value is multiplied with to be shown in that unit. */
+        public double factor() {
+            return factor;
+        }
+    }
+
+    /**
+     * A measured figure.
+     *
+     * @param quantity what
+     * @param value as it is kept: a share, or the canonical unit
+     * @param low lower bound; the value where none is known
+     * @param high upper bound; the value where none is known
+     * @param simulated whether a simulated instrument read it
+     */
+    public record Measure(Quantity quantity, double value, double low, double high, boolean simulated) {}
+
+    /**
+     * A cause, expected and found.
+     *
+     * @param cause its id
+     * @param title its name
+     * @param probability how likely it was held to be (0..1)
+     * @param found whether it was found when opened; empty where nobody said
+     */
+    public record Expectation(String cause, String title, double probability, Optional<Boolean> found) {}
+
+    /** What wears out and is renewed. */
+    public enum Wearing {
+        /** The impeller. */
+        IMPELLER("Impellers"),
+        /** The driveshaft's pair of seals. */
+        DRIVESHAFT_SEALS("Driveshaft seals"),
+        /** The propeller shaft's pair of seals. */
+        PROPSHAFT_SEALS("Propeller shaft seals"),
+        /** The gear oil. */
+        GEAR_OIL("Gear oil");
+
+        private final String title;
+
+        Wearing(String title) {
+            this.title = title;
+        }
+
+        /** In words. */
+        public String title() {
+            return title;
+        }
+    }
+
+    /**
+     * Something was renewed.
+     *
+     * @param what what
+     * @param failed whether the old one had failed; empty where nobody looked
+     * @param age how long the old one had run, where somebody knew (h)
+     */
+    public record Renewal(Wearing what, Optional<Boolean> failed, OptionalDouble age) {}
+}
