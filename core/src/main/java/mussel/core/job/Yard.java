@@ -25,6 +25,7 @@ import mussel.core.torque.TorqueInput;
  * @param pumpHabit how it renews pumps
  * @param wrenches its torque wrenches
  * @param tools the special tools it has, as the steps name them
+ * @param crew who works when, and what they share; empty where the sheet does not say
  */
 public record Yard(
         @Given("the yard's name") String name,
@@ -36,7 +37,8 @@ public record Yard(
                 double downtimePerDay,
         @Given("how it renews pumps") Optional<PumpHabit> pumpHabit,
         @Given("its torque wrenches") List<Wrench> wrenches,
-        @Given("its special tools") List<String> tools)
+        @Given("its special tools") List<String> tools,
+        @Given("who works when") Optional<Crew> crew)
         implements Checked {
     /** Keeps its own copies. */
     public Yard {
@@ -56,12 +58,18 @@ public record Yard(
 
     /** The same yard reading in other units. */
     public Yard in(YardUnits other) {
-        return new Yard(name, other, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools);
+        return new Yard(name, other, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew);
     }
 
     /** The same yard with another habit for pumps. */
     public Yard with(PumpHabit habit) {
-        return new Yard(name, units, oils, bottles, labourPerH, downtimePerDay, Optional.of(habit), wrenches, tools);
+        return new Yard(
+                name, units, oils, bottles, labourPerH, downtimePerDay, Optional.of(habit), wrenches, tools, crew);
+    }
+
+    /** The same yard under another name. */
+    public Yard named(String other) {
+        return new Yard(other, units, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew);
     }
 
     /** How it renews pumps; by condition where it never said. */
@@ -128,4 +136,54 @@ public record Yard(
         /** Red. */
         RED
     }
+
+    /**
+     * Who works at the bench, when, and what they share.
+     *
+     * @param opens when the day begins (h after midnight)
+     * @param closes when it ends (h after midnight)
+     * @param technicians who works
+     * @param shared tools of which there are few
+     */
+    public record Crew(
+            @Given(value = "when the day begins (hours after midnight)", min = 0, max = 24, orElse = "8") double opens,
+            @Given(value = "when the day ends (hours after midnight)", min = 0, max = 24, orElse = "16.5")
+                    double closes,
+            @Given(value = "the technicians", atLeast = 1) List<Technician> technicians,
+            @Given("the shared tools") List<Shared> shared)
+            implements Checked {
+        /** One technician, the usual day. */
+        public static final Crew USUAL = new Crew(8, 16.5, List.of(new Technician("bench", 8)), List.of());
+
+        /** Keeps its own copies. */
+        public Crew {
+            technicians = List.copyOf(technicians);
+            shared = List.copyOf(shared);
+        }
+
+        @Override
+        public void check(Problems problems, String pointer) {
+            problems.unless(opens < closes, pointer + "/closes", "must be later than the day begins");
+        }
+    }
+
+    /**
+     * Somebody at the bench.
+     *
+     * @param name how he is called
+     * @param hoursPerDay how much of his day is for the bench (h)
+     */
+    public record Technician(
+            @Given("the name") String name,
+            @Given(value = "the hours a day", min = 0.25, max = 24, orElse = "8") double hoursPerDay) {}
+
+    /**
+     * A tool of which there are few.
+     *
+     * @param tool as the steps name it
+     * @param count how many there are
+     */
+    public record Shared(
+            @Given("the tool") String tool,
+            @Given(value = "how many there are", min = 1, max = 100, orElse = "1") int count) {}
 }

@@ -29,6 +29,7 @@ import mussel.core.measure.Problems;
  * @param ask what to write down here; a hyphen where nothing
  * @param minutes how long
  * @param seizes what may have seized when salt has been at it
+ * @param cureMin how long what it glues must cure before the leg is run, day and night (min)
  * @param once whether it is done once for both legs of a twin
  */
 public record Step(
@@ -51,6 +52,8 @@ public record Step(
         @Given(value = "what to write down", orElse = "-") String ask,
         @Given("the minutes it takes") Minutes minutes,
         @Given("what may have seized") Optional<Seizure> seizes,
+        @Given(value = "the minutes its sealant cures", kind = Kind.DURATION, min = 0, max = 20_000, orElse = "0")
+                double cureMin,
         @Given(value = "whether it is done once for twins", orElse = "false") boolean once) {
     /** Keeps its own copies. */
     public Step {

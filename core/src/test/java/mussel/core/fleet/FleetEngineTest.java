@@ -96,7 +96,7 @@ class FleetEngineTest {
         FleetPlan plan = plan(List.of(away), List.of(), leg(1, null, task("strip", 180), task("build", 180)));
         assertThat(plan.placements().get(0).start()).isEqualTo(LocalDateTime.of(2026, 11, 24, 8, 0));
         assertThat(plan.placements().get(1).start()).isEqualTo(LocalDateTime.of(2026, 11, 25, 8, 0));
-        assertThat(plan.placements().get(1).why()).contains("technician A is not at the bench");
+        assertThat(plan.placements().get(0).why()).contains("technician A is not at the bench");
     }
 
     @Test

@@ -38,6 +38,7 @@ class DurationsTest {
                 "-",
                 new Step.Minutes(low, likely, high),
                 seizes,
+                0,
                 false);
     }
 

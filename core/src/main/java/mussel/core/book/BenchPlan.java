@@ -1,0 +1,157 @@
+package mussel.core.book;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import mussel.core.fleet.Fleet;
+import mussel.core.job.Assessment;
+import mussel.core.job.Job;
+import mussel.core.job.Order;
+import mussel.core.job.Topic;
+import mussel.core.job.Yard;
+import mussel.core.measure.Sentences;
+import mussel.core.plan.Plan;
+import mussel.core.sheet.Phase;
+
+/**
+ * The work on the bench as the fleet engine wants it: what is left of each leg's plan, cut into pieces of some hours.
+ *
+ * @param fleet the bench and its work
+ * @param left legs that cannot be planned, with why
+ */
+public record BenchPlan(Fleet fleet, List<String> left) {
+    private static final Sentences SAY = Sentences.beside(BenchPlan.class);
+    /** Longest piece of work in one go (min). */
+    private static final double LONGEST = 150;
+    /** What looking at a leg takes before anyone knows what to do; assumed (min). */
+    private static final double LOOK = 60;
+    /** What a tag takes; assumed (min). */
+    private static final double TAG = 15;
+
+    /** Keeps its own copy. */
+    public BenchPlan {
+        left = List.copyOf(left);
+    }
+
+    /** The work of the jobs that are not tagged. */
+    public static BenchPlan of(List<Assessment> open, Yard yard, LocalDateTime now) {
+        Yard.Crew crew = yard.crew().orElse(Yard.Crew.USUAL);
+        List<String> left = new ArrayList<>();
+        List<Fleet.Leg> legs = new ArrayList<>();
+        Set<String> shared =
+                new TreeSet<>(crew.shared().stream().map(Yard.Shared::tool).toList());
+        for (Assessment job : open) {
+            leg(job, shared, now.toLocalDate(), left).ifPresent(legs::add);
+        }
+        double day = crew.closes() - crew.opens();
+        return new BenchPlan(
+                new Fleet(
+                        now,
+                        new Fleet.Hours(
+                                clock(crew.opens()),
+                                clock(crew.closes()),
+                                Set.of(
+                                        DayOfWeek.MONDAY,
+                                        DayOfWeek.TUESDAY,
+                                        DayOfWeek.WEDNESDAY,
+                                        DayOfWeek.THURSDAY,
+                                        DayOfWeek.FRIDAY)),
+                        crew.technicians().stream()
+                                .map(t -> new Fleet.Technician(t.name(), Math.min(day, t.hoursPerDay()), List.of()))
+                                .toList(),
+                        crew.shared().stream()
+                                .map(s -> new Fleet.Tool(s.tool(), s.count()))
+                                .toList(),
+                        legs),
+                left);
+    }
+
+    private static LocalTime clock(double hours) {
+        return LocalTime.ofSecondOfDay(Math.min(86_399, Math.round(hours * 3_600)));
+    }
+
+    private static Optional<Fleet.Leg> leg(Assessment now, Set<String> shared, LocalDate today, List<String> left) {
+        Job job = now.job();
+        LocalDate written = LocalDate.ofInstant(job.touched(), ZoneOffset.UTC);
+        Optional<String> waits = job.note(Topic.WAITS_FOR.address());
+        Optional<LocalDate> waitsTo = waits.flatMap(w -> PromisedDay.in(w, written));
+        if (waits.isPresent() && waitsTo.isEmpty()) {
+            left.add(SAY.say("left", job.leg().title(), waits.get()));
+            return Optional.empty();
+        }
+        Optional<LocalDate> promised = job.note(Topic.PROMISED.address())
+                .flatMap(p -> PromisedDay.in(p, LocalDate.ofInstant(job.opened(), ZoneOffset.UTC)));
+        List<Fleet.Task> tasks = new ArrayList<>();
+        if (now.goals().isEmpty()) {
+            tasks.add(task(SAY.say("look"), LOOK, List.of()));
+        } else {
+            cut(now, shared, tasks);
+            tasks.add(task(SAY.say("tag"), TAG, List.of()));
+        }
+        waitsTo.filter(day -> day.isAfter(today))
+                .ifPresent(day -> tasks.replaceAll(t -> later(t, day, waits.orElseThrow())));
+        Optional<Order> order =
+                job.orders().stream().filter(o -> o.arrived().isEmpty()).max(Comparator.comparing(Order::due));
+        order.ifPresent(o -> {
+            Set<String> builds = new TreeSet<>(List.of(Phase.BUILD.title(), Phase.PROVE.title()));
+            tasks.replaceAll(t -> builds.stream().anyMatch(t.title()::startsWith)
+                    ? later(t, o.due(), SAY.say("order", o.placed().order()))
+                    : t);
+        });
+        return Optional.of(new Fleet.Leg(job.id(), job.leg().title(), promised, tasks));
+    }
+
+    private static Fleet.Task task(String title, double minutes, List<String> tools) {
+        return new Fleet.Task(title, minutes, tools, 0, Optional.empty(), "");
+    }
+
+    private static Fleet.Task later(Fleet.Task task, LocalDate day, String awaits) {
+        boolean later = task.notBefore().map(d -> d.isBefore(day)).orElse(true);
+        return later
+                ? new Fleet.Task(
+                        task.title(), task.minutes(), task.tools(), task.cureMinutes(), Optional.of(day), awaits)
+                : task;
+    }
+
+    /** What is left of the plan, phase by phase, in pieces; what was glued cures before the proof. */
+    private static void cut(Assessment now, Set<String> shared, List<Fleet.Task> tasks) {
+        double years = now.saltYears();
+        for (Phase phase : List.of(Phase.DOWN, Phase.STRIP, Phase.BUILD, Phase.PROVE)) {
+            List<Plan.PlannedStep> steps = now.plan().of(phase).stream()
+                    .filter(s -> now.job().ticked(s.step().id()).isEmpty())
+                    .toList();
+            double minutes = 0;
+            double cure =
+                    steps.stream().mapToDouble(s -> s.step().cureMin()).max().orElse(0);
+            Set<String> tools = new TreeSet<>();
+            String first = "";
+            for (int i = 0; i < steps.size(); i++) {
+                double takes = steps.get(i).step().meanMinutes(years);
+                first = first.isEmpty() ? steps.get(i).step().title() : first;
+                minutes += takes;
+                steps.get(i).step().tools().stream().filter(shared::contains).forEach(tools::add);
+                boolean last = i == steps.size() - 1;
+                if (last || minutes + steps.get(i + 1).step().meanMinutes(years) > LONGEST) {
+                    tasks.add(new Fleet.Task(
+                            SAY.say("piece", phase.title(), first),
+                            minutes,
+                            List.copyOf(tools),
+                            last ? cure : 0,
+                            Optional.empty(),
+                            ""));
+                    minutes = 0;
+                    first = "";
+                    tools.clear();
+                }
+            }
+        }
+    }
+}

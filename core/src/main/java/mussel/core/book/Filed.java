@@ -1,0 +1,240 @@
+package mussel.core.book;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
+import mussel.core.drain.DrainResult;
+import mussel.core.job.Address;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.HeldTest;
+import mussel.core.job.Job;
+import mussel.core.job.Scale;
+import mussel.core.job.SetupPlace;
+import mussel.core.job.Topic;
+import mussel.core.leak.LeakMode;
+import mussel.core.log.Visit;
+import mussel.core.log.Visit.Measure;
+import mussel.core.log.Visit.Quantity;
+import mussel.core.log.Visit.Renewal;
+import mussel.core.log.Visit.Wearing;
+import mussel.core.pump.PumpResult;
+import mussel.core.sheet.Goal;
+import mussel.core.sheet.Part;
+import mussel.core.verdict.Cause;
+import mussel.core.verdict.VerdictResult;
+
+/**
+ * A job as it goes into the book: the visit, and every word it can be found by.
+ *
+ * @param visit the visit
+ * @param words everything written, chosen and done, for the search
+ */
+public record Filed(Visit visit, String words) {
+    private static final Set<String> WET = Set.of("streaks", "milky", "sludge");
+    /** Rules of the pump that speak of a policy and not of the part's condition. */
+    private static final Set<String> POLICIES =
+            Set.of("policy_always", "policy_calendar", "age_unknown", "not_looked", "extent_kit");
+
+    /** Files a job as assessed. */
+    public static Filed of(Assessment now) {
+        Job job = now.job();
+        Visit visit = new Visit(
+                job.id(),
+                job.leg().id(),
+                job.leg().title(),
+                job.leg().boat(),
+                job.leg().family(),
+                now.sheet().title(),
+                java.time.LocalDate.ofInstant(job.opened(), java.time.ZoneOffset.UTC),
+                job.tagged(),
+                job.reading(Field.ENGINE_HOURS),
+                job.choice(Scale.WATER),
+                job.choice(Scale.SAND).equals(Optional.of("yes")),
+                measures(now),
+                expected(now),
+                now.goals().stream()
+                        .map(g -> now.sheet().goal(g).map(Goal::title).orElse(g))
+                        .toList(),
+                looks(job),
+                renewals(now),
+                job.note(Topic.COMPLAINT.address()).orElse(""),
+                now.simulated());
+        return new Filed(visit, words(now, visit));
+    }
+
+    private static List<Measure> measures(Assessment now) {
+        List<Measure> measures = new ArrayList<>();
+        now.drain()
+                .map(DrainResult::water)
+                .filter(w -> w.fraction().isPresent())
+                .ifPresent(w -> measures.add(new Measure(
+                        Quantity.WATER,
+                        w.fraction().getAsDouble(),
+                        w.low().orElse(w.fraction().getAsDouble()),
+                        w.high().orElse(w.fraction().getAsDouble()),
+                        false)));
+        worstMagnet(now.job()).ifPresent(m -> measures.add(exact(Quantity.MAGNET, m, false)));
+        now.setup()
+                .ifPresent(setup -> setup.places().forEach(place -> lash(place).ifPresent(measures::add)));
+        now.pump().result().flows().stream()
+                .filter(f -> f.ofNew().isPresent())
+                .max(Comparator.comparingDouble(PumpResult.MeasuredFlow::rpm))
+                .ifPresent(f -> measures.add(
+                        exact(Quantity.FLOW, f.ofNew().getAsDouble(), now.pump().simulatedFlow())));
+        now.holdsBefore().stream()
+                .filter(h -> h.hold().mode() == LeakMode.PRESSURE)
+                .filter(h -> h.result().isPresent())
+                .findFirst()
+                .ifPresent(h -> measures.add(drop(h)));
+        return measures;
+    }
+
+    private static Measure drop(HeldTest held) {
+        var result = held.result().orElseThrow();
+        return new Measure(
+                Quantity.PRESSURE_DROP,
+                result.dropKpa(),
+                result.dropLowKpa(),
+                result.dropHighKpa(),
+                held.hold().simulated());
+    }
+
+    private static Measure exact(Quantity quantity, double value, boolean simulated) {
+        return new Measure(quantity, value, value, value, simulated);
+    }
+
+    private static Optional<Double> worstMagnet(Job job) {
+        List<String> scale = Scale.MAGNET.outcomes();
+        return job.choices().entrySet().stream()
+                .filter(c -> c.getKey().name().equals(Scale.MAGNET.address().name()))
+                .map(c -> (double) scale.indexOf(c.getValue()))
+                .max(Comparator.naturalOrder());
+    }
+
+    /** The lash a gear is left with, else the one it came with. */
+    private static Optional<Measure> lash(SetupPlace place) {
+        Quantity quantity = place.id().equals("reverse") ? Quantity.LASH_REVERSE : Quantity.LASH_FORWARD;
+        return place.after()
+                .or(place::lash)
+                .map(a -> new Measure(
+                        quantity,
+                        a.out().lashMm(),
+                        a.out().lashMm() - a.out().spreadMm() / 2,
+                        a.out().lashMm() + a.out().spreadMm() / 2,
+                        place.simulated()));
+    }
+
+    /** Causes somebody confirmed or ruled out, as likely as the verdict held them. */
+    private static List<Visit.Expectation> expected(Assessment now) {
+        Map<String, Boolean> confirmed = now.confirmed();
+        if (confirmed.isEmpty()) {
+            return List.of();
+        }
+        VerdictResult verdict = now.verdict();
+        return now.knowledge().causes().stream()
+                .filter(c -> confirmed.containsKey(c.id()))
+                .map((Cause c) -> new Visit.Expectation(
+                        c.id(),
+                        c.title(),
+                        verdict.cause(c.id())
+                                .map(VerdictResult.CauseBelief::probability)
+                                .orElse(c.prior()),
+                        Optional.of(confirmed.get(c.id()))))
+                .toList();
+    }
+
+    private static List<String> looks(Job job) {
+        List<String> looks = new ArrayList<>();
+        for (Scale scale : List.of(Scale.OIL_WATER, Scale.OIL_HEAT, Scale.OIL_METAL)) {
+            job.choice(scale).ifPresent(outcome -> looks.add(scale.label() + ": " + plain(outcome)));
+        }
+        return looks;
+    }
+
+    private static List<Renewal> renewals(Assessment now) {
+        Job job = now.job();
+        List<Renewal> renewals = new ArrayList<>();
+        if (job.tagged().isEmpty()) {
+            return renewals;
+        }
+        List<String> goals = now.goals();
+        if (goals.contains("impeller") || goals.contains("pump_kit")) {
+            renewals.add(new Renewal(Wearing.IMPELLER, impellerFailed(now), job.reading(Field.IMPELLER_HOURS)));
+        }
+        if (goals.contains("driveshaft_seals")) {
+            renewals.add(seals(now, Wearing.DRIVESHAFT_SEALS, "driveshaft"));
+        }
+        if (goals.contains("propshaft_seals")) {
+            renewals.add(seals(now, Wearing.PROPSHAFT_SEALS, "propshaft"));
+        }
+        if (job.reading(Field.PUMPED).isPresent()) {
+            renewals.add(new Renewal(Wearing.GEAR_OIL, oilFailed(job), job.reading(Field.HOURS_SINCE_FILL)));
+        }
+        return renewals;
+    }
+
+    private static Optional<Boolean> impellerFailed(Assessment now) {
+        Map<String, Boolean> confirmed = now.confirmed();
+        if (confirmed.keySet().stream().anyMatch(c -> c.startsWith("impeller"))) {
+            return Optional.of(
+                    confirmed.entrySet().stream().anyMatch(c -> c.getKey().startsWith("impeller") && c.getValue()));
+        }
+        if (now.pump().input().vanes().isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(now.pump().result().part("impeller").rules().stream()
+                .anyMatch(r -> r.asks() == PumpResult.PartVerdict.REPLACE && !POLICIES.contains(r.rule())));
+    }
+
+    private static Renewal seals(Assessment now, Wearing what, String shaft) {
+        List<Boolean> lips = now.confirmed().entrySet().stream()
+                .filter(c -> c.getKey().startsWith(shaft) && c.getKey().endsWith("_lip"))
+                .map(Map.Entry::getValue)
+                .toList();
+        return new Renewal(
+                what, lips.isEmpty() ? Optional.empty() : Optional.of(lips.contains(true)), OptionalDouble.empty());
+    }
+
+    private static Optional<Boolean> oilFailed(Job job) {
+        Optional<String> water = job.choice(Scale.OIL_WATER);
+        Optional<String> heat = job.choice(Scale.OIL_HEAT);
+        boolean failed = water.filter(WET::contains).isPresent() || heat.equals(Optional.of("burnt"));
+        return water.isEmpty() && heat.isEmpty() ? Optional.empty() : Optional.of(failed);
+    }
+
+    private static String words(Assessment now, Visit visit) {
+        Job job = now.job();
+        Set<String> words = new TreeSet<>();
+        job.notes().values().forEach(words::add);
+        job.choices().forEach((about, outcome) -> words.add(named(about) + " " + plain(outcome)));
+        job.holds().forEach(h -> words.add(plain(h.mode().name().toLowerCase(Locale.ROOT)) + " hold"));
+        job.orders()
+                .forEach(o -> words.add(o.placed().order() + " " + o.placed().reference()));
+        job.readings().values().stream().map(Fact.Read::instrument).forEach(words::add);
+        visit.done().forEach(words::add);
+        visit.expected().stream()
+                .filter(e -> e.found().equals(Optional.of(true)))
+                .forEach(e -> words.add(e.title()));
+        now.plan()
+                .parts()
+                .forEach(p -> now.sheet().part(p.part().part()).map(Part::title).ifPresent(words::add));
+        return "job " + job.id() + " " + visit.title() + " " + visit.familyTitle() + " " + visit.day() + ". "
+                + String.join(". ", words);
+    }
+
+    private static String named(Address about) {
+        return about.of().isEmpty() ? plain(about.name()) : plain(about.name()) + " " + plain(about.of());
+    }
+
+    private static String plain(String id) {
+        return id.replace('_', ' ');
+    }
+}

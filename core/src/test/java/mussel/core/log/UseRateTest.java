@@ -1,0 +1,86 @@
+package mussel.core.log;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class UseRateTest {
+    private static final LocalDate DAY = LocalDate.of(2025, 1, 1);
+
+    private static MeterReading reading(int day, double hours) {
+        return new MeterReading(DAY.plusDays(day), hours);
+    }
+
+    @Test
+    void fromOneIntervalHalfToDoubleIsTaken() {
+        UseRate use = UseRate.of(List.of(reading(0, 100), reading(100, 200))).orElseThrow();
+        assertThat(use.perDay()).isEqualTo(1);
+        assertThat(use.on(DAY.plusDays(120))).isEqualTo(new UseRate.Hours(220, 210, 240));
+        UseRate.Reached reached = use.reaches(300).orElseThrow();
+        assertThat(reached.likely()).isEqualTo(DAY.plusDays(200));
+        assertThat(reached.earliest()).isEqualTo(DAY.plusDays(150));
+        assertThat(reached.latest()).contains(DAY.plusDays(300));
+    }
+
+    @Test
+    void aMeterThatWasReplacedLosesOnlyItsInterval() {
+        UseRate use = UseRate.of(List.of(reading(0, 900), reading(50, 950), reading(100, 10), reading(200, 110)))
+                .orElseThrow();
+        assertThat(use.perDay()).isCloseTo(1, within(1e-12));
+        assertThat(use.intervals()).isEqualTo(2);
+        assertThat(use.last().hours()).isEqualTo(110);
+    }
+
+    @Test
+    void withoutTwoReadingsNothingIsKnown() {
+        assertThat(UseRate.of(List.of(reading(0, 5)))).isEmpty();
+        assertThat(UseRate.of(List.of(reading(0, 5), reading(0, 9)))).isEmpty();
+        assertThat(UseRate.of(List.of(reading(0, 5), reading(9, 5)))).isEmpty();
+    }
+
+    /** Engines that run as the model says: nine of ten are inside the band a quarter later. */
+    @Test
+    void theBandHoldsNineOfTen() {
+        Random random = new Random(5);
+        int held = 0;
+        int engines = 3_000;
+        for (int engine = 0; engine < engines; engine++) {
+            List<MeterReading> readings = new ArrayList<>();
+            double hours = 1_000;
+            for (int k = 0; k <= 6; k++) {
+                readings.add(reading(k * 60, hours));
+                hours += 60 * 2 + 3 * Math.sqrt(60) * random.nextGaussian();
+            }
+            UseRate use = UseRate.of(readings).orElseThrow();
+            double last = readings.get(6).hours();
+            double truth = last + 90 * 2 + 3 * Math.sqrt(90) * random.nextGaussian();
+            UseRate.Hours band = use.on(DAY.plusDays(450));
+            held += band.low() <= truth && truth <= band.high() ? 1 : 0;
+        }
+        assertThat(held / (double) engines).isBetween(0.88, 0.92);
+    }
+
+    @Test
+    void hoursOrCalendarWhicheverComesFirst() {
+        List<MeterReading> readings = List.of(reading(0, 100), reading(100, 200));
+        Due byHours = new Due("Gear oil", 250, DAY.plusDays(400));
+        DueForecast first = DueForecast.of(byHours, readings, DAY.plusDays(101));
+        assertThat(first.byHours()).isTrue();
+        assertThat(first.by()).isEqualTo(DAY.plusDays(150));
+        assertThat(first.says(DAY.plusDays(101))).startsWith("By hours: 250 h about 2025-05-31 (in 49 days");
+        Due byDay = new Due("Gear oil", 900, DAY.plusDays(120));
+        DueForecast second = DueForecast.of(byDay, readings, DAY.plusDays(130));
+        assertThat(second.byHours()).isFalse();
+        assertThat(second.urgency()).isEqualTo(Due.Urgency.OVERDUE);
+        assertThat(second.says(DAY.plusDays(130))).contains("10 days ago");
+        DueForecast blind = DueForecast.of(byDay, List.of(), DAY);
+        assertThat(blind.says(DAY)).contains("how much it runs is not known");
+        assertThat(blind.explain(DAY).uncertainty()).contains("only the calendar counts");
+        assertThat(first.explain(DAY.plusDays(101)).inputs()).hasSize(5);
+    }
+}
