@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import mussel.core.job.Assessment;
-import mussel.core.job.Journal;
 import mussel.core.job.Order;
 import mussel.core.leak.HoldFile;
 import mussel.core.sheet.FamilySheet;
@@ -38,7 +37,8 @@ public final class Yards {
     }
 
     /** Brings an open journal and the families together, with the diagnosis tables that ship. */
-    public static Workshop over(Journal journal, PictureFolder pictures, Clock clock, List<FamilySheet> families) {
+    public static Workshop over(
+            SqliteJournal journal, PictureFolder pictures, Clock clock, List<FamilySheet> families) {
         Tabled tables = new Tabled(KnowledgeFiles.shipped(), Overrides.none(), List.of());
         Supplied supplied = new Supplied(CatalogueFiles.shipped(), List.of());
         return over(
@@ -46,9 +46,11 @@ public final class Yards {
     }
 
     /** The same with families that are still on their way. */
-    static Workshop over(Journal journal, PictureFolder pictures, Clock clock, CompletableFuture<Catalogue> catalogue) {
+    static Workshop over(
+            SqliteJournal journal, PictureFolder pictures, Clock clock, CompletableFuture<Catalogue> catalogue) {
         return new Workshop(
                 journal,
+                journal.book(),
                 catalogue,
                 clock,
                 new Workshop.Ports(

@@ -1,7 +1,6 @@
 package mussel.store;
 
 import java.sql.Connection;
-import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.LocalDate;
@@ -30,11 +29,11 @@ final class SqliteBenchLines implements BenchLines {
             "SELECT job, leg, boat, position, family, family_name, hours, next, waits, promised, current,"
                     + " states, wet, dye, water, heat, tagged FROM bench_line ";
 
-    private final Connection connection;
+    private final Rows rows;
     private final SqlWork work;
 
     SqliteBenchLines(Connection connection, SqlWork work) {
-        this.connection = connection;
+        this.rows = new Rows(connection, work);
         this.work = work;
     }
 
@@ -58,7 +57,7 @@ final class SqliteBenchLines implements BenchLines {
 
     @Override
     public List<Integer> jobsOf(String leg) {
-        return query("SELECT job FROM bench_line WHERE leg = ? ORDER BY job", row -> row.getInt(1), leg);
+        return rows.query("SELECT job FROM bench_line WHERE leg = ? ORDER BY job", row -> row.getInt(1), leg);
     }
 
     @Override
@@ -74,35 +73,25 @@ final class SqliteBenchLines implements BenchLines {
 
     @Override
     public List<Integer> stale() {
-        return query(
+        return rows.query(
                 "SELECT DISTINCT job FROM entry WHERE seq > (SELECT coalesce(max(upto), 0) FROM bench_line) ORDER BY job",
                 row -> row.getInt(1));
     }
 
     @Override
     public void keep(List<BenchLine> lines) {
-        work.write(() -> {
-            connection.setAutoCommit(false);
-            try {
-                for (BenchLine line : lines) {
-                    keep(line);
-                }
-                connection.commit();
-            } catch (SQLException e) {
-                connection.rollback();
-                throw e;
-            } finally {
-                connection.setAutoCommit(true);
+        rows.together(() -> {
+            for (BenchLine line : lines) {
+                keep(line);
             }
-            return null;
         });
     }
 
     private void keep(BenchLine line) throws SQLException {
-        update("DELETE FROM bench_due WHERE job = ?", line.job());
-        update("DELETE FROM bench_shelf WHERE job = ?", line.job());
+        rows.update("DELETE FROM bench_due WHERE job = ?", line.job());
+        rows.update("DELETE FROM bench_shelf WHERE job = ?", line.job());
         for (Map.Entry<String, Integer> part : line.shelf().entrySet()) {
-            update(
+            rows.update(
                     "INSERT INTO bench_shelf VALUES (?, ?, ?, ?)",
                     line.job(),
                     line.leg().family(),
@@ -110,7 +99,7 @@ final class SqliteBenchLines implements BenchLines {
                     part.getValue());
         }
         Optional<BenchLine.Oil> oil = line.oil();
-        update(
+        rows.update(
                 "INSERT OR REPLACE INTO bench_line VALUES (?, (SELECT max(seq) FROM entry WHERE job = ?),"
                         + " ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 line.job(),
@@ -133,7 +122,7 @@ final class SqliteBenchLines implements BenchLines {
                 line.tagged().map(LocalDate::toString).orElse(null),
                 line.words());
         for (Due due : line.due()) {
-            update(
+            rows.update(
                     "INSERT INTO bench_due VALUES (?, ?, ?, ?)",
                     line.job(),
                     due.what(),
@@ -144,7 +133,8 @@ final class SqliteBenchLines implements BenchLines {
 
     @Override
     public Map<String, Integer> shelfChange(String family, int exceptJob) {
-        return query(
+        return rows
+                .query(
                         "SELECT part, sum(qty) FROM bench_shelf WHERE family = ? AND job <> ? GROUP BY part",
                         row -> Map.entry(row.getString(1), row.getInt(2)),
                         family,
@@ -155,7 +145,7 @@ final class SqliteBenchLines implements BenchLines {
 
     @Override
     public List<Region> outline(String family) {
-        return query(
+        return rows.query(
                 "SELECT id, kind, path FROM bench_outline WHERE family = ? ORDER BY nr",
                 row -> new Region(
                         row.getString(1), Region.Material.valueOf(row.getString(2)), "-", "-", "-", row.getString(3)),
@@ -165,10 +155,10 @@ final class SqliteBenchLines implements BenchLines {
     @Override
     public void keepOutline(String family, List<Region> regions) {
         work.write(() -> {
-            update("DELETE FROM bench_outline WHERE family = ?", family);
+            rows.update("DELETE FROM bench_outline WHERE family = ?", family);
             for (int i = 0; i < regions.size(); i++) {
                 Region region = regions.get(i);
-                update(
+                rows.update(
                         "INSERT INTO bench_outline VALUES (?, ?, ?, ?, ?)",
                         family,
                         i,
@@ -181,7 +171,7 @@ final class SqliteBenchLines implements BenchLines {
     }
 
     private List<BenchLine> lines(String sql, Object... given) {
-        return query(sql, this::line, given);
+        return rows.query(sql, this::line, given);
     }
 
     private BenchLine line(ResultSet row) throws SQLException {
@@ -219,7 +209,7 @@ final class SqliteBenchLines implements BenchLines {
     }
 
     private List<Due> due(int job) {
-        return query(
+        return rows.query(
                 "SELECT what, at_hours, on_day FROM bench_due WHERE job = ? ORDER BY rowid",
                 row -> new Due(row.getString(1), row.getDouble(2), LocalDate.parse(row.getString(3))),
                 job);
@@ -238,36 +228,5 @@ final class SqliteBenchLines implements BenchLines {
             states.put(Station.valueOf(each.substring(0, at)), Station.State.valueOf(each.substring(at + 1)));
         }
         return states;
-    }
-
-    private interface Row<T> {
-        T of(ResultSet row) throws SQLException;
-    }
-
-    private <T> List<T> query(String sql, Row<T> read, Object... given) {
-        return work.read(() -> {
-            try (PreparedStatement statement = prepared(sql, given);
-                    ResultSet row = statement.executeQuery()) {
-                List<T> all = new ArrayList<>();
-                while (row.next()) {
-                    all.add(read.of(row));
-                }
-                return all;
-            }
-        });
-    }
-
-    private void update(String sql, Object... given) throws SQLException {
-        try (PreparedStatement statement = prepared(sql, given)) {
-            statement.executeUpdate();
-        }
-    }
-
-    private PreparedStatement prepared(String sql, Object... given) throws SQLException {
-        PreparedStatement statement = connection.prepareStatement(sql);
-        for (int i = 0; i < given.length; i++) {
-            statement.setObject(i + 1, given[i]);
-        }
-        return statement;
     }
 }

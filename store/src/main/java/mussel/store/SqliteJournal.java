@@ -18,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mussel.core.book.LogBook;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
@@ -42,15 +43,17 @@ public final class SqliteJournal implements Journal {
     private final Clock clock;
     private final SqlWork work;
     private final SqliteBenchLines benchLines;
+    private final SqliteLogBook book;
     private final Map<String, String> settings;
     private Handle mapped;
 
-    private SqliteJournal(Connection connection, Optional<FileChannel> lock, Clock clock) {
+    private SqliteJournal(Path file, Connection connection, Optional<FileChannel> lock, Clock clock) {
         this.connection = connection;
         this.lock = lock;
         this.clock = clock;
         this.work = new SqlWork(lock.isEmpty());
         this.benchLines = new SqliteBenchLines(connection, work);
+        this.book = new SqliteLogBook(file, connection, work);
         this.settings = work.read(this::readSettings);
     }
 
@@ -87,7 +90,7 @@ public final class SqliteJournal implements Journal {
             if (version < LogFile.SCHEMA_VERSION) {
                 migrate(path);
             }
-            return new SqliteJournal(connect(path, ""), Optional.of(lock), clock);
+            return new SqliteJournal(path, connect(path, ""), Optional.of(lock), clock);
         } catch (RuntimeException e) {
             closeQuietly(lock, e);
             throw e;
@@ -104,7 +107,7 @@ public final class SqliteJournal implements Journal {
         if (LogFile.inspect(path) == 0) {
             throw new JournalException("There is no logbook " + path + " yet.");
         }
-        return new SqliteJournal(connect(path, "?mode=ro"), Optional.empty(), clock);
+        return new SqliteJournal(path, connect(path, "?mode=ro"), Optional.empty(), clock);
     }
 
     private static FileChannel lock(Path file) {
@@ -155,7 +158,7 @@ public final class SqliteJournal implements Journal {
         }
     }
 
-    private static Connection connect(Path file, String mode) {
+    static Connection connect(Path file, String mode) {
         try {
             boolean reading = !mode.isEmpty();
             Connection connection =
@@ -253,6 +256,11 @@ public final class SqliteJournal implements Journal {
     @Override
     public BenchLines benchLines() {
         return benchLines;
+    }
+
+    /** The yard's book beside the journal. */
+    public LogBook book() {
+        return book;
     }
 
     @Override

@@ -30,6 +30,7 @@ import mussel.core.sheet.Goal;
 import mussel.core.sheet.Part;
 import mussel.core.verdict.Cause;
 import mussel.core.verdict.VerdictResult;
+import mussel.core.verdict.VerdictResult.CauseBelief;
 
 /**
  * A job as it goes into the book: the visit, and every word it can be found by.
@@ -139,16 +140,19 @@ public record Filed(Visit visit, String words) {
             return List.of();
         }
         VerdictResult verdict = now.verdict();
-        return now.knowledge().causes().stream()
-                .filter(c -> confirmed.containsKey(c.id()))
-                .map((Cause c) -> new Visit.Expectation(
-                        c.id(),
-                        c.title(),
-                        verdict.cause(c.id())
-                                .map(VerdictResult.CauseBelief::probability)
-                                .orElse(c.prior()),
-                        Optional.of(confirmed.get(c.id()))))
-                .toList();
+        List<Visit.Expectation> expected = new ArrayList<>();
+        for (Cause cause : now.knowledge().causes()) {
+            Optional<CauseBelief> belief = verdict.cause(cause.id());
+            if (confirmed.containsKey(cause.id()) && belief.isPresent()) {
+                expected.add(new Visit.Expectation(
+                        cause.id(),
+                        cause.title(),
+                        belief.get().probability(),
+                        belief.get().prior(),
+                        confirmed.get(cause.id())));
+            }
+        }
+        return expected;
     }
 
     private static List<String> looks(Job job) {
@@ -220,9 +224,7 @@ public record Filed(Visit visit, String words) {
                 .forEach(o -> words.add(o.placed().order() + " " + o.placed().reference()));
         job.readings().values().stream().map(Fact.Read::instrument).forEach(words::add);
         visit.done().forEach(words::add);
-        visit.expected().stream()
-                .filter(e -> e.found().equals(Optional.of(true)))
-                .forEach(e -> words.add(e.title()));
+        visit.expected().stream().filter(Visit.Expectation::found).forEach(e -> words.add(e.title()));
         now.plan()
                 .parts()
                 .forEach(p -> now.sheet().part(p.part().part()).map(Part::title).ifPresent(words::add));

@@ -4,10 +4,12 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import mussel.core.job.LegRef;
 import mussel.core.log.Due;
 import mussel.core.log.MeterReading;
 import mussel.core.log.Visit;
+import mussel.core.verdict.Calibration;
 
 /** The book beside the journal: derived from its entries, made anew from them at any time. */
 public interface LogBook {
@@ -41,8 +43,17 @@ public interface LogBook {
     /** The last reading of each leg's meter. */
     Map<String, MeterReading> lastReadings();
 
-    /** What tagged jobs say is due, the last job of each leg counting, with every reading of that leg's meter. */
-    List<Awaiting> due();
+    /**
+     * What tagged jobs say is due, the first by the calendar first: of each leg and each service the last job that says so, with every
+     * reading of that leg's meter.
+     */
+    List<Awaiting> due(int most);
+
+    /** Every cause confirmed or ruled out when a case was opened, with what had been expected. */
+    List<Calibration.Judged> judged();
+
+    /** Asks the book on a connection of its own, for work on another thread. */
+    <T> T aside(Function<LogBook, T> ask);
 
     /**
      * What is looked for.

@@ -123,9 +123,10 @@ public record Visit(
      * @param cause its id
      * @param title its name
      * @param probability how likely it was held to be (0..1)
-     * @param found whether it was found when opened; empty where nobody said
+     * @param prior how likely before anything was looked at (0..1)
+     * @param found whether it was found when opened
      */
-    public record Expectation(String cause, String title, double probability, Optional<Boolean> found) {}
+    public record Expectation(String cause, String title, double probability, double prior, boolean found) {}
 
     /** What wears out and is renewed. */
     public enum Wearing {

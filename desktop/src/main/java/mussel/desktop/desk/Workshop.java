@@ -14,6 +14,8 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
+import mussel.core.book.Filed;
+import mussel.core.book.LogBook;
 import mussel.core.instrument.Instruments;
 import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
@@ -47,6 +49,7 @@ import mussel.core.verdict.Overrides;
  * be on their way, and whoever asks for them waits.
  */
 public final class Workshop {
+    private static final int FILED_AT_ONCE = 500;
     private static final String STAMP = "bench_stamp";
     private static final String LEARN = "learn_priors";
     private static final String PUMP_POLICY = "pump_policy";
@@ -54,6 +57,7 @@ public final class Workshop {
     private static final String PUMP_EXTENT = "pump_extent";
 
     private final Journal journal;
+    private final LogBook book;
     private final CompletableFuture<Catalogue> catalogue;
     private final Map<String, FamilySheet> families = new LinkedHashMap<>();
     private final Clock clock;
@@ -68,8 +72,9 @@ public final class Workshop {
     private final Map<Integer, Stores> stores = new HashMap<>();
 
     /** Everything a screen needs, brought together by the application. */
-    public Workshop(Journal journal, CompletableFuture<Catalogue> catalogue, Clock clock, Ports ports) {
+    public Workshop(Journal journal, LogBook book, CompletableFuture<Catalogue> catalogue, Clock clock, Ports ports) {
         this.journal = journal;
+        this.book = book;
         this.catalogue = catalogue;
         this.clock = clock;
         this.ports = ports;
@@ -141,6 +146,11 @@ public final class Workshop {
      */
     public record Ports(
             JobSheets jobSheets, Papers papers, HoldFiles holdFiles, Pictures pictures, Instruments instruments) {}
+
+    /** The yard's book. */
+    public LogBook book() {
+        return book;
+    }
 
     /** The journal. */
     public Journal journal() {
@@ -310,14 +320,8 @@ public final class Workshop {
 
     /** Every cause confirmed or found absent when a case was opened, with what had been expected of it. */
     public List<Calibration.Judged> judgedCauses() {
-        List<Calibration.Judged> judged = new ArrayList<>();
-        for (Assessment job : jobs()) {
-            job.confirmed().forEach((cause, found) -> job.verdict()
-                    .cause(cause)
-                    .ifPresent(belief ->
-                            judged.add(new Calibration.Judged(cause, belief.probability(), belief.prior(), found))));
-        }
-        return judged;
+        refreshBench();
+        return book.judged();
     }
 
     /** The diagnosis tables that ship. */
@@ -386,12 +390,15 @@ public final class Workshop {
             lines.open().forEach(l -> stale.add(l.job()));
             known().values().forEach(f -> lines.keepOutline(f.id(), f.outline()));
         }
-        if (!stale.isEmpty()) {
-            lines.keep(stale.stream()
+        stale.addAll(book.stale());
+        List<Integer> work = List.copyOf(stale);
+        for (int from = 0; from < work.size(); from += FILED_AT_ONCE) {
+            List<Assessment> jobs = work.subList(from, Math.min(work.size(), from + FILED_AT_ONCE)).stream()
                     .map(this::job)
                     .flatMap(Optional::stream)
-                    .map(BenchLine::of)
-                    .toList());
+                    .toList();
+            book.file(jobs.stream().map(Filed::of).toList());
+            lines.keep(jobs.stream().map(BenchLine::of).toList());
         }
         if (other) {
             journal.keepSetting(STAMP, stamp);

@@ -30,6 +30,7 @@ public final class TestShop {
     public TestShop() {
         shop = new Workshop(
                 journal,
+                new MemoryBook(journal),
                 CompletableFuture.completedFuture(new Workshop.Catalogue(
                         SheetFiles.shipped(),
                         SheetFiles.shippedYard(),

@@ -1,0 +1,71 @@
+package mussel.store;
+
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Plain statements on one connection, for the tables derived from the journal. */
+final class Rows {
+    private final Connection connection;
+    private final SqlWork work;
+
+    Rows(Connection connection, SqlWork work) {
+        this.connection = connection;
+        this.work = work;
+    }
+
+    interface Row<T> {
+        T of(ResultSet row) throws SQLException;
+    }
+
+    interface Change {
+        void make() throws SQLException;
+    }
+
+    <T> List<T> query(String sql, Row<T> read, Object... given) {
+        return work.read(() -> {
+            try (PreparedStatement statement = prepared(sql, given);
+                    ResultSet row = statement.executeQuery()) {
+                List<T> all = new ArrayList<>();
+                while (row.next()) {
+                    all.add(read.of(row));
+                }
+                return all;
+            }
+        });
+    }
+
+    void update(String sql, Object... given) throws SQLException {
+        try (PreparedStatement statement = prepared(sql, given)) {
+            statement.executeUpdate();
+        }
+    }
+
+    /** All changes or none. */
+    void together(Change changes) {
+        work.write(() -> {
+            connection.setAutoCommit(false);
+            try {
+                changes.make();
+                connection.commit();
+            } catch (SQLException | RuntimeException e) {
+                connection.rollback();
+                throw e;
+            } finally {
+                connection.setAutoCommit(true);
+            }
+            return null;
+        });
+    }
+
+    private PreparedStatement prepared(String sql, Object... given) throws SQLException {
+        PreparedStatement statement = connection.prepareStatement(sql);
+        for (int i = 0; i < given.length; i++) {
+            statement.setObject(i + 1, given[i]);
+        }
+        return statement;
+    }
+}

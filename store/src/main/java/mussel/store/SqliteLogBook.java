@@ -1,0 +1,288 @@
+package mussel.store;
+
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import mussel.core.book.Filed;
+import mussel.core.book.LogBook;
+import mussel.core.job.JournalException;
+import mussel.core.job.LegRef;
+import mussel.core.log.Due;
+import mussel.core.log.MeterReading;
+import mussel.core.log.Visit;
+import mussel.core.verdict.Calibration;
+import mussel.exchange.log.VisitJson;
+
+/** The yard's book in the same file as the journal, searched by SQLite's full text index. */
+final class SqliteLogBook implements LogBook {
+    private final Path file;
+    private final Rows rows;
+
+    SqliteLogBook(Path file, Connection connection, SqlWork work) {
+        this.file = file;
+        this.rows = new Rows(connection, work);
+    }
+
+    @Override
+    public void file(List<Filed> jobs) {
+        rows.together(() -> {
+            for (Filed job : jobs) {
+                file(job);
+            }
+        });
+    }
+
+    private void file(Filed filed) throws SQLException {
+        Visit visit = filed.visit();
+        for (String table : List.of("renewal", "expectation")) {
+            rows.update("DELETE FROM " + table + " WHERE job = ?", visit.job());
+        }
+        rows.update(
+                "INSERT OR REPLACE INTO visit VALUES (?, (SELECT max(seq) FROM entry WHERE job = ?), ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                visit.job(),
+                visit.job(),
+                visit.leg(),
+                visit.boat(),
+                visit.title(),
+                visit.family(),
+                visit.familyTitle(),
+                visit.day().toString(),
+                visit.tagged().isPresent() ? 1 : 0,
+                boxed(visit.hours()),
+                visit.water().orElse(null),
+                visit.sand() ? 1 : 0,
+                VisitJson.write(visit));
+        for (Visit.Renewal renewal : visit.renewals()) {
+            rows.update(
+                    "INSERT INTO renewal VALUES (?, ?, ?, ?)",
+                    visit.job(),
+                    renewal.what().name(),
+                    renewal.failed().map(f -> f ? 1 : 0).orElse(null),
+                    boxed(renewal.age()));
+        }
+        for (Visit.Expectation expected : visit.expected()) {
+            rows.update(
+                    "INSERT INTO expectation VALUES (?, ?, ?, ?, ?)",
+                    visit.job(),
+                    expected.cause(),
+                    expected.probability(),
+                    expected.prior(),
+                    expected.found() ? 1 : 0);
+        }
+        rows.update("DELETE FROM search WHERE rowid = ?", visit.job());
+        String marks = String.join(
+                " ",
+                mark("state", visit.tagged().isPresent() ? "tagged" : "open"),
+                mark("family", visit.family()),
+                mark("year", String.valueOf(visit.day().getYear())));
+        rows.update("INSERT INTO search (rowid, words, marks) VALUES (?, ?, ?)", visit.job(), filed.words(), marks);
+    }
+
+    private static Double boxed(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+
+    /** One word of the index for one value of a filter. */
+    private static String mark(String filter, String value) {
+        return filter + value.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", "");
+    }
+
+    @Override
+    public List<Integer> stale() {
+        return rows.query(
+                "SELECT DISTINCT job FROM entry WHERE seq > (SELECT coalesce(max(upto), 0) FROM visit) ORDER BY job",
+                row -> row.getInt(1));
+    }
+
+    @Override
+    public List<Visit> visits(String leg) {
+        return rows.query(
+                "SELECT record FROM visit WHERE leg = ? ORDER BY job DESC",
+                row -> VisitJson.read(row.getString(1)),
+                leg);
+    }
+
+    @Override
+    public List<Found> search(Query query) {
+        String match = match(query);
+        String columns = "SELECT v.job, v.leg, v.title, v.named, v.day, v.tagged, ";
+        if (match.isEmpty()) {
+            return rows.query(
+                    columns + "'' FROM visit v ORDER BY v.job DESC LIMIT " + MOST_FOUND, SqliteLogBook::found);
+        }
+        String snippet = words(query.text()).isEmpty() ? "''" : "snippet(search, 0, '[', ']', '…', 10)";
+        return rows.query(
+                columns + snippet + " FROM search JOIN visit v ON v.job = search.rowid"
+                        + " WHERE search MATCH ? ORDER BY search.rowid DESC LIMIT " + MOST_FOUND,
+                SqliteLogBook::found,
+                match);
+    }
+
+    private static Found found(ResultSet row) throws SQLException {
+        return new Found(
+                row.getInt(1),
+                row.getString(2),
+                row.getString(3),
+                row.getString(4),
+                LocalDate.parse(row.getString(5)),
+                row.getInt(6) != 0,
+                row.getString(7));
+    }
+
+    /** The query in the language of the index: every word, the last one as a beginning; quotes and signs are no operators here. */
+    static String match(Query query) {
+        List<String> words = words(query.text());
+        List<String> parts = new ArrayList<>();
+        for (int i = 0; i < words.size(); i++) {
+            boolean unfinished = i == words.size() - 1 && query.text().endsWith(words.get(i));
+            parts.add("words:\"" + words.get(i) + "\"" + (unfinished ? "*" : ""));
+        }
+        Stream.of(
+                        query.state() == State.ANY
+                                ? Optional.<String>empty()
+                                : Optional.of(mark("state", query.state().name())),
+                        query.family().map(f -> mark("family", f)),
+                        query.year().map(y -> mark("year", String.valueOf(y))))
+                .flatMap(Optional::stream)
+                .forEach(m -> parts.add("marks:" + m));
+        return String.join(" AND ", parts);
+    }
+
+    private static List<String> words(String text) {
+        return Stream.of(text.split("[^\\p{L}\\p{N}]+"))
+                .filter(w -> !w.isEmpty())
+                .toList();
+    }
+
+    @Override
+    public int jobs() {
+        return rows.query("SELECT count(*) FROM visit", row -> row.getInt(1)).get(0);
+    }
+
+    @Override
+    public Choices choices() {
+        Map<String, String> families = new LinkedHashMap<>();
+        rows.query(
+                        "SELECT DISTINCT family, named FROM visit ORDER BY named",
+                        row -> Map.entry(row.getString(1), row.getString(2)))
+                .forEach(f -> families.put(f.getKey(), f.getValue()));
+        return new Choices(
+                families,
+                rows.query("SELECT DISTINCT substr(day, 1, 4) FROM visit ORDER BY 1 DESC", row -> row.getInt(1)));
+    }
+
+    @Override
+    public Optional<String> twin(String leg) {
+        return rows
+                .query(
+                        "SELECT v.leg FROM visit v WHERE v.boat = (SELECT boat FROM visit WHERE leg = ? ORDER BY job DESC LIMIT 1)"
+                                + " AND v.leg <> ? ORDER BY v.job DESC LIMIT 1",
+                        row -> row.getString(1),
+                        leg,
+                        leg)
+                .stream()
+                .findFirst();
+    }
+
+    @Override
+    public List<Renewed> renewals() {
+        return rows.query(
+                "SELECT v.leg, v.hours, v.water, v.sand, r.what, r.failed, r.age FROM renewal r JOIN visit v ON v.job = r.job"
+                        + " WHERE v.hours IS NOT NULL ORDER BY v.leg, v.job",
+                row -> new Renewed(
+                        row.getString(1),
+                        row.getDouble(2),
+                        Optional.ofNullable(row.getString(3)),
+                        row.getInt(4) != 0,
+                        renewal(row)));
+    }
+
+    private static Visit.Renewal renewal(ResultSet row) throws SQLException {
+        int failed = row.getInt(6);
+        Optional<Boolean> said = row.wasNull() ? Optional.empty() : Optional.of(failed != 0);
+        double age = row.getDouble(7);
+        return new Visit.Renewal(
+                Visit.Wearing.valueOf(row.getString(5)),
+                said,
+                row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(age));
+    }
+
+    @Override
+    public Map<String, MeterReading> lastReadings() {
+        Map<String, MeterReading> last = new HashMap<>();
+        rows.query(
+                        "SELECT leg, day, hours FROM visit WHERE hours IS NOT NULL ORDER BY job",
+                        row -> Map.entry(row.getString(1), reading(row)))
+                .forEach(r -> last.put(r.getKey(), r.getValue()));
+        return last;
+    }
+
+    private static MeterReading reading(ResultSet row) throws SQLException {
+        return new MeterReading(LocalDate.parse(row.getString(2)), row.getDouble(3));
+    }
+
+    @Override
+    public List<Awaiting> due(int most) {
+        Map<String, List<MeterReading>> readings = new HashMap<>();
+        return rows
+                .query(
+                        "SELECT l.job, l.leg, l.boat, l.position, l.family, d.what, d.at_hours, d.on_day FROM bench_due d"
+                                + " JOIN bench_line l ON l.job = d.job"
+                                + " WHERE (l.leg, d.what, l.job) IN (SELECT b.leg, e.what, max(b.job) FROM bench_due e"
+                                + " JOIN bench_line b ON b.job = e.job GROUP BY b.leg, e.what)"
+                                + " ORDER BY d.on_day, l.job LIMIT ?",
+                        row -> new Awaiting(
+                                row.getInt(1),
+                                new LegRef(
+                                        row.getString(2),
+                                        row.getString(3),
+                                        LegRef.Position.valueOf(row.getString(4)),
+                                        row.getString(5)),
+                                new Due(row.getString(6), row.getDouble(7), LocalDate.parse(row.getString(8))),
+                                List.of()),
+                        most)
+                .stream()
+                .map(a -> new Awaiting(
+                        a.job(),
+                        a.leg(),
+                        a.due(),
+                        readings.computeIfAbsent(a.leg().id(), this::readings)))
+                .toList();
+    }
+
+    private List<MeterReading> readings(String leg) {
+        return rows.query(
+                "SELECT leg, day, hours FROM visit WHERE leg = ? AND hours IS NOT NULL ORDER BY job",
+                SqliteLogBook::reading,
+                leg);
+    }
+
+    @Override
+    public List<Calibration.Judged> judged() {
+        return rows.query(
+                "SELECT cause, probability, prior, found FROM expectation ORDER BY job, cause",
+                row -> new Calibration.Judged(
+                        row.getString(1), row.getDouble(2), row.getDouble(3), row.getInt(4) != 0));
+    }
+
+    @Override
+    public <T> T aside(Function<LogBook, T> ask) {
+        try (Connection own = SqliteJournal.connect(file, "?mode=ro")) {
+            return ask.apply(new SqliteLogBook(file, own, new SqlWork(true)));
+        } catch (SQLException e) {
+            throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
+        }
+    }
+}

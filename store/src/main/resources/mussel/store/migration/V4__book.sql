@@ -1,0 +1,44 @@
+-- The yard's book: what each job leaves in the life of its leg, and every word it can be found by. Derived from the journal.
+CREATE TABLE visit (
+    job      INTEGER PRIMARY KEY,
+    upto     INTEGER NOT NULL,
+    leg      TEXT    NOT NULL,
+    boat     TEXT    NOT NULL,
+    title    TEXT    NOT NULL,
+    family   TEXT    NOT NULL,
+    named    TEXT    NOT NULL,
+    day      TEXT    NOT NULL,
+    tagged   INTEGER NOT NULL,
+    hours    REAL,
+    water    TEXT,
+    sand     INTEGER NOT NULL,
+    record   TEXT    NOT NULL
+);
+
+CREATE INDEX visit_of_leg ON visit (leg, job);
+CREATE INDEX visit_upto ON visit (upto);
+CREATE INDEX visit_family ON visit (family, named);
+CREATE INDEX visit_day ON visit (substr(day, 1, 4));
+CREATE INDEX visit_boat ON visit (boat, leg);
+
+CREATE TABLE renewal (
+    job    INTEGER NOT NULL,
+    what   TEXT    NOT NULL,
+    failed INTEGER,
+    age    REAL,
+    PRIMARY KEY (job, what)
+) WITHOUT ROWID;
+
+CREATE TABLE expectation (
+    job         INTEGER NOT NULL,
+    cause       TEXT    NOT NULL,
+    probability REAL    NOT NULL,
+    prior       REAL    NOT NULL,
+    found       INTEGER NOT NULL,
+    PRIMARY KEY (job, cause)
+) WITHOUT ROWID;
+
+-- rowid is the job; marks hold state, family and year as single words for the filters.
+CREATE VIRTUAL TABLE search USING fts5 (words, marks, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3');
+
+PRAGMA user_version = 4;

@@ -1,0 +1,145 @@
+package mussel.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.book.Filed;
+import mussel.core.book.LogBook;
+import mussel.core.book.LogBook.Found;
+import mussel.core.book.LogBook.Query;
+import mussel.core.book.LogBook.State;
+import mussel.core.job.LegRef;
+import mussel.core.log.MeterReading;
+import mussel.core.log.Visit;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class SqliteLogBookTest {
+    private static final Clock NOON = Clock.fixed(Instant.parse("2026-11-23T12:00:00Z"), ZoneOffset.UTC);
+    private static final LocalDate DAY = LocalDate.of(2026, 11, 20);
+
+    @TempDir
+    Path folder;
+
+    private SqliteJournal journal;
+    private LogBook book;
+
+    @BeforeEach
+    void open() {
+        journal = SqliteJournal.open(folder.resolve("yard.mussel"), NOON);
+        book = journal.book();
+    }
+
+    @AfterEach
+    void close() {
+        journal.close();
+    }
+
+    private int job(String leg, String boat) {
+        return journal.open(new LegRef(leg, boat, LegRef.Position.PORT, "tern-60"), "bench")
+                .job();
+    }
+
+    private static Filed filed(int job, String leg, String boat, LocalDate day, boolean tagged, String words) {
+        Visit visit = new Visit(
+                job,
+                leg,
+                boat + ", port",
+                boat,
+                "tern-60",
+                "Tern 60",
+                day,
+                tagged ? Optional.of(day) : Optional.empty(),
+                OptionalDouble.of(100 * job),
+                Optional.of("sea"),
+                false,
+                List.of(new Visit.Measure(Visit.Quantity.WATER, 0.02, 0.01, 0.03, false)),
+                List.of(new Visit.Expectation("case_leak", "Case", 0.3, 0.02, true)),
+                List.of("Reseal"),
+                List.of("Water in the oil: haze"),
+                List.of(new Visit.Renewal(Visit.Wearing.IMPELLER, Optional.of(true), OptionalDouble.empty())),
+                "“ran hot”",
+                true);
+        return new Filed(visit, words);
+    }
+
+    @Test
+    void aVisitComesBackAsItWentIn() {
+        int job = job("l1", "Spat Lass");
+        Filed filed = filed(job, "l1", "Spat Lass", DAY, true, "milky");
+        assertThat(book.stale()).containsExactly(job);
+        book.file(List.of(filed));
+        assertThat(book.stale()).isEmpty();
+        assertThat(book.visits("l1")).containsExactly(filed.visit());
+        book.file(List.of(filed));
+        assertThat(book.visits("l1")).hasSize(1);
+        assertThat(book.search(Query.of("milky"))).hasSize(1);
+        assertThat(book.judged()).hasSize(1);
+        assertThat(book.renewals()).singleElement().satisfies(r -> assertThat(r.hours())
+                .isEqualTo(100));
+        assertThat(book.lastReadings()).containsEntry("l1", new MeterReading(DAY, 100));
+    }
+
+    @Test
+    void searchFindsBeginningsAndFiltersTheLatestFirst() {
+        int first = job("l1", "Spat Lass");
+        int second = job("l2", "Spat Lass");
+        int third = job("l3", "Byssus");
+        book.file(List.of(
+                filed(first, "l1", "Spat Lass", DAY.minusYears(1), true, "Spat Lass milky oil"),
+                filed(second, "l2", "Spat Lass", DAY, false, "Spat Lass clean oil"),
+                filed(third, "l3", "Byssus", DAY, true, "Byssus mílky oil, driveshaft")));
+        assertThat(book.search(Query.of("oil mil"))).extracting(Found::job).containsExactly(third, first);
+        assertThat(book.search(Query.of("milky "))).extracting(Found::snippet).allMatch(s -> s.contains("["));
+        assertThat(book.search(Query.of("mil "))).isEmpty();
+        Query open = new Query("", State.OPEN, Optional.of("tern-60"), Optional.of(2026));
+        assertThat(book.search(open)).extracting(Found::job).containsExactly(second);
+        Query lastYear = new Query("lass", State.ANY, Optional.empty(), Optional.of(2025));
+        assertThat(book.search(lastYear)).extracting(Found::job).containsExactly(first);
+        assertThat(book.search(Query.of(""))).hasSize(3);
+        assertThat(book.choices().years()).containsExactly(2026, 2025);
+        assertThat(book.choices().families()).containsEntry("tern-60", "Tern 60");
+        assertThat(book.twin("l1")).contains("l2");
+        assertThat(book.twin("l3")).isEmpty();
+        assertThat(book.jobs()).isEqualTo(3);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "\"",
+                "oil\"",
+                "words:x",
+                "a AND",
+                "NEAR(",
+                "*",
+                "-",
+                "(",
+                "'; DROP TABLE visit",
+                "^",
+                "ß",
+                "{marks}"
+            })
+    void nothingTypedIsTakenForAnOperator(String typed) {
+        book.file(List.of(filed(job("l1", "Spat Lass"), "l1", "Spat Lass", DAY, true, "oil")));
+        assertThat(book.search(Query.of(typed))).hasSizeLessThanOrEqualTo(1);
+        assertThat(book.jobs()).isEqualTo(1);
+    }
+
+    @Test
+    void anotherThreadAsksOnAConnectionOfItsOwn() {
+        book.file(List.of(filed(job("l1", "Spat Lass"), "l1", "Spat Lass", DAY, true, "oil")));
+        assertThat(book.aside(LogBook::jobs)).isEqualTo(1);
+    }
+}
