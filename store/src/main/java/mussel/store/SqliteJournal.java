@@ -229,6 +229,68 @@ public final class SqliteJournal implements Journal {
         return List.copyOf(jobs.values());
     }
 
+    @Override
+    public List<Integer> numbers() {
+        return work.read(() -> handle().createQuery("SELECT DISTINCT job FROM entry ORDER BY job")
+                .mapTo(Integer.class)
+                .list());
+    }
+
+    @Override
+    public List<Integer> jobsBegun(String leg, Instant at) {
+        return work
+                .read(() -> handle().createQuery("SELECT job FROM entry WHERE at = :at ORDER BY job")
+                        .bind("at", at.toString())
+                        .mapTo(Integer.class)
+                        .list())
+                .stream()
+                .distinct()
+                .filter(job -> entries(job).get(0).fact() instanceof Fact.Opened opened
+                        && opened.leg().id().equals(leg)
+                        && entries(job).get(0).at().equals(at))
+                .toList();
+    }
+
+    @Override
+    public void bring(List<Brought> jobs) {
+        work.write(() -> {
+            handle().useTransaction(h -> {
+                boolean empty = h.createQuery("SELECT count(*) FROM (SELECT 1 FROM entry LIMIT 1)")
+                                .mapTo(Integer.class)
+                                .one()
+                        == 0;
+                for (Brought job : jobs) {
+                    bring(h, job, empty);
+                }
+            });
+            return null;
+        });
+    }
+
+    private static void bring(Handle h, Brought job, boolean keepNumbers) {
+        Map<Long, Long> numbers = new HashMap<>(job.known());
+        for (Entry entry : job.entries()) {
+            Fact fact = entry.fact() instanceof Fact.Retracted back
+                    ? new Fact.Retracted(numbers.getOrDefault(back.entry(), 0L))
+                    : entry.fact();
+            long seq = h.createUpdate("INSERT INTO entry (seq, job, at, by, fact) VALUES (:seq, :job, :at, :by, :fact)")
+                    .bind("seq", keepNumbers ? Long.valueOf(entry.seq()) : null)
+                    .bind("job", job.job())
+                    .bind("at", entry.at().toString())
+                    .bind("by", entry.by())
+                    .bind("fact", FactJson.write(fact))
+                    .executeAndReturnGeneratedKeys("seq")
+                    .mapTo(Long.class)
+                    .one();
+            numbers.put(entry.seq(), seq);
+        }
+    }
+
+    @Override
+    public Map<String, String> settings() {
+        return Map.copyOf(settings);
+    }
+
     private static Entry entry(java.sql.ResultSet row) throws SQLException {
         return new Entry(
                 row.getLong("seq"),

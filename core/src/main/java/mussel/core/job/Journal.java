@@ -1,6 +1,8 @@
 package mussel.core.job;
 
+import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 
 /**
  * The journal of a yard: entries are appended and never changed. An appended entry is safe when the call returns. Implementations
@@ -33,6 +35,32 @@ public interface Journal extends AutoCloseable {
 
     /** All entries, job by job in the order of opening. */
     List<List<Entry>> all();
+
+    /** The numbers of all jobs. */
+    List<Integer> numbers();
+
+    /** Jobs of a leg that began at that moment. */
+    List<Integer> jobsBegun(String leg, Instant at);
+
+    /**
+     * Brings entries made elsewhere in, all or none, with their own times and names. Entries keep their numbers where the journal was empty;
+     * else they get new ones, and what takes them back follows.
+     *
+     * @throws JournalException when they could not be written; nothing has changed then
+     */
+    void bring(List<Brought> jobs);
+
+    /**
+     * Entries for one job.
+     *
+     * @param job the job they go to
+     * @param entries in their order
+     * @param known numbers of earlier entries there, to their numbers here
+     */
+    record Brought(int job, List<Entry> entries, Map<Long, Long> known) {}
+
+    /** Every setting of the yard. */
+    Map<String, String> settings();
 
     /** A setting of the yard, or the fallback. */
     String setting(String key, String fallback);

@@ -67,6 +67,26 @@ public final class MemoryJournal implements Journal, BenchLines {
     }
 
     @Override
+    public List<Integer> numbers() {
+        return entries.stream().map(Entry::job).distinct().toList();
+    }
+
+    @Override
+    public List<Integer> jobsBegun(String leg, Instant at) {
+        return numbers();
+    }
+
+    @Override
+    public void bring(List<Brought> jobs) {
+        throw new UnsupportedOperationException("Imports are tested on a file");
+    }
+
+    @Override
+    public Map<String, String> settings() {
+        return Map.copyOf(settings);
+    }
+
+    @Override
     public String setting(String key, String fallback) {
         return settings.getOrDefault(key, fallback);
     }

@@ -3,9 +3,12 @@ package mussel.exchange.job;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
+import java.util.Optional;
 import mussel.core.job.Fact;
 import mussel.exchange.record.Json;
 
@@ -17,7 +20,23 @@ public final class FactJson {
             .registerModule(new JavaTimeModule())
             .disable(SerializationFeature.WRITE_DATES_AS_TIMESTAMPS);
 
+    private static final ObjectMapper STRICT = MAPPER.copy()
+            .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
+            .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
+            .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT);
+
     private FactJson() {}
+
+    /** Reads a fact from elsewhere, with nothing missing and nothing beside it; an IllegalArgumentException says what is wrong with it. */
+    public static Fact strict(JsonNode tree) {
+        try {
+            return Optional.ofNullable(STRICT.treeToValue(tree, Fact.class))
+                    .orElseThrow(() -> new IllegalArgumentException("fact is missing"));
+        } catch (JsonProcessingException e) {
+            throw new IllegalArgumentException("This is no entry of a journal: " + e.getOriginalMessage(), e);
+        }
+    }
 
     /** Writes a fact. */
     public static String write(Fact fact) {

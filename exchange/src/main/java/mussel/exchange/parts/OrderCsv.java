@@ -6,13 +6,12 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import mussel.core.job.Order;
 import mussel.core.job.Supply;
+import mussel.exchange.record.Csv;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
 /** An order as CSV by RFC 4180. A cell that a spreadsheet would take for a formula gets an apostrophe before it. */
 public final class OrderCsv {
-    private static final String FORMULA_STARTS = "=+-@\t\r";
-
     private OrderCsv() {}
 
     /** The order's lines with a head line. */
@@ -25,11 +24,11 @@ public final class OrderCsv {
                         .map(c -> c.qty() + " x " + supply.title(c.part()))
                         .collect(Collectors.joining("; "));
                 csv.printRecord(
-                        plain(order.placed().order()),
-                        plain(order.placed().reference()),
-                        plain(line.supplier()),
-                        plain(line.sku()),
-                        plain(what),
+                        Csv.plain(order.placed().order()),
+                        Csv.plain(order.placed().reference()),
+                        Csv.plain(line.supplier()),
+                        Csv.plain(line.sku()),
+                        Csv.plain(what),
                         line.qty(),
                         String.format(Locale.ROOT, "%.2f", line.cost()),
                         line.due(),
@@ -39,10 +38,5 @@ public final class OrderCsv {
             throw new UncheckedIOException(e);
         }
         return text.toString();
-    }
-
-    /** Text that no spreadsheet takes for a formula. */
-    static String plain(String cell) {
-        return !cell.isEmpty() && FORMULA_STARTS.indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
     }
 }

@@ -122,7 +122,7 @@ final class Page implements AutoCloseable {
         }
     }
 
-    private static List<String> wrap(PDFont font, float size, float width, String text) throws IOException {
+    static List<String> wrap(PDFont font, float size, float width, String text) throws IOException {
         List<String> lines = new ArrayList<>();
         StringBuilder line = new StringBuilder();
         for (String word : printable(font, text).split(" ")) {

@@ -41,4 +41,7 @@ CREATE TABLE expectation (
 -- rowid is the job; marks hold state, family and year as single words for the filters.
 CREATE VIRTUAL TABLE search USING fts5 (words, marks, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3');
 
+-- A job is known again by the moment it began.
+CREATE INDEX entry_at ON entry (at);
+
 PRAGMA user_version = 4;

@@ -1,0 +1,119 @@
+package mussel.exchange.log;
+
+import java.io.IOException;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mussel.core.book.LogBook.Awaiting;
+import mussel.core.job.Address;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.Job;
+import mussel.core.log.DueForecast;
+import mussel.core.log.Visit;
+import mussel.exchange.record.Csv;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+
+/**
+ * Lists of a log as CSV by RFC 4180: jobs, readings, what is due. Figures are in the canonical unit their head line names, with a point. A text
+ * that a spreadsheet would take for a formula gets an apostrophe before it.
+ */
+public final class LogCsv {
+    private LogCsv() {}
+
+    /** The jobs, one a line. */
+    public static void jobs(List<Visit> visits, Appendable out) throws IOException {
+        CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
+        csv.printRecord(
+                "job",
+                "leg",
+                "boat and position",
+                "family",
+                "opened",
+                "tagged",
+                "hours (h)",
+                "runs in",
+                "sand",
+                "water in oil (share)",
+                "done",
+                "found",
+                "simulated readings",
+                "complaint");
+        for (Visit v : visits) {
+            csv.printRecord(
+                    v.job(),
+                    Csv.plain(v.leg()),
+                    Csv.plain(v.title()),
+                    Csv.plain(v.family()),
+                    v.opened(),
+                    v.tagged().map(LocalDate::toString).orElse(""),
+                    v.hours().isPresent() ? v.hours().getAsDouble() : "",
+                    v.water().orElse(""),
+                    v.sand() ? "yes" : "no",
+                    v.measure(Visit.Quantity.WATER)
+                            .map(m -> String.valueOf(m.value()))
+                            .orElse(""),
+                    Csv.plain(String.join("; ", v.done())),
+                    Csv.plain(v.expected().stream()
+                            .filter(Visit.Expectation::found)
+                            .map(Visit.Expectation::title)
+                            .collect(Collectors.joining("; "))),
+                    v.simulated() ? "yes" : "no",
+                    Csv.plain(v.complaint()));
+        }
+    }
+
+    /** Every reading that stands, one a line. */
+    public static void readings(Iterable<Job> jobs, Appendable out) throws IOException {
+        CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
+        csv.printRecord(
+                "job", "boat and position", "field", "of", "value", "unit", "as typed", "instrument", "simulated");
+        for (Job job : jobs) {
+            for (var each : job.readings().entrySet()) {
+                Address about = each.getKey();
+                Fact.Read read = each.getValue();
+                Optional<Field> field = Field.at(about);
+                csv.printRecord(
+                        job.id(),
+                        Csv.plain(job.leg().title()),
+                        about.name(),
+                        Csv.plain(about.of()),
+                        read.value(),
+                        field.map(f -> f.kind().canonical()).orElse(""),
+                        Csv.plain(read.typed()),
+                        Csv.plain(read.instrument()),
+                        read.simulated() ? "yes" : "no");
+            }
+        }
+    }
+
+    /** What is due, one service a line. */
+    public static void due(List<Awaiting> awaiting, LocalDate today, Appendable out) throws IOException {
+        CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
+        csv.printRecord(
+                "boat and position",
+                "what",
+                "likely on",
+                "earliest",
+                "latest",
+                "at hours (h)",
+                "by calendar",
+                "urgency",
+                "job");
+        for (Awaiting each : awaiting) {
+            DueForecast forecast = DueForecast.of(each.due(), each.readings(), today);
+            csv.printRecord(
+                    Csv.plain(each.leg().title()),
+                    Csv.plain(each.due().what()),
+                    forecast.by(),
+                    forecast.earliest(),
+                    forecast.latest(),
+                    each.due().atHours(),
+                    each.due().on(),
+                    forecast.urgency().name().toLowerCase(java.util.Locale.ROOT),
+                    each.job());
+        }
+    }
+}

@@ -1,0 +1,288 @@
+package mussel.exchange.log;
+
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.charset.MalformedInputException;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import mussel.core.book.LogCopy;
+import mussel.core.job.Entry;
+import mussel.core.job.Fact;
+import mussel.core.job.Job;
+import mussel.core.measure.Problem;
+import mussel.exchange.job.FactJson;
+import mussel.exchange.record.Json;
+import mussel.exchange.record.Read;
+
+/**
+ * A log, or some of its jobs, as JSON: every entry as it is in the journal, one a line. What is written and read again is the same. Reading
+ * takes all or nothing; what is wrong is told with its line.
+ */
+public final class LogJson {
+    /** The name of the format, in each file. */
+    public static final String FORMAT = "mussel-log";
+
+    private static final ObjectMapper PARTS =
+            Json.mapper().copy().disable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
+    private static final int VERSION = 1;
+    private static final int MOST_PROBLEMS = 20;
+    private static final int LONGEST_NAME = 200;
+
+    private final JsonParser in;
+    private final List<Problem> problems = new ArrayList<>();
+    private final Map<String, String> settings = new TreeMap<>();
+    private final List<List<Entry>> jobs = new ArrayList<>();
+    private final Set<Integer> numbers = new HashSet<>();
+    private final Set<Long> sequence = new HashSet<>();
+    private String format = "";
+    private int version;
+
+    private LogJson(JsonParser in) {
+        this.in = in;
+    }
+
+    /** Writes a copy as UTF-8; the stream stays open. */
+    public static void write(LogCopy copy, OutputStream out) throws IOException {
+        try (JsonGenerator json = Json.mapper().getFactory().createGenerator(out)) {
+            json.disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
+            json.writeStartObject();
+            json.writeStringField("format", FORMAT);
+            json.writeNumberField("version", VERSION);
+            json.writeObjectFieldStart("settings");
+            for (Map.Entry<String, String> setting : new TreeMap<>(copy.settings()).entrySet()) {
+                json.writeStringField(setting.getKey(), setting.getValue());
+            }
+            json.writeEndObject();
+            json.writeArrayFieldStart("jobs");
+            for (List<Entry> job : copy.jobs()) {
+                json.writeRaw('\n');
+                json.writeStartObject();
+                json.writeNumberField("job", job.get(0).job());
+                json.writeArrayFieldStart("entries");
+                for (Entry entry : job) {
+                    json.writeRaw('\n');
+                    entry(json, entry);
+                }
+                json.writeEndArray();
+                json.writeEndObject();
+            }
+            json.writeEndArray();
+            json.writeEndObject();
+            json.writeRaw('\n');
+        }
+    }
+
+    private static void entry(JsonGenerator json, Entry entry) throws IOException {
+        json.writeStartObject();
+        json.writeNumberField("seq", entry.seq());
+        json.writeStringField("at", entry.at().toString());
+        json.writeStringField("by", entry.by());
+        json.writeFieldName("fact");
+        json.writeRawValue(FactJson.write(entry.fact()));
+        json.writeEndObject();
+    }
+
+    /** Reads a copy, all of it or nothing. */
+    public static Read<LogCopy> read(InputStream utf8) {
+        try (JsonParser parser = PARTS.getFactory().createParser(utf8)) {
+            LogJson reader = new LogJson(parser);
+            reader.document();
+            return reader.problems.isEmpty()
+                    ? Read.of(new LogCopy(reader.settings, reader.jobs))
+                    : new Read<>(Optional.empty(), reader.problems);
+        } catch (JsonProcessingException e) {
+            String line =
+                    e.getLocation() == null ? "" : "line " + e.getLocation().getLineNr();
+            return new Read<>(
+                    Optional.empty(), List.of(new Problem(line, "is not JSON: " + firstLine(e.getOriginalMessage()))));
+        } catch (MalformedInputException e) {
+            return Read.refused("is not UTF-8 text");
+        } catch (IOException e) {
+            return Read.refused("cannot be read: " + firstLine(String.valueOf(e.getMessage())));
+        }
+    }
+
+    private static String firstLine(String message) {
+        String line = message.lines().findFirst().orElse("");
+        return line.length() > 160 ? line.substring(0, 160) + "…" : line;
+    }
+
+    private void document() throws IOException {
+        if (in.nextToken() != JsonToken.START_OBJECT) {
+            refuse("must be an object with format, version, settings and jobs");
+            return;
+        }
+        while (in.nextToken() == JsonToken.FIELD_NAME && problems.size() < MOST_PROBLEMS) {
+            String name = in.currentName();
+            JsonToken value = in.nextToken();
+            switch (name) {
+                case "format" -> format = value == JsonToken.VALUE_STRING ? in.getText() : "";
+                case "version" -> version = value == JsonToken.VALUE_NUMBER_INT ? whole(in.getValueAsLong()) : 0;
+                case "settings" -> settings(value);
+                case "jobs" -> jobs(value);
+                default -> {
+                    refuse("has “" + name + "”, which is no field here; there are format, version, settings, jobs");
+                    in.skipChildren();
+                }
+            }
+        }
+        if (problems.isEmpty() && in.nextToken() != null) {
+            refuse("goes on after its end");
+        }
+        if (!format.equals(FORMAT)) {
+            problems.add(0, new Problem("", "is no log of Mussel: its format must be " + FORMAT));
+        } else if (version != VERSION) {
+            problems.add(0, new Problem("", "is a log of version " + version + "; this program reads " + VERSION));
+        }
+    }
+
+    private static int whole(long value) {
+        return value == (int) value ? (int) value : 0;
+    }
+
+    private void refuse(String problem) {
+        refuse(in.currentLocation().getLineNr(), problem);
+    }
+
+    private void refuse(int line, String problem) {
+        if (problems.size() < MOST_PROBLEMS) {
+            problems.add(new Problem("line " + line, problem));
+        }
+    }
+
+    private void settings(JsonToken begin) throws IOException {
+        if (begin != JsonToken.START_OBJECT) {
+            refuse("settings must be an object of texts");
+            in.skipChildren();
+            return;
+        }
+        while (in.nextToken() == JsonToken.FIELD_NAME) {
+            String key = in.currentName();
+            if (in.nextToken() == JsonToken.VALUE_STRING) {
+                settings.put(key, in.getText());
+            } else {
+                refuse("the setting " + key + " must be a text");
+                in.skipChildren();
+            }
+        }
+    }
+
+    private void jobs(JsonToken begin) throws IOException {
+        if (begin != JsonToken.START_ARRAY) {
+            refuse("jobs must be a list");
+            in.skipChildren();
+            return;
+        }
+        while (in.nextToken() != JsonToken.END_ARRAY && in.currentToken() != null) {
+            if (in.currentToken() == JsonToken.START_OBJECT) {
+                job();
+            } else {
+                refuse("a job must be an object with job and entries");
+                in.skipChildren();
+            }
+        }
+    }
+
+    private void job() throws IOException {
+        int begins = in.currentLocation().getLineNr();
+        int job = 0;
+        List<Line> lines = new ArrayList<>();
+        while (in.nextToken() == JsonToken.FIELD_NAME) {
+            String name = in.currentName();
+            JsonToken value = in.nextToken();
+            if (name.equals("job") && value == JsonToken.VALUE_NUMBER_INT) {
+                job = whole(in.getValueAsLong());
+            } else if (name.equals("entries") && value == JsonToken.START_ARRAY) {
+                while (in.nextToken() != JsonToken.END_ARRAY && in.currentToken() != null) {
+                    lines.add(new Line(in.currentLocation().getLineNr(), in.readValueAsTree()));
+                }
+            } else {
+                refuse("a job has a number as job and a list as entries, and nothing else");
+                in.skipChildren();
+            }
+        }
+        if (job < 1 || !numbers.add(job)) {
+            refuse(begins, "a job’s number must be above 0 and its own");
+        } else if (lines.isEmpty()) {
+            refuse(begins, "job " + job + " has no entries");
+        } else {
+            entries(begins, job, lines);
+        }
+    }
+
+    /** An entry as a tree with the line it begins on. */
+    private record Line(int line, JsonNode tree) {}
+
+    private void entries(int begins, int job, List<Line> lines) {
+        int before = problems.size();
+        FactRules rules = new FactRules();
+        List<Entry> entries = new ArrayList<>();
+        for (Line line : lines) {
+            Optional<Entry> entry = entry(line, job);
+            entry.flatMap(e -> rules.problem(e.seq(), e.fact())).ifPresent(p -> refuse(line.line(), p));
+            entry.ifPresent(entries::add);
+        }
+        if (problems.size() == before) {
+            if (folds(entries)) {
+                jobs.add(entries);
+            } else {
+                refuse(begins, "job " + job + " cannot be read as a whole: its entries do not fit together");
+            }
+        }
+    }
+
+    /** Whether a job comes of them: the last gate before anything is taken in, whatever the rules above have missed. */
+    private static boolean folds(List<Entry> entries) {
+        try {
+            return Folding.works(Job.of(entries));
+        } catch (RuntimeException e) {
+            return false;
+        }
+    }
+
+    private Optional<Entry> entry(Line line, int job) {
+        JsonNode tree = line.tree();
+        Set<String> names = new HashSet<>();
+        tree.fieldNames().forEachRemaining(names::add);
+        if (!tree.isObject() || !names.equals(Set.of("seq", "at", "by", "fact"))) {
+            refuse(line.line(), "an entry has seq, at, by and fact, and nothing else");
+            return Optional.empty();
+        }
+        JsonNode by = tree.get("by");
+        boolean sound = tree.get("seq").isIntegralNumber()
+                && tree.get("seq").canConvertToLong()
+                && tree.get("seq").longValue() > 0
+                && tree.get("at").isTextual()
+                && by.isTextual()
+                && by.textValue().length() <= LONGEST_NAME;
+        if (!sound || !sequence.add(tree.get("seq").longValue())) {
+            refuse(line.line(), "seq must be a number of its own above 0, at a time in UTC, by a name");
+            return Optional.empty();
+        }
+        try {
+            Instant at = Instant.parse(tree.get("at").textValue());
+            Fact fact = FactJson.strict(tree.get("fact"));
+            return Optional.of(new Entry(tree.get("seq").longValue(), job, at, by.textValue(), fact));
+        } catch (DateTimeException e) {
+            refuse(line.line(), "at must be a time like 2026-11-23T09:00:00Z");
+        } catch (IllegalArgumentException e) {
+            refuse(line.line(), firstLine(e.getMessage()));
+        }
+        return Optional.empty();
+    }
+}
