@@ -69,6 +69,12 @@ public final class PictureFolder {
         return folder.resolve(Path.of(name).getFileName());
     }
 
+    /** Whether a picture still is what its name says. */
+    boolean unchanged(Path file) throws IOException {
+        String name = file.getFileName().toString();
+        return name.startsWith(hash(Files.readAllBytes(file)) + ".");
+    }
+
     private static String hash(byte[] content) {
         try {
             return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));

@@ -45,6 +45,7 @@ public final class SqliteJournal implements Journal {
     private final SqliteBenchLines benchLines;
     private final SqliteLogBook book;
     private final Map<String, String> settings;
+    private String whyReadOnly = "";
     private Handle mapped;
 
     private SqliteJournal(Path file, Connection connection, Optional<FileChannel> lock, Clock clock) {
@@ -88,6 +89,9 @@ public final class SqliteJournal implements Journal {
         try {
             int version = LogFile.inspect(path);
             if (version < LogFile.SCHEMA_VERSION) {
+                if (version > 0) {
+                    Backups.of(path, clock).beside("before-version-" + LogFile.SCHEMA_VERSION);
+                }
                 migrate(path);
             }
             return new SqliteJournal(path, connect(path, ""), Optional.of(lock), clock);
@@ -104,8 +108,13 @@ public final class SqliteJournal implements Journal {
      */
     public static SqliteJournal read(Path file, Clock clock) {
         Path path = file.toAbsolutePath();
-        if (LogFile.inspect(path) == 0) {
+        int version = LogFile.inspect(path);
+        if (version == 0) {
             throw new JournalException("There is no logbook " + path + " yet.");
+        }
+        if (version < LogFile.SCHEMA_VERSION) {
+            throw new JournalException("The logbook " + path
+                    + " is of an earlier Mussel. Open it once in the window, which brings it up to date.");
         }
         return new SqliteJournal(path, connect(path, "?mode=ro"), Optional.empty(), clock);
     }
@@ -132,8 +141,43 @@ public final class SqliteJournal implements Journal {
         }
     }
 
+    /**
+     * Opens the file for work, or for reading where it cannot be written: on a full disk, or on a share that lets nobody write.
+     *
+     * @throws JournalException with a sentence when it can be neither written nor read, or is open elsewhere
+     */
+    public static SqliteJournal openOrRead(Path file, Clock clock) {
+        try {
+            return open(file, clock);
+        } catch (OpenElsewhereException e) {
+            throw e;
+        } catch (JournalException e) {
+            try {
+                SqliteJournal reading = read(file, clock);
+                reading.whyReadOnly = e.getMessage();
+                return reading;
+            } catch (JournalException again) {
+                e.addSuppressed(again);
+                throw e;
+            }
+        }
+    }
+
+    /** Why it was opened for reading only; empty where it can be written. */
+    public String whyReadOnly() {
+        return whyReadOnly;
+    }
+
+    private static final class OpenElsewhereException extends JournalException {
+        private static final long serialVersionUID = 1L;
+
+        OpenElsewhereException(String message, Throwable cause) {
+            super(message, cause);
+        }
+    }
+
     private static JournalException openElsewhere(Path file, Throwable cause) {
-        return new JournalException(
+        return new OpenElsewhereException(
                 "The logbook " + file + " is open in another Mussel. Go to that window, or close it first.", cause);
     }
 

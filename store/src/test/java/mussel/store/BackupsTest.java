@@ -1,0 +1,186 @@
+package mussel.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.DriverManager;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Random;
+import mussel.core.job.Fact;
+import mussel.core.job.JournalException;
+import mussel.core.job.LegRef;
+import mussel.core.job.Topic;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class BackupsTest {
+    private static final Instant NOON = Instant.parse("2026-11-23T12:00:00Z");
+    private static final Clock CLOCK = Clock.fixed(NOON, ZoneOffset.UTC);
+
+    @TempDir
+    Path folder;
+
+    private Path log;
+
+    @BeforeEach
+    void fill() {
+        log = folder.resolve("it's ours.mussel");
+        note("first");
+    }
+
+    private static Clock day(int day) {
+        return Clock.fixed(NOON.plus(Duration.ofDays(day)), ZoneOffset.UTC);
+    }
+
+    private void note(String text) {
+        try (SqliteJournal journal = SqliteJournal.open(log, CLOCK)) {
+            int job = journal.numbers().isEmpty()
+                    ? journal.open(new LegRef("l", "Boat", LegRef.Position.SINGLE, "wren-8"), "bench")
+                            .job()
+                    : 1;
+            journal.append(job, "bench", new Fact.Noted(Topic.COMPLAINT.address(), text));
+        }
+    }
+
+    private int entries(Path file) {
+        try (SqliteJournal journal = SqliteJournal.read(file, CLOCK)) {
+            return journal.entries(1).size();
+        }
+    }
+
+    private Path picture() throws IOException {
+        Path picture = Files.write(folder.resolve("hub.png"), new byte[] {1, 2, 3});
+        String name = PictureFolder.beside(log).keep(picture);
+        try (SqliteJournal journal = SqliteJournal.open(log, CLOCK)) {
+            journal.append(1, "bench", new Fact.Pictured(Topic.AS_FOUND.of("x"), name, "hub"));
+        }
+        return PictureFolder.beside(log).at(name);
+    }
+
+    @Test
+    void oneADayAndKeptByAge() {
+        for (int day = 0; day < 120; day++) {
+            Backups today = Backups.of(log, day(day));
+            assertThat(today.daily()).isPresent();
+            assertThat(today.daily()).isEmpty();
+        }
+        List<Backups.Kept> kept = Backups.of(log, day(119)).kept();
+        assertThat(kept).hasSizeBetween(15, 22);
+        assertThat(kept.subList(0, 8))
+                .extracting(k -> k.made().toLocalDate())
+                .isEqualTo(java.time.LocalDate.of(2026, 11, 23)
+                        .plusDays(112)
+                        .datesUntil(java.time.LocalDate.of(2026, 11, 23).plusDays(120))
+                        .sorted(java.util.Comparator.reverseOrder())
+                        .toList());
+    }
+
+    @Test
+    void whatIsRestoredIsWhatWasAndWhatWasThereIsKept() throws IOException {
+        Path picture = picture();
+        Path travels = folder.resolve("yard" + Backups.ENDING);
+        Backups backups = Backups.of(log, CLOCK);
+        backups.everything(travels);
+        note("second");
+        Files.delete(picture);
+        assertThat(Integrity.of(log, CLOCK).troubles())
+                .singleElement()
+                .asString()
+                .contains("is missing");
+        Path before = backups.restore(travels).orElseThrow();
+        assertThat(entries(log)).isEqualTo(3);
+        assertThat(picture).exists();
+        assertThat(Integrity.of(log, CLOCK).troubles()).isEmpty();
+        assertThat(Integrity.of(log, CLOCK).pictures()).isEqualTo(1);
+        backups.restore(before);
+        assertThat(entries(log)).isEqualTo(4);
+    }
+
+    @Test
+    void anotherMachineGetsEverythingFromOneFile() throws IOException {
+        picture();
+        Path travels = folder.resolve("yard" + Backups.ENDING);
+        Backups.of(log, CLOCK).everything(travels);
+        Path there = folder.resolve("other").resolve("yard.mussel");
+        assertThat(Backups.of(there, CLOCK).restore(travels)).isEmpty();
+        assertThat(entries(there)).isEqualTo(3);
+        assertThat(Integrity.of(there, CLOCK).troubles()).isEmpty();
+    }
+
+    @Test
+    void automaticOnesShareTheirPictures() throws IOException {
+        Path picture = picture();
+        Path daily = Backups.of(log, CLOCK).daily().orElseThrow();
+        Files.delete(picture);
+        Backups.of(log, CLOCK).restore(daily);
+        assertThat(picture).exists();
+    }
+
+    /** Damaged backups are refused and leave the logbook as it is, or are sound after all. */
+    @Test
+    void aDamagedBackupNeverReplacesALogbook() throws IOException {
+        Path travels = folder.resolve("yard" + Backups.ENDING);
+        Backups.of(log, CLOCK).everything(travels);
+        byte[] sound = Files.readAllBytes(travels);
+        Random random = new Random(3);
+        for (int i = 0; i < 300; i++) {
+            byte[] bytes =
+                    java.util.Arrays.copyOf(sound, random.nextBoolean() ? sound.length : random.nextInt(sound.length));
+            if (bytes.length > 0) {
+                bytes[random.nextInt(bytes.length)] ^= (byte) (1 + random.nextInt(255));
+            }
+            Path damaged = Files.write(folder.resolve("damaged" + Backups.ENDING), bytes);
+            try {
+                Backups.unpack(damaged, folder.resolve("out.mussel"));
+            } catch (JournalException e) {
+                assertThat(e).hasMessageContaining("damaged").hasMessageNotContaining("Exception");
+            }
+        }
+        assertThat(entries(log)).isEqualTo(2);
+    }
+
+    @Test
+    void aFileThatIsNoBackupIsRefused() throws IOException {
+        Path text = Files.writeString(folder.resolve("notes.txt"), "hello");
+        assertThatThrownBy(() -> Backups.of(log, CLOCK).restore(text))
+                .isInstanceOf(JournalException.class)
+                .hasMessageContaining("no backup of Mussel");
+        assertThat(entries(log)).isEqualTo(2);
+    }
+
+    @Test
+    void aLogThatMayNotBeWrittenIsShownForReading() throws Exception {
+        try (SqliteJournal journal = SqliteJournal.openOrRead(log, CLOCK)) {
+            assertThat(journal.readOnly()).isFalse();
+            assertThatThrownBy(() -> SqliteJournal.openOrRead(log, CLOCK)).hasMessageContaining("another Mussel");
+        }
+        Path lock = log.resolveSibling(log.getFileName() + ".lock");
+        Files.delete(lock);
+        Files.createDirectory(lock);
+        try (SqliteJournal journal = SqliteJournal.openOrRead(log, CLOCK)) {
+            assertThat(journal.readOnly()).isTrue();
+            assertThat(journal.whyReadOnly()).contains("cannot be written");
+            assertThat(journal.entries(1)).hasSize(2);
+            assertThatThrownBy(() -> journal.append(1, "bench", new Fact.Ticked("x", true)))
+                    .hasMessageContaining("reading only");
+        }
+    }
+
+    @Test
+    void aCheckFindsAnEntryThatCannotBeRead() throws Exception {
+        try (var db = DriverManager.getConnection("jdbc:sqlite:" + log);
+                var statement = db.createStatement()) {
+            statement.execute("INSERT INTO entry (job, at, by, fact) VALUES (1, '2026-11-23T12:00:00Z', 'x', '{')");
+        }
+        Integrity found = Integrity.of(log, CLOCK);
+        assertThat(found.troubles()).singleElement().asString().startsWith("Job 1 cannot be read");
+    }
+}
