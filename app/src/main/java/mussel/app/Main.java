@@ -30,6 +30,12 @@ import picocli.CommandLine.ScopeType;
             KnowledgeCommand.class,
             SchemaCommand.class,
             ReportCommand.class,
+            ExportCommand.class,
+            ImportCommand.class,
+            DueCommand.class,
+            CheckCommand.class,
+            BackupCommand.class,
+            RestoreCommand.class,
             ShotsCommand.class
         })
 public final class Main implements Runnable {

@@ -40,7 +40,7 @@ import mussel.desktop.setup.SetupStation;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.desktop.verdict.VerdictStation;
-import mussel.store.PictureFolder;
+import mussel.store.Backups;
 import mussel.store.SqliteJournal;
 
 /** The window. What it shows is loaded while the window system starts. */
@@ -62,7 +62,7 @@ public final class MusselApp extends Application {
         logbook = log;
         opening = CompletableFuture.supplyAsync(() -> {
             Logging.toFileIn(DataFolder.path());
-            return SqliteJournal.open(log, Clock.systemDefaultZone());
+            return SqliteJournal.openOrRead(log, Clock.systemDefaultZone());
         });
     }
 
@@ -92,12 +92,13 @@ public final class MusselApp extends Application {
         stage.setMinWidth(LEAST_WIDTH);
         stage.setMinHeight(LEAST_HEIGHT);
         try {
-            shop = Yards.over(opening.join(), PictureFolder.beside(logbook), Clock.systemDefaultZone(), catalogue);
+            shop = Yards.over(opening.join(), logbook, Clock.systemDefaultZone(), catalogue);
             window = new MusselWindow(shop, Look.of(shop.journal()), stations());
             double width = Math.min(WIDTH, Screen.getPrimary().getVisualBounds().getWidth());
             double height =
                     Math.min(HEIGHT, Screen.getPrimary().getVisualBounds().getHeight());
             stage.setScene(new Scene(window, width, height));
+            readOnly(opening.join().whyReadOnly());
         } catch (CompletionException e) {
             String sentence = e.getCause() instanceof JournalException journal
                     ? journal.getMessage()
@@ -117,6 +118,24 @@ public final class MusselApp extends Application {
         });
     }
 
+    private void readOnly(String why) {
+        if (!why.isEmpty()) {
+            window.tell(why + " It is shown for reading only; nothing can be entered until that is mended.");
+        }
+    }
+
+    /** The day's backup, once nothing else is wanted; what goes wrong is told, since nobody looks for a backup that is not there. */
+    private void backUp() {
+        if (shop.journal().readOnly()) {
+            return;
+        }
+        try {
+            Backups.of(logbook, Clock.systemDefaultZone()).daily();
+        } catch (JournalException e) {
+            Platform.runLater(() -> window.tell(e.getMessage()));
+        }
+    }
+
     /** Runs work when the events of the frame to come are through. */
     private static void afterNextFrame(Runnable work) {
         Platform.runLater(() -> Platform.runLater(work));
@@ -128,9 +147,10 @@ public final class MusselApp extends Application {
             Families families = Families.load(DataFolder.families());
             Tabled tables = Tabled.load(DataFolder.path());
             Supplied supplied = Supplied.load(DataFolder.path());
-            catalogue.complete(Yards.catalogue(families.sheets(), families.own(), tables, supplied));
+            OwnFiles.OwnYard yard = OwnFiles.OwnYard.load(DataFolder.path());
+            catalogue.complete(Yards.catalogue(families.sheets(), families.own(), yard.yard(), tables, supplied));
             Platform.runLater(() -> {
-                Stream.of(families.refused(), tables.refused(), supplied.refused())
+                Stream.of(families.refused(), tables.refused(), supplied.refused(), yard.refused())
                         .flatMap(List::stream)
                         .findFirst()
                         .ifPresent(window::tell);
@@ -139,6 +159,9 @@ public final class MusselApp extends Application {
                     window.prepare(System::gc);
                 }
             });
+            if (System.getProperty("mussel.startup", "").isEmpty()) {
+                backUp();
+            }
         } catch (RuntimeException e) {
             catalogue.completeExceptionally(e);
         }

@@ -9,7 +9,6 @@ import mussel.core.job.Entry;
 import mussel.core.job.Job;
 import mussel.core.job.JournalException;
 import mussel.desktop.desk.Workshop;
-import mussel.store.PictureFolder;
 import mussel.store.SqliteJournal;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -74,7 +73,7 @@ final class ReportCommand implements Callable<Integer> {
             }
             Workshop shop = Yards.over(
                     journal,
-                    PictureFolder.beside(main.log()),
+                    main.log(),
                     clock,
                     Families.load(DataFolder.families()).sheets());
             Job folded = Job.of(entries);

@@ -11,6 +11,7 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.Overrides;
 import mussel.exchange.calc.Engine;
+import mussel.exchange.log.LogSchema;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.RecordSchema;
 import picocli.CommandLine.Command;
@@ -22,7 +23,7 @@ import picocli.CommandLine.Spec;
 final class SchemaCommand implements Callable<Integer> {
     @Parameters(
             paramLabel = "FORMAT",
-            description = "family, yard, catalogue, knowledge, overrides, or an engine's name")
+            description = "log, family, yard, catalogue, knowledge, overrides, or an engine's name")
     private String format;
 
     @Spec
@@ -42,6 +43,10 @@ final class SchemaCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws JsonProcessingException {
+        if (format.equals("log")) {
+            spec.commandLine().getOut().print(LogSchema.text());
+            return 0;
+        }
         ObjectNode schema = all().get(format);
         if (schema == null) {
             spec.commandLine()

@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -33,6 +34,8 @@ import mussel.exchange.sheet.SheetFiles;
 public final class ShotsApp extends Application {
     private static final Instant DAY = Instant.parse("2026-11-23T09:00:00Z");
     private static final Duration SETTLE = Duration.millis(350);
+    private static final Duration LIVE_SHORT = Duration.seconds(1.5);
+    private static final Duration LIVE_PLAN = Duration.seconds(4);
     private static final Duration LIVE = Duration.seconds(9);
 
     private static Path folder;
@@ -40,9 +43,11 @@ public final class ShotsApp extends Application {
     private static int height;
     private static boolean dark;
     private static boolean glove;
+    private static String from = "bench";
 
     private final Deque<Runnable> views = new ArrayDeque<>();
     private MusselWindow window;
+    private boolean begun;
     private Scene scene;
 
     static void prepare(Path to, int w, int h, boolean inDark, boolean forGloves) {
@@ -51,6 +56,11 @@ public final class ShotsApp extends Application {
         height = h;
         dark = inDark;
         glove = forGloves;
+    }
+
+    /** Leaves out the views before that one; only views that stand on their own can be begun with. */
+    static void beginWith(String view) {
+        from = view;
     }
 
     @Override
@@ -146,7 +156,19 @@ public final class ShotsApp extends Application {
             press("#build-view-mat");
         });
         view("portable", () -> show(job(shop, "Mooring punt"), Station.STRIP));
-        view("keys", () -> press("#help"));
+        view("logbook", LIVE_SHORT, () -> window.showBook(Optional.of("demo-Byssus-SINGLE")));
+        view("twins", () -> {
+            window.showBook(Optional.of("demo-Sound Harvester-PORT"));
+            press("#beside-twin");
+        });
+        view("due", () -> press("#book-page-due"));
+        view("lives", LIVE_SHORT, () -> press("#book-page-lives"));
+        view("bench-plan", LIVE_PLAN, () -> press("#book-page-plan"));
+        view("data", () -> press("#book-page-data"));
+        view("keys", () -> {
+            window.showBench();
+            press("#help");
+        });
         view("take-in", () -> {
             window.showBench();
             press("#take-in-open");
@@ -208,6 +230,10 @@ public final class ShotsApp extends Application {
     }
 
     private void view(String name, Duration wait, Runnable arrange) {
+        begun |= name.equals(from);
+        if (!begun) {
+            return;
+        }
         views.add(() -> {
             arrange.run();
             PauseTransition settle = new PauseTransition(wait);

@@ -32,6 +32,9 @@ final class ShotsCommand implements Callable<Integer> {
     @Option(names = "--glove", description = "with the Glove setting")
     private boolean glove;
 
+    @Option(names = "--from", paramLabel = "VIEW", defaultValue = "bench", description = "begins with this view")
+    private String from;
+
     @Spec
     private CommandSpec spec;
 
@@ -45,6 +48,7 @@ final class ShotsCommand implements Callable<Integer> {
         Logging.toFileIn(DataFolder.path());
         String[] sides = size.split("x");
         ShotsApp.prepare(folder, Integer.parseInt(sides[0]), Integer.parseInt(sides[1]), dark, glove);
+        ShotsApp.beginWith(from);
         Application.launch(ShotsApp.class);
         return 0;
     }

@@ -1,6 +1,5 @@
 package mussel.app;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -18,28 +17,16 @@ record Supplied(Catalogue catalogue, List<String> refused) {
     /** The file's name in the data folder. */
     static final String FILE = "catalogue.yaml";
 
-    private static final long MOST_BYTES = 8L * 1024 * 1024;
-
     static Supplied load(Path folder) {
         Path file = folder.resolve(FILE);
         if (!Files.exists(file)) {
             return new Supplied(CatalogueFiles.shipped(), List.of());
         }
-        Read<Catalogue> read = read(file);
+        Read<Catalogue> read = OwnFiles.read(file, CatalogueFiles::read);
         return read.value()
                 .map(own -> new Supplied(own, List.of()))
                 .orElseGet(() -> new Supplied(
                         CatalogueFiles.shipped(),
                         read.problems().stream().map(p -> FILE + " " + p).toList()));
-    }
-
-    private static Read<Catalogue> read(Path file) {
-        try {
-            return Files.size(file) > MOST_BYTES
-                    ? Read.refused("is larger than 8 MB; a catalogue fits in far less")
-                    : CatalogueFiles.read(Files.readAllBytes(file));
-        } catch (IOException e) {
-            return Read.refused("cannot be read: " + e.getMessage());
-        }
     }
 }

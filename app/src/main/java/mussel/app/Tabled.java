@@ -1,6 +1,5 @@
 package mussel.app;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -22,15 +21,13 @@ record Tabled(Knowledge shipped, Overrides own, List<String> refused) {
     /** The file's name in the data folder. */
     static final String FILE = "knowledge.yaml";
 
-    private static final long MOST_BYTES = 1024 * 1024;
-
     static Tabled load(Path folder) {
         Path file = folder.resolve(FILE);
         if (!Files.exists(file)) {
             return new Tabled(KnowledgeFiles.shipped(), Overrides.none(), List.of());
         }
         List<String> refused = new ArrayList<>();
-        Read<Overrides> read = read(file);
+        Read<Overrides> read = OwnFiles.read(file, KnowledgeFiles::overrides);
         read.problems().forEach(p -> refused.add(FILE + " " + p));
         read.value().ifPresent(own -> {
             Problems problems = new Problems();
@@ -39,16 +36,6 @@ record Tabled(Knowledge shipped, Overrides own, List<String> refused) {
         });
         Overrides own = refused.isEmpty() ? read.value().orElseThrow() : Overrides.none();
         return new Tabled(KnowledgeFiles.shipped(), own, List.copyOf(refused));
-    }
-
-    private static Read<Overrides> read(Path file) {
-        try {
-            return Files.size(file) > MOST_BYTES
-                    ? Read.refused("is larger than 1 MB; a yard's own numbers fit in far less")
-                    : KnowledgeFiles.overrides(Files.readAllBytes(file));
-        } catch (IOException e) {
-            return Read.refused("cannot be read: " + e.getMessage());
-        }
     }
 
     /** The tables the engine uses. */

@@ -7,8 +7,10 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import mussel.app.data.YardData;
 import mussel.core.job.Assessment;
 import mussel.core.job.Order;
+import mussel.core.job.Yard;
 import mussel.core.leak.HoldFile;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Overrides;
@@ -31,23 +33,24 @@ public final class Yards {
 
     /** Opens a logbook for work, its bench up to date. */
     static Workshop open(Path log, Clock clock, List<FamilySheet> families) {
-        Workshop shop = over(SqliteJournal.open(log, clock), PictureFolder.beside(log), clock, families);
+        Workshop shop = over(SqliteJournal.open(log, clock), log, clock, families);
         shop.refreshBench();
         return shop;
     }
 
     /** Brings an open journal and the families together, with the diagnosis tables that ship. */
-    public static Workshop over(
-            SqliteJournal journal, PictureFolder pictures, Clock clock, List<FamilySheet> families) {
+    public static Workshop over(SqliteJournal journal, Path log, Clock clock, List<FamilySheet> families) {
         Tabled tables = new Tabled(KnowledgeFiles.shipped(), Overrides.none(), List.of());
         Supplied supplied = new Supplied(CatalogueFiles.shipped(), List.of());
         return over(
-                journal, pictures, clock, CompletableFuture.completedFuture(catalogue(families, "", tables, supplied)));
+                journal,
+                log,
+                clock,
+                CompletableFuture.completedFuture(catalogue(families, "", SheetFiles.shippedYard(), tables, supplied)));
     }
 
     /** The same with families that are still on their way. */
-    static Workshop over(
-            SqliteJournal journal, PictureFolder pictures, Clock clock, CompletableFuture<Catalogue> catalogue) {
+    static Workshop over(SqliteJournal journal, Path log, Clock clock, CompletableFuture<Catalogue> catalogue) {
         return new Workshop(
                 journal,
                 journal.book(),
@@ -57,8 +60,9 @@ public final class Yards {
                         JobSheetPdf::write,
                         new Printing(),
                         Yards::hold,
-                        new Kept(pictures),
-                        new SimulatedInstruments()));
+                        new Kept(PictureFolder.beside(log)),
+                        new SimulatedInstruments(),
+                        new YardData(journal, log, DataFolder.path(), clock)));
     }
 
     private static final class Printing implements Workshop.Papers {
@@ -112,13 +116,13 @@ public final class Yards {
     }
 
     /** What the yard works with; its stamp changes with the sheets that ship and with the yard's own. */
-    static Catalogue catalogue(List<FamilySheet> families, String own, Tabled tables, Supplied supplied) {
+    static Catalogue catalogue(List<FamilySheet> families, String own, Yard yard, Tabled tables, Supplied supplied) {
         return new Catalogue(
                 families,
-                SheetFiles.shippedYard(),
+                yard,
                 tables.shipped(),
                 tables.own(),
                 supplied.catalogue(),
-                SheetFiles.stamp() + own + tables.own().hashCode());
+                SheetFiles.stamp() + own + yard.hashCode() + tables.own().hashCode());
     }
 }

@@ -8,9 +8,11 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Instant;
 import mussel.app.demo.DemoYard;
 import mussel.exchange.record.Json;
+import mussel.store.SqliteJournal;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -52,13 +54,24 @@ class CommandsTest {
                 .doesNotContain("Exception");
     }
 
+    /** The number of a leg's job on the bench. */
+    private static String open(Path log, String boat) {
+        try (SqliteJournal journal = SqliteJournal.read(log, Clock.systemUTC())) {
+            return journal.benchLines().open().stream()
+                    .filter(l -> l.leg().title().equals(boat))
+                    .map(l -> String.valueOf(l.job()))
+                    .findFirst()
+                    .orElseThrow();
+        }
+    }
+
     @Test
     void aJobIsReportedOnOnePage() throws IOException {
         Path log = folder.resolve("demo.mussel");
         DemoYard.fill(log, DAY);
         Path pdf = folder.resolve("job.pdf");
 
-        assertThat(run("--log", log.toString(), "report", "7", "--out", pdf.toString()))
+        assertThat(run("--log", log.toString(), "report", open(log, "Byssus"), "--out", pdf.toString()))
                 .as(err.toString())
                 .isZero();
 
@@ -89,10 +102,26 @@ class CommandsTest {
         Path estimate = folder.resolve("estimate.pdf");
         Path mat = folder.resolve("mat.pdf");
 
-        assertThat(run("--log", log.toString(), "report", "13", "--paper", "estimate", "--out", estimate.toString()))
+        assertThat(run(
+                        "--log",
+                        log.toString(),
+                        "report",
+                        open(log, "Sound Harvester, port"),
+                        "--paper",
+                        "estimate",
+                        "--out",
+                        estimate.toString()))
                 .as(err.toString())
                 .isZero();
-        assertThat(run("--log", log.toString(), "report", "13", "--paper", "mat", "--out", mat.toString()))
+        assertThat(run(
+                        "--log",
+                        log.toString(),
+                        "report",
+                        open(log, "Sound Harvester, port"),
+                        "--paper",
+                        "mat",
+                        "--out",
+                        mat.toString()))
                 .isZero();
         try (PDDocument document = Loader.loadPDF(estimate.toFile())) {
             assertThat(new PDFTextStripper().getText(document))
@@ -129,11 +158,8 @@ class CommandsTest {
         Path log = folder.resolve("demo.mussel");
         DemoYard.fill(log, DAY);
         try (var journal = mussel.store.SqliteJournal.open(log, java.time.Clock.systemUTC())) {
-            var shop = Yards.over(
-                    journal,
-                    mussel.store.PictureFolder.beside(log),
-                    java.time.Clock.systemUTC(),
-                    mussel.exchange.sheet.SheetFiles.shipped());
+            var shop =
+                    Yards.over(journal, log, java.time.Clock.systemUTC(), mussel.exchange.sheet.SheetFiles.shipped());
             var open =
                     shop.jobs().stream().filter(j -> j.job().tagged().isEmpty()).toList();
             assertThat(open).hasSizeGreaterThanOrEqualTo(5);

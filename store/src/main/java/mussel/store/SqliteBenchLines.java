@@ -123,11 +123,12 @@ final class SqliteBenchLines implements BenchLines {
                 line.words());
         for (Due due : line.due()) {
             rows.update(
-                    "INSERT INTO bench_due VALUES (?, ?, ?, ?)",
+                    "INSERT INTO bench_due (job, what, at_hours, on_day, id) VALUES (?, ?, ?, ?, ?)",
                     line.job(),
                     due.what(),
                     due.atHours(),
-                    due.on().toString());
+                    due.on().toString(),
+                    due.id());
         }
     }
 
@@ -210,8 +211,8 @@ final class SqliteBenchLines implements BenchLines {
 
     private List<Due> due(int job) {
         return rows.query(
-                "SELECT what, at_hours, on_day FROM bench_due WHERE job = ? ORDER BY rowid",
-                row -> new Due(row.getString(1), row.getDouble(2), LocalDate.parse(row.getString(3))),
+                "SELECT what, at_hours, on_day, id FROM bench_due WHERE job = ? ORDER BY rowid",
+                row -> new Due(row.getString(4), row.getString(1), row.getDouble(2), LocalDate.parse(row.getString(3))),
                 job);
     }
 

@@ -107,6 +107,14 @@ final class SqliteLogBook implements LogBook {
     }
 
     @Override
+    public Optional<Visit> visit(int job) {
+        return rows
+                .query("SELECT record FROM visit WHERE job = ?", row -> VisitJson.read(row.getString(1)), job)
+                .stream()
+                .findFirst();
+    }
+
+    @Override
     public List<Visit> visits(String leg) {
         return rows.query(
                 "SELECT record FROM visit WHERE leg = ? ORDER BY job DESC",
@@ -212,11 +220,9 @@ final class SqliteLogBook implements LogBook {
     private static Visit.Renewal renewal(ResultSet row) throws SQLException {
         int failed = row.getInt(6);
         Optional<Boolean> said = row.wasNull() ? Optional.empty() : Optional.of(failed != 0);
-        double age = row.getDouble(7);
-        return new Visit.Renewal(
-                Visit.Wearing.valueOf(row.getString(5)),
-                said,
-                row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(age));
+        double hours = row.getDouble(7);
+        OptionalDouble age = row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(hours);
+        return new Visit.Renewal(Visit.Wearing.valueOf(row.getString(5)), said, age);
     }
 
     @Override
@@ -238,10 +244,12 @@ final class SqliteLogBook implements LogBook {
         Map<String, List<MeterReading>> readings = new HashMap<>();
         return rows
                 .query(
-                        "SELECT l.job, l.leg, l.boat, l.position, l.family, d.what, d.at_hours, d.on_day FROM bench_due d"
+                        "SELECT l.job, l.leg, l.boat, l.position, l.family, d.what, d.at_hours, d.on_day, d.id FROM bench_due d"
                                 + " JOIN bench_line l ON l.job = d.job"
                                 + " WHERE (l.leg, d.what, l.job) IN (SELECT b.leg, e.what, max(b.job) FROM bench_due e"
                                 + " JOIN bench_line b ON b.job = e.job GROUP BY b.leg, e.what)"
+                                + " AND (d.id <> ? OR l.job = (SELECT max(n.job) FROM bench_line n WHERE n.leg = l.leg"
+                                + " AND n.tagged IS NOT NULL))"
                                 + " ORDER BY d.on_day, l.job LIMIT ?",
                         row -> new Awaiting(
                                 row.getInt(1),
@@ -250,8 +258,13 @@ final class SqliteLogBook implements LogBook {
                                         row.getString(3),
                                         LegRef.Position.valueOf(row.getString(4)),
                                         row.getString(5)),
-                                new Due(row.getString(6), row.getDouble(7), LocalDate.parse(row.getString(8))),
+                                new Due(
+                                        row.getString(9),
+                                        row.getString(6),
+                                        row.getDouble(7),
+                                        LocalDate.parse(row.getString(8))),
                                 List.of()),
+                        Due.RECHECK,
                         most)
                 .stream()
                 .map(a -> new Awaiting(

@@ -14,7 +14,6 @@ import mussel.core.job.LegRef.Position;
 import mussel.core.leak.LeakMode;
 import mussel.core.sheet.FamilySheet;
 import mussel.exchange.sheet.SheetFiles;
-import mussel.store.PictureFolder;
 import mussel.store.SqliteJournal;
 
 /** The workboats of a made-up mussel farm, and the yard that keeps their legs. Everything here is invented. */
@@ -27,6 +26,11 @@ public final class DemoYard {
         try (SqliteJournal journal = SqliteJournal.open(file, clock)) {
             List<FamilySheet> families = SheetFiles.shipped();
             DemoJob.Bench bench = new DemoJob.Bench(journal, clock, families);
+            new DemoYears(bench)
+                    .fill(
+                            tern("Byssus", Position.SINGLE),
+                            tern("Spat Lass", Position.PORT),
+                            tern("Spat Lass", Position.STARBOARD));
             earlier(bench);
             spatLass(bench);
             byssus(bench);
@@ -36,7 +40,7 @@ public final class DemoYard {
             slackWater(bench);
             shelf(journal);
             clock.set(0);
-            Yards.over(journal, PictureFolder.beside(file), clock, families).refreshBench();
+            Yards.over(journal, file, clock, families).refreshBench();
         }
     }
 

@@ -22,6 +22,9 @@ public interface LogBook {
     /** Jobs with entries made after they were filed. */
     List<Integer> stale();
 
+    /** What was filed of a job. */
+    Optional<Visit> visit(int job);
+
     /** Every visit of a leg, the latest first. */
     List<Visit> visits(String leg);
 

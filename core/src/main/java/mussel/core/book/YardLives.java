@@ -5,10 +5,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import mussel.core.book.LogBook.Renewed;
 import mussel.core.lives.LivesInput.Life;
 import mussel.core.log.MeterReading;
+import mussel.core.log.UseRate;
 import mussel.core.log.Visit.Wearing;
 
 /**
@@ -20,6 +23,8 @@ import mussel.core.log.Visit.Wearing;
  * @param unlooked how many ended without anybody saying how the old part was
  */
 public record YardLives(List<Life> lives, int unlooked) {
+    private static final double DAYS_A_MONTH = 365.25 / 12;
+
     /** Keeps its own copy. */
     public YardLives {
         lives = List.copyOf(lives);
@@ -50,5 +55,16 @@ public record YardLives(List<Life> lives, int unlooked) {
             }
         });
         return new YardLives(lives, unlooked);
+    }
+
+    /** How much the yard's legs run, on the mean of those whose use is known (h a month). */
+    public static OptionalDouble hoursPerMonth(List<LogBook.Awaiting> legs) {
+        return legs.stream()
+                .collect(Collectors.toMap(a -> a.leg().id(), LogBook.Awaiting::readings, (one, same) -> one))
+                .values()
+                .stream()
+                .flatMap(readings -> UseRate.of(readings).stream())
+                .mapToDouble(use -> use.perDay() * DAYS_A_MONTH)
+                .average();
     }
 }

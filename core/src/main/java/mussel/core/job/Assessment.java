@@ -482,7 +482,7 @@ public final class Assessment {
             boolean applies =
                     switch (interval.id()) {
                         case "pump" -> pumpDone;
-                        case "oil_recheck" -> !goals().isEmpty();
+                        case Due.RECHECK -> !goals().isEmpty();
                         default -> true;
                     };
             if (applies) {

@@ -12,14 +12,23 @@ import mussel.core.sheet.Interval;
 /**
  * When something is next due: by running hours or by the calendar, whichever comes first.
  *
+ * @param id the interval's id; empty where it is none of the sheet's
  * @param what the interval's title
  * @param atHours the engine hours at which it is due (h)
  * @param on the day by which it is due
  */
-public record Due(String what, double atHours, LocalDate on) {
+public record Due(String id, String what, double atHours, LocalDate on) {
+    /** The interval after which the oil is looked at once more; any later job has done so. */
+    public static final String RECHECK = "oil_recheck";
+
     private static final Sentences SAY = Sentences.beside(Due.class);
     private static final int SOON_DAYS = 14;
     private static final double SOON_HOURS = 10;
+
+    /** Something due that is no interval of a sheet. */
+    public Due(String what, double atHours, LocalDate on) {
+        this("", what, atHours, on);
+    }
 
     /** How pressing it is. */
     public enum Urgency {
@@ -42,6 +51,7 @@ public record Due(String what, double atHours, LocalDate on) {
     public static Due after(Interval interval, double doneAtHours, LocalDate doneOn, boolean hard) {
         double factor = hard ? interval.hardFactor() : 1;
         return new Due(
+                interval.id(),
                 interval.title(),
                 doneAtHours + interval.hours() * factor,
                 doneOn.plusMonths(Math.max(1, Math.round(interval.months() * factor))));

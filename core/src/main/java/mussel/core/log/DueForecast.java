@@ -64,6 +64,14 @@ public record DueForecast(
                     due.on().toString(),
                     when);
         }
+        UseRate rate = use.orElseThrow();
+        if (rate.last().hours() >= due.atHours()) {
+            return SAY.say(
+                    "hours.passed",
+                    Display.exact(Kind.RUNNING, due.atHours(), YardUnits.METRIC),
+                    Display.exact(Kind.RUNNING, rate.last().hours(), YardUnits.METRIC),
+                    rate.last().on().toString());
+        }
         return SAY.say(
                 "hours.first",
                 Display.exact(Kind.RUNNING, due.atHours(), YardUnits.METRIC),

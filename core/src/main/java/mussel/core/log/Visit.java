@@ -70,7 +70,7 @@ public record Visit(
         /** Share of water in the oil. */
         WATER("Water in the oil", "%", 100),
         /** The coat on the worst magnet, as a step of its scale from 0 (clean) to 4 (chips). */
-        MAGNET("Magnet, worst plug (0 clean to 4 chips)", "", 1),
+        MAGNET("Magnet, 0 clean to 4 chips", "", 1),
         /** Lash of the forward gear. */
         LASH_FORWARD("Forward lash", "mm", 1),
         /** Lash of the reverse gear. */

@@ -3,6 +3,7 @@ package mussel.desktop.desk;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -14,6 +15,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
+import mussel.core.book.BenchPlan;
 import mussel.core.book.Filed;
 import mussel.core.book.LogBook;
 import mussel.core.instrument.Instruments;
@@ -50,6 +52,7 @@ import mussel.core.verdict.Overrides;
  */
 public final class Workshop {
     private static final int FILED_AT_ONCE = 500;
+    private static final String NAME = "yard_name";
     private static final String STAMP = "bench_stamp";
     private static final String LEARN = "learn_priors";
     private static final String PUMP_POLICY = "pump_policy";
@@ -131,6 +134,30 @@ public final class Workshop {
         Path at(String name);
     }
 
+    /** Data in and out; the formats are not the desktop's concern. An UncheckedIOException or JournalException says why something could not be done. */
+    public interface Data {
+        /** Writes every entry as JSON. */
+        void json(Path file);
+
+        /** Writes lists as CSV into a folder. */
+        void lists(Path folder);
+
+        /** Writes what is due as iCalendar. */
+        void calendar(Path file);
+
+        /** Writes log and pictures into one file. */
+        void backup(Path file);
+
+        /** The automatic backups, the latest first, in words. */
+        List<String> backups();
+
+        /** Looks into a file and says what taking it in would change. */
+        Incoming look(Path file);
+
+        /** Prints the tag of a leg. */
+        void tag(Assessment job, Path file);
+    }
+
     /** Reads holds from files; the formats are not the desktop's concern. */
     public interface HoldFiles {
         /** Reads one file, all of it or nothing. */
@@ -143,9 +170,15 @@ public final class Workshop {
      * @param jobSheets writes job sheets
      * @param holdFiles reads holds
      * @param instruments the instruments of the bench
+     * @param data brings data in and out
      */
     public record Ports(
-            JobSheets jobSheets, Papers papers, HoldFiles holdFiles, Pictures pictures, Instruments instruments) {}
+            JobSheets jobSheets,
+            Papers papers,
+            HoldFiles holdFiles,
+            Pictures pictures,
+            Instruments instruments,
+            Data data) {}
 
     /** The yard's book. */
     public LogBook book() {
@@ -165,7 +198,8 @@ public final class Workshop {
     /** The yard, reading in the units it has chosen. */
     public Yard yard() {
         if (yard.isEmpty()) {
-            yard = Optional.of(catalogue.join().yard().in(units()).with(habit()));
+            Yard sheet = catalogue.join().yard();
+            yard = Optional.of(sheet.in(units()).with(habit()).named(journal.setting(NAME, sheet.name())));
         }
         return yard.get();
     }
@@ -230,6 +264,29 @@ public final class Workshop {
         int others = journal.benchLines().shelfChange(family, job.id()).getOrDefault(part, 0);
         journal.keepSetting(shelfKey(family, part), String.valueOf(counted + taken - others));
         stores.clear();
+    }
+
+    /** Data in and out. */
+    public Data data() {
+        return ports.data();
+    }
+
+    /** Calls the yard by another name. */
+    public void rename(String name) {
+        journal.keepSetting(NAME, name);
+        yard = Optional.of(yard().named(name));
+    }
+
+    /** The work on the bench from now on. */
+    public BenchPlan benchPlan() {
+        return BenchPlan.of(
+                journal.benchLines().open().stream()
+                        .map(BenchLine::job)
+                        .map(this::job)
+                        .flatMap(Optional::stream)
+                        .toList(),
+                yard(),
+                LocalDateTime.now(clock));
     }
 
     /** The units chosen. */

@@ -32,6 +32,7 @@ public final class TagStation implements StationView {
     private final VBox open = new VBox(3);
     private final Button tagIt = new Button("Tag the leg");
     private final Button print = new Button("Job sheet as PDF");
+    private final Button hang = new Button("Tag to hang on it, with a code to scan");
     private final Label printed = Texts.dim("");
     private final ProgressIndicator busy = new ProgressIndicator();
 
@@ -45,9 +46,13 @@ public final class TagStation implements StationView {
         tagIt.setOnAction(e -> desk.note(new Fact.Tagged(desk.shop().today())));
         print.setId("print");
         print.setOnAction(e -> choosePlace());
+        hang.setId("hang");
+        hang.setOnAction(
+                e -> Paper.place(sheet, "Tag", "tag-" + desk.now().get().job().id() + ".pdf")
+                        .ifPresent(this::tag));
         busy.setMaxSize(22, 22);
         busy.setVisible(false);
-        HBox actions = new HBox(10, tagIt, print, busy);
+        HBox actions = new HBox(10, tagIt, hang, print, busy);
         actions.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         sheet.getChildren().addAll(Texts.title("Tag"), tag, open, actions, printed);
     }
@@ -62,6 +67,13 @@ public final class TagStation implements StationView {
         Assessment job = desk.now().get();
         Task<Void> task =
                 Paper.write("The job sheet", file, () -> desk.shop().jobSheets().write(job, file), printed::setText);
+        busy.visibleProperty().bind(task.runningProperty());
+    }
+
+    /** Writes the tag that hangs on the leg, off the interface thread. */
+    public void tag(Path file) {
+        Assessment job = desk.now().get();
+        Task<Void> task = Paper.write("The tag", file, () -> desk.shop().data().tag(job, file), printed::setText);
         busy.visibleProperty().bind(task.runningProperty());
     }
 

@@ -1,31 +1,39 @@
 package mussel.desktop.shell;
 
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import mussel.core.job.BenchLine;
 import mussel.core.job.JournalException;
 import mussel.core.job.Station;
 import mussel.core.measure.YardUnits;
 import mussel.desktop.bench.BenchView;
+import mussel.desktop.book.BookView;
+import mussel.desktop.book.TakeInPage;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.Incoming;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.job.TakeIn;
@@ -36,6 +44,9 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** The window's content: the bench, or a job with its spine; undo, keys and looks around both. */
 public final class MusselWindow extends StackPane {
+    /** What a scanned tag begins with; the leg's id follows. */
+    private static final String LEG_CODE = "mussel:leg:";
+
     private static final int MOST_PREPARED = 12;
     private static final double FIND_WIDTH = 280;
     private static final double LOOKS_WIDTH = 142;
@@ -47,12 +58,15 @@ public final class MusselWindow extends StackPane {
     private final BenchView bench;
     private final Pages header = new Pages();
     private final HBox benchHeader = new HBox(14);
+    private final HBox bookHeader = new HBox(14);
+    private Optional<BookView> book = Optional.empty();
     private final Pages body = new Pages();
     private final Label trouble = Texts.wrapped("", "trouble");
     private Optional<JobHeader> jobHeader = Optional.empty();
     /** One view: a job opened later takes the place of the one before. */
     private Optional<JobView> view = Optional.empty();
 
+    private final PauseTransition scanned = new PauseTransition(Duration.millis(250));
     private boolean working;
     private boolean opened;
 
@@ -77,6 +91,7 @@ public final class MusselWindow extends StackPane {
         frame.setMinSize(0, 0);
         getChildren().add(frame);
         addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
+        acceptDrops();
         header.show(benchHeader);
         body.show(bench);
         guarded(bench::show);
@@ -96,6 +111,10 @@ public final class MusselWindow extends StackPane {
         take.setId("take-in-open");
         take.getStyleClass().add("act");
         take.setOnAction(e -> takeIn());
+        Button theBook = new Button("The book");
+        theBook.setId("to-book");
+        theBook.getStyleClass().add("on-shell-button");
+        theBook.setOnAction(e -> showBook(Optional.empty()));
         benchHeader
                 .getChildren()
                 .setAll(
@@ -103,6 +122,7 @@ public final class MusselWindow extends StackPane {
                         bench.count(),
                         spring(),
                         new Later(FIND_WIDTH, this::find),
+                        theBook,
                         take,
                         new Later(LOOKS_WIDTH, this::looks));
     }
@@ -113,9 +133,87 @@ public final class MusselWindow extends StackPane {
         find.setPrefWidth(FIND_WIDTH);
         find.setPromptText("find a leg, a boat, what is next");
         find.setAccessibleText("find a leg");
-        find.textProperty().addListener((o, was, is) -> bench.find(is));
+        find.textProperty().addListener((o, was, is) -> found(find, is));
         Platform.runLater(find::requestFocus);
         return find;
+    }
+
+    /** A scanned tag opens the life of its leg; anything else is looked for on the bench. */
+    private void found(TextField find, String text) {
+        if (text.startsWith(LEG_CODE) && text.length() > LEG_CODE.length()) {
+            scanned.setOnFinished(e -> {
+                String leg = find.getText().substring(LEG_CODE.length()).strip();
+                find.clear();
+                showBook(Optional.of(leg));
+            });
+            scanned.playFromStart();
+        } else {
+            bench.find(text);
+        }
+    }
+
+    /** Shows the yard's book, at a leg's life where one is named. */
+    public void showBook(Optional<String> leg) {
+        guarded(() -> {
+            leave();
+            shop.refreshBench();
+            working = false;
+            if (book.isEmpty()) {
+                book = Optional.of(new BookView(shop, this::open, this::takeInFile, this::tell));
+                headBook(book.get());
+            }
+            header.show(bookHeader);
+            body.show(book.get());
+            leg.ifPresentOrElse(book.get()::showLeg, book.get()::show);
+        });
+    }
+
+    /** The book, once it was opened. */
+    public Optional<BookView> book() {
+        return book;
+    }
+
+    private void headBook(BookView view) {
+        bookHeader.getStyleClass().add("header");
+        Button back = new Button("Bench");
+        back.setId("book-to-bench");
+        back.getStyleClass().add("leg-tag");
+        back.setAccessibleText("back to the bench");
+        back.setOnAction(e -> showBench());
+        bookHeader.getChildren().setAll(back, view.tiles(), spring(), looks());
+    }
+
+    /** Looks into a file, as one dropped onto the window, and asks whether to take it in. */
+    public void takeInFile(Path file) {
+        guarded(() -> {
+            Incoming incoming = shop.data().look(file);
+            over(new TakeInPage(
+                    incoming,
+                    () -> {
+                        closeOver();
+                        guarded(() -> {
+                            incoming.take().run();
+                            tell("Taken in: " + file.getFileName() + ".");
+                            showBench();
+                        });
+                    },
+                    this::closeOver));
+        });
+    }
+
+    /** Files dropped anywhere where no station takes them itself. */
+    private void acceptDrops() {
+        addEventHandler(DragEvent.DRAG_OVER, e -> {
+            if (e.getDragboard().hasFiles() && !e.isAccepted()) {
+                e.acceptTransferModes(TransferMode.COPY);
+            }
+        });
+        addEventHandler(DragEvent.DRAG_DROPPED, e -> {
+            if (!e.isDropCompleted() && e.getDragboard().hasFiles()) {
+                takeInFile(e.getDragboard().getFiles().get(0).toPath());
+                e.setDropCompleted(true);
+            }
+        });
     }
 
     /** Shows the bench. */
@@ -346,6 +444,7 @@ public final class MusselWindow extends StackPane {
             case Y -> this::redo;
             case B -> this::showBench;
             case N -> this::takeIn;
+            case L -> () -> showBook(Optional.empty());
             case F ->
                 () -> {
                     showBench();

@@ -46,6 +46,11 @@ final class MemoryBook implements LogBook {
     }
 
     @Override
+    public Optional<Visit> visit(int job) {
+        return Optional.ofNullable(filed.get(job)).map(Filed::visit);
+    }
+
+    @Override
     public List<Visit> visits(String leg) {
         List<Visit> visits =
                 new ArrayList<>(all().stream().filter(v -> v.leg().equals(leg)).toList());

@@ -44,7 +44,35 @@ public final class TestShop {
                         new NoPapers(),
                         file -> new HoldFile(Optional.empty(), List.of(), List.of("no files here")),
                         new NoPictures(),
-                        new SimulatedInstruments()));
+                        new SimulatedInstruments(),
+                        new NoData()));
+    }
+
+    private static final class NoData implements Workshop.Data {
+        @Override
+        public void json(Path file) {}
+
+        @Override
+        public void lists(Path folder) {}
+
+        @Override
+        public void calendar(Path file) {}
+
+        @Override
+        public void backup(Path file) {}
+
+        @Override
+        public List<String> backups() {
+            return List.of();
+        }
+
+        @Override
+        public Incoming look(Path file) {
+            return Incoming.refused(file, List.of("no files here"));
+        }
+
+        @Override
+        public void tag(Assessment job, Path file) {}
     }
 
     private static final class NoPapers implements Workshop.Papers {

@@ -24,7 +24,7 @@ public final class LogCsv {
     private LogCsv() {}
 
     /** The jobs, one a line. */
-    public static void jobs(List<Visit> visits, Appendable out) throws IOException {
+    public static void jobs(Iterable<Visit> visits, Appendable out) throws IOException {
         CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
         csv.printRecord(
                 "job",

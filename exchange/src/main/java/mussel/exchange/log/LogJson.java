@@ -58,18 +58,24 @@ public final class LogJson {
 
     /** Writes a copy as UTF-8; the stream stays open. */
     public static void write(LogCopy copy, OutputStream out) throws IOException {
+        write(copy.settings(), copy.jobs(), out);
+    }
+
+    /** Writes settings and jobs one after the other, so that a log of any size goes through; the stream stays open. */
+    public static void write(Map<String, String> settings, Iterable<List<Entry>> jobs, OutputStream out)
+            throws IOException {
         try (JsonGenerator json = Json.mapper().getFactory().createGenerator(out)) {
             json.disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
             json.writeStartObject();
             json.writeStringField("format", FORMAT);
             json.writeNumberField("version", VERSION);
             json.writeObjectFieldStart("settings");
-            for (Map.Entry<String, String> setting : new TreeMap<>(copy.settings()).entrySet()) {
+            for (Map.Entry<String, String> setting : new TreeMap<>(settings).entrySet()) {
                 json.writeStringField(setting.getKey(), setting.getValue());
             }
             json.writeEndObject();
             json.writeArrayFieldStart("jobs");
-            for (List<Entry> job : copy.jobs()) {
+            for (List<Entry> job : jobs) {
                 json.writeRaw('\n');
                 json.writeStartObject();
                 json.writeNumberField("job", job.get(0).job());

@@ -41,6 +41,9 @@ CREATE TABLE expectation (
 -- rowid is the job; marks hold state, family and year as single words for the filters.
 CREATE VIRTUAL TABLE search USING fts5 (words, marks, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3');
 
+-- Which interval it is: a recheck is over once a later job has looked.
+ALTER TABLE bench_due ADD COLUMN id TEXT NOT NULL DEFAULT '';
+
 -- A job is known again by the moment it began.
 CREATE INDEX entry_at ON entry (at);
 

@@ -1,0 +1,59 @@
+package mussel.app;
+
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.OptionalInt;
+import java.util.concurrent.Callable;
+import mussel.app.data.Exporter;
+import mussel.store.SqliteJournal;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParentCommand;
+import picocli.CommandLine.Spec;
+
+@Command(
+        name = "export",
+        mixinStandardHelpOptions = true,
+        description =
+                "Writes the log, or one job, in an open format: json (every entry), csv (a folder of lists), ics (what is due).")
+final class ExportCommand implements Callable<Integer> {
+    @ParentCommand
+    private Main main;
+
+    @Option(names = "--format", required = true, paramLabel = "FORMAT", description = "json, csv or ics")
+    private Exporter.Format format;
+
+    @Option(names = "--out", required = true, paramLabel = "PATH", description = "the file, or for csv the folder")
+    private Path out;
+
+    @Option(names = "--job", paramLabel = "ID", description = "only this job")
+    private Integer job;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() {
+        Clock clock = Clock.systemDefaultZone();
+        try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
+            new Exporter(journal, journal.book())
+                    .export(
+                            format,
+                            out.toAbsolutePath(),
+                            job == null ? OptionalInt.empty() : OptionalInt.of(job),
+                            LocalDate.now(clock),
+                            clock.instant())
+                    .forEach(spec.commandLine().getOut()::println);
+            return 0;
+        } catch (UncheckedIOException e) {
+            spec.commandLine()
+                    .getErr()
+                    .println("It cannot be written to " + out + ": "
+                            + e.getCause().getMessage() + ".");
+            return 2;
+        }
+    }
+}

@@ -1,0 +1,74 @@
+package mussel.app.data;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.OptionalInt;
+import mussel.core.job.Assessment;
+import mussel.desktop.desk.Incoming;
+import mussel.desktop.desk.Workshop;
+import mussel.exchange.report.LegTag;
+import mussel.store.Backups;
+import mussel.store.SqliteJournal;
+
+/** Data in and out for the window. Writes read the log on connections of their own: they run beside the work. */
+public final class YardData implements Workshop.Data {
+    private final SqliteJournal journal;
+    private final Path log;
+    private final Path dataFolder;
+    private final Clock clock;
+
+    /** Data of a log; sheets taken in go into the data folder. */
+    public YardData(SqliteJournal journal, Path log, Path dataFolder, Clock clock) {
+        this.journal = journal;
+        this.log = log;
+        this.dataFolder = dataFolder;
+        this.clock = clock;
+    }
+
+    private void export(Exporter.Format format, Path path) {
+        try (SqliteJournal reading = SqliteJournal.read(log, clock)) {
+            new Exporter(reading, reading.book())
+                    .export(format, path, OptionalInt.empty(), LocalDate.now(clock), clock.instant());
+        }
+    }
+
+    @Override
+    public void json(Path file) {
+        export(Exporter.Format.JSON, file);
+    }
+
+    @Override
+    public void lists(Path folder) {
+        export(Exporter.Format.CSV, folder);
+    }
+
+    @Override
+    public void calendar(Path file) {
+        export(Exporter.Format.ICS, file);
+    }
+
+    @Override
+    public void backup(Path file) {
+        Backups.of(log, clock).everything(file);
+    }
+
+    @Override
+    public List<String> backups() {
+        return Backups.of(log, clock).kept().stream()
+                .map(k -> k.made().toLocalDate() + " " + k.made().toLocalTime() + "  "
+                        + k.file().getFileName())
+                .toList();
+    }
+
+    @Override
+    public Incoming look(Path file) {
+        return new Importer(journal, dataFolder, clock).look(file);
+    }
+
+    @Override
+    public void tag(Assessment job, Path file) {
+        LegTag.write(job, file);
+    }
+}

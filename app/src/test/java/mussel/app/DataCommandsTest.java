@@ -1,0 +1,171 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import mussel.app.demo.DemoYard;
+import mussel.core.job.Entry;
+import mussel.store.SqliteJournal;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import picocli.CommandLine;
+
+class DataCommandsTest {
+    private static final Instant DAY = Instant.parse("2026-11-23T09:00:00Z");
+
+    @TempDir
+    static Path demoFolder;
+
+    @TempDir
+    Path folder;
+
+    private final StringWriter out = new StringWriter();
+    private final StringWriter err = new StringWriter();
+
+    @BeforeAll
+    static void fill() {
+        DemoYard.fill(demo(), DAY);
+    }
+
+    private static Path demo() {
+        return demoFolder.resolve("demo.mussel");
+    }
+
+    private int run(Path log, String... args) {
+        CommandLine command = Main.command();
+        command.setOut(new PrintWriter(out));
+        command.setErr(new PrintWriter(err));
+        String[] all = new String[args.length + 2];
+        all[0] = "--log";
+        all[1] = log.toString();
+        System.arraycopy(args, 0, all, 2, args.length);
+        return command.execute(all);
+    }
+
+    private static List<List<Entry>> entries(Path log) {
+        try (SqliteJournal journal = SqliteJournal.read(log, Clock.systemUTC())) {
+            return journal.all();
+        }
+    }
+
+    private Path copy() throws IOException {
+        return Files.copy(demo(), folder.resolve("copy.mussel"));
+    }
+
+    @Test
+    void exportWipeImportGivesTheSameLog() throws IOException {
+        Path json = folder.resolve("log.json");
+        assertThat(run(demo(), "export", "--format", "json", "--out", json.toString()))
+                .as(err.toString())
+                .isZero();
+        Path fresh = folder.resolve("fresh.mussel");
+        assertThat(run(fresh, "import", json.toString())).as(err.toString()).isZero();
+        assertThat(entries(fresh)).isEqualTo(entries(demo()));
+        try (SqliteJournal there = SqliteJournal.read(fresh, Clock.systemUTC());
+                SqliteJournal here = SqliteJournal.read(demo(), Clock.systemUTC())) {
+            assertThat(there.settings()).containsAllEntriesOf(here.settings());
+            assertThat(there.book().jobs()).isEqualTo(here.book().jobs());
+        }
+        Path again = folder.resolve("again.json");
+        run(fresh, "export", "--format", "json", "--out", again.toString());
+        assertThat(again).hasSameTextualContentAs(json);
+        assertThat(run(fresh, "import", "--dry-run", json.toString())).isZero();
+        assertThat(out.toString()).contains("0 new jobs, 0 that have gone on, 0 that come in as jobs of their own");
+    }
+
+    @Test
+    void oneJobGoesToAnotherYardAndItsRetractionsFollow() throws IOException {
+        Path log = copy();
+        int job;
+        try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
+            job = journal.benchLines().open().get(0).job();
+            Entry last = journal.entries(job).get(journal.entries(job).size() - 1);
+            journal.append(job, "bench", new mussel.core.job.Fact.Retracted(last.seq()));
+        }
+        Path json = folder.resolve("job.json");
+        assertThat(run(log, "export", "--format", "json", "--job", String.valueOf(job), "--out", json.toString()))
+                .isZero();
+        Path other = folder.resolve("other.mussel");
+        DemoYard.fill(other, DAY.plusSeconds(86_400));
+        assertThat(run(other, "import", json.toString())).as(err.toString()).isZero();
+        List<List<Entry>> all = entries(other);
+        List<Entry> brought = all.get(all.size() - 1);
+        List<Entry> original = entries(log).get(job - 1);
+        assertThat(brought).hasSameSizeAs(original);
+        assertThat(mussel.core.job.Job.of(brought).readings())
+                .isEqualTo(mussel.core.job.Job.of(original).readings());
+        assertThat(run(log, "import", json.toString())).isZero();
+        assertThat(entries(log)).hasSize(all.size() - 1);
+    }
+
+    @Test
+    void whatIsBrokenIsRefusedWholeWithItsLine() throws IOException {
+        Path json = folder.resolve("log.json");
+        run(demo(), "export", "--format", "json", "--out", json.toString());
+        Files.writeString(
+                json, Files.readString(json).replaceFirst("\"oil_water\",\"of\":\"\"", "\"oil_wader\",\"of\":\"\""));
+        Path fresh = folder.resolve("fresh.mussel");
+        assertThat(run(fresh, "import", json.toString())).isEqualTo(2);
+        assertThat(err.toString())
+                .contains("log.json: line ")
+                .contains("is no scale")
+                .doesNotContain("Exception");
+        assertThat(entries(fresh)).isEmpty();
+    }
+
+    @Test
+    void listsAndCalendarCoverTheYard() throws IOException {
+        Path lists = folder.resolve("lists");
+        assertThat(run(demo(), "export", "--format", "csv", "--out", lists.toString()))
+                .isZero();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get();
+        try (var reader = Files.newBufferedReader(lists.resolve("jobs.csv"))) {
+            List<CSVRecord> jobs = format.parse(reader).getRecords();
+            assertThat(jobs).hasSize(entries(demo()).size()).allMatch(CSVRecord::isConsistent);
+        }
+        Path calendar = folder.resolve("due.ics");
+        assertThat(run(demo(), "export", "--format", "ics", "--out", calendar.toString()))
+                .isZero();
+        assertThat(calendar).content().contains("BEGIN:VEVENT", "SUMMARY:Gear oil");
+        assertThat(run(demo(), "due")).isZero();
+        assertThat(out.toString()).contains("Spat Lass, port", "By hours: ");
+    }
+
+    @Test
+    void checkBackupAndRestore() throws IOException {
+        Path log = copy();
+        assertThat(run(log, "check")).isZero();
+        assertThat(out.toString()).contains("sound.");
+        Path backup = folder.resolve("yard.mussel-backup");
+        assertThat(run(log, "backup", "--out", backup.toString())).isZero();
+        try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
+            journal.append(1, "bench", new mussel.core.job.Fact.Ticked("later", true));
+        }
+        assertThat(run(log, "restore", "--dry-run", backup.toString()))
+                .as(err.toString())
+                .isZero();
+        assertThat(out.toString())
+                .contains("Not in it, and gone from the logbook after restoring: 0 new jobs, 1 that have");
+        assertThat(entries(log).get(0))
+                .anyMatch(e -> e.fact() instanceof mussel.core.job.Fact.Ticked t
+                        && t.step().equals("later"));
+        assertThat(run(log, "restore", backup.toString())).isZero();
+        assertThat(entries(log)).isEqualTo(entries(demo()));
+        assertThat(run(log, "restore", folder.resolve("missing").toString())).isEqualTo(2);
+        assertThat(err.toString()).doesNotContain("Exception");
+    }
+}

@@ -1,0 +1,89 @@
+package mussel.core.book;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.fill.FillEngine;
+import mussel.core.fill.FillInput;
+import mussel.core.fill.FillResult;
+import mussel.core.measure.Display;
+import mussel.core.measure.Given;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Sentences;
+import mussel.core.measure.YardUnits;
+import mussel.core.sheet.FamilySheet;
+
+/**
+ * What a leg and its engine need before frost: amounts by the same bottle arithmetic as the fill. Engine oil, filter and the stabiliser's dose are
+ * the maker's and its bottle's figures; nobody here knows them before they are typed.
+ *
+ * @param tankMl fuel in the tank (ml)
+ * @param doseMlPerL stabiliser for each litre of fuel (ml/l)
+ * @param engineOilMl engine oil with a change (ml)
+ * @param filterMl what a new filter takes up (ml)
+ * @param bottles the bottles of oil there are to buy
+ */
+public record LayUp(
+        @Given(value = "the fuel in the tank", kind = Kind.VOLUME, min = 0, max = 2_000_000) OptionalDouble tankMl,
+        @Given(value = "the dose of stabiliser (ml for each litre)", min = 0, minOpen = true, max = 100)
+                OptionalDouble doseMlPerL,
+        @Given(value = "the engine oil of a change", kind = Kind.VOLUME, min = 0, max = 100_000)
+                OptionalDouble engineOilMl,
+        @Given(value = "what the filter takes up", kind = Kind.VOLUME, min = 0, max = 10_000) OptionalDouble filterMl,
+        @Given(value = "the bottles", atLeast = 1) List<FillInput.Bottle> bottles) {
+    private static final Sentences SAY = Sentences.beside(LayUp.class);
+
+    /** Keeps its own copy. */
+    public LayUp {
+        bottles = List.copyOf(bottles);
+    }
+
+    /** The stabiliser for the tank (ml); empty without tank or dose. */
+    public OptionalDouble stabiliserMl() {
+        return tankMl.isPresent() && doseMlPerL.isPresent()
+                ? OptionalDouble.of(tankMl.getAsDouble() / 1_000 * doseMlPerL.getAsDouble())
+                : OptionalDouble.empty();
+    }
+
+    /** The bottles for so much oil. */
+    FillResult bottles(double ml) {
+        return FillEngine.run(new FillInput(ml, 0, 0, 0, bottles, OptionalDouble.empty()));
+    }
+
+    /** What to do, in the order hands go, with the amounts that are known. */
+    public List<String> steps(FamilySheet sheet, YardUnits units) {
+        List<String> steps = new ArrayList<>();
+        steps.add(SAY.say("layup.fuel", amount(stabiliserMl(), units).orElse(SAY.say("layup.dose"))));
+        double oil = engineOilMl.orElse(0);
+        steps.add(
+                engineOilMl.isPresent()
+                        ? SAY.say(
+                                "layup.engine",
+                                Display.exact(Kind.VOLUME, oil + filterMl.orElse(0), units),
+                                buy(oil + filterMl.orElse(0), units))
+                        : SAY.say("layup.engine.unknown"));
+        steps.add(SAY.say("layup.fog"));
+        double gear =
+                sheet.oil().capacityMl() + sheet.oil().purgeMl() + sheet.oil().spillMl();
+        steps.add(SAY.say(
+                "layup.gear",
+                sheet.title(),
+                Display.exact(Kind.VOLUME, sheet.oil().capacityMl(), units),
+                buy(gear, units)));
+        steps.add(SAY.say("layup.drain"));
+        steps.add(SAY.say("layup.anodes"));
+        return steps;
+    }
+
+    private String buy(double ml, YardUnits units) {
+        FillResult result = bottles(ml);
+        List<String> bought = new ArrayList<>();
+        result.use().stream().filter(u -> u.count() > 0).forEach(u -> bought.add(u.count() + " × " + u.name()));
+        return SAY.say("layup.buy", String.join(" + ", bought), Display.exact(Kind.VOLUME, result.leaveMl(), units));
+    }
+
+    private static Optional<String> amount(OptionalDouble ml, YardUnits units) {
+        return ml.isPresent() ? Optional.of(Display.estimate(Kind.VOLUME, ml.getAsDouble(), units)) : Optional.empty();
+    }
+}

@@ -1,0 +1,12 @@
+package mussel.desktop.book;
+
+import javafx.scene.Node;
+
+/** One page of the book. */
+interface BookPage {
+    /** What is shown. */
+    Node node();
+
+    /** Brings it up to date. */
+    void show();
+}

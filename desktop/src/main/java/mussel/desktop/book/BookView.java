@@ -1,0 +1,111 @@
+package mussel.desktop.book;
+
+import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.PickRow;
+
+/** The yard's book: its pages under one row of tiles. Pages are made when first opened. */
+public final class BookView extends BorderPane {
+    private final Workshop shop;
+    private final Consumer<Integer> onOpen;
+    private final Consumer<Path> onTakeIn;
+    private final Aside aside;
+    private final PickRow pages;
+    private final StackPane body = new StackPane();
+    private final Map<Page, BookPage> made = new EnumMap<>(Page.class);
+    private final Map<Page, Node> nodes = new EnumMap<>(Page.class);
+    private Page shown = Page.LOGBOOK;
+
+    /** The pages. */
+    public enum Page {
+        /** Every job, and the life of each leg. */
+        LOGBOOK("Logbook"),
+        /** What is due. */
+        DUE("Due"),
+        /** How long parts last. */
+        LIVES("Lives"),
+        /** Who does what when. */
+        PLAN("Bench plan"),
+        /** In and out. */
+        DATA("Data");
+
+        private final String title;
+
+        Page(String title) {
+            this.title = title;
+        }
+
+        String id() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+    }
+
+    /** The book of a shop. */
+    public BookView(Workshop shop, Consumer<Integer> onOpen, Consumer<Path> onTakeIn, Consumer<String> onTrouble) {
+        this.shop = shop;
+        this.onOpen = onOpen;
+        this.onTakeIn = onTakeIn;
+        this.aside = new Aside(onTrouble);
+        setId("book");
+        getStyleClass().add("book");
+        List<PickRow.Choice> tiles = Stream.of(Page.values())
+                .map(p -> PickRow.Choice.text(p.id(), p.title))
+                .toList();
+        pages = new PickRow("book-page", "", tiles)
+                .keepsOne()
+                .onPick(p -> show(Page.valueOf(p.orElseThrow().toUpperCase(Locale.ROOT))));
+        body.getStyleClass().add("book-body");
+        setCenter(body);
+    }
+
+    /** The row of tiles, for the window's header. */
+    public Node tiles() {
+        return pages;
+    }
+
+    /** Shows a page, brought up to date. */
+    public void show(Page page) {
+        shown = page;
+        pages.show(Optional.of(page.id()));
+        aside.cancel();
+        BookPage opened = made.computeIfAbsent(page, this::make);
+        body.getChildren().setAll(nodes.computeIfAbsent(page, p -> opened.node()));
+        opened.show();
+    }
+
+    /** Shows the page that was shown last. */
+    public void show() {
+        show(shown);
+    }
+
+    /** Shows the life of a leg. */
+    public void showLeg(String leg) {
+        show(Page.LOGBOOK);
+        ((LogbookPage) made.get(Page.LOGBOOK)).showLeg(leg);
+    }
+
+    /** Whether something is still being worked out. */
+    public boolean busy() {
+        return aside.busy();
+    }
+
+    private BookPage make(Page page) {
+        return switch (page) {
+            case LOGBOOK -> new LogbookPage(shop, onOpen);
+            case DUE -> new DuePage(shop, this::showLeg);
+            case LIVES -> new LivesPage(shop, aside);
+            case PLAN -> new PlanPage(shop, aside, onOpen);
+            case DATA -> new DataPage(shop, onTakeIn);
+        };
+    }
+}

@@ -1,0 +1,191 @@
+package mussel.desktop.book;
+
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mussel.core.book.LayUp;
+import mussel.core.book.LogBook.Awaiting;
+import mussel.core.log.Due;
+import mussel.core.log.DueForecast;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Range;
+import mussel.core.sheet.FamilySheet;
+import mussel.desktop.desk.Paper;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Marks;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.QuantityField;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
+
+/** What is due on every leg, with what the hours will be by then; and what a leg needs before frost. */
+final class DuePage implements BookPage {
+    private static final int MOST = 400;
+    private static final int MOST_SHOWN = 60;
+    private static final double SIDE = 430;
+    private static final double MOST_TANK_ML = 2_000_000;
+
+    private final Workshop shop;
+    private final Consumer<String> onLeg;
+    private final HBox page = new HBox(14);
+    private final VBox lines = new VBox(0);
+    private final Label said = Texts.dim("");
+    private final VBox layUp = new VBox(8);
+    private final VBox steps = new VBox(6);
+    private Optional<FamilySheet> family = Optional.empty();
+    private OptionalDouble tank = OptionalDouble.empty();
+    private OptionalDouble dose = OptionalDouble.empty();
+    private OptionalDouble oil = OptionalDouble.empty();
+    private OptionalDouble filter = OptionalDouble.empty();
+
+    DuePage(Workshop shop, Consumer<String> onLeg) {
+        this.shop = shop;
+        this.onLeg = onLeg;
+        Button calendar = new Button("Calendar for other programs");
+        calendar.setId("due-ics");
+        calendar.setOnAction(e -> Paper.place(page, "Calendar", "due.ics").ifPresent(this::calendar));
+        HBox head = new HBox(12, Texts.title("Due"), calendar, said);
+        head.setAlignment(Pos.CENTER_LEFT);
+        ScrollPane scroll = new ScrollPane(lines);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        VBox left = new VBox(10, head, scroll);
+        HBox.setHgrow(left, Priority.ALWAYS);
+        layUp.getStyleClass().add("side");
+        ScrollPane side = new ScrollPane(layUp);
+        side.setFitToWidth(true);
+        side.setMinWidth(SIDE);
+        side.setMaxWidth(SIDE);
+        side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        page.getChildren().addAll(left, side);
+    }
+
+    private void calendar(Path file) {
+        Paper.write("The calendar", file, () -> shop.data().calendar(file), said::setText);
+    }
+
+    @Override
+    public Node node() {
+        return page;
+    }
+
+    @Override
+    public void show() {
+        LocalDate today = shop.today();
+        List<Awaiting> due = shop.book().due(MOST);
+        record Line(Awaiting each, DueForecast forecast) {}
+        List<Line> sorted = due.stream()
+                .map(a -> new Line(a, DueForecast.of(a.due(), a.readings(), today)))
+                .sorted(Comparator.comparing((Line l) -> l.forecast().by())
+                        .thenComparing(l -> l.each().leg().title()))
+                .toList();
+        lines.getChildren().clear();
+        sorted.stream().limit(MOST_SHOWN).forEach(l -> lines.getChildren().add(line(l.each(), l.forecast(), today)));
+        if (sorted.isEmpty()) {
+            lines.getChildren().add(Texts.dim("Nothing yet. Once a leg is tagged, its next services stand here."));
+        } else if (sorted.size() > MOST_SHOWN) {
+            lines.getChildren()
+                    .add(Texts.dim("and " + (sorted.size() - MOST_SHOWN)
+                            + " later; the calendar and the list for a spreadsheet have them all."));
+        }
+        if (layUp.getChildren().isEmpty()) {
+            layUp();
+        }
+        family = family.or(() -> shop.families().stream().findFirst());
+        showSteps();
+    }
+
+    private Region line(Awaiting each, DueForecast forecast, LocalDate today) {
+        Label when = Texts.wrapped(forecast.by().toString(), "strong");
+        when.setMinWidth(110);
+        Label mark = Texts.wrapped(
+                switch (forecast.urgency()) {
+                    case OVERDUE -> "overdue";
+                    case SOON -> "soon";
+                    case LATER -> "";
+                },
+                "urgent");
+        if (forecast.urgency() != Due.Urgency.LATER) {
+            mark.setGraphic(Marks.caution());
+        }
+        mark.setMinWidth(100);
+        VBox what = new VBox(
+                1,
+                Texts.wrapped(each.leg().title() + " · " + each.due().what(), "strong"),
+                Texts.dim(forecast.says(today)));
+        HBox.setHgrow(what, Priority.ALWAYS);
+        Button leg = new Button("Its life");
+        leg.setAccessibleText("the life of " + each.leg().title());
+        leg.setOnAction(e -> onLeg.accept(each.leg().id()));
+        leg.setMinWidth(Region.USE_PREF_SIZE);
+        WhyButton why = new WhyButton("why-due-" + each.job(), () -> Optional.of(forecast.explain(today)));
+        why.setMinWidth(Region.USE_PREF_SIZE);
+        HBox line = new HBox(10, when, mark, what, why, leg);
+        line.setAlignment(Pos.CENTER_LEFT);
+        line.getStyleClass().add("due-line");
+        return line;
+    }
+
+    private void layUp() {
+        Range volume = Range.of(0, MOST_TANK_ML);
+        List<PickRow.Choice> families = shop.families().stream()
+                .map(f -> PickRow.Choice.text(f.id(), f.title()))
+                .toList();
+        PickRow of = new PickRow("layup-family", "Leg", families).keepsOne().onPick(id -> {
+            family = shop.families().stream()
+                    .filter(f -> id.equals(Optional.of(f.id())))
+                    .findFirst();
+            showSteps();
+        });
+        of.show(shop.families().stream().findFirst().map(FamilySheet::id));
+        layUp.getChildren()
+                .addAll(
+                        Texts.heading("Lay-up before frost"),
+                        of,
+                        new HBox(
+                                10,
+                                field("tank", "fuel in the tank", Kind.VOLUME, volume, v -> tank = v),
+                                field("dose", "stabiliser (ml/l)", Kind.COUNT, Range.above(0, 100), v -> dose = v)),
+                        new HBox(
+                                10,
+                                field("engine-oil", "engine oil", Kind.VOLUME, volume, v -> oil = v),
+                                field("filter", "filter takes", Kind.VOLUME, volume, v -> filter = v)),
+                        steps,
+                        Texts.dim("The maker’s manual for the exact unit outranks every amount here."));
+    }
+
+    private QuantityField field(String id, String label, Kind kind, Range range, Consumer<OptionalDouble> set) {
+        QuantityField field = new QuantityField("layup-" + id, label, kind, range).wide();
+        return field.onEnter((typed, value) -> {
+                    set.accept(OptionalDouble.of(value));
+                    field.show(OptionalDouble.of(value), shop.units());
+                    showSteps();
+                })
+                .onClear(() -> {
+                    set.accept(OptionalDouble.empty());
+                    field.show(OptionalDouble.empty(), shop.units());
+                    showSteps();
+                });
+    }
+
+    private void showSteps() {
+        LayUp needs = new LayUp(tank, dose, oil, filter, shop.yard().bottles());
+        steps.getChildren().clear();
+        family.ifPresent(sheet -> needs.steps(sheet, shop.units())
+                .forEach(step -> steps.getChildren().add(Texts.sentence(step))));
+    }
+}

@@ -1,0 +1,102 @@
+package mussel.desktop.book;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mussel.core.log.Trend;
+import mussel.core.log.Visit;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Texts;
+
+/** The life of one leg: its trends, and every job it has seen, the latest first. Enter or a double click opens a job. */
+final class LegLife extends VBox {
+    private static final int MOST_TRENDS = 3;
+
+    private final Workshop shop;
+    private final Label title = Texts.title("");
+    private final Label about = Texts.dim("");
+    private final HBox trends = new HBox(12);
+    private final HBox head = new HBox(12, title);
+    private final ListView<Visit> jobs = new ListView<>();
+    private int mostTrends = MOST_TRENDS;
+
+    LegLife(Workshop shop, String id, Consumer<Integer> onOpen) {
+        super(8);
+        this.shop = shop;
+        setId(id);
+        jobs.setId(id + "-jobs");
+        jobs.getStyleClass().add("visits");
+        jobs.setCellFactory(list -> new VisitCell(shop.units()));
+        jobs.setAccessibleText("the jobs of this leg, the latest first");
+        jobs.widthProperty().addListener((o, was, is) -> jobs.refresh());
+        jobs.setOnMouseClicked(e -> {
+            if (e.getClickCount() == 2) {
+                open(onOpen);
+            }
+        });
+        jobs.setOnKeyPressed(e -> {
+            if (e.getCode() == KeyCode.ENTER) {
+                open(onOpen);
+            }
+        });
+        VBox.setVgrow(jobs, Priority.ALWAYS);
+        head.setAlignment(Pos.CENTER_LEFT);
+        getChildren().addAll(head, about, trends, jobs);
+    }
+
+    private void open(Consumer<Integer> onOpen) {
+        Visit visit = jobs.getSelectionModel().getSelectedItem();
+        if (visit != null) {
+            onOpen.accept(visit.job());
+        }
+    }
+
+    /** Puts a control at the end of the title's line. */
+    void beside(Node control) {
+        Region spring = new Region();
+        HBox.setHgrow(spring, Priority.ALWAYS);
+        head.getChildren().addAll(spring, control);
+    }
+
+    /** Shows fewer trends, as beside another leg. */
+    void few(boolean few) {
+        mostTrends = few ? 1 : MOST_TRENDS;
+    }
+
+    void show(String leg) {
+        List<Visit> visits = shop.book().visits(leg);
+        jobs.getItems().setAll(visits);
+        trends.getChildren().clear();
+        if (visits.isEmpty()) {
+            title.setText("");
+            about.setText("Nothing is filed of this leg yet.");
+            return;
+        }
+        Visit last = visits.get(0);
+        title.setText(last.title());
+        about.setText(last.familyTitle() + " · " + visits.size() + (visits.size() == 1 ? " job" : " jobs") + " since "
+                + visits.get(visits.size() - 1).opened());
+        Trend.of(visits).stream()
+                .filter(t -> t.points().size() > 1)
+                .limit(mostTrends)
+                .forEach(t -> trends.getChildren().add(card(t)));
+    }
+
+    private Region card(Trend trend) {
+        VBox card =
+                new VBox(2, Texts.heading(trend.quantity().title()), new TrendChart(trend), Texts.dim(trend.says()));
+        card.getStyleClass().add("trend");
+        card.setMinWidth(0);
+        card.setPrefWidth(0);
+        HBox.setHgrow(card, Priority.ALWAYS);
+        return card;
+    }
+}

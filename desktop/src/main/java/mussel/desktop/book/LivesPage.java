@@ -1,0 +1,247 @@
+package mussel.desktop.book;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Predicate;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.chart.LineChart;
+import javafx.scene.chart.NumberAxis;
+import javafx.scene.chart.XYChart;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mussel.core.book.LogBook.Renewed;
+import mussel.core.book.YardLives;
+import mussel.core.lives.LivesEngine;
+import mussel.core.lives.LivesInput;
+import mussel.core.lives.LivesResult;
+import mussel.core.lives.LivesWords;
+import mussel.core.log.MeterReading;
+import mussel.core.log.Visit.Wearing;
+import mussel.core.measure.Kind;
+import mussel.core.measure.NamedBy;
+import mussel.core.measure.Range;
+import mussel.core.sheet.Interval;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.QuantityField;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
+
+/** How long parts last in this yard, and what that says of the interval. */
+final class LivesPage implements BookPage {
+    private static final double CONFIDENCE = 0.95;
+    private static final double PLANNED = 85;
+    private static final double FAILURE = 420;
+    private static final double RISK = 0.1;
+    private static final int POINTS = 60;
+
+    private final Workshop shop;
+    private final Aside aside;
+    private final VBox page = new VBox(10);
+    private final VBox says = new VBox(4);
+    private final LineChart<Number, Number> failing = chart("age (h)", "failed by then (%)");
+    private final LineChart<Number, Number> costing = chart("replaced every (h)", "€ an hour run");
+    private final QuantityField planned = field("life-planned", "planned, assumed", Kind.MONEY, Range.above(0, 1e6));
+    private final QuantityField failure = field("life-failure", "failure, assumed", Kind.MONEY, Range.above(0, 1e6));
+    private final QuantityField risk = field("life-risk", "may fail before (%)", Kind.COUNT, Range.of(0.1, 90));
+    private final WhyButton why;
+    private Wearing what = Wearing.IMPELLER;
+    private Optional<String> where = Optional.empty();
+    private Answer last;
+
+    /** Lives with what was asked and what came of it. */
+    private record Answer(YardLives lives, LivesInput in, LivesResult out) {}
+
+    LivesPage(Workshop shop, Aside aside) {
+        this.shop = shop;
+        this.aside = aside;
+        List<PickRow.Choice> kinds = new ArrayList<>();
+        for (Wearing each : Wearing.values()) {
+            kinds.add(PickRow.Choice.text(NamedBy.file(each), each.title()));
+        }
+        PickRow of = new PickRow("lives-of", "Lives of", kinds).keepsOne().onPick(k -> {
+            what = Wearing.valueOf(k.orElseThrow().toUpperCase(java.util.Locale.ROOT));
+            show();
+        });
+        of.show(Optional.of(NamedBy.file(what)));
+        PickRow in = new PickRow(
+                        "lives-in",
+                        "Only those that ran in",
+                        List.of(
+                                PickRow.Choice.text("sand", "sand or shallows"),
+                                PickRow.Choice.text("clean", "no sand"),
+                                PickRow.Choice.text("sea", "sea"),
+                                PickRow.Choice.text("brackish", "brackish"),
+                                PickRow.Choice.text("fresh", "fresh")))
+                .onPick(w -> {
+                    where = w;
+                    show();
+                });
+        why = new WhyButton(
+                "why-lives",
+                () -> last == null || last.out().interval().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(new LivesWords(last.in(), last.out()).explainInterval()));
+        HBox charts = new HBox(12, failing, costing);
+        HBox.setHgrow(failing, Priority.ALWAYS);
+        HBox.setHgrow(costing, Priority.ALWAYS);
+        failing.setPrefWidth(0);
+        costing.setPrefWidth(0);
+        failing.setMinWidth(0);
+        costing.setMinWidth(0);
+        HBox asked = new HBox(14, risk, planned, failure, why);
+        asked.setAlignment(Pos.BOTTOM_LEFT);
+        page.getChildren()
+                .addAll(
+                        Texts.title("Lives"),
+                        new HBox(24, of, in),
+                        asked,
+                        says,
+                        charts,
+                        Texts.dim(
+                                "Estimates from this yard’s own logbook. A life ends where somebody found the part failed; taken out sound, or with nobody’s word, it counts as having lasted at least that long."));
+        says.setId("lives-says");
+    }
+
+    private QuantityField field(String id, String label, Kind kind, Range range) {
+        QuantityField field = new QuantityField(id, label, kind, range).wide();
+        return field.onEnter((typed, value) -> {
+                    shop.journal().keepSetting(id, String.valueOf(value));
+                    show();
+                })
+                .onClear(() -> {
+                    shop.journal().keepSetting(id, "");
+                    show();
+                });
+    }
+
+    private static LineChart<Number, Number> chart(String x, String y) {
+        NumberAxis across = new NumberAxis();
+        NumberAxis up = y.endsWith("(%)") ? new NumberAxis(0, 100, 25) : new NumberAxis();
+        across.setLabel(x);
+        up.setLabel(y);
+        LineChart<Number, Number> chart = new LineChart<>(across, up);
+        chart.getStyleClass().add("lives-chart");
+        chart.setAnimated(false);
+        chart.setCreateSymbols(false);
+        chart.setLegendVisible(false);
+        chart.setPrefHeight(250);
+        chart.setMinHeight(200);
+        return chart;
+    }
+
+    private double asked(String id, double otherwise) {
+        String kept = shop.journal().setting(id, "");
+        return kept.isEmpty() ? otherwise : Double.parseDouble(kept);
+    }
+
+    @Override
+    public Node node() {
+        ScrollPane scroll = new ScrollPane(page);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        return scroll;
+    }
+
+    @Override
+    public void show() {
+        double plan = asked("life-planned", PLANNED);
+        double fail = asked("life-failure", FAILURE);
+        double share = asked("life-risk", RISK * 100);
+        planned.show(OptionalDouble.of(plan), shop.units());
+        failure.show(OptionalDouble.of(fail), shop.units());
+        risk.show(OptionalDouble.of(share), shop.units());
+        OptionalDouble months = calendar();
+        Wearing of = what;
+        Predicate<Renewed> filter = filter(where.orElse(""));
+        aside.ask(
+                () -> shop.book().aside(book -> {
+                    Map<String, MeterReading> readings = book.lastReadings();
+                    YardLives lives = YardLives.of(book.renewals(), readings, of, filter);
+                    OptionalDouble perMonth = YardLives.hoursPerMonth(book.due(200));
+                    LivesInput in = new LivesInput(
+                            lives.lives(),
+                            CONFIDENCE,
+                            share / 100,
+                            months,
+                            perMonth,
+                            OptionalDouble.of(plan),
+                            OptionalDouble.of(fail));
+                    return new Answer(lives, in, LivesEngine.run(in));
+                }),
+                this::answer);
+    }
+
+    private static Predicate<Renewed> filter(String where) {
+        return switch (where) {
+            case "" -> r -> true;
+            case "sand" -> Renewed::sand;
+            case "clean" -> r -> !r.sand();
+            default -> r -> r.water().equals(Optional.of(where));
+        };
+    }
+
+    /** The yard's present interval: its habit for impellers, the sheets' for gear oil; seals have none. */
+    private OptionalDouble calendar() {
+        return switch (what) {
+            case IMPELLER -> OptionalDouble.of(shop.yard().pump().calendarMonths());
+            case GEAR_OIL ->
+                shop.families().stream()
+                        .flatMap(f -> f.intervals().stream())
+                        .filter(i -> i.id().equals("gear_oil"))
+                        .mapToDouble(Interval::months)
+                        .min();
+            default -> OptionalDouble.empty();
+        };
+    }
+
+    private void answer(Answer answer) {
+        last = answer;
+        says.getChildren().clear();
+        String basis = answer.out().count() + " lives, " + answer.out().failures() + " of them failed, "
+                + Math.round(answer.out().hours()) + " h of running"
+                + (answer.lives().unlooked() > 0 ? "; " + answer.lives().unlooked() + " ended with nobody’s word" : "")
+                + ".";
+        says.getChildren().add(Texts.heading(what.title() + ": " + basis));
+        for (String note : new LivesWords(answer.in(), answer.out()).notes()) {
+            says.getChildren().add(Texts.sentence(note));
+        }
+        why.setDisable(answer.out().interval().isEmpty());
+        failing.getData().clear();
+        costing.getData().clear();
+        answer.out().fit().ifPresent(fit -> {
+            XYChart.Series<Number, Number> curve = new XYChart.Series<>();
+            for (int i = 0; i <= POINTS; i++) {
+                double age = fit.scale().value() * 2 * i / POINTS;
+                curve.getData().add(new XYChart.Data<>(age, fit.failedBy(age) * 100));
+            }
+            XYChart.Series<Number, Number> band = new XYChart.Series<>();
+            answer.out().interval().ifPresent(i -> {
+                band.getData().add(new XYChart.Data<>(i.low(), answer.in().risk() * 100));
+                band.getData().add(new XYChart.Data<>(i.high(), answer.in().risk() * 100));
+            });
+            failing.getData().add(curve);
+            failing.getData().add(band);
+            XYChart.Series<Number, Number> cost = new XYChart.Series<>();
+            answer.out().costs().stream().skip(3).forEach(c -> cost.getData()
+                    .add(new XYChart.Data<>(c.hours(), c.costPerHour())));
+            costing.getData().add(cost);
+            answer.out().calendar().filter(c -> c.costPerHour().isPresent()).ifPresent(c -> {
+                XYChart.Series<Number, Number> now = new XYChart.Series<>();
+                now.getData().add(new XYChart.Data<>(c.hours(), 0));
+                now.getData().add(new XYChart.Data<>(c.hours(), c.costPerHour().getAsDouble()));
+                costing.getData().add(now);
+            });
+        });
+        failing.setVisible(answer.out().fit().isPresent());
+        costing.setVisible(!answer.out().costs().isEmpty());
+        failing.setAccessibleText("share failed over age");
+        costing.setAccessibleText("cost for each hour over the interval; the upright line is the present interval");
+    }
+}

@@ -1,0 +1,183 @@
+package mussel.desktop.book;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mussel.core.book.LogBook;
+import mussel.core.book.LogBook.Found;
+import mussel.core.book.LogBook.Query;
+import mussel.core.book.LogBook.State;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Texts;
+
+/** Every job ever made: found as one types, and the life of the leg it belongs to. */
+final class LogbookPage implements BookPage {
+    private static final double LIST_WIDTH = 360;
+    private static final int MOST_YEARS = 4;
+
+    private final Workshop shop;
+    private final HBox page = new HBox(14);
+    private final TextField search = new TextField();
+    private final ListView<Found> found = new ListView<>();
+    private final Label count = Texts.dim("");
+    private final VBox filters = new VBox(6);
+    private final Button beside = new Button("Beside its twin");
+    private final LegLife life;
+    private final LegLife twin;
+    private State state = State.ANY;
+    private Optional<String> family = Optional.empty();
+    private Optional<Integer> year = Optional.empty();
+    private String leg = "";
+
+    LogbookPage(Workshop shop, Consumer<Integer> onOpen) {
+        this.shop = shop;
+        this.life = new LegLife(shop, "life", onOpen);
+        this.twin = new LegLife(shop, "twin", onOpen);
+        search.setId("book-search");
+        search.setPromptText("boat, part, finding, what was written");
+        search.setAccessibleText("search the logbook");
+        search.textProperty().addListener((o, was, is) -> find());
+        found.setId("found");
+        found.getStyleClass().add("found");
+        found.setAccessibleText("jobs found, the latest first");
+        found.setCellFactory(list -> new FoundCell());
+        found.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
+            if (is != null && !is.leg().equals(leg)) {
+                showLeg(is.leg());
+            }
+        });
+        VBox.setVgrow(found, Priority.ALWAYS);
+        VBox left = new VBox(8, search, filters, count, found);
+        left.setMinWidth(LIST_WIDTH);
+        left.setPrefWidth(LIST_WIDTH);
+        left.setMaxWidth(LIST_WIDTH);
+        beside.setId("beside-twin");
+        beside.setOnAction(e -> besideTwin());
+        life.beside(beside);
+        for (LegLife each : List.of(life, twin)) {
+            HBox.setHgrow(each, Priority.ALWAYS);
+            each.setMinWidth(0);
+            each.setPrefWidth(0);
+        }
+        page.getChildren().addAll(left, life);
+    }
+
+    private void filters() {
+        LogBook.Choices choices = shop.book().choices();
+        PickRow states = new PickRow(
+                        "state",
+                        "",
+                        List.of(PickRow.Choice.text("open", "On the bench"), PickRow.Choice.text("tagged", "Tagged")))
+                .onPick(s -> {
+                    state = s.map(v -> State.valueOf(v.toUpperCase(Locale.ROOT)))
+                            .orElse(State.ANY);
+                    find();
+                });
+        List<PickRow.Choice> families = new ArrayList<>();
+        choices.families().forEach((id, named) -> families.add(PickRow.Choice.text(id, named)));
+        PickRow of = new PickRow("family", "", families).onPick(f -> {
+            family = f;
+            find();
+        });
+        List<PickRow.Choice> years = choices.years().stream()
+                .limit(MOST_YEARS)
+                .map(y -> PickRow.Choice.text(String.valueOf(y), String.valueOf(y)))
+                .toList();
+        PickRow in = new PickRow("year", "", years).onPick(y -> {
+            year = y.map(Integer::valueOf);
+            find();
+        });
+        filters.getChildren().setAll(states, of, in);
+    }
+
+    private void find() {
+        List<Found> hits = shop.book().search(new Query(search.getText(), state, family, year));
+        found.getItems().setAll(hits);
+        count.setText(
+                hits.isEmpty()
+                        ? "Nothing holds that. Fewer words or no filter find more."
+                        : hits.size() == LogBook.MOST_FOUND
+                                ? "The latest " + hits.size() + "; more words find less."
+                                : hits.size() + (hits.size() == 1 ? " job" : " jobs"));
+        if (!hits.isEmpty() && hits.stream().noneMatch(h -> h.leg().equals(leg))) {
+            found.getSelectionModel().select(0);
+        }
+    }
+
+    /** Shows the life of a leg. */
+    void showLeg(String id) {
+        leg = id;
+        boolean twins = page.getChildren().contains(twin);
+        life.few(twins);
+        life.show(id);
+        Optional<String> other = shop.book().twin(id);
+        beside.setVisible(other.isPresent());
+        beside.setText(twins ? "Alone" : "Beside its twin");
+        if (twins) {
+            twin.few(true);
+            other.ifPresentOrElse(twin::show, () -> page.getChildren().remove(twin));
+        }
+    }
+
+    private void besideTwin() {
+        if (!page.getChildren().remove(twin)) {
+            page.getChildren().add(twin);
+        }
+        showLeg(leg);
+    }
+
+    @Override
+    public Node node() {
+        return page;
+    }
+
+    @Override
+    public void show() {
+        filters();
+        find();
+        if (!leg.isEmpty()) {
+            showLeg(leg);
+        }
+        search.requestFocus();
+    }
+
+    /** One job found. */
+    private static final class FoundCell extends ListCell<Found> {
+        FoundCell() {
+            setPrefWidth(0);
+        }
+
+        @Override
+        protected void updateItem(Found hit, boolean empty) {
+            super.updateItem(hit, empty);
+            if (empty || hit == null) {
+                setGraphic(null);
+                setAccessibleText("");
+                return;
+            }
+            VBox lines = new VBox(
+                    1,
+                    Texts.wrapped(hit.title(), "strong"),
+                    Texts.dim(hit.day() + " · " + hit.family() + " · job " + hit.job()
+                            + (hit.tagged() ? "" : " · on the bench")));
+            if (!hit.snippet().isEmpty()) {
+                lines.getChildren().add(Texts.wrapped(hit.snippet(), "small"));
+            }
+            lines.setMaxWidth(LIST_WIDTH - 40);
+            setGraphic(lines);
+            setAccessibleText(hit.title() + ", job " + hit.job() + ", " + hit.day());
+        }
+    }
+}

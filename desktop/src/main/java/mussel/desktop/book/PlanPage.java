@@ -1,0 +1,268 @@
+package mussel.desktop.book;
+
+import java.time.LocalDate;
+import java.time.format.TextStyle;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.beans.binding.Bindings;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Line;
+import mussel.core.book.BenchPlan;
+import mussel.core.fleet.Fleet;
+import mussel.core.fleet.FleetEngine;
+import mussel.core.fleet.FleetPlan;
+import mussel.core.fleet.FleetPlan.Placement;
+import mussel.core.fleet.FleetPlan.Ready;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Marks;
+import mussel.desktop.kit.Texts;
+
+/** The plan of the bench: who does what when, drawn as bars over the working days; which promise breaks, and why. */
+final class PlanPage implements BookPage {
+    private static final double ROW = 40;
+    private static final double NAMES = 210;
+    private static final double LEAST_DAY = 104;
+    private static final int MOST_DAYS = 12;
+    /** A bar narrower than this has no room for words (px). */
+    private static final double LEAST_WORDS = 64;
+
+    private final Workshop shop;
+    private final Aside aside;
+    private final Consumer<Integer> onOpen;
+    private final VBox page = new VBox(10);
+    private final Label state = Texts.dim("");
+    private final VBox first = new VBox(4);
+    private final VBox broken = new VBox(4);
+    private final GridPane bars = new GridPane();
+    private final Label about = Texts.sentence("");
+    private Fleet fleet;
+
+    PlanPage(Workshop shop, Aside aside, Consumer<Integer> onOpen) {
+        this.shop = shop;
+        this.aside = aside;
+        this.onOpen = onOpen;
+        HBox head = new HBox(12, Texts.title("Bench plan"), state);
+        head.setAlignment(Pos.CENTER_LEFT);
+        bars.setId("plan-bars");
+        bars.getStyleClass().add("plan-bars");
+        first.setId("plan-first");
+        broken.setId("plan-broken");
+        about.setId("plan-about");
+        ScrollPane scroll = new ScrollPane(bars);
+        scroll.setFitToWidth(true);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        HBox words = new HBox(24, first, broken);
+        HBox.setHgrow(first, Priority.ALWAYS);
+        HBox.setHgrow(broken, Priority.ALWAYS);
+        first.setPrefWidth(0);
+        broken.setPrefWidth(0);
+        page.getChildren().addAll(head, words, scroll, about);
+    }
+
+    @Override
+    public Node node() {
+        return page;
+    }
+
+    @Override
+    public void show() {
+        state.setText("planning…");
+        BenchPlan asked = shop.benchPlan();
+        fleet = asked.fleet();
+        aside.ask(() -> FleetEngine.plan(asked.fleet()), plan -> answer(asked, plan));
+    }
+
+    private void answer(BenchPlan asked, FleetPlan plan) {
+        state.setText(plan.legs().size() + " legs, " + plan.placements().size() + " pieces of work. "
+                + (plan.proven() ? "No better plan exists." : "The best found in a second and a half.")
+                + " Times are means of the sheets’ estimates.");
+        first.getChildren().setAll(Texts.heading("Do next"));
+        plan.next().forEach(p -> first.getChildren().add(next(p)));
+        broken.getChildren().setAll(Texts.heading("Promises"));
+        plan.broken().forEach(r -> broken.getChildren().add(promise(r)));
+        if (plan.broken().isEmpty()) {
+            broken.getChildren().add(Texts.sentence("All promised days hold."));
+        }
+        asked.left().forEach(l -> broken.getChildren().add(Texts.dim(l)));
+        plan.unplanned().forEach(l -> broken.getChildren()
+                .add(Texts.dim(l + " fits into no day: a piece of its work is longer than anybody is there.")));
+        draw(plan);
+        plan.placements().stream().findFirst().ifPresent(this::tell);
+    }
+
+    private Node next(Placement p) {
+        Button open = new Button("Open");
+        open.setAccessibleText("open " + p.leg());
+        open.setOnAction(e -> onOpen.accept(p.job()));
+        open.setMinWidth(Region.USE_PREF_SIZE);
+        VBox words = new VBox(
+                1,
+                Texts.wrapped(p.technician() + ": " + p.leg(), "strong"),
+                Texts.dim(p.task().title() + ", " + when(p)));
+        HBox.setHgrow(words, Priority.ALWAYS);
+        HBox line = new HBox(10, words, open);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private static Label promise(Ready ready) {
+        Label label = Texts.wrapped(
+                ready.leg() + ": promised " + ready.promised().orElseThrow() + ", ready "
+                        + ready.at().toLocalDate() + ". " + ready.why(),
+                "urgent");
+        label.setGraphic(Marks.caution());
+        return label;
+    }
+
+    private static String when(Placement p) {
+        return day(p.start().toLocalDate()) + " " + p.start().toLocalTime() + " to "
+                + (p.end().toLocalDate().equals(p.start().toLocalDate())
+                        ? ""
+                        : day(p.end().toLocalDate()) + " ")
+                + p.end().toLocalTime();
+    }
+
+    private static String day(LocalDate day) {
+        return day.getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH) + " " + day.getDayOfMonth() + "."
+                + day.getMonthValue() + ".";
+    }
+
+    private void tell(Placement p) {
+        about.setText(
+                p.leg() + " — " + p.task().title() + ", " + Math.round(p.task().minutes()) + " min on the mean, "
+                        + p.technician() + ", " + when(p) + ". " + p.why());
+    }
+
+    private void draw(FleetPlan plan) {
+        bars.getChildren().clear();
+        LocalDate lastDay = plan.placements().stream()
+                .map(p -> p.end().toLocalDate())
+                .max(LocalDate::compareTo)
+                .orElse(shop.today());
+        List<LocalDate> days = plan.days().stream()
+                .filter(d -> !d.isAfter(lastDay))
+                .limit(MOST_DAYS)
+                .toList();
+        HBox head = new HBox();
+        for (LocalDate each : days) {
+            Label label = Texts.dim(day(each));
+            label.setPrefWidth(0);
+            label.setMinWidth(LEAST_DAY);
+            HBox.setHgrow(label, Priority.ALWAYS);
+            label.setMaxWidth(Double.MAX_VALUE);
+            head.getChildren().add(label);
+        }
+        bars.add(head, 1, 0);
+        GridPane.setHgrow(head, Priority.ALWAYS);
+        Map<Integer, Strip> strips = new LinkedHashMap<>();
+        for (Ready ready : plan.legs()) {
+            Label name = Texts.wrapped(
+                    ready.leg()
+                            + ready.promised().map(d -> "\npromised " + day(d)).orElse(""),
+                    ready.broken() ? "urgent" : "small");
+            name.setMinWidth(NAMES);
+            name.setPrefWidth(NAMES);
+            int row = strips.size() + 1;
+            Strip strip = new Strip(days);
+            strips.put(ready.job(), strip);
+            bars.add(name, 0, row);
+            bars.add(strip, 1, row);
+            ready.promised().ifPresent(strip::promised);
+        }
+        plan.placements().forEach(p -> strips.get(p.job()).add(p));
+    }
+
+    /** The bars of one leg over the working days. */
+    private final class Strip extends Pane {
+        private final List<LocalDate> days;
+
+        Strip(List<LocalDate> days) {
+            this.days = days;
+            setMinHeight(ROW);
+            setPrefHeight(ROW);
+            setMinWidth(days.size() * LEAST_DAY);
+            getStyleClass().add("plan-strip");
+            for (int i = 1; i < days.size(); i++) {
+                Line edge = new Line(0, 0, 0, ROW);
+                edge.getStyleClass().add("plan-day");
+                edge.layoutXProperty().bind(widthProperty().multiply((double) i / days.size()));
+                getChildren().add(edge);
+            }
+        }
+
+        private double at(java.time.LocalDateTime moment) {
+            int day = days.indexOf(moment.toLocalDate());
+            if (day < 0) {
+                return -1;
+            }
+            double from = fleet.hours().from().toSecondOfDay();
+            double to = fleet.hours().to().toSecondOfDay();
+            double share = (moment.toLocalTime().toSecondOfDay() - from) / (to - from);
+            return (day + Math.max(0, Math.min(1, share))) / days.size();
+        }
+
+        void promised(LocalDate day) {
+            int at = days.indexOf(day);
+            if (at >= 0) {
+                Line mark = new Line(0, 2, 0, ROW - 2);
+                mark.getStyleClass().add("plan-promise");
+                mark.layoutXProperty()
+                        .bind(widthProperty().multiply((at + 1.0) / days.size()).subtract(2));
+                getChildren().add(mark);
+            }
+        }
+
+        void add(Placement p) {
+            double from = at(p.start());
+            double to = at(p.end());
+            if (from < 0 || to < 0) {
+                return;
+            }
+            Button bar = new Button();
+            bar.getStyleClass().addAll("plan-bar", "by-" + who(p.technician()));
+            bar.setId("bar-" + p.job() + "-" + p.startSlot());
+            bar.setMinWidth(0);
+            bar.setMinHeight(ROW - 6);
+            bar.setPrefHeight(ROW - 6);
+            bar.setLayoutY(3);
+            bar.setMnemonicParsing(false);
+            bar.layoutXProperty().bind(widthProperty().multiply(from).add(1));
+            bar.prefWidthProperty().bind(widthProperty().multiply(to - from).subtract(2));
+            bar.textProperty()
+                    .bind(Bindings.when(bar.widthProperty().greaterThan(LEAST_WORDS))
+                            .then(p.task().title())
+                            .otherwise(""));
+            bar.setAccessibleText(
+                    p.leg() + ", " + p.task().title() + ", " + p.technician() + ", " + when(p) + ". " + p.why());
+            bar.setOnAction(e -> tell(p));
+            bar.focusedProperty().addListener((o, was, is) -> {
+                if (is) {
+                    tell(p);
+                }
+            });
+            getChildren().add(bar);
+        }
+
+        private int who(String technician) {
+            for (int i = 0; i < fleet.technicians().size(); i++) {
+                if (fleet.technicians().get(i).name().equals(technician)) {
+                    return i % 4;
+                }
+            }
+            return 0;
+        }
+    }
+}

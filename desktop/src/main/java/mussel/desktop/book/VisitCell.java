@@ -1,0 +1,80 @@
+package mussel.desktop.book;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import javafx.scene.control.ListCell;
+import javafx.scene.layout.VBox;
+import mussel.core.log.Visit;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.YardUnits;
+import mussel.desktop.kit.Texts;
+
+/** One job in the life of a leg. */
+final class VisitCell extends ListCell<Visit> {
+    private static final double EDGES = 44;
+
+    private final YardUnits units;
+    private final VBox lines = new VBox(2);
+
+    VisitCell(YardUnits units) {
+        this.units = units;
+        getStyleClass().add("visit");
+        setPrefWidth(0);
+    }
+
+    @Override
+    protected void updateItem(Visit visit, boolean empty) {
+        super.updateItem(visit, empty);
+        if (empty || visit == null) {
+            setGraphic(null);
+            setAccessibleText("");
+            return;
+        }
+        lines.getChildren().clear();
+        String hours = visit.hours().isPresent()
+                ? Display.exact(Kind.RUNNING, visit.hours().getAsDouble(), units)
+                : "hours not read";
+        String state = visit.tagged().isPresent() ? "" : " · on the bench";
+        lines.getChildren().add(Texts.wrapped(visit.day() + " · " + hours + " · job " + visit.job() + state, "strong"));
+        for (String line : said(visit)) {
+            lines.getChildren().add(Texts.sentence(line));
+        }
+        if (visit.simulated()) {
+            lines.getChildren().add(Texts.dim("Some readings come from simulated instruments."));
+        }
+        lines.setMaxWidth(getListView().getWidth() - EDGES);
+        lines.setPrefWidth(getListView().getWidth() - EDGES);
+        setGraphic(lines);
+        setAccessibleText("job " + visit.job() + ", " + visit.day() + ". " + String.join(" ", said(visit)));
+    }
+
+    private static List<String> said(Visit visit) {
+        List<String> said = new ArrayList<>();
+        if (!visit.complaint().isEmpty()) {
+            said.add("“" + visit.complaint() + "”");
+        }
+        if (!visit.looks().isEmpty()) {
+            said.add(String.join(", ", visit.looks()) + measures(visit));
+        }
+        if (!visit.done().isEmpty()) {
+            said.add("Done: " + String.join(", ", visit.done()));
+        }
+        for (Visit.Expectation each : visit.expected()) {
+            String expected = "Expected " + Display.percent(each.probability()) + ": " + each.title();
+            said.add(expected + (each.found() ? " — found" : " — not found"));
+        }
+        return said;
+    }
+
+    private static String measures(Visit visit) {
+        return visit.measures().stream()
+                .filter(m -> !m.quantity().unit().isEmpty())
+                .map(m -> "; " + m.quantity().title().toLowerCase(java.util.Locale.ROOT) + " "
+                        + Display.significant(m.value() * m.quantity().factor()) + " "
+                        + m.quantity().unit()
+                        + (m.simulated() ? " (simulated)" : ""))
+                .collect(Collectors.joining());
+    }
+}
