@@ -17,12 +17,16 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 public final class Benchmarks {
     private Benchmarks() {}
 
-    /** Takes the project's folder, the JSON file to write and, where not all is wanted: engines, work, start, memory, desk. */
+    /** Takes the project's folder, the JSON file to write and, where not all is wanted: engines, work, start, memory, desk, or --log with a number of jobs. */
     public static void main(String[] args) throws IOException, InterruptedException, RunnerException {
         Path home = Path.of(args[0]);
         Path out = Path.of(args[1]);
         List<String> wanted = List.of(args).subList(2, args.length);
         List<Measured> all = new ArrayList<>();
+        int log = wanted.indexOf("--log");
+        if (log >= 0) {
+            all.addAll(new LogBenchmark(home, Integer.parseInt(wanted.get(log + 1))).run());
+        }
         if (wanted.isEmpty() || wanted.contains("engines")) {
             all.addAll(engines());
             all.addAll(verdict());

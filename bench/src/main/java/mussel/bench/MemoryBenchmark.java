@@ -3,6 +3,7 @@ package mussel.bench;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 
@@ -17,8 +18,19 @@ final class MemoryBenchmark {
     }
 
     List<Measured> run() throws IOException, InterruptedException {
+        return List.of(run("resident memory, demo open", "under 300", "demo"));
+    }
+
+    /** With another log open. */
+    Measured run(Path log, String wanted) throws IOException, InterruptedException {
+        return run("resident memory with it open", wanted, "--log", log.toString());
+    }
+
+    private Measured run(String what, String wanted, String... arguments) throws IOException, InterruptedException {
         Path data = Files.createTempDirectory("mussel-memory");
-        ProcessBuilder builder = new ProcessBuilder(home.resolve("mussel").toString(), "demo");
+        List<String> command = new ArrayList<>(List.of(home.resolve("mussel").toString()));
+        command.addAll(List.of(arguments));
+        ProcessBuilder builder = new ProcessBuilder(command);
         builder.environment().put("XDG_DATA_HOME", data.toString());
         Process process = builder.redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.DISCARD)
@@ -30,7 +42,7 @@ final class MemoryBenchmark {
                 .sum();
         process.descendants().forEach(ProcessHandle::destroy);
         process.destroy();
-        return List.of(new Measured("resident memory, demo open", mb, "MB", "under 300"));
+        return new Measured(what, mb, "MB", wanted);
     }
 
     private static double residentMb(ProcessHandle process) {

@@ -30,6 +30,7 @@ import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
+import org.jdbi.v3.core.statement.PreparedBatch;
 
 /**
  * The journal in one SQLite file, write-ahead logged and synced at each entry: an entry whose call has returned survives a pulled
@@ -299,35 +300,36 @@ public final class SqliteJournal implements Journal {
     public void bring(List<Brought> jobs) {
         work.write(() -> {
             handle().useTransaction(h -> {
-                boolean empty = h.createQuery("SELECT count(*) FROM (SELECT 1 FROM entry LIMIT 1)")
-                                .mapTo(Integer.class)
-                                .one()
-                        == 0;
+                long last = h.createQuery("SELECT coalesce(max(seq), 0) FROM entry")
+                        .mapTo(Long.class)
+                        .one();
+                PreparedBatch batch =
+                        h.prepareBatch("INSERT INTO entry (seq, job, at, by, fact) VALUES (?, ?, ?, ?, ?)");
+                long next = last + 1;
                 for (Brought job : jobs) {
-                    bring(h, job, empty);
+                    next = bring(batch, job, next, last == 0);
+                }
+                if (batch.size() > 0) {
+                    batch.execute();
                 }
             });
             return null;
         });
     }
 
-    private static void bring(Handle h, Brought job, boolean keepNumbers) {
+    /** Adds the entries of one job, and returns the next number that is free. */
+    private static long bring(PreparedBatch batch, Brought job, long from, boolean keepNumbers) {
         Map<Long, Long> numbers = new HashMap<>(job.known());
+        long next = from;
         for (Entry entry : job.entries()) {
+            long seq = keepNumbers ? entry.seq() : next++;
             Fact fact = entry.fact() instanceof Fact.Retracted back
                     ? new Fact.Retracted(numbers.getOrDefault(back.entry(), 0L))
                     : entry.fact();
-            long seq = h.createUpdate("INSERT INTO entry (seq, job, at, by, fact) VALUES (:seq, :job, :at, :by, :fact)")
-                    .bind("seq", keepNumbers ? Long.valueOf(entry.seq()) : null)
-                    .bind("job", job.job())
-                    .bind("at", entry.at().toString())
-                    .bind("by", entry.by())
-                    .bind("fact", FactJson.write(fact))
-                    .executeAndReturnGeneratedKeys("seq")
-                    .mapTo(Long.class)
-                    .one();
+            batch.add(seq, job.job(), entry.at().toString(), entry.by(), FactJson.write(fact));
             numbers.put(entry.seq(), seq);
         }
+        return next;
     }
 
     @Override

@@ -1,13 +1,11 @@
 package mussel.desktop.bench;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -19,9 +17,11 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
+import mussel.core.book.LogBook;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.log.Due;
+import mussel.core.log.MeterReading;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Texts;
 
@@ -104,7 +104,7 @@ public final class BenchView extends BorderPane {
         if (shown.isEmpty()) {
             cards.getChildren().add(nothing());
         }
-        showDue(lines.lastTagged());
+        showDue();
     }
 
     private Region nothing() {
@@ -124,34 +124,28 @@ public final class BenchView extends BorderPane {
         return open.stream().anyMatch(other -> other.sisterOf(line) && other.wet()) ? "sister leg has water" : "";
     }
 
-    /** What tagged jobs say is next due, the last job of each leg counting. */
-    private void showDue(List<BenchLine> tagged) {
-        Map<String, Double> hours = new HashMap<>();
-        Stream.concat(tagged.stream(), open.stream())
-                .filter(l -> l.hours().isPresent())
-                .forEach(l -> hours.merge(l.leg().id(), l.hours().getAsDouble(), Math::max));
-        record Line(BenchLine job, Due due) {}
-        List<Line> lines = new ArrayList<>();
-        tagged.forEach(j -> j.due().forEach(d -> lines.add(new Line(j, d))));
-        lines.sort(Comparator.comparing(l -> l.due().on()));
+    /** What tagged jobs say is next due; the book knows more of each. */
+    private void showDue() {
+        List<LogBook.Awaiting> awaiting = shop.book().due(MOST_DUE + 1);
         due.getChildren().setAll(Texts.heading("Due"));
-        if (lines.isEmpty()) {
+        if (awaiting.isEmpty()) {
             due.getChildren().add(Texts.dim("Nothing yet. Once a leg is tagged, its next services stand here."));
         }
-        for (Line line : lines.subList(0, Math.min(MOST_DUE, lines.size()))) {
-            Double known = hours.get(line.job().leg().id());
-            Due.Urgency urgency =
-                    line.due().urgency(shop.today(), known == null ? OptionalDouble.empty() : OptionalDouble.of(known));
-            due.getChildren().add(dueLine(line.job(), line.due(), urgency));
+        for (LogBook.Awaiting each : awaiting.subList(0, Math.min(MOST_DUE, awaiting.size()))) {
+            OptionalDouble known =
+                    each.readings().stream().mapToDouble(MeterReading::hours).max();
+            due.getChildren().add(dueLine(each, each.due().urgency(shop.today(), known)));
         }
-        if (lines.size() > MOST_DUE) {
-            due.getChildren().add(Texts.dim("and " + (lines.size() - MOST_DUE) + " later"));
+        if (awaiting.size() > MOST_DUE) {
+            due.getChildren().add(Texts.dim("and more, in the book (Ctrl L)"));
         }
     }
 
-    private static HBox dueLine(BenchLine job, Due due, Due.Urgency urgency) {
+    private static HBox dueLine(LogBook.Awaiting each, Due.Urgency urgency) {
         VBox what = new VBox(
-                2, Texts.bare(job.leg().title(), DUE_WIDTH, "strong"), Texts.bare(due.what(), DUE_WIDTH, "dim"));
+                2,
+                Texts.bare(each.leg().title(), DUE_WIDTH, "strong"),
+                Texts.bare(each.due().what(), DUE_WIDTH, "dim"));
         HBox.setHgrow(what, Priority.ALWAYS);
         String mark =
                 switch (urgency) {
@@ -159,7 +153,7 @@ public final class BenchView extends BorderPane {
                     case SOON -> "\nsoon";
                     case LATER -> "";
                 };
-        Text when = Texts.bare(due.on() + mark, 0, urgency == Due.Urgency.LATER ? "dim" : "urgent");
+        Text when = Texts.bare(each.due().on() + mark, 0, urgency == Due.Urgency.LATER ? "dim" : "urgent");
         when.setTextAlignment(TextAlignment.RIGHT);
         return new HBox(8, what, when);
     }

@@ -454,6 +454,7 @@ public final class Workshop {
                     .map(this::job)
                     .flatMap(Optional::stream)
                     .toList();
+            stores.clear();
             book.file(jobs.stream().map(Filed::of).toList());
             lines.keep(jobs.stream().map(BenchLine::of).toList());
         }

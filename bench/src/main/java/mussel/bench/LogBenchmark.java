@@ -1,0 +1,114 @@
+package mussel.bench;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import mussel.app.StationsForBench;
+import mussel.core.book.LogBook;
+import mussel.desktop.desk.Workshop;
+import mussel.store.SqliteJournal;
+
+/** A log of many jobs: how soon it is open, how soon a search answers, how much memory it takes. */
+final class LogBenchmark {
+    private static final int QUERIES = 400;
+    private static final int OPENINGS = 5;
+
+    private final Path home;
+    private final int jobs;
+
+    LogBenchmark(Path home, int jobs) {
+        this.home = home;
+        this.jobs = jobs;
+    }
+
+    List<Measured> run() throws IOException, InterruptedException {
+        Path folder = Files.createTempDirectory("mussel-log");
+        Path log = folder.resolve("large.mussel");
+        long from = System.nanoTime();
+        new LogGenerator().fill(log, jobs);
+        double generated = seconds(from);
+        long filing = System.nanoTime();
+        try (var journal = filed(log)) {
+            journal.setting("", "");
+        }
+        double filed = seconds(filing);
+        double[] searches = new double[QUERIES];
+        double life;
+        try (SqliteJournal journal = SqliteJournal.read(log, Clock.systemUTC())) {
+            Random random = new Random(7);
+            for (int i = 0; i < QUERIES; i++) {
+                LogBook.Query query = new LogBook.Query(
+                        LogGenerator.typed(random),
+                        random.nextInt(4) == 0 ? LogBook.State.TAGGED : LogBook.State.ANY,
+                        random.nextInt(4) == 0 ? Optional.of("tern-60") : Optional.empty(),
+                        random.nextInt(6) == 0 ? Optional.of(2015) : Optional.empty());
+                long begun = System.nanoTime();
+                journal.book().search(query);
+                searches[i] = (System.nanoTime() - begun) / 1e6;
+            }
+            long begun = System.nanoTime();
+            journal.book().visits("leg-0");
+            life = (System.nanoTime() - begun) / 1e6;
+        }
+        double[] openings = new double[OPENINGS];
+        for (int i = 0; i < OPENINGS; i++) {
+            openings[i] = opens(log);
+        }
+        Measured memory = new MemoryBenchmark(home).run(log, "under 400");
+        return List.of(
+                new Measured("log of " + jobs + " jobs, generated", generated, "s", ""),
+                new Measured("its bench and book made", filed, "s", ""),
+                new Measured("its size", Files.size(log) / 1e6, "MB", ""),
+                new Measured(
+                        "its window opens (median of " + OPENINGS + ")",
+                        Measured.quantile(openings, 0.5),
+                        "ms",
+                        "under 2000"),
+                new Measured(
+                        "search, 95th percentile of " + QUERIES, Measured.quantile(searches, 0.95), "ms", "under 50"),
+                new Measured("search, median", Measured.quantile(searches, 0.5), "ms", ""),
+                new Measured("life of a leg with 200 jobs read", life, "ms", ""),
+                memory);
+    }
+
+    private static double seconds(long from) {
+        return (System.nanoTime() - from) / 1e9;
+    }
+
+    private static mussel.core.job.Journal filed(Path log) {
+        Workshop shop = StationsForBench.open(log, Clock.systemUTC());
+        shop.refreshBench();
+        return shop.journal();
+    }
+
+    private double opens(Path log) throws IOException, InterruptedException {
+        ProcessBuilder process = new ProcessBuilder(home.resolve("mussel").toString(), "--log", log.toString());
+        process.environment()
+                .putAll(Map.of(
+                        "MUSSEL_JAVA_OPTS",
+                        "-Dmussel.startup=once",
+                        "XDG_DATA_HOME",
+                        log.getParent().toString()));
+        process.redirectError(ProcessBuilder.Redirect.DISCARD);
+        Process running = process.start();
+        double ms = Double.NaN;
+        try (BufferedReader out =
+                new BufferedReader(new InputStreamReader(running.getInputStream(), StandardCharsets.UTF_8))) {
+            for (String line = out.readLine(); line != null; line = out.readLine()) {
+                if (line.startsWith("ready_ms ")) {
+                    ms = Double.parseDouble(line.substring("ready_ms ".length()));
+                }
+            }
+        }
+        running.waitFor();
+        return ms;
+    }
+}
