@@ -20,6 +20,7 @@ import picocli.CommandLine.ScopeType;
             "The launcher adds:",
             "  test          runs all tests",
             "  bench         runs the benchmarks, as a table and as JSON",
+            "  package       makes the application image and the Debian package",
             "",
             "Without a command the window opens on the yard's own logbook."
         },

@@ -15,6 +15,7 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
+import javafx.scene.image.Image;
 import javafx.scene.layout.StackPane;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
@@ -118,6 +119,10 @@ public final class MusselApp extends Application {
         });
     }
 
+    private Stage stage() {
+        return (Stage) window.getScene().getWindow();
+    }
+
     private void readOnly(String why) {
         if (!why.isEmpty()) {
             window.tell(why + " It is shown for reading only; nothing can be entered until that is mended.");
@@ -155,6 +160,8 @@ public final class MusselApp extends Application {
                         .findFirst()
                         .ifPresent(window::tell);
                 window.refreshBench();
+                stage().getIcons().add(new Image(MusselApp.class.getResourceAsStream("mussel.png")));
+                window.firstStart();
                 if (System.getProperty("mussel.startup", "").isEmpty()) {
                     window.prepare(System::gc);
                 }

@@ -130,7 +130,15 @@ class CommandsTest {
         try (PDDocument document = Loader.loadPDF(mat.toFile())) {
             assertThat(new PDFTextStripper().getText(document)).contains("The way back", "Carrier ring");
         }
-        assertThat(run("--log", log.toString(), "report", "12", "--paper", "estimate", "--out", estimate.toString()))
+        assertThat(run(
+                        "--log",
+                        log.toString(),
+                        "report",
+                        open(log, "Harvest barge Long Name of the Loch, port"),
+                        "--paper",
+                        "estimate",
+                        "--out",
+                        estimate.toString()))
                 .isEqualTo(2);
         assertThat(err.toString()).contains("nothing is to be done yet").doesNotContain("Exception");
     }

@@ -271,6 +271,11 @@ public final class Workshop {
         return ports.data();
     }
 
+    /** Whether the yard has said what it is called. */
+    public boolean named() {
+        return !journal.setting(NAME, "").isEmpty();
+    }
+
     /** Calls the yard by another name. */
     public void rename(String name) {
         journal.keepSetting(NAME, name);

@@ -229,6 +229,23 @@ public final class MusselWindow extends StackPane {
         guarded(bench::refresh);
     }
 
+    /** On an empty log that nobody has named yet, asks for the yard's name and units. */
+    public void firstStart() {
+        boolean fresh =
+                shop.book().jobs() == 0 && !shop.named() && !shop.journal().readOnly();
+        if (fresh) {
+            FirstStart page = new FirstStart((name, units) -> guarded(() -> {
+                closeOver();
+                shop.rename(name);
+                shop.journal().keepSetting("units", units.name());
+                shop.setYard(shop.yard().in(units));
+                bench.refresh();
+            }));
+            over(page);
+            page.begin();
+        }
+    }
+
     /**
      * While nobody works, shows jobs of the bench to every station out of sight, one after the other: what is opened later is then
      * there at once. Once somebody opens a job, that one stays.

@@ -1,0 +1,109 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Pane;
+import mussel.app.demo.DemoYard;
+import mussel.core.book.LogBook;
+import mussel.core.log.Visit;
+import mussel.store.SqliteJournal;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The book in the real window on the demo: search, lives, twins, due, plan, a file taken in, a tag scanned. */
+class BookJourneyTest extends DemoJourney {
+    private static void settled(Callable<Boolean> there) throws TimeoutException {
+        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, there);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    private static String words(Node node) {
+        StringBuilder words = new StringBuilder();
+        node.lookupAll(".label")
+                .forEach(l -> words.append(((Label) l).getText()).append('\n'));
+        return words.toString();
+    }
+
+    @Test
+    void theLogbookFindsALegAndShowsItsLifeBesideItsTwins() throws TimeoutException {
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        TextField search = robot.lookup("#book-search").query();
+        robot.interact(() -> search.setText("harvester pro"));
+        ListView<LogBook.Found> found = robot.lookup("#found").query();
+        assertThat(found.getItems()).isNotEmpty().allMatch(f -> f.title().startsWith("Sound Harvester"));
+        ListView<Visit> life = robot.lookup("#life-jobs").query();
+        assertThat(life.getItems()).hasSizeGreaterThanOrEqualTo(5);
+        click("#beside-twin");
+        ListView<Visit> twin = robot.lookup("#twin-jobs").query();
+        assertThat(twin.getItems().get(0).leg())
+                .isNotEqualTo(life.getItems().get(0).leg());
+        assertThat(words(robot.lookup("#twin").query())).contains("Sound Harvester", "Water in the oil");
+        robot.interact(() -> search.setText("nothing holds this word"));
+        assertThat(found.getItems()).isEmpty();
+    }
+
+    @Test
+    void dueWorkLivesAndThePlanAreThere() throws TimeoutException {
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        click("#book-page-due");
+        assertThat(words(robot.lookup("#book").query())).contains("Gear oil", "By hours: ", "New gear oil");
+        click("#book-page-lives");
+        settled(() -> words(robot.lookup("#lives-says").query()).contains("They wear out"));
+        assertThat(words(robot.lookup("#lives-says").query()))
+                .contains("Cheapest is to replace at", "The present 24 months");
+        click("#book-page-plan");
+        settled(() -> words(robot.lookup("#plan-first").query()).contains("first bench: "));
+        Pane bars = robot.lookup("#plan-bars").query();
+        assertThat(bars.lookupAll(".plan-bar")).hasSizeGreaterThan(20);
+        assertThat(((Label) robot.lookup("#plan-about").query()).getText()).contains("min on the mean");
+    }
+
+    @Test
+    void aFileIsLookedIntoAndTakenInWhole() throws IOException {
+        Path other = folder.resolve("other.mussel");
+        DemoYard.fill(other, Instant.parse("2026-11-22T09:00:00Z"));
+        Path json = folder.resolve("other.json");
+        try (SqliteJournal journal = SqliteJournal.read(other, Clock.systemUTC())) {
+            new mussel.app.data.Exporter(journal, journal.book())
+                    .export(
+                            mussel.app.data.Exporter.Format.JSON,
+                            json,
+                            java.util.OptionalInt.of(journal.numbers().get(0)),
+                            java.time.LocalDate.of(2026, 11, 22),
+                            Instant.EPOCH);
+        }
+        int before = shop.book().jobs();
+        robot.interact(() -> window.takeInFile(json));
+        assertThat(words(robot.lookup("#take-in-file-page").query())).contains("1 new jobs");
+        click("#take-in-file-do");
+        assertThat(shop.book().jobs()).isEqualTo(before + 1);
+        Path broken = Files.writeString(folder.resolve("broken.json"), "{\"format\":\"mussel-log\",\"jobs\":[");
+        robot.interact(() -> window.takeInFile(broken));
+        assertThat(words(robot.lookup("#take-in-file-page").query())).contains("Nothing of it was taken in", "line 1");
+        assertThat(robot.lookup("#take-in-file-do").query().isDisabled()).isTrue();
+        click("#take-in-file-leave");
+    }
+
+    @Test
+    void aScannedTagOpensTheLifeOfItsLeg() throws TimeoutException {
+        robot.interact(() -> window.showBench());
+        TextField find = robot.lookup("#find").query();
+        robot.interact(() -> find.setText("mussel:leg:demo-Byssus-SINGLE"));
+        settled(() -> !robot.lookup("#life-jobs").queryAll().isEmpty());
+        ListView<Visit> life = robot.lookup("#life-jobs").query();
+        assertThat(life.getItems()).allMatch(v -> v.boat().equals("Byssus"));
+    }
+}

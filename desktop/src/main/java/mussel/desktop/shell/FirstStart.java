@@ -1,0 +1,71 @@
+package mussel.desktop.shell;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.VBox;
+import mussel.core.measure.YardUnits;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Texts;
+
+/** The only questions before the first leg: what the yard is called and what it reads in. */
+final class FirstStart extends VBox {
+    private static final int LONGEST_NAME = 60;
+
+    private final TextField name = new TextField();
+    private YardUnits units = YardUnits.METRIC;
+
+    /** The page; answers with the name and the units. */
+    FirstStart(BiConsumer<String, YardUnits> onDone) {
+        super(12);
+        setId("first-start");
+        getStyleClass().addAll("station", "sheet-over");
+        name.setId("first-name");
+        name.setPromptText("as it stands on your papers");
+        name.setAccessibleText("the yard’s name");
+        Label caption = new Label("The yard’s name");
+        caption.getStyleClass().add("caption");
+        caption.setLabelFor(name);
+        Label refusal = Texts.wrapped("", "refusal");
+        PickRow in = new PickRow(
+                        "first-units",
+                        "It reads in",
+                        List.of(
+                                PickRow.Choice.text("METRIC", "metric: ml, mm, N·m, kPa"),
+                                PickRow.Choice.text("US", "US: fl oz, in, lbf·ft, psi")))
+                .keepsOne()
+                .onPick(u -> units = YardUnits.valueOf(u.orElseThrow()));
+        in.show(Optional.of(units.name()));
+        Button begin = new Button("Begin");
+        begin.setId("first-begin");
+        begin.getStyleClass().add("act");
+        begin.setDefaultButton(true);
+        begin.setOnAction(e -> {
+            String typed = name.getText().strip();
+            if (typed.isEmpty() || typed.length() > LONGEST_NAME) {
+                refusal.setText(
+                        "A name of 1 to " + LONGEST_NAME + " characters goes here; it can be changed in the book.");
+            } else {
+                onDone.accept(typed, units);
+            }
+        });
+        getChildren()
+                .addAll(
+                        Texts.title("Mussel"),
+                        Texts.sentence("Two questions, then the bench is yours. Everything is kept as you make it."),
+                        new VBox(2, caption, name),
+                        in,
+                        refusal,
+                        begin,
+                        Texts.dim(
+                                "Figures can be typed in any unit all the same. The maker’s manual for the exact unit outranks every value shown here."));
+    }
+
+    /** Puts the caret where one begins. */
+    void begin() {
+        name.requestFocus();
+    }
+}
