@@ -49,6 +49,7 @@ public final class Main implements Runnable {
 
     /** Starts Mussel. */
     public static void main(String[] args) {
+        Logging.silent();
         if (args.length == 0 || Arrays.equals(args, new String[] {"demo"})) {
             openAtOnce(args.length > 0);
         }

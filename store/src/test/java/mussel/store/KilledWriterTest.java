@@ -9,21 +9,27 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.LongStream;
 import mussel.core.job.Address;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** Another process writes entries and is killed without warning; every entry it had reported must be there, once. */
 class KilledWriterTest {
     @TempDir
     Path folder;
 
+    /** Four moments, or as many as {@code -Dmussel.kills} says: five hundred take some minutes. */
+    static LongStream moments() {
+        return LongStream.rangeClosed(1, Integer.getInteger("mussel.kills", 4));
+    }
+
     @ParameterizedTest
-    @ValueSource(longs = {1, 2, 3, 4})
+    @MethodSource("moments")
     void everyReportedEntrySurvivesTheKill(long seed) throws IOException, InterruptedException {
         Path file = folder.resolve("killed.mussel");
         Path reports = folder.resolve("reports.txt");
