@@ -11,6 +11,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
@@ -28,6 +30,9 @@ final class SqliteBenchLines implements BenchLines {
     private static final String LINE =
             "SELECT job, leg, boat, position, family, family_name, hours, next, waits, promised, current,"
                     + " states, wet, dye, water, heat, tagged FROM bench_line ";
+
+    /** The sign keeps SQLite from walking the whole index of jobs for what the last few entries answer. */
+    static final String STALE = "SELECT DISTINCT +job FROM entry WHERE seq > (SELECT coalesce(max(upto), 0) FROM ";
 
     private final Rows rows;
     private final SqlWork work;
@@ -73,18 +78,36 @@ final class SqliteBenchLines implements BenchLines {
 
     @Override
     public List<Integer> stale() {
-        return rows.query(
-                "SELECT DISTINCT job FROM entry WHERE seq > (SELECT coalesce(max(upto), 0) FROM bench_line) ORDER BY job",
-                row -> row.getInt(1));
+        return rows.query(STALE + "bench_line) ORDER BY 1", row -> row.getInt(1));
     }
 
     @Override
     public void keep(List<BenchLine> lines) {
         rows.together(() -> {
+            Set<String> legs = new TreeSet<>();
             for (BenchLine line : lines) {
+                legs.add(line.leg().id());
+                legs.addAll(
+                        rows.query("SELECT leg FROM bench_line WHERE job = ?", row -> row.getString(1), line.job()));
                 keep(line);
             }
+            for (String leg : legs) {
+                dueNow(leg);
+            }
         });
+    }
+
+    /** Of each service the last tagged job of the leg that says so; columns beside max() come from its row. A recheck is over once a later job has looked. */
+    private void dueNow(String leg) throws SQLException {
+        rows.update("DELETE FROM due_now WHERE leg = ?", leg);
+        rows.update(
+                "INSERT INTO due_now SELECT leg, what, job, at_hours, on_day FROM"
+                        + " (SELECT l.leg, d.what, max(l.job) AS job, d.at_hours, d.on_day, d.id"
+                        + " FROM bench_line l JOIN bench_due d ON d.job = l.job WHERE l.leg = ? GROUP BY d.what)"
+                        + " WHERE id <> ? OR job = (SELECT max(job) FROM bench_line WHERE leg = ? AND tagged IS NOT NULL)",
+                leg,
+                Due.RECHECK,
+                leg);
     }
 
     private void keep(BenchLine line) throws SQLException {

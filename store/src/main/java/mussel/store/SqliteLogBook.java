@@ -101,9 +101,7 @@ final class SqliteLogBook implements LogBook {
 
     @Override
     public List<Integer> stale() {
-        return rows.query(
-                "SELECT DISTINCT job FROM entry WHERE seq > (SELECT coalesce(max(upto), 0) FROM visit) ORDER BY job",
-                row -> row.getInt(1));
+        return rows.query(SqliteBenchLines.STALE + "visit) ORDER BY 1", row -> row.getInt(1));
     }
 
     @Override
@@ -244,13 +242,8 @@ final class SqliteLogBook implements LogBook {
         Map<String, List<MeterReading>> readings = new HashMap<>();
         return rows
                 .query(
-                        "SELECT l.job, l.leg, l.boat, l.position, l.family, d.what, d.at_hours, d.on_day, d.id FROM bench_due d"
-                                + " JOIN bench_line l ON l.job = d.job"
-                                + " WHERE (l.leg, d.what, l.job) IN (SELECT b.leg, e.what, max(b.job) FROM bench_due e"
-                                + " JOIN bench_line b ON b.job = e.job GROUP BY b.leg, e.what)"
-                                + " AND (d.id <> ? OR l.job = (SELECT max(n.job) FROM bench_line n WHERE n.leg = l.leg"
-                                + " AND n.tagged IS NOT NULL))"
-                                + " ORDER BY d.on_day, l.job LIMIT ?",
+                        "SELECT d.job, d.leg, l.boat, l.position, l.family, d.what, d.at_hours, d.on_day FROM due_now d"
+                                + " JOIN bench_line l ON l.job = d.job ORDER BY d.on_day, d.job LIMIT ?",
                         row -> new Awaiting(
                                 row.getInt(1),
                                 new LegRef(
@@ -264,7 +257,6 @@ final class SqliteLogBook implements LogBook {
                                         row.getDouble(7),
                                         LocalDate.parse(row.getString(8))),
                                 List.of()),
-                        Due.RECHECK,
                         most)
                 .stream()
                 .map(a -> new Awaiting(

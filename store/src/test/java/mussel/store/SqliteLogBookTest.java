@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.book.Filed;
@@ -15,7 +16,10 @@ import mussel.core.book.LogBook;
 import mussel.core.book.LogBook.Found;
 import mussel.core.book.LogBook.Query;
 import mussel.core.book.LogBook.State;
+import mussel.core.job.BenchLine;
 import mussel.core.job.LegRef;
+import mussel.core.job.Station;
+import mussel.core.log.Due;
 import mussel.core.log.MeterReading;
 import mussel.core.log.Visit;
 import org.junit.jupiter.api.AfterEach;
@@ -135,6 +139,43 @@ class SqliteLogBookTest {
         book.file(List.of(filed(job("l1", "Spat Lass"), "l1", "Spat Lass", DAY, true, "oil")));
         assertThat(book.search(Query.of(typed))).hasSizeLessThanOrEqualTo(1);
         assertThat(book.jobs()).isEqualTo(1);
+    }
+
+    private static BenchLine line(int job, String leg, boolean tagged, Due... due) {
+        return new BenchLine(
+                job,
+                new LegRef(leg, "Spat Lass", LegRef.Position.PORT, "tern-60"),
+                "Tern 60",
+                OptionalDouble.empty(),
+                "",
+                "",
+                "",
+                Station.TAG,
+                Map.of(Station.TAG, Station.State.DONE),
+                false,
+                Optional.empty(),
+                tagged ? Optional.of(DAY) : Optional.empty(),
+                List.of(due),
+                Map.of());
+    }
+
+    @Test
+    void dueIsWhatTheLastJobThatSpeaksOfItSays() {
+        int pump = job("l1", "Spat Lass");
+        int oil = job("l1", "Spat Lass");
+        Due recheck = new Due(Due.RECHECK, "Oil recheck", 110, DAY.plusDays(30));
+        Due renewed = new Due("pump", "Water pump", 400, DAY.plusYears(2));
+        Due gear = new Due("gear_oil", "Gear oil", 200, DAY.plusYears(1));
+        Due later = new Due("gear_oil", "Gear oil", 260, DAY.plusDays(400));
+        journal.benchLines().keep(List.of(line(pump, "l1", true, recheck, renewed, gear)));
+        assertThat(book.due(9))
+                .extracting(a -> a.due().what())
+                .containsExactly("Oil recheck", "Gear oil", "Water pump");
+        journal.benchLines().keep(List.of(line(oil, "l1", true, later)));
+        assertThat(book.due(9)).extracting(a -> a.due().atHours()).containsExactly(260.0, 400.0);
+        assertThat(book.due(1)).hasSize(1);
+        journal.benchLines().keep(List.of(line(oil, "l1", false)));
+        assertThat(book.due(9)).extracting(a -> a.due().atHours()).containsExactly(110.0, 200.0, 400.0);
     }
 
     @Test

@@ -44,6 +44,18 @@ CREATE VIRTUAL TABLE search USING fts5 (words, marks, tokenize = 'unicode61 remo
 -- Which interval it is: a recheck is over once a later job has looked.
 ALTER TABLE bench_due ADD COLUMN id TEXT NOT NULL DEFAULT '';
 
+-- What is due now: of each leg and each service the last tagged job that says so.
+CREATE TABLE due_now (
+    leg      TEXT    NOT NULL,
+    what     TEXT    NOT NULL,
+    job      INTEGER NOT NULL,
+    at_hours REAL    NOT NULL,
+    on_day   TEXT    NOT NULL,
+    PRIMARY KEY (leg, what)
+) WITHOUT ROWID;
+
+CREATE INDEX due_now_on ON due_now (on_day, job);
+
 -- A job is known again by the moment it began.
 CREATE INDEX entry_at ON entry (at);
 
