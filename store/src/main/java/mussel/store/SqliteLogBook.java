@@ -251,11 +251,7 @@ final class SqliteLogBook implements LogBook {
                                         row.getString(3),
                                         LegRef.Position.valueOf(row.getString(4)),
                                         row.getString(5)),
-                                new Due(
-                                        row.getString(9),
-                                        row.getString(6),
-                                        row.getDouble(7),
-                                        LocalDate.parse(row.getString(8))),
+                                new Due(row.getString(6), row.getDouble(7), LocalDate.parse(row.getString(8))),
                                 List.of()),
                         most)
                 .stream()
