@@ -1,14 +1,10 @@
 package mussel.bench;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import mussel.app.StationsForBench;
@@ -91,24 +87,7 @@ final class LogBenchmark {
 
     private double opens(Path log) throws IOException, InterruptedException {
         ProcessBuilder process = new ProcessBuilder(home.resolve("mussel").toString(), "--log", log.toString());
-        process.environment()
-                .putAll(Map.of(
-                        "MUSSEL_JAVA_OPTS",
-                        "-Dmussel.startup=once",
-                        "XDG_DATA_HOME",
-                        log.getParent().toString()));
-        process.redirectError(ProcessBuilder.Redirect.DISCARD);
-        Process running = process.start();
-        double ms = Double.NaN;
-        try (BufferedReader out =
-                new BufferedReader(new InputStreamReader(running.getInputStream(), StandardCharsets.UTF_8))) {
-            for (String line = out.readLine(); line != null; line = out.readLine()) {
-                if (line.startsWith("ready_ms ")) {
-                    ms = Double.parseDouble(line.substring("ready_ms ".length()));
-                }
-            }
-        }
-        running.waitFor();
-        return ms;
+        process.environment().put("MUSSEL_JAVA_OPTS", "-Dmussel.startup=once");
+        return StartBenchmark.ready(process, log.getParent());
     }
 }

@@ -78,7 +78,8 @@ final class StartBenchmark {
         }
     }
 
-    private static double ready(ProcessBuilder process, Path data) throws IOException, InterruptedException {
+    /** Runs it with that data folder and answers with what it says of when its window was ready (ms). */
+    static double ready(ProcessBuilder process, Path data) throws IOException, InterruptedException {
         process.environment().putAll(Map.of("XDG_DATA_HOME", data.toString(), "GDK_GL", "disable"));
         process.redirectError(ProcessBuilder.Redirect.DISCARD);
         Process running = process.start();

@@ -36,6 +36,8 @@ final class DuePage implements BookPage {
     private static final int MOST = 400;
     private static final int MOST_SHOWN = 60;
     private static final double SIDE = 430;
+    private static final double LEAST_SIDE = 340;
+    private static final double LEAST_LIST = 620;
     private static final double MOST_TANK_ML = 2_000_000;
 
     private final Workshop shop;
@@ -68,8 +70,10 @@ final class DuePage implements BookPage {
         layUp.getStyleClass().add("side");
         ScrollPane side = new ScrollPane(layUp);
         side.setFitToWidth(true);
-        side.setMinWidth(SIDE);
+        side.setMinWidth(LEAST_SIDE);
+        side.setPrefWidth(SIDE);
         side.setMaxWidth(SIDE);
+        left.setMinWidth(LEAST_LIST);
         side.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         page.getChildren().addAll(left, side);
     }

@@ -13,6 +13,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mussel.core.book.LogBook;
 import mussel.core.book.LogBook.Found;
@@ -64,6 +65,7 @@ final class LogbookPage implements BookPage {
         left.setPrefWidth(LIST_WIDTH);
         left.setMaxWidth(LIST_WIDTH);
         beside.setId("beside-twin");
+        beside.setMinWidth(Region.USE_PREF_SIZE);
         beside.setOnAction(e -> besideTwin());
         life.beside(beside);
         for (LegLife each : List.of(life, twin)) {
