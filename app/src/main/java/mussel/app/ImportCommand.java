@@ -38,7 +38,9 @@ final class ImportCommand implements Callable<Integer> {
         Workshop shop = Yards.open(
                 main.log(), clock, Families.load(DataFolder.families()).sheets());
         try (var journal = shop.journal()) {
-            Incoming incoming = new Importer(journal, DataFolder.path(), clock).look(file.toAbsolutePath());
+            Incoming incoming = new Importer(journal, DataFolder.path(), clock)
+                    .look(file.toAbsolutePath())
+                    .get();
             PrintWriter err = spec.commandLine().getErr();
             incoming.refused().forEach(why -> err.println(file.getFileName() + ": " + why));
             incoming.says().forEach(spec.commandLine().getOut()::println);

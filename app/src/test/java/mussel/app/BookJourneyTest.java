@@ -30,6 +30,11 @@ class BookJourneyTest extends DemoJourney {
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    private void takeIn(Path file) throws TimeoutException {
+        robot.interact(() -> window.takeInFile(file));
+        settled(() -> window.lookup("#take-in-file-page") != null);
+    }
+
     private static String words(Node node) {
         StringBuilder words = new StringBuilder();
         node.lookupAll(".label")
@@ -72,7 +77,7 @@ class BookJourneyTest extends DemoJourney {
     }
 
     @Test
-    void aFileIsLookedIntoAndTakenInWhole() throws IOException {
+    void aFileIsLookedIntoAndTakenInWhole() throws IOException, TimeoutException {
         Path other = folder.resolve("other.mussel");
         DemoYard.fill(other, Instant.parse("2026-11-22T09:00:00Z"));
         Path json = folder.resolve("other.json");
@@ -86,12 +91,12 @@ class BookJourneyTest extends DemoJourney {
                             Instant.EPOCH);
         }
         int before = shop.book().jobs();
-        robot.interact(() -> window.takeInFile(json));
+        takeIn(json);
         assertThat(words(robot.lookup("#take-in-file-page").query())).contains("1 new jobs");
         click("#take-in-file-do");
         assertThat(shop.book().jobs()).isEqualTo(before + 1);
         Path broken = Files.writeString(folder.resolve("broken.json"), "{\"format\":\"mussel-log\",\"jobs\":[");
-        robot.interact(() -> window.takeInFile(broken));
+        takeIn(broken);
         assertThat(words(robot.lookup("#take-in-file-page").query())).contains("Nothing of it was taken in", "line 1");
         assertThat(robot.lookup("#take-in-file-do").query().isDisabled()).isTrue();
         click("#take-in-file-leave");

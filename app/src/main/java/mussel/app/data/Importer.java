@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import mussel.core.book.LogCopy;
 import mussel.core.book.Merge;
 import mussel.core.job.Journal;
@@ -43,12 +44,14 @@ public final class Importer {
         this.clock = clock;
     }
 
-    /** What is in a file, and what it would change. */
-    public Incoming look(Path file) {
+    /**
+     * Reads a file, on any thread, and answers with what tells how it would change the log; that one is asked on the log's own thread.
+     */
+    public Supplier<Incoming> look(Path file) {
         String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
         try {
             if (!Files.isRegularFile(file)) {
-                return Incoming.refused(file, List.of("is no file"));
+                return refused(file, List.of("is no file"));
             }
             if (name.endsWith(Backups.ENDING)) {
                 return backup(file);
@@ -59,7 +62,7 @@ public final class Importer {
             if (name.endsWith(".yaml") || name.endsWith(".yml")) {
                 return sheet(file);
             }
-            return Incoming.refused(
+            return refused(
                     file,
                     List.of(
                             name.endsWith(".csv")
@@ -67,8 +70,12 @@ public final class Importer {
                                     : "is of a kind Mussel does not read: it takes logs (.json), backups ("
                                             + Backups.ENDING + ") and sheets (.yaml, .json)"));
         } catch (IOException e) {
-            return Incoming.refused(file, List.of("cannot be read: " + e.getMessage()));
+            return refused(file, List.of("cannot be read: " + e.getMessage()));
         }
+    }
+
+    private static Supplier<Incoming> refused(Path file, List<String> why) {
+        return () -> Incoming.refused(file, why);
     }
 
     private static boolean isLog(Path file) throws IOException {
@@ -77,12 +84,12 @@ public final class Importer {
         }
     }
 
-    private Incoming log(Path file) throws IOException {
+    private Supplier<Incoming> log(Path file) throws IOException {
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
             Read<LogCopy> read = LogJson.read(in);
             return read.value()
-                    .map(copy -> merge(file, copy))
-                    .orElseGet(() -> Incoming.refused(file, told(read.problems())));
+                    .<Supplier<Incoming>>map(copy -> () -> merge(file, copy))
+                    .orElseGet(() -> refused(file, told(read.problems())));
         }
     }
 
@@ -93,15 +100,16 @@ public final class Importer {
     }
 
     /** A backup brings what the log does not have; nothing that is here goes. */
-    private Incoming backup(Path file) throws IOException {
+    private Supplier<Incoming> backup(Path file) throws IOException {
         Path unpacked = Files.createTempFile("mussel", ".log");
         try {
             Backups.unpack(file, unpacked);
             try (SqliteJournal inside = SqliteJournal.read(unpacked, clock)) {
-                return merge(file, new LogCopy(inside.settings(), inside.all()));
+                LogCopy copy = new LogCopy(inside.settings(), inside.all());
+                return () -> merge(file, copy);
             }
         } catch (JournalException e) {
-            return Incoming.refused(file, List.of(e.getMessage()));
+            return refused(file, List.of(e.getMessage()));
         } finally {
             Files.deleteIfExists(unpacked);
         }
@@ -120,14 +128,14 @@ public final class Importer {
         merge.settings().forEach(journal::keepSetting);
     }
 
-    private Incoming sheet(Path file) throws IOException {
+    private Supplier<Incoming> sheet(Path file) throws IOException {
         if (Files.size(file) > MOST_BYTES) {
-            return Incoming.refused(file, List.of("is larger than 8 MB; a sheet fits in far less"));
+            return refused(file, List.of("is larger than 8 MB; a sheet fits in far less"));
         }
         byte[] bytes = Files.readAllBytes(file);
         Read<JsonNode> tree = Yaml.tree(bytes);
         if (tree.value().isEmpty()) {
-            return Incoming.refused(file, told(tree.problems()));
+            return refused(file, told(tree.problems()));
         }
         JsonNode root = tree.value().get();
         if (root.has("steps") || root.has("gearcase") || root.has("construction")) {
@@ -154,10 +162,10 @@ public final class Importer {
         return problems.none() ? read : new Read<>(java.util.Optional.empty(), problems.list());
     }
 
-    private <T> Incoming kept(
+    private <T> Supplier<Incoming> kept(
             Path file, byte[] bytes, Read<T> read, Function<T, String> name, Function<T, String> what) {
         if (read.value().isEmpty()) {
-            return Incoming.refused(file, told(read.problems()));
+            return refused(file, told(read.problems()));
         }
         T value = read.value().get();
         Path target = dataFolder.resolve(name.apply(value));
@@ -167,7 +175,7 @@ public final class Importer {
                 : "The yard has none of its own yet.";
         says.add("A " + what.apply(value) + ". " + replaces);
         says.add("It counts from the next start on.");
-        return new Incoming(file, says, List.of(), true, () -> keep(bytes, target));
+        return () -> new Incoming(file, says, List.of(), true, () -> keep(bytes, target));
     }
 
     private static void keep(byte[] bytes, Path target) {

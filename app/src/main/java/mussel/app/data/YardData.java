@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.function.Supplier;
 import mussel.core.job.Assessment;
 import mussel.desktop.desk.Incoming;
 import mussel.desktop.desk.Workshop;
@@ -63,7 +64,7 @@ public final class YardData implements Workshop.Data {
     }
 
     @Override
-    public Incoming look(Path file) {
+    public Supplier<Incoming> look(Path file) {
         return new Importer(journal, dataFolder, clock).look(file);
     }
 

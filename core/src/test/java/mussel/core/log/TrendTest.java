@@ -40,7 +40,7 @@ class TrendTest {
                         visit(3, 2024, 0.031), visit(1, 2022, 0.010), visit(2, 2023, 0.020), visit(4, 2025, 0.041)))
                 .get(0);
         assertThat(trend.points()).extracting(p -> p.visit().job()).containsExactly(1, 2, 3, 4);
-        assertThat(trend.says()).startsWith("Last 4.1 %. Rising by 1.03 % a year");
+        assertThat(trend.says()).startsWith("Last 4.1 %. Rising by 1.04 % a year");
     }
 
     @Test

@@ -5,16 +5,17 @@ import java.util.function.Consumer;
 import javafx.concurrent.Task;
 
 /** Work off the interface thread, answered on it; a later question makes an earlier answer void. */
-final class Aside {
+public final class Aside {
     private final Consumer<String> trouble;
     private Task<?> running;
 
     /** Troubles are told in a sentence. */
-    Aside(Consumer<String> trouble) {
+    public Aside(Consumer<String> trouble) {
         this.trouble = trouble;
     }
 
-    <T> void ask(Callable<T> work, Consumer<T> answer) {
+    /** Does work and answers, unless something else was asked meanwhile. */
+    public <T> void ask(Callable<T> work, Consumer<T> answer) {
         cancel();
         Task<T> task = new Task<>() {
             @Override

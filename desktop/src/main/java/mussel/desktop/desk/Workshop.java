@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import mussel.core.book.BenchPlan;
 import mussel.core.book.Filed;
@@ -151,8 +152,8 @@ public final class Workshop {
         /** The automatic backups, the latest first, in words. */
         List<String> backups();
 
-        /** Looks into a file and says what taking it in would change. */
-        Incoming look(Path file);
+        /** Reads a file, on any thread; what it answers with is asked on the interface thread and says what would change. */
+        Supplier<Incoming> look(Path file);
 
         /** Prints the tag of a leg. */
         void tag(Assessment job, Path file);

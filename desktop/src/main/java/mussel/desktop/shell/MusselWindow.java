@@ -30,6 +30,7 @@ import mussel.core.job.JournalException;
 import mussel.core.job.Station;
 import mussel.core.measure.YardUnits;
 import mussel.desktop.bench.BenchView;
+import mussel.desktop.book.Aside;
 import mussel.desktop.book.BookView;
 import mussel.desktop.book.TakeInPage;
 import mussel.desktop.desk.Desk;
@@ -60,6 +61,7 @@ public final class MusselWindow extends StackPane {
     private final HBox benchHeader = new HBox(14);
     private final HBox bookHeader = new HBox(14);
     private Optional<BookView> book = Optional.empty();
+    private final Aside reading = new Aside(this::tell);
     private final Pages body = new Pages();
     private final Label trouble = Texts.wrapped("", "trouble");
     private Optional<JobHeader> jobHeader = Optional.empty();
@@ -183,22 +185,29 @@ public final class MusselWindow extends StackPane {
         bookHeader.getChildren().setAll(back, view.tiles(), spring(), looks());
     }
 
-    /** Looks into a file, as one dropped onto the window, and asks whether to take it in. */
+    /** Reads a file off the interface thread, as one dropped onto the window, and asks whether to take it in. */
     public void takeInFile(Path file) {
-        guarded(() -> {
-            Incoming incoming = shop.data().look(file);
-            over(new TakeInPage(
-                    incoming,
-                    () -> {
-                        closeOver();
-                        guarded(() -> {
-                            incoming.take().run();
-                            tell("Taken in: " + file.getFileName() + ".");
-                            showBench();
-                        });
-                    },
-                    this::closeOver));
-        });
+        tell("Looking into " + file.getFileName() + "…");
+        reading.ask(
+                () -> shop.data().look(file),
+                looked -> guarded(() -> {
+                    tell("");
+                    preview(looked.get());
+                }));
+    }
+
+    private void preview(Incoming incoming) {
+        over(new TakeInPage(
+                incoming,
+                () -> {
+                    closeOver();
+                    guarded(() -> {
+                        incoming.take().run();
+                        tell("Taken in: " + incoming.file().getFileName() + ".");
+                        showBench();
+                    });
+                },
+                this::closeOver));
     }
 
     /** Files dropped anywhere where no station takes them itself. */

@@ -7,6 +7,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Supplier;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
@@ -67,8 +68,8 @@ public final class TestShop {
         }
 
         @Override
-        public Incoming look(Path file) {
-            return Incoming.refused(file, List.of("no files here"));
+        public Supplier<Incoming> look(Path file) {
+            return () -> Incoming.refused(file, List.of("no files here"));
         }
 
         @Override

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import mussel.core.book.LogCopy;
+import mussel.exchange.record.Mutations;
 import mussel.exchange.record.Read;
 import org.junit.jupiter.api.Test;
 

@@ -1,18 +1,19 @@
-package mussel.exchange.log;
+package mussel.exchange.record;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Random;
 
 /** Files as bad disks, editors and mail programs leave them. */
-final class Mutations {
+public final class Mutations {
     private static final String[] WORDS = {
         "null", "-1", "1e999", "\"\"", "[]", "{}", "true", "\u0000", "\"entries\"", "9999999999"
     };
 
     private Mutations() {}
 
-    static byte[] of(byte[] sound, Random random) {
+    /** A few changes to a sound file. */
+    public static byte[] of(byte[] sound, Random random) {
         byte[] bytes = sound.clone();
         int times = 1 + random.nextInt(3);
         for (int i = 0; i < times && bytes.length > 2; i++) {
