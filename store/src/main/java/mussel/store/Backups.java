@@ -169,7 +169,7 @@ public final class Backups {
 
     /** A copy of the journal as it stands, while others may be writing. */
     private void copyLog(Path copy) {
-        try (Connection reading = SqliteJournal.connect(log, "?mode=ro");
+        try (Connection reading = SqliteJournal.reading(log);
                 Statement statement = reading.createStatement()) {
             statement.execute("VACUUM INTO '" + copy.toString().replace("'", "''") + "'");
         } catch (SQLException e) {

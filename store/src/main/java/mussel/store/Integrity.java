@@ -37,7 +37,7 @@ public record Integrity(int jobs, long entries, int pictures, int stale, List<St
      */
     public static Integrity of(Path log, Clock clock) {
         List<String> troubles = new ArrayList<>();
-        try (Connection reading = SqliteJournal.connect(log.toAbsolutePath(), "?mode=ro")) {
+        try (Connection reading = SqliteJournal.reading(log.toAbsolutePath())) {
             new Rows(reading, new SqlWork(true))
                     .query("PRAGMA integrity_check", row -> row.getString(1)).stream()
                             .filter(says -> !says.equals("ok"))

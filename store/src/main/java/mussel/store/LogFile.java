@@ -73,7 +73,7 @@ final class LogFile {
         }
     }
 
-    private static boolean hasPendingLog(Path file) throws IOException {
+    static boolean hasPendingLog(Path file) throws IOException {
         Path wal = file.resolveSibling(file.getFileName() + "-wal");
         return Files.exists(wal) && Files.size(wal) > 0;
     }

@@ -117,7 +117,7 @@ public final class SqliteJournal implements Journal {
             throw new JournalException("The logbook " + path
                     + " is of an earlier Mussel. Open it once in the window, which brings it up to date.");
         }
-        return new SqliteJournal(path, connect(path, "?mode=ro"), Optional.empty(), clock);
+        return new SqliteJournal(path, reading(path), Optional.empty(), clock);
     }
 
     private static FileChannel lock(Path file) {
@@ -203,7 +203,29 @@ public final class SqliteJournal implements Journal {
         }
     }
 
-    static Connection connect(Path file, String mode) {
+    /**
+     * A connection that cannot write. Where even the files beside the log cannot be made, as on a full disk or a share for reading, the log
+     * is read as it lies, unless entries wait in its write-ahead file.
+     */
+    static Connection reading(Path file) {
+        try {
+            Connection connection = connect(file, "?mode=ro");
+            try (Statement probe = connection.createStatement()) {
+                probe.executeQuery("SELECT count(*) FROM sqlite_master").close();
+                return connection;
+            } catch (SQLException e) {
+                connection.close();
+                if (LogFile.hasPendingLog(file)) {
+                    throw e;
+                }
+                return connect(file, "?immutable=1");
+            }
+        } catch (SQLException | IOException e) {
+            throw new JournalException("The logbook " + file + " cannot be opened: " + SqlWork.plain(e) + ".", e);
+        }
+    }
+
+    private static Connection connect(Path file, String mode) {
         try {
             boolean reading = !mode.isEmpty();
             Connection connection =

@@ -280,7 +280,7 @@ final class SqliteLogBook implements LogBook {
 
     @Override
     public <T> T aside(Function<LogBook, T> ask) {
-        try (Connection own = SqliteJournal.connect(file, "?mode=ro")) {
+        try (Connection own = SqliteJournal.reading(file)) {
             return ask.apply(new SqliteLogBook(file, own, new SqlWork(true)));
         } catch (SQLException e) {
             throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);

@@ -174,6 +174,16 @@ class BackupsTest {
         }
     }
 
+    /** As on a medium for reading only: not even the files beside the log can be made. */
+    @Test
+    void aLogIsReadAsItLiesWhereNothingCanBeMadeBesideIt() throws Exception {
+        Files.createDirectory(log.resolveSibling(log.getFileName() + "-shm"));
+        try (SqliteJournal journal = SqliteJournal.openOrRead(log, CLOCK)) {
+            assertThat(journal.readOnly()).isTrue();
+            assertThat(journal.entries(1)).hasSize(2);
+        }
+    }
+
     @Test
     void aCheckFindsAnEntryThatCannotBeRead() throws Exception {
         try (var db = DriverManager.getConnection("jdbc:sqlite:" + log);
