@@ -177,7 +177,11 @@ class BackupsTest {
     /** As on a medium for reading only: not even the files beside the log can be made. */
     @Test
     void aLogIsReadAsItLiesWhereNothingCanBeMadeBesideIt() throws Exception {
-        Files.createDirectory(log.resolveSibling(log.getFileName() + "-shm"));
+        for (String beside : List.of("-shm", ".lock")) {
+            Path there = log.resolveSibling(log.getFileName() + beside);
+            Files.deleteIfExists(there);
+            Files.createDirectory(there);
+        }
         try (SqliteJournal journal = SqliteJournal.openOrRead(log, CLOCK)) {
             assertThat(journal.readOnly()).isTrue();
             assertThat(journal.entries(1)).hasSize(2);
