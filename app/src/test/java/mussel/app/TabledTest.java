@@ -64,8 +64,8 @@ class TabledTest {
 
     @Test
     void aHugeFileIsRefusedUnread() throws IOException {
-        Files.write(folder.resolve(Tabled.FILE), new byte[2 * 1024 * 1024]);
-        assertThat(Tabled.load(folder).refused()).singleElement().asString().contains("1 MB");
+        Files.write(folder.resolve(Tabled.FILE), new byte[9 * 1024 * 1024]);
+        assertThat(Tabled.load(folder).refused()).singleElement().asString().contains("larger than 8 MB");
     }
 
     @Test
