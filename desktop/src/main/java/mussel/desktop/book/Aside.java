@@ -2,7 +2,10 @@ package mussel.desktop.book;
 
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import javafx.concurrent.Task;
+import mussel.core.job.JournalException;
 
 /** Work off the interface thread, answered on it; a later question makes an earlier answer void. */
 public final class Aside {
@@ -25,10 +28,19 @@ public final class Aside {
         };
         running = task;
         task.setOnSucceeded(e -> answer.accept(task.getValue()));
-        task.setOnFailed(e -> trouble.accept(String.valueOf(task.getException().getMessage())));
+        task.setOnFailed(e -> trouble.accept(sentence(task.getException())));
         Thread thread = new Thread(task, "book");
         thread.setDaemon(true);
         thread.start();
+    }
+
+    /** What a technician can read of it; the rest goes into the log file. */
+    private static String sentence(Throwable failure) {
+        if (failure instanceof JournalException) {
+            return failure.getMessage();
+        }
+        Logger.getLogger("mussel").log(Level.SEVERE, "In the book", failure);
+        return "That could not be worked out. The log in the data folder says more.";
     }
 
     /** Whether something is still at work. */

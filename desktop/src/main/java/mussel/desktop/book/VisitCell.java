@@ -59,7 +59,7 @@ final class VisitCell extends ListCell<Visit> {
             said.add(String.join(", ", visit.looks()) + measures(visit));
         }
         if (!visit.done().isEmpty()) {
-            said.add("Done: " + String.join(", ", visit.done()));
+            said.add((visit.tagged().isPresent() ? "Done: " : "To be done: ") + String.join(", ", visit.done()));
         }
         for (Visit.Expectation each : visit.expected()) {
             String expected = "Expected " + Display.percent(each.probability()) + ": " + each.title();

@@ -144,9 +144,11 @@ public final class MusselWindow extends StackPane {
     private void found(TextField find, String text) {
         if (text.startsWith(LEG_CODE) && text.length() > LEG_CODE.length()) {
             scanned.setOnFinished(e -> {
-                String leg = find.getText().substring(LEG_CODE.length()).strip();
-                find.clear();
-                showBook(Optional.of(leg));
+                String code = find.getText();
+                if (code.startsWith(LEG_CODE)) {
+                    find.clear();
+                    showBook(Optional.of(code.substring(LEG_CODE.length()).strip()));
+                }
             });
             scanned.playFromStart();
         } else {
