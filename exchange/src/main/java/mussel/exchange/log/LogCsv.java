@@ -37,7 +37,7 @@ public final class LogCsv {
                 "runs in",
                 "sand",
                 "water in oil (share)",
-                "done",
+                "goals",
                 "found",
                 "simulated readings",
                 "complaint");
