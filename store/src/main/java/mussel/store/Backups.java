@@ -2,7 +2,6 @@ package mussel.store;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -22,6 +21,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import java.util.zip.CRC32;
+import java.util.zip.CheckedInputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
@@ -217,18 +218,37 @@ public final class Backups {
             if (entry == null) {
                 throw new JournalException(backup + " is no backup of Mussel. Nothing was changed.");
             }
-            try (InputStream in = zip.getInputStream(entry)) {
-                Files.copy(in, into, StandardCopyOption.REPLACE_EXISTING);
-            }
-            if (LogFile.inspect(into) == 0) {
-                throw new JournalException(backup + " holds an empty journal. Nothing was changed.");
-            }
+            copy(zip, entry, into);
+            sound(backup, into);
             return into;
         } catch (ZipException e) {
             throw new JournalException(backup + " is no backup of Mussel, or a damaged one. Nothing was changed.", e);
         } catch (IOException e) {
             throw new JournalException(backup + " cannot be read: " + e.getMessage() + ". Nothing was changed.", e);
         }
+    }
+
+    /** Copies one file out of a backup, whose sum must be right: a zip file is read without anybody comparing it. */
+    private static void copy(ZipFile zip, ZipEntry entry, Path into) throws IOException {
+        CRC32 sum = new CRC32();
+        try (InputStream in = new CheckedInputStream(zip.getInputStream(entry), sum)) {
+            Files.copy(in, into, StandardCopyOption.REPLACE_EXISTING);
+        }
+        if (sum.getValue() != entry.getCrc()) {
+            throw new ZipException("the sum of " + entry.getName() + " is wrong");
+        }
+    }
+
+    private static void sound(Path backup, Path unpacked) {
+        try {
+            if (LogFile.inspect(unpacked) > 0) {
+                return;
+            }
+        } catch (JournalException e) {
+            throw new JournalException(
+                    backup + " holds no logbook this program reads, or a damaged one. Nothing was changed.", e);
+        }
+        throw new JournalException(backup + " holds an empty journal. Nothing was changed.");
     }
 
     /**
@@ -270,10 +290,7 @@ public final class Backups {
                 Path name = Path.of(entry.getName()).getFileName();
                 Files.createDirectories(pictures);
                 if (!Files.exists(pictures.resolve(name))) {
-                    try (InputStream in = zip.getInputStream(entry);
-                            OutputStream out = Files.newOutputStream(pictures.resolve(name))) {
-                        in.transferTo(out);
-                    }
+                    copy(zip, entry, pictures.resolve(name));
                 }
             }
         }

@@ -130,8 +130,9 @@ class BackupsTest {
         Path travels = folder.resolve("yard" + Backups.ENDING);
         Backups.of(log, CLOCK).everything(travels);
         byte[] sound = Files.readAllBytes(travels);
+        byte[] inside = Files.readAllBytes(Backups.unpack(travels, folder.resolve("sound.mussel")));
         Random random = new Random(3);
-        for (int i = 0; i < 300; i++) {
+        for (int i = 0; i < Integer.getInteger("mussel.mutations", 300); i++) {
             byte[] bytes =
                     java.util.Arrays.copyOf(sound, random.nextBoolean() ? sound.length : random.nextInt(sound.length));
             if (bytes.length > 0) {
@@ -139,7 +140,8 @@ class BackupsTest {
             }
             Path damaged = Files.write(folder.resolve("damaged" + Backups.ENDING), bytes);
             try {
-                Backups.unpack(damaged, folder.resolve("out.mussel"));
+                assertThat(Backups.unpack(damaged, folder.resolve("out.mussel")))
+                        .hasBinaryContent(inside);
             } catch (JournalException e) {
                 assertThat(e).hasMessageContaining("damaged").hasMessageNotContaining("Exception");
             }
