@@ -36,7 +36,7 @@ final class DuePage implements BookPage {
     private static final int MOST = 400;
     private static final int MOST_SHOWN = 60;
     private static final double SIDE = 430;
-    private static final double LEAST_SIDE = 340;
+    private static final double LEAST_SIDE = 396;
     private static final double LEAST_LIST = 570;
     private static final double MOST_TANK_ML = 2_000_000;
 
