@@ -9,32 +9,66 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.LongStream;
+import java.util.stream.IntStream;
 import mussel.core.job.Address;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.MethodSource;
 
-/** Another process writes entries and is killed without warning; every entry it had reported must be there, once. */
+/**
+ * Another process writes entries and is killed without warning, again and again on one log: every entry it had reported
+ * must be there, once, and the next writer goes on from there.
+ */
 class KilledWriterTest {
+    /** Eight moments, or as many as {@code -Dmussel.kills} says: five hundred take some minutes. */
+    private static final int KILLS = Integer.getInteger("mussel.kills", 8);
+
+    private static final int LONGEST_MICROS = 250_000;
+
     @TempDir
     Path folder;
 
-    /** Four moments, or as many as {@code -Dmussel.kills} says: five hundred take some minutes. */
-    static LongStream moments() {
-        return LongStream.rangeClosed(1, Integer.getInteger("mussel.kills", 4));
-    }
-
-    @ParameterizedTest
-    @MethodSource("moments")
-    void everyReportedEntrySurvivesTheKill(long seed) throws IOException, InterruptedException {
+    @Test
+    void everyReportedEntrySurvivesEveryKill() throws IOException, InterruptedException {
         Path file = folder.resolve("killed.mussel");
         Path reports = folder.resolve("reports.txt");
-        Process writer = new ProcessBuilder(
+        Random random = new Random(KILLS);
+        int safe = 0;
+        for (int kill = 0; kill < KILLS; kill++) {
+            Process writer = writing(file, reports);
+            while (lines(reports).isEmpty() && !writer.waitFor(2, TimeUnit.MILLISECONDS)) {
+                continue;
+            }
+            TimeUnit.MICROSECONDS.sleep(random.nextInt(LONGEST_MICROS));
+            assertThat(writer.isAlive()).as("the writer still writes").isTrue();
+            writer.destroyForcibly().waitFor();
+            List<String> reported = lines(reports);
+            int last = Integer.parseInt(reported.get(reported.size() - 1));
+            assertThat(reported).as("goes on where the log ends").first().isEqualTo(String.valueOf(safe + 1));
+
+            try (SqliteJournal journal = SqliteJournal.open(file, Clock.systemUTC())) {
+                List<Entry> entries = journal.entries(1);
+                assertThat(entries).as("kill %d", kill).hasSizeBetween(last + 1, last + 2);
+                for (int i = Math.max(1, safe); i < entries.size(); i++) {
+                    assertThat(entries.get(i).fact()).isEqualTo(Writer.reading(i));
+                }
+                safe = entries.size() - 1;
+            }
+        }
+        try (SqliteJournal journal = SqliteJournal.open(file, Clock.systemUTC())) {
+            assertThat(journal.entries(1).stream().skip(1).map(Entry::fact))
+                    .containsExactlyElementsOf(IntStream.rangeClosed(1, safe)
+                            .mapToObj(Writer::reading)
+                            .toList());
+        }
+    }
+
+    private static Process writing(Path file, Path reports) throws IOException {
+        return new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-XX:TieredStopAtLevel=1",
                         "-cp",
                         System.getProperty("java.class.path"),
                         Writer.class.getName(),
@@ -42,28 +76,18 @@ class KilledWriterTest {
                 .redirectOutput(reports.toFile())
                 .redirectError(ProcessBuilder.Redirect.DISCARD)
                 .start();
-        int wanted = 5 + new Random(seed).nextInt(120);
-        while (reported(reports) < wanted && !writer.waitFor(5, TimeUnit.MILLISECONDS)) {
-            continue;
-        }
-        writer.destroyForcibly().waitFor();
-        int reported = reported(reports);
-
-        try (SqliteJournal journal = SqliteJournal.open(file, Clock.systemUTC())) {
-            List<Entry> entries = journal.entries(1);
-            assertThat(reported).isGreaterThanOrEqualTo(wanted);
-            assertThat(entries).hasSizeBetween(reported + 1, reported + 2);
-            for (int i = 1; i < entries.size(); i++) {
-                assertThat(entries.get(i).fact()).isEqualTo(Writer.reading(i));
-            }
-        }
     }
 
-    private static int reported(Path reports) throws IOException {
-        return Files.exists(reports) ? Files.readAllLines(reports).size() : 0;
+    /** The whole lines reported so far: one that was cut by the kill does not count. */
+    private static List<String> lines(Path reports) throws IOException {
+        if (!Files.exists(reports)) {
+            return List.of();
+        }
+        String text = Files.readString(reports);
+        return text.substring(0, text.lastIndexOf('\n') + 1).lines().toList();
     }
 
-    /** Writes readings until it is killed, reporting each one once it is safe. */
+    /** Goes on writing readings where the log ends until it is killed, reporting each one once it is safe. */
     static final class Writer {
         private Writer() {}
 
@@ -73,9 +97,11 @@ class KilledWriterTest {
 
         public static void main(String[] args) {
             SqliteJournal journal = SqliteJournal.open(Path.of(args[0]), Clock.systemUTC());
-            int job = journal.open(new LegRef("l1", "Byssus", LegRef.Position.SINGLE, "wren-8"), "a")
-                    .job();
-            for (int i = 1; i < 100_000; i++) {
+            int job = 1;
+            if (journal.entries(job).isEmpty()) {
+                journal.open(new LegRef("l1", "Byssus", LegRef.Position.SINGLE, "wren-8"), "a");
+            }
+            for (int i = journal.entries(job).size(); i < 100_000; i++) {
                 journal.append(job, "a", reading(i));
                 System.out.println(i);
                 System.out.flush();
