@@ -1,16 +1,13 @@
 package mussel.app;
 
 import java.io.PrintWriter;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.Callable;
-import mussel.app.data.Importer;
 import mussel.desktop.desk.Incoming;
 import mussel.desktop.desk.Workshop;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.ParentCommand;
 import picocli.CommandLine.Spec;
 
@@ -23,11 +20,8 @@ final class ImportCommand implements Callable<Integer> {
     @ParentCommand
     private Main main;
 
-    @Parameters(paramLabel = "FILE", description = "what to take in")
-    private Path file;
-
-    @Option(names = "--dry-run", description = "only says what would change")
-    private boolean dryRun;
+    @Mixin
+    private IncomingFile file = new IncomingFile();
 
     @Spec
     private CommandSpec spec;
@@ -37,18 +31,23 @@ final class ImportCommand implements Callable<Integer> {
         Clock clock = Clock.systemDefaultZone();
         Workshop shop = Yards.open(
                 main.log(), clock, Families.load(DataFolder.families()).sheets());
-        try (var journal = shop.journal()) {
-            Incoming incoming = new Importer(journal, DataFolder.path(), clock)
-                    .look(file.toAbsolutePath())
-                    .get();
-            PrintWriter err = spec.commandLine().getErr();
-            incoming.refused().forEach(why -> err.println(file.getFileName() + ": " + why));
-            incoming.says().forEach(spec.commandLine().getOut()::println);
-            if (incoming.sound() && !dryRun && incoming.changes()) {
-                incoming.take().run();
-                shop.refreshBench();
-            }
-            return incoming.sound() ? 0 : 2;
+        try {
+            return takeIn(shop);
+        } finally {
+            shop.journal().close();
         }
+    }
+
+    private int takeIn(Workshop shop) {
+        Incoming incoming = shop.data().look(file.path());
+        PrintWriter err = spec.commandLine().getErr();
+        incoming.refused().forEach(why -> err.println(file.path().getFileName() + ": " + why));
+        incoming.says().forEach(spec.commandLine().getOut()::println);
+        if (incoming.sound() && !file.dryRun() && incoming.changes()) {
+            incoming.take().run();
+            incoming.then().run();
+            shop.fileEverything();
+        }
+        return incoming.sound() ? 0 : 2;
     }
 }

@@ -224,7 +224,7 @@ public final class MusselApp extends Application {
     @Override
     public void stop() {
         if (window != null) {
-            window.leave();
+            window.close();
         }
         if (shop != null) {
             shop.journal().close();

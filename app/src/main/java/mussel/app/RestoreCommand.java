@@ -1,22 +1,17 @@
 package mussel.app;
 
-import java.io.IOException;
 import java.io.PrintWriter;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.concurrent.Callable;
 import mussel.core.book.LogCopy;
 import mussel.core.book.Merge;
-import mussel.core.job.JournalException;
 import mussel.store.Backups;
 import mussel.store.SqliteJournal;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.ParentCommand;
 import picocli.CommandLine.Spec;
 
@@ -28,11 +23,8 @@ final class RestoreCommand implements Callable<Integer> {
     @ParentCommand
     private Main main;
 
-    @Parameters(paramLabel = "FILE", description = "the backup")
-    private Path file;
-
-    @Option(names = "--dry-run", description = "only says what would change")
-    private boolean dryRun;
+    @Mixin
+    private IncomingFile file = new IncomingFile();
 
     @Spec
     private CommandSpec spec;
@@ -41,7 +33,7 @@ final class RestoreCommand implements Callable<Integer> {
     public Integer call() {
         Clock clock = Clock.systemDefaultZone();
         preview(clock).forEach(spec.commandLine().getOut()::println);
-        if (dryRun) {
+        if (file.dryRun()) {
             return 0;
         }
         PrintWriter out = spec.commandLine().getOut();
@@ -49,7 +41,7 @@ final class RestoreCommand implements Callable<Integer> {
             SqliteJournal.open(main.log(), clock).close();
         }
         Backups.of(main.log(), clock)
-                .restore(file)
+                .restore(file.path())
                 .ifPresent(before -> out.println("What was there is kept in " + before + "."));
         out.println("Restored into " + main.log() + ".");
         return 0;
@@ -57,34 +49,21 @@ final class RestoreCommand implements Callable<Integer> {
 
     /** What the backup holds, and what of the log it does not. */
     private List<String> preview(Clock clock) {
-        try {
-            Path unpacked = Files.createTempFile("mussel", ".log");
-            try {
-                Backups.unpack(file, unpacked);
-                SqliteJournal.open(unpacked, clock).close();
-                try (SqliteJournal inside = SqliteJournal.read(unpacked, clock)) {
-                    LogCopy kept = new LogCopy(inside.settings(), inside.all());
-                    String holds =
-                            "The backup holds " + kept.jobs().size() + " jobs with " + kept.entries() + " entries.";
-                    if (!Files.exists(main.log())) {
-                        return List.of(holds, "There is no logbook " + main.log() + " yet.");
-                    }
-                    try (SqliteJournal here = SqliteJournal.read(main.log(), clock)) {
-                        Merge lost = Merge.of(inside, new LogCopy(java.util.Map.of(), here.all()));
-                        return List.of(
-                                holds,
-                                lost.changes()
-                                        ? "Not in it, and gone from the logbook after restoring: "
-                                                + lost.says().get(0)
-                                        : "Everything in the logbook is in it.");
-                    }
-                }
-            } finally {
-                Files.deleteIfExists(unpacked);
+        return Backups.look(file.path(), clock, inside -> {
+            LogCopy kept = new LogCopy(inside.settings(), inside.all());
+            String holds = "The backup holds " + kept.jobs().size() + " jobs with " + kept.entries() + " entries.";
+            if (!Files.exists(main.log())) {
+                return List.of(holds, "There is no logbook " + main.log() + " yet.");
             }
-        } catch (IOException e) {
-            throw new JournalException(
-                    "The backup cannot be looked into: " + e.getMessage() + ".", new UncheckedIOException(e));
-        }
+            try (SqliteJournal here = SqliteJournal.read(main.log(), clock)) {
+                Merge lost = Merge.of(inside, new LogCopy(java.util.Map.of(), here.all()));
+                return List.of(
+                        holds,
+                        lost.changes()
+                                ? "Not in it, and gone from the logbook after restoring: "
+                                        + lost.says().get(0)
+                                : "Everything in the logbook is in it.");
+            }
+        });
     }
 }

@@ -34,7 +34,7 @@ public final class Yards {
     /** Opens a logbook for work, its bench up to date. */
     static Workshop open(Path log, Clock clock, List<FamilySheet> families) {
         Workshop shop = over(SqliteJournal.open(log, clock), log, clock, families);
-        shop.refreshBench();
+        shop.fileEverything();
         return shop;
     }
 

@@ -20,6 +20,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import java.util.zip.CRC32;
 import java.util.zip.CheckedInputStream;
@@ -225,6 +226,41 @@ public final class Backups {
             throw new JournalException(backup + " is no backup of Mussel, or a damaged one. Nothing was changed.", e);
         } catch (IOException e) {
             throw new JournalException(backup + " cannot be read: " + e.getMessage() + ". Nothing was changed.", e);
+        }
+    }
+
+    /**
+     * Looks into the journal of a backup, brought up to date on the way; the backup stays as it is.
+     *
+     * @throws JournalException with a sentence when it is no backup, or a damaged one
+     */
+    public static <T> T look(Path backup, Clock clock, Function<SqliteJournal, T> ask) {
+        try {
+            Path aside = Files.createTempDirectory("mussel-backup");
+            try (SqliteJournal inside = SqliteJournal.open(unpack(backup, aside.resolve(LOG)), clock)) {
+                return ask.apply(inside);
+            } finally {
+                remove(aside);
+            }
+        } catch (IOException e) {
+            throw new JournalException(backup + " cannot be looked into: " + e.getMessage() + ".", e);
+        }
+    }
+
+    private static void remove(Path folder) throws IOException {
+        try (Stream<Path> files = Files.walk(folder)) {
+            for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
+                Files.delete(file);
+            }
+        }
+    }
+
+    /** Puts the pictures of a backup beside the logbook; those that are there already stay. */
+    public void bringPictures(Path backup) {
+        try {
+            restorePictures(backup);
+        } catch (IOException e) {
+            throw new JournalException("The pictures of " + backup + " could not be kept: " + e.getMessage() + ".", e);
         }
     }
 

@@ -31,9 +31,6 @@ final class SqliteBenchLines implements BenchLines {
             "SELECT job, leg, boat, position, family, family_name, hours, next, waits, promised, current,"
                     + " states, wet, dye, water, heat, tagged FROM bench_line ";
 
-    /** The sign keeps SQLite from walking the whole index of jobs for what the last few entries answer. */
-    static final String STALE = "SELECT DISTINCT +job FROM entry WHERE seq > (SELECT coalesce(max(upto), 0) FROM ";
-
     private final Rows rows;
     private final SqlWork work;
 
@@ -76,25 +73,17 @@ final class SqliteBenchLines implements BenchLines {
                 .findFirst();
     }
 
-    @Override
-    public List<Integer> stale() {
-        return rows.query(STALE + "bench_line) ORDER BY 1", row -> row.getInt(1));
-    }
-
-    @Override
-    public void keep(List<BenchLine> lines) {
-        rows.together(() -> {
-            Set<String> legs = new TreeSet<>();
-            for (BenchLine line : lines) {
-                legs.add(line.leg().id());
-                legs.addAll(
-                        rows.query("SELECT leg FROM bench_line WHERE job = ?", row -> row.getString(1), line.job()));
-                keep(line);
-            }
-            for (String leg : legs) {
-                dueNow(leg);
-            }
-        });
+    /** Keeps lines in place of those of the same jobs, within the changes of its caller. */
+    void keep(List<BenchLine> lines) throws SQLException {
+        Set<String> legs = new TreeSet<>();
+        for (BenchLine line : lines) {
+            legs.add(line.leg().id());
+            legs.addAll(rows.query("SELECT leg FROM bench_line WHERE job = ?", row -> row.getString(1), line.job()));
+            keep(line);
+        }
+        for (String leg : legs) {
+            dueNow(leg);
+        }
     }
 
     /** Of each service the last tagged job of the leg that says so; columns beside max() come from its row. A recheck is over once a later job has looked. */
@@ -159,10 +148,12 @@ final class SqliteBenchLines implements BenchLines {
     public Map<String, Integer> shelfChange(String family, int exceptJob) {
         return rows
                 .query(
-                        "SELECT part, sum(qty) FROM bench_shelf WHERE family = ? AND job <> ? GROUP BY part",
+                        "SELECT n.part, n.qty - coalesce(j.qty, 0) FROM shelf_now n"
+                                + " LEFT JOIN bench_shelf j ON j.job = ? AND j.family = n.family AND j.part = n.part"
+                                + " WHERE n.family = ? AND n.qty <> coalesce(j.qty, 0)",
                         row -> Map.entry(row.getString(1), row.getInt(2)),
-                        family,
-                        exceptJob)
+                        exceptJob,
+                        family)
                 .stream()
                 .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }

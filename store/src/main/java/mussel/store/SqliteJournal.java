@@ -18,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import mussel.core.book.LogBook;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
@@ -31,6 +32,7 @@ import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 import org.jdbi.v3.core.statement.PreparedBatch;
+import org.sqlite.SQLiteConfig;
 
 /**
  * The journal in one SQLite file, write-ahead logged and synced at each entry: an entry whose call has returned survives a pulled
@@ -39,6 +41,7 @@ import org.jdbi.v3.core.statement.PreparedBatch;
 public final class SqliteJournal implements Journal {
     private static final String READ = "SELECT seq, job, at, by, fact FROM entry";
 
+    private final Path file;
     private final Connection connection;
     private final Optional<FileChannel> lock;
     private final Clock clock;
@@ -49,13 +52,14 @@ public final class SqliteJournal implements Journal {
     private String whyReadOnly = "";
     private Handle mapped;
 
-    private SqliteJournal(Path file, Connection connection, Optional<FileChannel> lock, Clock clock) {
+    private SqliteJournal(Path file, Connection connection, Optional<FileChannel> lock, SqlWork work, Clock clock) {
+        this.file = file;
         this.connection = connection;
         this.lock = lock;
         this.clock = clock;
-        this.work = new SqlWork(lock.isEmpty());
+        this.work = work;
         this.benchLines = new SqliteBenchLines(connection, work);
-        this.book = new SqliteLogBook(file, connection, work);
+        this.book = new SqliteLogBook(file, connection, work, benchLines);
         this.settings = work.read(this::readSettings);
     }
 
@@ -95,7 +99,7 @@ public final class SqliteJournal implements Journal {
                 }
                 migrate(path);
             }
-            return new SqliteJournal(path, connect(path, ""), Optional.of(lock), clock);
+            return new SqliteJournal(path, writing(path), Optional.of(lock), new SqlWork(false), clock);
         } catch (RuntimeException e) {
             closeQuietly(lock, e);
             throw e;
@@ -117,7 +121,18 @@ public final class SqliteJournal implements Journal {
             throw new JournalException("The logbook " + path
                     + " is of an earlier Mussel. Open it once in the window, which brings it up to date.");
         }
-        return new SqliteJournal(path, reading(path), Optional.empty(), clock);
+        return new SqliteJournal(path, reading(path), Optional.empty(), new SqlWork(true), clock);
+    }
+
+    /**
+     * Does work on a connection of its own to the same file, on whatever thread it is called. What it writes is seen here once it is written;
+     * settings are the exception: they are known only to the journal that keeps them.
+     */
+    public <T> T aside(Function<SqliteJournal, T> ask) {
+        Connection own = readOnly() ? reading(file) : writing(file);
+        try (SqliteJournal beside = new SqliteJournal(file, own, Optional.empty(), work, clock)) {
+            return ask.apply(beside);
+        }
     }
 
     private static FileChannel lock(Path file) {
@@ -162,6 +177,11 @@ public final class SqliteJournal implements Journal {
                 throw e;
             }
         }
+    }
+
+    /** The file it is in. */
+    public Path file() {
+        return file;
     }
 
     /** Why it was opened for reading only; empty where it can be written. */
@@ -209,7 +229,7 @@ public final class SqliteJournal implements Journal {
      */
     static Connection reading(Path file) {
         try {
-            Connection connection = connect(file, "?mode=ro");
+            Connection connection = connect("jdbc:sqlite:" + file.toUri() + "?mode=ro", new SQLiteConfig(), file);
             try (Statement probe = connection.createStatement()) {
                 probe.executeQuery("SELECT count(*) FROM sqlite_master").close();
                 return connection;
@@ -218,29 +238,41 @@ public final class SqliteJournal implements Journal {
                 if (LogFile.hasPendingLog(file)) {
                     throw e;
                 }
-                return connect(file, "?immutable=1");
+                return connect("jdbc:sqlite:" + file.toUri() + "?immutable=1", new SQLiteConfig(), file);
             }
         } catch (SQLException | IOException e) {
-            throw new JournalException("The logbook " + file + " cannot be opened: " + SqlWork.plain(e) + ".", e);
+            throw unopened(file, e);
         }
     }
 
-    private static Connection connect(Path file, String mode) {
+    /** A connection for work. A transaction says when it begins that it will write: beside another writer it waits then, and does not fail later. */
+    private static Connection writing(Path file) {
+        SQLiteConfig config = new SQLiteConfig();
+        config.setTransactionMode(SQLiteConfig.TransactionMode.IMMEDIATE);
+        Connection connection = connect("jdbc:sqlite:" + file, config, file);
+        try (Statement pragma = connection.createStatement()) {
+            pragma.execute("PRAGMA journal_mode = WAL");
+            pragma.execute("PRAGMA synchronous = FULL");
+            return connection;
+        } catch (SQLException e) {
+            throw unopened(file, e);
+        }
+    }
+
+    private static Connection connect(String url, SQLiteConfig config, Path file) {
         try {
-            boolean reading = !mode.isEmpty();
-            Connection connection =
-                    DriverManager.getConnection("jdbc:sqlite:" + (reading ? file.toUri() + mode : file.toString()));
+            Connection connection = DriverManager.getConnection(url, config.toProperties());
             try (Statement pragma = connection.createStatement()) {
                 pragma.execute("PRAGMA busy_timeout = 5000");
-                if (!reading) {
-                    pragma.execute("PRAGMA journal_mode = WAL");
-                    pragma.execute("PRAGMA synchronous = FULL");
-                }
             }
             return connection;
         } catch (SQLException e) {
-            throw new JournalException("The logbook " + file + " cannot be opened: " + SqlWork.plain(e) + ".", e);
+            throw unopened(file, e);
         }
+    }
+
+    private static JournalException unopened(Path file, Exception e) {
+        return new JournalException("The logbook " + file + " cannot be opened: " + SqlWork.plain(e) + ".", e);
     }
 
     @Override

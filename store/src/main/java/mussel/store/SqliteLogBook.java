@@ -27,32 +27,79 @@ import mussel.exchange.log.VisitJson;
 
 /** The yard's book in the same file as the journal, searched by SQLite's full text index. */
 final class SqliteLogBook implements LogBook {
+    /** The sign keeps SQLite from walking the whole index of jobs for what the last few entries answer. */
+    private static final String STALE = "SELECT DISTINCT +job FROM entry WHERE seq > max("
+            + "(SELECT coalesce(max(upto), 0) FROM visit), (SELECT coalesce(max(upto), 0) FROM owed)) ORDER BY 1";
+
     private final Path file;
     private final Rows rows;
+    private final SqliteBenchLines lines;
 
-    SqliteLogBook(Path file, Connection connection, SqlWork work) {
+    SqliteLogBook(Path file, Connection connection, SqlWork work, SqliteBenchLines lines) {
         this.file = file;
         this.rows = new Rows(connection, work);
+        this.lines = lines;
     }
 
     @Override
     public void file(List<Filed> jobs) {
         rows.together(() -> {
             for (Filed job : jobs) {
-                file(job);
+                file(job, last(job.visit().job()));
+            }
+            lines.keep(jobs.stream().map(Filed::line).toList());
+        });
+    }
+
+    private long last(int job) {
+        return rows.query("SELECT coalesce(max(seq), 0) FROM entry WHERE job = ?", row -> row.getLong(1), job)
+                .get(0);
+    }
+
+    @Override
+    public void settle(List<Filed> jobs) {
+        rows.together(() -> {
+            List<Filed> stillOwed = new ArrayList<>();
+            for (Filed job : jobs) {
+                Optional<Long> upto = owedUpto(job.visit().job());
+                if (upto.isPresent()) {
+                    file(job, upto.get());
+                    stillOwed.add(job);
+                }
+            }
+            lines.keep(stillOwed.stream().map(Filed::line).toList());
+        });
+    }
+
+    private Optional<Long> owedUpto(int job) {
+        return rows.query("SELECT upto FROM owed WHERE job = ?", row -> row.getLong(1), job).stream()
+                .findFirst();
+    }
+
+    @Override
+    public void owe(List<Integer> jobs) {
+        rows.together(() -> {
+            for (int job : jobs) {
+                rows.update("INSERT OR REPLACE INTO owed VALUES (?, ?)", job, last(job));
             }
         });
     }
 
-    private void file(Filed filed) throws SQLException {
+    @Override
+    public List<Integer> owed() {
+        return rows.query("SELECT job FROM owed ORDER BY job DESC", row -> row.getInt(1));
+    }
+
+    private void file(Filed filed, long upto) throws SQLException {
         Visit visit = filed.visit();
+        rows.update("DELETE FROM owed WHERE job = ?", visit.job());
         for (String table : List.of("renewal", "expectation")) {
             rows.update("DELETE FROM " + table + " WHERE job = ?", visit.job());
         }
         rows.update(
-                "INSERT OR REPLACE INTO visit VALUES (?, (SELECT max(seq) FROM entry WHERE job = ?), ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                "INSERT OR REPLACE INTO visit VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 visit.job(),
-                visit.job(),
+                upto,
                 visit.leg(),
                 visit.boat(),
                 visit.title(),
@@ -101,7 +148,7 @@ final class SqliteLogBook implements LogBook {
 
     @Override
     public List<Integer> stale() {
-        return rows.query(SqliteBenchLines.STALE + "visit) ORDER BY 1", row -> row.getInt(1));
+        return rows.query(STALE, row -> row.getInt(1));
     }
 
     @Override
@@ -281,7 +328,8 @@ final class SqliteLogBook implements LogBook {
     @Override
     public <T> T aside(Function<LogBook, T> ask) {
         try (Connection own = SqliteJournal.reading(file)) {
-            return ask.apply(new SqliteLogBook(file, own, new SqlWork(true)));
+            SqlWork work = new SqlWork(true);
+            return ask.apply(new SqliteLogBook(file, own, work, new SqliteBenchLines(own, work)));
         } catch (SQLException e) {
             throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
         }

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.book.Filed;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Fact;
@@ -26,6 +27,7 @@ import mussel.core.job.Station;
 import mussel.core.job.Topic;
 import mussel.core.job.Yard;
 import mussel.core.log.Due;
+import mussel.core.log.Visit;
 import mussel.core.sheet.Region;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.AfterEach;
@@ -60,6 +62,35 @@ class SqliteBenchLinesTest {
         open();
     }
 
+    private void keep(List<BenchLine> kept) {
+        journal.book().file(kept.stream().map(SqliteBenchLinesTest::filed).toList());
+    }
+
+    /** A job in the book of which only the line matters. */
+    private static Filed filed(BenchLine line) {
+        LegRef leg = line.leg();
+        Visit visit = new Visit(
+                line.job(),
+                leg.id(),
+                leg.title(),
+                leg.boat(),
+                leg.family(),
+                line.family(),
+                LocalDate.of(2026, 11, 23),
+                line.tagged(),
+                line.hours(),
+                Optional.empty(),
+                false,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                "",
+                false);
+        return new Filed(visit, line, "");
+    }
+
     private static BenchLine line(int job, LegRef leg, Optional<LocalDate> tagged) {
         Map<Station, Station.State> states = new EnumMap<>(Station.class);
         for (Station station : Station.values()) {
@@ -92,7 +123,7 @@ class SqliteBenchLinesTest {
     @Test
     void aLineComesBackAsItWasKept() {
         BenchLine kept = line(opened(PORT), PORT, Optional.empty());
-        lines.keep(List.of(kept));
+        keep(List.of(kept));
         reopen();
         assertThat(lines.open()).containsExactly(kept);
         assertThat(lines.lastTagged()).isEmpty();
@@ -102,14 +133,14 @@ class SqliteBenchLinesTest {
     void whatJobsChangeOnTheShelfIsSummedAndReplacedWhenAJobGoesOn() {
         BenchLine first = line(opened(PORT), PORT, Optional.empty());
         BenchLine second = line(opened(STARBOARD), STARBOARD, Optional.empty());
-        lines.keep(List.of(with(first, Map.of("ds_seal", -2, "plug_washer", 7)), with(second, Map.of("ds_seal", -1))));
+        keep(List.of(with(first, Map.of("ds_seal", -2, "plug_washer", 7)), with(second, Map.of("ds_seal", -1))));
 
         assertThat(lines.shelfChange(PORT.family(), 0))
                 .containsEntry("ds_seal", -3)
                 .containsEntry("plug_washer", 7);
         assertThat(lines.shelfChange(PORT.family(), second.job())).containsEntry("ds_seal", -2);
 
-        lines.keep(List.of(with(first, Map.of())));
+        keep(List.of(with(first, Map.of())));
         assertThat(lines.shelfChange(PORT.family(), 0))
                 .containsOnlyKeys("ds_seal")
                 .containsEntry("ds_seal", -1);
@@ -152,8 +183,8 @@ class SqliteBenchLinesTest {
                 Optional.empty(),
                 List.of(),
                 Map.of());
-        lines.keep(List.of(full));
-        lines.keep(List.of(bare));
+        keep(List.of(full));
+        keep(List.of(bare));
         assertThat(lines.open()).containsExactly(bare);
         assertThat(bare.waiting()).isTrue();
     }
@@ -164,7 +195,7 @@ class SqliteBenchLinesTest {
         BenchLine first = line(opened(PORT), PORT, Optional.of(day));
         BenchLine later = line(opened(PORT), PORT, Optional.of(day.plusMonths(6)));
         BenchLine sister = line(opened(STARBOARD), STARBOARD, Optional.of(day));
-        lines.keep(List.of(first, later, sister));
+        keep(List.of(first, later, sister));
         assertThat(lines.open()).isEmpty();
         assertThat(lines.lastTagged()).containsExactly(later, sister);
         assertThat(lines.lastTagged().get(0).due()).hasSize(2);
@@ -175,7 +206,7 @@ class SqliteBenchLinesTest {
     void aSearchFindsBoatsWhateverTheCaseAndOpenOnesFirst() {
         BenchLine tagged = line(opened(PORT), PORT, Optional.of(LocalDate.of(2025, 1, 2)));
         BenchLine open = line(opened(STARBOARD), STARBOARD, Optional.empty());
-        lines.keep(List.of(tagged, open));
+        keep(List.of(tagged, open));
         assertThat(lines.find("sPaT")).containsExactly(open, tagged);
         assertThat(lines.find("starboard")).containsExactly(open);
         assertThat(lines.find("100%' OR 1=1 --")).isEmpty();
@@ -184,7 +215,7 @@ class SqliteBenchLinesTest {
 
     @Test
     void aLegIsRecognisedByBoatAndPosition() {
-        lines.keep(List.of(line(opened(PORT), PORT, Optional.empty())));
+        keep(List.of(line(opened(PORT), PORT, Optional.empty())));
         assertThat(lines.leg("spat lass", LegRef.Position.PORT)).contains(PORT);
         assertThat(lines.leg("spat lass", LegRef.Position.STARBOARD)).isEmpty();
         assertThat(lines.leg("Byssus", LegRef.Position.PORT)).isEmpty();
@@ -193,14 +224,14 @@ class SqliteBenchLinesTest {
     @Test
     void aJobWhoseEntriesGoOnIsStaleUntilItsLineIsKeptAgain() {
         int job = opened(PORT);
-        assertThat(lines.stale()).containsExactly(job);
+        assertThat(journal.book().stale()).containsExactly(job);
         BenchLine kept = line(job, PORT, Optional.empty());
-        lines.keep(List.of(kept));
-        assertThat(lines.stale()).isEmpty();
+        keep(List.of(kept));
+        assertThat(journal.book().stale()).isEmpty();
         journal.append(job, "bench", new Fact.Noted(Topic.PROMISED.address(), "Monday"));
-        assertThat(lines.stale()).containsExactly(job);
-        lines.keep(List.of(kept));
-        assertThat(lines.stale()).isEmpty();
+        assertThat(journal.book().stale()).containsExactly(job);
+        keep(List.of(kept));
+        assertThat(journal.book().stale()).isEmpty();
     }
 
     @Test
@@ -247,7 +278,7 @@ class SqliteBenchLinesTest {
         try (SqliteJournal opened = SqliteJournal.open(old, NOON)) {
             assertThat(opened.entries(1)).singleElement().satisfies(e -> assertThat(e.fact())
                     .isEqualTo(new Fact.Noted(Topic.COMPLAINT.address(), "sheen")));
-            assertThat(opened.benchLines().stale()).containsExactly(1);
+            assertThat(opened.book().owed()).containsExactly(1);
         }
     }
 
@@ -256,7 +287,7 @@ class SqliteBenchLinesTest {
         opened(PORT);
         try (SqliteJournal reader = SqliteJournal.read(folder.resolve("yard.mussel"), NOON)) {
             BenchLine line = line(1, PORT, Optional.empty());
-            assertThatThrownBy(() -> reader.benchLines().keep(List.of(line))).hasMessageContaining("reading only");
+            assertThatThrownBy(() -> reader.book().file(List.of(filed(line)))).hasMessageContaining("reading only");
         }
     }
 }

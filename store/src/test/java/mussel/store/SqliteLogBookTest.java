@@ -17,8 +17,10 @@ import mussel.core.book.LogBook.Found;
 import mussel.core.book.LogBook.Query;
 import mussel.core.book.LogBook.State;
 import mussel.core.job.BenchLine;
+import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
 import mussel.core.job.Station;
+import mussel.core.job.Topic;
 import mussel.core.log.Due;
 import mussel.core.log.MeterReading;
 import mussel.core.log.Visit;
@@ -75,7 +77,7 @@ class SqliteLogBookTest {
                 List.of(new Visit.Renewal(Visit.Wearing.IMPELLER, Optional.of(true), OptionalDouble.empty())),
                 "“ran hot”",
                 true);
-        return new Filed(visit, words);
+        return new Filed(visit, line(job, leg, tagged), words);
     }
 
     @Test
@@ -159,6 +161,11 @@ class SqliteLogBookTest {
                 Map.of());
     }
 
+    private void file(BenchLine line) {
+        Filed filed = filed(line.job(), "l1", "Spat Lass", DAY, line.tagged().isPresent(), "");
+        book.file(List.of(new Filed(filed.visit(), line, "")));
+    }
+
     @Test
     void dueIsWhatTheLastJobThatSpeaksOfItSays() {
         int pump = job("l1", "Spat Lass");
@@ -167,15 +174,79 @@ class SqliteLogBookTest {
         Due renewed = new Due("pump", "Water pump", 400, DAY.plusYears(2));
         Due gear = new Due("gear_oil", "Gear oil", 200, DAY.plusYears(1));
         Due later = new Due("gear_oil", "Gear oil", 260, DAY.plusDays(400));
-        journal.benchLines().keep(List.of(line(pump, "l1", true, recheck, renewed, gear)));
+        file(line(pump, "l1", true, recheck, renewed, gear));
         assertThat(book.due(9))
                 .extracting(a -> a.due().what())
                 .containsExactly("Oil recheck", "Gear oil", "Water pump");
-        journal.benchLines().keep(List.of(line(oil, "l1", true, later)));
+        file(line(oil, "l1", true, later));
         assertThat(book.due(9)).extracting(a -> a.due().atHours()).containsExactly(260.0, 400.0);
         assertThat(book.due(1)).hasSize(1);
-        journal.benchLines().keep(List.of(line(oil, "l1", false)));
+        file(line(oil, "l1", false));
         assertThat(book.due(9)).extracting(a -> a.due().atHours()).containsExactly(110.0, 200.0, 400.0);
+    }
+
+    private void note(int job) {
+        journal.append(job, "bench", new Fact.Noted(Topic.COMPLAINT.address(), "sheen"));
+    }
+
+    private Filed oil(int job) {
+        return filed(job, "l1", "Spat Lass", DAY, true, "oil");
+    }
+
+    @Test
+    void whatIsOwedIsFiledLaterAndNothingIsForgottenMeanwhile() {
+        int first = job("l1", "Spat Lass");
+        int second = job("l1", "Spat Lass");
+        int third = job("l1", "Spat Lass");
+        note(first);
+        book.owe(book.stale());
+        assertThat(book.stale()).isEmpty();
+        assertThat(book.owed()).containsExactly(third, second, first);
+
+        note(second);
+        assertThat(book.stale()).as("goes on").containsExactly(second);
+        book.settle(List.of(oil(second)));
+        assertThat(book.stale()).as("filed as it was owed").containsExactly(second);
+        book.file(List.of(oil(second)));
+        assertThat(book.stale()).isEmpty();
+        assertThat(book.owed()).as("the last one filed hides no other").containsExactly(third, first);
+
+        close();
+        open();
+        assertThat(book.owed()).containsExactly(third, first);
+        book.settle(List.of(oil(third), oil(first)));
+        assertThat(book.owed()).isEmpty();
+        assertThat(book.jobs()).isEqualTo(3);
+    }
+
+    @Test
+    void whatWasFiledSinceIsNotFiledAgainAsItWas() {
+        int job = job("l1", "Spat Lass");
+        book.owe(List.of(job));
+        Filed before = oil(job);
+        book.file(List.of(filed(job, "l1", "Spat Lass", DAY, true, "mended")));
+        book.settle(List.of(before));
+        assertThat(book.search(Query.of("oil"))).isEmpty();
+        assertThat(book.search(Query.of("mended"))).hasSize(1);
+    }
+
+    @Test
+    void besideTheJournalAnotherThreadWritesWhileEntriesAreMade() throws Exception {
+        int job = job("l1", "Spat Lass");
+        int rounds = 60;
+        var aside = java.util.concurrent.CompletableFuture.runAsync(() -> journal.aside(own -> {
+            for (int i = 0; i < rounds; i++) {
+                own.book().file(List.of(oil(job)));
+            }
+            return null;
+        }));
+        for (int i = 0; i < rounds; i++) {
+            note(job);
+            job("l2", "Byssus");
+        }
+        aside.get();
+        assertThat(journal.entries(job)).hasSize(rounds + 1);
+        assertThat(journal.numbers()).hasSize(rounds + 1);
     }
 
     @Test

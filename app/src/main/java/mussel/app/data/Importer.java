@@ -12,7 +12,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
-import java.util.function.Supplier;
 import mussel.core.book.LogCopy;
 import mussel.core.book.Merge;
 import mussel.core.job.Journal;
@@ -33,21 +32,19 @@ import mussel.store.SqliteJournal;
 public final class Importer {
     private static final long MOST_BYTES = 8L * 1024 * 1024;
 
-    private final Journal journal;
+    private final SqliteJournal journal;
     private final Path dataFolder;
     private final Clock clock;
 
     /** An importer into a log; sheets go into the data folder. */
-    public Importer(Journal journal, Path dataFolder, Clock clock) {
+    public Importer(SqliteJournal journal, Path dataFolder, Clock clock) {
         this.journal = journal;
         this.dataFolder = dataFolder;
         this.clock = clock;
     }
 
-    /**
-     * Reads a file, on any thread, and answers with what tells how it would change the log; that one is asked on the log's own thread.
-     */
-    public Supplier<Incoming> look(Path file) {
+    /** Reads a file, on any thread, and says how it would change the log. */
+    public Incoming look(Path file) {
         String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
         try {
             if (!Files.isRegularFile(file)) {
@@ -74,8 +71,8 @@ public final class Importer {
         }
     }
 
-    private static Supplier<Incoming> refused(Path file, List<String> why) {
-        return () -> Incoming.refused(file, why);
+    private static Incoming refused(Path file, List<String> why) {
+        return Incoming.refused(file, why);
     }
 
     private static boolean isLog(Path file) throws IOException {
@@ -84,12 +81,10 @@ public final class Importer {
         }
     }
 
-    private Supplier<Incoming> log(Path file) throws IOException {
+    private Incoming log(Path file) throws IOException {
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
             Read<LogCopy> read = LogJson.read(in);
-            return read.value()
-                    .<Supplier<Incoming>>map(copy -> () -> merge(file, copy))
-                    .orElseGet(() -> refused(file, told(read.problems())));
+            return read.value().map(copy -> merge(file, copy)).orElseGet(() -> refused(file, told(read.problems())));
         }
     }
 
@@ -99,36 +94,49 @@ public final class Importer {
                 .toList();
     }
 
-    /** A backup brings what the log does not have; nothing that is here goes. */
-    private Supplier<Incoming> backup(Path file) throws IOException {
-        Path unpacked = Files.createTempFile("mussel", ".log");
+    /** A backup brings what the log does not have, its pictures too; nothing that is here goes. */
+    private Incoming backup(Path file) {
         try {
-            Backups.unpack(file, unpacked);
-            try (SqliteJournal inside = SqliteJournal.read(unpacked, clock)) {
-                LogCopy copy = new LogCopy(inside.settings(), inside.all());
-                return () -> merge(file, copy);
-            }
+            LogCopy copy = Backups.look(file, clock, inside -> new LogCopy(inside.settings(), inside.all()));
+            Incoming jobs = merge(file, copy);
+            return new Incoming(
+                    file,
+                    jobs.says(),
+                    List.of(),
+                    jobs.changes(),
+                    () -> {
+                        Backups.of(journal.file(), clock).bringPictures(file);
+                        jobs.take().run();
+                    },
+                    jobs.then());
         } catch (JournalException e) {
             return refused(file, List.of(e.getMessage()));
-        } finally {
-            Files.deleteIfExists(unpacked);
         }
     }
 
     private Incoming merge(Path file, LogCopy copy) {
-        Merge merge = Merge.of(journal, copy);
-        return new Incoming(file, merge.says(), List.of(), merge.changes(), () -> take(merge));
+        Merge merge = journal.aside(own -> Merge.of(own, copy));
+        return new Incoming(
+                file, merge.says(), List.of(), merge.changes(), () -> take(copy, merge), () -> merge.settings()
+                        .forEach(journal::keepSetting));
     }
 
-    private void take(Merge merge) {
-        journal.bring(merge.pieces().stream()
-                .filter(p -> p.change() != Merge.Change.HERE)
-                .map(p -> new Journal.Brought(p.job(), p.entries(), p.known()))
-                .toList());
-        merge.settings().forEach(journal::keepSetting);
+    /** What was shown is what comes in: where the log has gone on since, nothing does. */
+    private void take(LogCopy copy, Merge shown) {
+        journal.aside(own -> {
+            if (!Merge.of(own, copy).equals(shown)) {
+                throw new JournalException(
+                        "The logbook has gone on since that file was looked at. Look at it again; nothing was taken in.");
+            }
+            own.bring(shown.pieces().stream()
+                    .filter(p -> p.change() != Merge.Change.HERE)
+                    .map(p -> new Journal.Brought(p.job(), p.entries(), p.known()))
+                    .toList());
+            return null;
+        });
     }
 
-    private Supplier<Incoming> sheet(Path file) throws IOException {
+    private Incoming sheet(Path file) throws IOException {
         if (Files.size(file) > MOST_BYTES) {
             return refused(file, List.of("is larger than 8 MB; a sheet fits in far less"));
         }
@@ -162,7 +170,7 @@ public final class Importer {
         return problems.none() ? read : new Read<>(java.util.Optional.empty(), problems.list());
     }
 
-    private <T> Supplier<Incoming> kept(
+    private <T> Incoming kept(
             Path file, byte[] bytes, Read<T> read, Function<T, String> name, Function<T, String> what) {
         if (read.value().isEmpty()) {
             return refused(file, told(read.problems()));
@@ -175,7 +183,7 @@ public final class Importer {
                 : "The yard has none of its own yet.";
         says.add("A " + what.apply(value) + ". " + replaces);
         says.add("It counts from the next start on.");
-        return () -> new Incoming(file, says, List.of(), true, () -> keep(bytes, target));
+        return new Incoming(file, says, List.of(), true, () -> keep(bytes, target), () -> {});
     }
 
     private static void keep(byte[] bytes, Path target) {

@@ -5,8 +5,10 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.OptionalInt;
-import java.util.function.Supplier;
+import java.util.function.BiFunction;
+import mussel.core.book.LogBook;
 import mussel.core.job.Assessment;
+import mussel.core.job.Journal;
 import mussel.desktop.desk.Incoming;
 import mussel.desktop.desk.Workshop;
 import mussel.exchange.report.LegTag;
@@ -64,8 +66,13 @@ public final class YardData implements Workshop.Data {
     }
 
     @Override
-    public Supplier<Incoming> look(Path file) {
+    public Incoming look(Path file) {
         return new Importer(journal, dataFolder, clock).look(file);
+    }
+
+    @Override
+    public <T> T aside(BiFunction<Journal, LogBook, T> work) {
+        return journal.aside(own -> work.apply(own, own.book()));
     }
 
     @Override

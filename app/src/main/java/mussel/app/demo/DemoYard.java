@@ -40,7 +40,7 @@ public final class DemoYard {
             slackWater(bench);
             shelf(journal);
             clock.set(0);
-            Yards.over(journal, file, clock, families).refreshBench();
+            Yards.over(journal, file, clock, families).fileEverything();
         }
     }
 

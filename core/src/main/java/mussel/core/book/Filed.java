@@ -12,6 +12,7 @@ import java.util.TreeSet;
 import mussel.core.drain.DrainResult;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
+import mussel.core.job.BenchLine;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
@@ -33,12 +34,13 @@ import mussel.core.verdict.VerdictResult;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 
 /**
- * A job as it goes into the book: the visit, and every word it can be found by.
+ * A job as it goes into the book: the visit, its line on the bench, and every word it can be found by.
  *
  * @param visit the visit
+ * @param line its line on the bench
  * @param words everything written, chosen and done, for the search
  */
-public record Filed(Visit visit, String words) {
+public record Filed(Visit visit, BenchLine line, String words) {
     private static final Set<String> WET = Set.of("streaks", "milky", "sludge");
     /** Rules of the pump that speak of a policy and not of the part's condition. */
     private static final Set<String> POLICIES =
@@ -68,7 +70,7 @@ public record Filed(Visit visit, String words) {
                 renewals(now),
                 job.note(Topic.COMPLAINT.address()).orElse(""),
                 now.simulated());
-        return new Filed(visit, words(now, visit));
+        return new Filed(visit, BenchLine.of(now), words(now, visit));
     }
 
     private static List<Measure> measures(Assessment now) {

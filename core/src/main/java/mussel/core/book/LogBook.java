@@ -16,11 +16,20 @@ public interface LogBook {
     /** The most answers a search gives. */
     int MOST_FOUND = 100;
 
-    /** Files jobs in place of what was filed of them. */
+    /** Files jobs in place of what was filed of them, and keeps their lines on the bench: all or none. */
     void file(List<Filed> jobs);
 
-    /** Jobs with entries made after they were filed. */
+    /** Jobs with entries made since anything was filed or owed. */
     List<Integer> stale();
+
+    /** Notes jobs that are to be filed later; they are not stale any more until they go on. */
+    void owe(List<Integer> jobs);
+
+    /** Jobs that wait to be filed, the latest first. */
+    List<Integer> owed();
+
+    /** Files jobs that were owed, as they stood when they came to be, and lets those be that were filed since. */
+    void settle(List<Filed> jobs);
 
     /** What was filed of a job. */
     Optional<Visit> visit(int job);

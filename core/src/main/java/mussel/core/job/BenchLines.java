@@ -25,12 +25,6 @@ public interface BenchLines {
     /** The last leg of that boat and position. */
     Optional<LegRef> leg(String boat, LegRef.Position position);
 
-    /** Jobs with entries made after their line was kept. */
-    List<Integer> stale();
-
-    /** Keeps lines in place of those of the same jobs. */
-    void keep(List<BenchLine> lines);
-
     /** How the jobs of a family, but for one, have changed what lies on the shelf, by part. */
     Map<String, Integer> shelfChange(String family, int exceptJob);
 

@@ -44,7 +44,7 @@ public final class Aside {
     }
 
     /** Whether something is still at work. */
-    boolean busy() {
+    public boolean busy() {
         return running != null && running.isRunning();
     }
 

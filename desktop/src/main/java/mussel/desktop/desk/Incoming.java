@@ -10,9 +10,11 @@ import java.util.List;
  * @param says what taking it in would change, in sentences
  * @param refused why it cannot be taken in, each with its place; empty where it can
  * @param changes whether anything would change
- * @param take takes it in, all or nothing; a JournalException says why it could not
+ * @param take takes it in, all or nothing, on any thread; a JournalException says why it could not
+ * @param then what remains to be done on the interface thread
  */
-public record Incoming(Path file, List<String> says, List<String> refused, boolean changes, Runnable take) {
+public record Incoming(
+        Path file, List<String> says, List<String> refused, boolean changes, Runnable take, Runnable then) {
     /** Keeps its own copies. */
     public Incoming {
         says = List.copyOf(says);
@@ -21,7 +23,7 @@ public record Incoming(Path file, List<String> says, List<String> refused, boole
 
     /** A file that cannot be taken in. */
     public static Incoming refused(Path file, List<String> why) {
-        return new Incoming(file, List.of(), why, false, () -> {});
+        return new Incoming(file, List.of(), why, false, () -> {}, () -> {});
     }
 
     /** Whether it can be taken in. */

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -14,7 +15,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
-import java.util.function.Supplier;
+import java.util.function.BiFunction;
+import java.util.function.IntPredicate;
 import java.util.stream.Stream;
 import mussel.core.book.BenchPlan;
 import mussel.core.book.Filed;
@@ -52,7 +54,7 @@ import mussel.core.verdict.Overrides;
  * be on their way, and whoever asks for them waits.
  */
 public final class Workshop {
-    private static final int FILED_AT_ONCE = 500;
+    private static final int FILED_AT_ONCE = 24;
     private static final String NAME = "yard_name";
     private static final String STAMP = "bench_stamp";
     private static final String LEARN = "learn_priors";
@@ -152,8 +154,11 @@ public final class Workshop {
         /** The automatic backups, the latest first, in words. */
         List<String> backups();
 
-        /** Reads a file, on any thread; what it answers with is asked on the interface thread and says what would change. */
-        Supplier<Incoming> look(Path file);
+        /** Reads a file, on any thread, and says what it would change. */
+        Incoming look(Path file);
+
+        /** Does work over a journal and a book of its own, on whatever thread it is called. */
+        <T> T aside(BiFunction<Journal, LogBook, T> work);
 
         /** Prints the tag of a leg. */
         void tag(Assessment job, Path file);
@@ -440,34 +445,81 @@ public final class Workshop {
         return assess(Job.of(journal.entries(job)));
     }
 
-    /** Brings the lines of the bench up to date with the journal, the families and the yard. Says whether any had to be made anew. */
-    public boolean refreshBench() {
+    /**
+     * Brings the book and the lines of the bench up to date with the journal, the families and the yard. Where that is much work, as after an
+     * import, it is left to {@link #settle}.
+     */
+    public void refreshBench() {
         BenchLines lines = journal.benchLines();
         if (journal.readOnly()) {
-            return false;
+            return;
         }
-        Set<Integer> stale = new TreeSet<>(lines.stale());
+        Set<Integer> stale = new TreeSet<>(book.stale());
         String stamp = catalogue.join().stamp();
         boolean other = !journal.setting(STAMP, "").equals(stamp);
         if (other) {
             lines.open().forEach(l -> stale.add(l.job()));
             known().values().forEach(f -> lines.keepOutline(f.id(), f.outline()));
         }
-        stale.addAll(book.stale());
-        List<Integer> work = List.copyOf(stale);
-        for (int from = 0; from < work.size(); from += FILED_AT_ONCE) {
-            List<Assessment> jobs = work.subList(from, Math.min(work.size(), from + FILED_AT_ONCE)).stream()
-                    .map(this::job)
-                    .flatMap(Optional::stream)
-                    .toList();
-            stores.clear();
-            book.file(jobs.stream().map(Filed::of).toList());
-            lines.keep(jobs.stream().map(BenchLine::of).toList());
+        if (stale.size() > FILED_AT_ONCE) {
+            book.owe(List.copyOf(stale));
+        } else if (!stale.isEmpty()) {
+            List<Filed> filed = filed(stale);
+            filed.forEach(f -> stale.remove(f.visit().job()));
+            book.file(filed);
+            book.owe(List.copyOf(stale));
         }
         if (other) {
             journal.keepSetting(STAMP, stamp);
         }
-        return other || !stale.isEmpty();
+    }
+
+    /** Jobs as they go into the book; those of unknown families are left out. */
+    private List<Filed> filed(Collection<Integer> jobs) {
+        stores.clear();
+        return jobs.stream()
+                .map(this::job)
+                .flatMap(Optional::stream)
+                .map(Filed::of)
+                .toList();
+    }
+
+    /**
+     * Files what {@link #refreshBench} has left, the latest jobs first, on whatever thread it is called; the bench's own lines are made
+     * once more at the end, when everything they look at is there.
+     *
+     * @param goOn told how many jobs are left, before each few; false to leave the rest for another time
+     */
+    public void settle(IntPredicate goOn) {
+        ports.data().aside((ownJournal, ownBook) -> {
+            Workshop own = new Workshop(ownJournal, ownBook, catalogue, clock, ports);
+            if (own.settleHere(ownBook.owed(), goOn)) {
+                List<Integer> bench = ownJournal.benchLines().open().stream()
+                        .map(BenchLine::job)
+                        .toList();
+                ownBook.owe(bench);
+                own.settleHere(bench, left -> goOn.test(0));
+            }
+            return null;
+        });
+    }
+
+    private boolean settleHere(List<Integer> owed, IntPredicate goOn) {
+        for (int from = 0; from < owed.size(); from += FILED_AT_ONCE) {
+            if (!goOn.test(owed.size() - from)) {
+                return false;
+            }
+            book.settle(filed(owed.subList(from, Math.min(owed.size(), from + FILED_AT_ONCE))));
+        }
+        return true;
+    }
+
+    /** Brings everything up to date before it returns, for work without a window. */
+    public void fileEverything() {
+        refreshBench();
+        if (!book.owed().isEmpty()) {
+            settle(left -> true);
+        }
     }
 
     /** Earlier jobs of the leg of that job, the latest first. */

@@ -3,6 +3,7 @@ package mussel.desktop.shell;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -62,6 +63,13 @@ public final class MusselWindow extends StackPane {
     private final HBox bookHeader = new HBox(14);
     private Optional<BookView> book = Optional.empty();
     private final Aside reading = new Aside(this::tell);
+    private final Aside taking = new Aside(this::tell);
+    private final Aside settling = new Aside(this::tell);
+    private final Label filing = Texts.wrapped("", "filing");
+    /** Jobs that cannot be filed, as those whose family's sheet is not here. */
+    private List<Integer> leftOver = List.of();
+
+    private volatile boolean closing;
     private final Pages body = new Pages();
     private final Label trouble = Texts.wrapped("", "trouble");
     private Optional<JobHeader> jobHeader = Optional.empty();
@@ -88,7 +96,11 @@ public final class MusselWindow extends StackPane {
         trouble.visibleProperty().bind(trouble.textProperty().isNotEmpty());
         trouble.setMaxWidth(Double.MAX_VALUE);
         trouble.setOnMouseClicked(e -> trouble.setText(""));
-        frame.setTop(new VBox(header, trouble));
+        filing.setId("filing");
+        filing.managedProperty().bind(filing.textProperty().isNotEmpty());
+        filing.visibleProperty().bind(filing.textProperty().isNotEmpty());
+        filing.setMaxWidth(Double.MAX_VALUE);
+        frame.setTop(new VBox(header, trouble, filing));
         frame.setCenter(body);
         frame.setMinSize(0, 0);
         getChildren().add(frame);
@@ -189,27 +201,30 @@ public final class MusselWindow extends StackPane {
 
     /** Reads a file off the interface thread, as one dropped onto the window, and asks whether to take it in. */
     public void takeInFile(Path file) {
+        if (taking.busy()) {
+            tell("Another file is being taken in. Wait until that is done.");
+            return;
+        }
         tell("Looking into " + file.getFileName() + "…");
-        reading.ask(
-                () -> shop.data().look(file),
-                looked -> guarded(() -> {
-                    tell("");
-                    preview(looked.get());
-                }));
+        reading.ask(() -> shop.data().look(file), incoming -> {
+            tell("");
+            over(new TakeInPage(incoming, () -> take(incoming), this::closeOver));
+        });
     }
 
-    private void preview(Incoming incoming) {
-        over(new TakeInPage(
-                incoming,
+    private void take(Incoming incoming) {
+        closeOver();
+        tell("Taking in " + incoming.file().getFileName() + "…");
+        taking.ask(
                 () -> {
-                    closeOver();
-                    guarded(() -> {
-                        incoming.take().run();
-                        tell("Taken in: " + incoming.file().getFileName() + ".");
-                        showBench();
-                    });
+                    incoming.take().run();
+                    return incoming;
                 },
-                this::closeOver));
+                taken -> guarded(() -> {
+                    taken.then().run();
+                    tell("Taken in: " + taken.file().getFileName() + ".");
+                    showBench();
+                }));
     }
 
     /** Files dropped anywhere where no station takes them itself. */
@@ -235,9 +250,38 @@ public final class MusselWindow extends StackPane {
         refreshBench();
     }
 
-    /** Brings the bench up to date with the journal, as when the families have come. */
+    /** Brings the bench up to date with the journal, as when the families have come; what is much work is done aside. */
     public void refreshBench() {
-        guarded(bench::refresh);
+        guarded(() -> {
+            bench.refresh();
+            settle();
+        });
+    }
+
+    private void settle() {
+        List<Integer> owed = shop.journal().readOnly() ? List.of() : shop.book().owed();
+        if (settling.busy() || owed.equals(leftOver)) {
+            return;
+        }
+        settling.ask(
+                () -> {
+                    shop.settle(left -> {
+                        Platform.runLater(() -> settling(left, owed.size()));
+                        return !closing;
+                    });
+                    return owed.size();
+                },
+                settled -> guarded(() -> {
+                    leftOver = shop.book().owed();
+                    filing.setText("");
+                    bench.show();
+                }));
+    }
+
+    private void settling(int left, int all) {
+        filing.setText(
+                "The book is being brought up to date: " + left + " of " + all
+                        + " jobs to go. Work goes on meanwhile; what is left when the window closes is done at the next start.");
     }
 
     /** On an empty log that nobody has named yet, asks for the yard's name and units. */
@@ -332,6 +376,12 @@ public final class MusselWindow extends StackPane {
     /** The window is about to close: what waits to be entered is entered. */
     public void leave() {
         view.map(JobView::desk).ifPresent(Desk::leave);
+    }
+
+    /** Leaves, and lets go what is done aside. */
+    public void close() {
+        leave();
+        closing = true;
     }
 
     private Optional<JobView> jobView() {

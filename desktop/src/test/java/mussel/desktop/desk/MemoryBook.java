@@ -7,21 +7,22 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.Function;
 import mussel.core.book.Filed;
 import mussel.core.book.LogBook;
-import mussel.core.job.Journal;
 import mussel.core.log.MeterReading;
 import mussel.core.log.Visit;
 import mussel.core.verdict.Calibration;
 
 /** A book without a file, for tests of screens. */
 final class MemoryBook implements LogBook {
-    private final Journal journal;
+    private final MemoryJournal journal;
     private final Map<Integer, Filed> filed = new TreeMap<>();
     private final Map<Integer, Integer> upto = new LinkedHashMap<>();
+    private final TreeSet<Integer> owed = new TreeSet<>();
 
-    MemoryBook(Journal journal) {
+    MemoryBook(MemoryJournal journal) {
         this.journal = journal;
     }
 
@@ -30,7 +31,27 @@ final class MemoryBook implements LogBook {
         jobs.forEach(job -> {
             filed.put(job.visit().job(), job);
             upto.put(job.visit().job(), journal.entries(job.visit().job()).size());
+            owed.remove(job.visit().job());
+            journal.keep(job.line());
         });
+    }
+
+    @Override
+    public void owe(List<Integer> jobs) {
+        jobs.forEach(job -> {
+            upto.put(job, journal.entries(job).size());
+            owed.add(job);
+        });
+    }
+
+    @Override
+    public List<Integer> owed() {
+        return List.copyOf(owed.descendingSet());
+    }
+
+    @Override
+    public void settle(List<Filed> jobs) {
+        file(jobs.stream().filter(job -> owed.contains(job.visit().job())).toList());
     }
 
     @Override

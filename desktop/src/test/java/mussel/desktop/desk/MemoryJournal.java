@@ -148,14 +148,8 @@ public final class MemoryJournal implements Journal, BenchLines {
                 .reduce((a, b) -> b);
     }
 
-    @Override
-    public List<Integer> stale() {
-        return entries.stream().map(Entry::job).distinct().toList();
-    }
-
-    @Override
-    public void keep(List<BenchLine> kept) {
-        kept.forEach(l -> lines.put(l.job(), l));
+    void keep(BenchLine line) {
+        lines.put(line.job(), line);
     }
 
     @Override

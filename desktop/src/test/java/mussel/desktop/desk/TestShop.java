@@ -7,9 +7,11 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
-import java.util.function.Supplier;
+import java.util.function.BiFunction;
+import mussel.core.book.LogBook;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
+import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
 import mussel.core.job.Order;
 import mussel.core.job.Scale;
@@ -24,6 +26,8 @@ import mussel.sim.instrument.SimulatedInstruments;
 public final class TestShop {
     /** Its journal. */
     public final MemoryJournal journal = new MemoryJournal();
+    /** Its book. */
+    public final LogBook book = new MemoryBook(journal);
     /** The shop. */
     public final Workshop shop;
 
@@ -31,7 +35,7 @@ public final class TestShop {
     public TestShop() {
         shop = new Workshop(
                 journal,
-                new MemoryBook(journal),
+                book,
                 CompletableFuture.completedFuture(new Workshop.Catalogue(
                         SheetFiles.shipped(),
                         SheetFiles.shippedYard(),
@@ -49,7 +53,7 @@ public final class TestShop {
                         new NoData()));
     }
 
-    private static final class NoData implements Workshop.Data {
+    private final class NoData implements Workshop.Data {
         @Override
         public void json(Path file) {}
 
@@ -68,8 +72,13 @@ public final class TestShop {
         }
 
         @Override
-        public Supplier<Incoming> look(Path file) {
-            return () -> Incoming.refused(file, List.of("no files here"));
+        public Incoming look(Path file) {
+            return Incoming.refused(file, List.of("no files here"));
+        }
+
+        @Override
+        public <T> T aside(BiFunction<Journal, LogBook, T> work) {
+            return work.apply(journal, book);
         }
 
         @Override
