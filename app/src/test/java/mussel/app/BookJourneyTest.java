@@ -7,10 +7,15 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.format.TextStyle;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.stream.Stream;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
@@ -18,7 +23,9 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
 import mussel.app.demo.DemoYard;
 import mussel.core.book.LogBook;
+import mussel.core.job.Job;
 import mussel.core.log.Visit;
+import mussel.store.Backups;
 import mussel.store.SqliteJournal;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
@@ -94,11 +101,65 @@ class BookJourneyTest extends DemoJourney {
         takeIn(json);
         assertThat(words(robot.lookup("#take-in-file-page").query())).contains("1 new jobs");
         click("#take-in-file-do");
-        assertThat(shop.book().jobs()).isEqualTo(before + 1);
+        settled(() -> shop.book().jobs() == before + 1);
         Path broken = Files.writeString(folder.resolve("broken.json"), "{\"format\":\"mussel-log\",\"jobs\":[");
         takeIn(broken);
         assertThat(words(robot.lookup("#take-in-file-page").query())).contains("Nothing of it was taken in", "line 1");
         assertThat(robot.lookup("#take-in-file-do").query().isDisabled()).isTrue();
+        click("#take-in-file-leave");
+    }
+
+    @Test
+    void theBenchIsPlannedAnewWhenAStepIsTickedOrSomebodyIsAway() throws TimeoutException {
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        click("#book-page-plan");
+        settled(() -> words(robot.lookup("#plan-first").query()).contains("first bench: "));
+        Button done = (Button) robot.lookup("#plan-first").query().lookupAll(".button").stream()
+                .filter(b -> b.getId() != null && b.getId().startsWith("plan-done-"))
+                .findFirst()
+                .orElseThrow();
+        int job = Integer.parseInt(done.getId().substring("plan-done-".length()));
+        String step = shop.benchPlan().next().get(job).id();
+        robot.interact(done::fire);
+        assertThat(Job.of(shop.journal().entries(job)).ticked(step)).isPresent();
+        assertThat(shop.benchPlan().next().get(job).id()).isNotEqualTo(step);
+
+        LocalDate today = shop.benchPlan().fleet().now().toLocalDate();
+        LocalDate day = Stream.iterate(today.plusDays(1), d -> d.plusDays(1))
+                .filter(d -> d.getDayOfWeek().getValue() <= 5)
+                .findFirst()
+                .orElseThrow();
+        Button here = robot.lookup("#here-0-" + day).query();
+        assertThat(here.getText()).isEqualTo("here");
+        robot.interact(here::fire);
+        settled(() -> robot.lookup("#here-0-" + day).queryAll().stream()
+                .anyMatch(b -> ((Button) b).getText().equals("away")));
+        assertThat(robot.lookup("#plan-bars").query().lookupAll(".plan-bar"))
+                .extracting(Node::getAccessibleText)
+                .noneMatch(t -> t.contains("first bench, " + weekday(day)));
+        assertThat(shop.absences().of("first bench")).containsExactly(day);
+    }
+
+    private static String weekday(LocalDate day) {
+        return day.getDayOfWeek().getDisplayName(TextStyle.SHORT, Locale.ENGLISH) + " " + day.getDayOfMonth() + ".";
+    }
+
+    @Test
+    void aWholeLogIsTakenInBesideTheWork() throws IOException, TimeoutException {
+        Path other = folder.resolve("sister.mussel");
+        DemoYard.fill(other, Instant.parse("2025-03-01T09:00:00Z"));
+        Path backup = folder.resolve("sister.mussel-backup");
+        Backups.of(other, Clock.systemUTC()).everything(backup);
+        int before = shop.book().jobs();
+        takeIn(backup);
+        assertThat(words(robot.lookup("#take-in-file-page").query())).contains("49 new jobs");
+        click("#take-in-file-do");
+        settled(() -> shop.book().jobs() == before + 49);
+        settled(() -> robot.lookup("#filing").queryAs(Label.class).getText().isEmpty());
+        assertThat(shop.book().owed()).isEmpty();
+        assertThat(shop.book().stale()).isEmpty();
+        takeIn(backup);
+        assertThat(words(robot.lookup("#take-in-file-page").query())).contains("Everything in it is here already");
         click("#take-in-file-leave");
     }
 

@@ -7,10 +7,13 @@ import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 import mussel.core.fleet.Fleet;
 import mussel.core.job.Assessment;
 import mussel.core.job.Job;
@@ -20,15 +23,18 @@ import mussel.core.job.Yard;
 import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan;
 import mussel.core.sheet.Phase;
+import mussel.core.sheet.Step;
 
 /**
  * The work on the bench as the fleet engine wants it: what is left of each leg's plan, cut into pieces of some hours.
  *
  * @param fleet the bench and its work
  * @param left legs that cannot be planned, with why
+ * @param next by job, the step that comes next; none where nobody knows yet what to do
  */
-public record BenchPlan(Fleet fleet, List<String> left) {
+public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next) {
     private static final Sentences SAY = Sentences.beside(BenchPlan.class);
+    private static final List<Phase> WORK = List.of(Phase.DOWN, Phase.STRIP, Phase.BUILD, Phase.PROVE);
     /** Longest piece of work in one go (min). */
     private static final double LONGEST = 150;
     /** What looking at a leg takes before anyone knows what to do; assumed (min). */
@@ -36,13 +42,19 @@ public record BenchPlan(Fleet fleet, List<String> left) {
     /** What a tag takes; assumed (min). */
     private static final double TAG = 15;
 
-    /** Keeps its own copy. */
+    /** Keeps its own copies. */
     public BenchPlan {
         left = List.copyOf(left);
+        next = Map.copyOf(next);
     }
 
-    /** The work of the jobs that are not tagged. */
-    public static BenchPlan of(List<Assessment> open, Yard yard, LocalDateTime now) {
+    /**
+     * The work of the jobs that are not tagged.
+     *
+     * @param away the days a technician of that name is away
+     */
+    public static BenchPlan of(
+            List<Assessment> open, Yard yard, Function<String, List<LocalDate>> away, LocalDateTime now) {
         Yard.Crew crew = yard.crew().orElse(Yard.Crew.USUAL);
         List<String> left = new ArrayList<>();
         List<Fleet.Leg> legs = new ArrayList<>();
@@ -65,13 +77,32 @@ public record BenchPlan(Fleet fleet, List<String> left) {
                                         DayOfWeek.THURSDAY,
                                         DayOfWeek.FRIDAY)),
                         crew.technicians().stream()
-                                .map(t -> new Fleet.Technician(t.name(), Math.min(day, t.hoursPerDay()), List.of()))
+                                .map(t -> new Fleet.Technician(
+                                        t.name(), Math.min(day, t.hoursPerDay()), away.apply(t.name())))
                                 .toList(),
                         crew.shared().stream()
                                 .map(s -> new Fleet.Tool(s.tool(), s.count()))
                                 .toList(),
                         legs),
-                left);
+                left,
+                next(open));
+    }
+
+    private static Map<Integer, Step> next(List<Assessment> open) {
+        Map<Integer, Step> next = new HashMap<>();
+        for (Assessment job : open) {
+            WORK.stream()
+                    .flatMap(phase -> untouched(job, phase).stream())
+                    .findFirst()
+                    .ifPresent(planned -> next.put(job.job().id(), planned.step()));
+        }
+        return next;
+    }
+
+    private static List<Plan.PlannedStep> untouched(Assessment job, Phase phase) {
+        return job.plan().of(phase).stream()
+                .filter(s -> job.job().ticked(s.step().id()).isEmpty())
+                .toList();
     }
 
     private static LocalTime clock(double hours) {
@@ -124,10 +155,8 @@ public record BenchPlan(Fleet fleet, List<String> left) {
     /** What is left of the plan, phase by phase, in pieces; what was glued cures before the proof. */
     private static void cut(Assessment now, Set<String> shared, List<Fleet.Task> tasks) {
         double years = now.saltYears();
-        for (Phase phase : List.of(Phase.DOWN, Phase.STRIP, Phase.BUILD, Phase.PROVE)) {
-            List<Plan.PlannedStep> steps = now.plan().of(phase).stream()
-                    .filter(s -> now.job().ticked(s.step().id()).isEmpty())
-                    .toList();
+        for (Phase phase : WORK) {
+            List<Plan.PlannedStep> steps = untouched(now, phase);
             double minutes = 0;
             double cure =
                     steps.stream().mapToDouble(s -> s.step().cureMin()).max().orElse(0);

@@ -19,6 +19,7 @@ public final class BookView extends BorderPane {
     private final Workshop shop;
     private final Consumer<Integer> onOpen;
     private final Consumer<Path> onTakeIn;
+    private final Consumer<String> onTrouble;
     private final Aside aside;
     private final PickRow pages;
     private final StackPane body = new StackPane();
@@ -55,6 +56,7 @@ public final class BookView extends BorderPane {
         this.shop = shop;
         this.onOpen = onOpen;
         this.onTakeIn = onTakeIn;
+        this.onTrouble = onTrouble;
         this.aside = new Aside(onTrouble);
         setId("book");
         getStyleClass().add("book");
@@ -104,7 +106,7 @@ public final class BookView extends BorderPane {
             case LOGBOOK -> new LogbookPage(shop, onOpen);
             case DUE -> new DuePage(shop, this::showLeg);
             case LIVES -> new LivesPage(shop, aside);
-            case PLAN -> new PlanPage(shop, aside, onOpen);
+            case PLAN -> new PlanPage(shop, aside, onOpen, onTrouble);
             case DATA -> new DataPage(shop, onTakeIn);
         };
     }

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
@@ -26,6 +27,8 @@ import mussel.core.fleet.FleetEngine;
 import mussel.core.fleet.FleetPlan;
 import mussel.core.fleet.FleetPlan.Placement;
 import mussel.core.fleet.FleetPlan.Ready;
+import mussel.core.job.JournalException;
+import mussel.core.sheet.Step;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.Texts;
@@ -36,12 +39,17 @@ final class PlanPage implements BookPage {
     private static final double NAMES = 210;
     private static final double LEAST_DAY = 104;
     private static final int MOST_DAYS = 12;
+    /** Ways to draw bars, one a technician. */
+    private static final int WAYS = 4;
+
+    private static final double DONE_WIDTH = 260;
     /** A bar narrower than this has no room for words (px). */
     private static final double LEAST_WORDS = 64;
 
     private final Workshop shop;
     private final Aside aside;
     private final Consumer<Integer> onOpen;
+    private final Consumer<String> trouble;
     private final VBox page = new VBox(10);
     private final Label state = Texts.dim("");
     private final VBox first = new VBox(4);
@@ -50,10 +58,11 @@ final class PlanPage implements BookPage {
     private final Label about = Texts.sentence("");
     private Fleet fleet;
 
-    PlanPage(Workshop shop, Aside aside, Consumer<Integer> onOpen) {
+    PlanPage(Workshop shop, Aside aside, Consumer<Integer> onOpen, Consumer<String> trouble) {
         this.shop = shop;
         this.aside = aside;
         this.onOpen = onOpen;
+        this.trouble = trouble;
         HBox head = new HBox(12, Texts.title("Bench plan"), state);
         head.setAlignment(Pos.CENTER_LEFT);
         bars.setId("plan-bars");
@@ -90,7 +99,7 @@ final class PlanPage implements BookPage {
                 + (plan.proven() ? "No better plan exists." : "The best found in a second and a half.")
                 + " Times are means of the sheets’ estimates.");
         first.getChildren().setAll(Texts.heading("Do next"));
-        plan.next().forEach(p -> first.getChildren().add(next(p)));
+        plan.next().forEach(p -> first.getChildren().add(next(asked, p)));
         broken.getChildren().setAll(Texts.heading("Promises"));
         plan.broken().forEach(r -> broken.getChildren().add(promise(r)));
         if (plan.broken().isEmpty()) {
@@ -103,7 +112,7 @@ final class PlanPage implements BookPage {
         plan.placements().stream().findFirst().ifPresent(this::tell);
     }
 
-    private Node next(Placement p) {
+    private Node next(BenchPlan asked, Placement p) {
         Button open = new Button("Open");
         open.setAccessibleText("open " + p.leg());
         open.setOnAction(e -> onOpen.accept(p.job()));
@@ -115,7 +124,42 @@ final class PlanPage implements BookPage {
         HBox.setHgrow(words, Priority.ALWAYS);
         HBox line = new HBox(10, words, open);
         line.setAlignment(Pos.CENTER_LEFT);
+        Optional.ofNullable(asked.next().get(p.job()))
+                .filter(step -> isFirst(p))
+                .ifPresent(step -> {
+                    step.cautions().forEach(c -> words.getChildren().add(Texts.wrapped(c, "urgent")));
+                    line.getChildren().add(1, done(p, step));
+                });
         return line;
+    }
+
+    private boolean isFirst(Placement p) {
+        return fleet.legs().stream()
+                .anyMatch(l -> l.job() == p.job() && l.tasks().get(0).equals(p.task()));
+    }
+
+    /** Enters something and plans anew. */
+    private void enter(Runnable entry) {
+        try {
+            entry.run();
+        } catch (JournalException e) {
+            trouble.accept(e.getMessage());
+        }
+        show();
+    }
+
+    /** Ticks the step that comes next; the bench is planned anew from there. */
+    private Button done(Placement p, Step step) {
+        Button done = new Button("Done: " + step.title());
+        done.setId("plan-done-" + p.job());
+        done.setMnemonicParsing(false);
+        done.setAccessibleText("done: " + step.title() + ", " + p.leg());
+        done.setMaxWidth(DONE_WIDTH);
+        done.setOnAction(e -> {
+            done.setDisable(true);
+            enter(() -> shop.tick(p.job(), step.id()));
+        });
+        return done;
     }
 
     private static Label promise(Ready ready) {
@@ -167,6 +211,15 @@ final class PlanPage implements BookPage {
         }
         bars.add(head, 1, 0);
         GridPane.setHgrow(head, Priority.ALWAYS);
+        int above = 1;
+        for (int i = 0; i < fleet.technicians().size(); i++) {
+            Fleet.Technician who = fleet.technicians().get(i);
+            Label name = Texts.wrapped(who.name(), "small");
+            name.getStyleClass().addAll("plan-who", "by-" + i % WAYS);
+            name.setMaxWidth(Double.MAX_VALUE);
+            bars.add(name, 0, above);
+            bars.add(presence(who, days), 1, above++);
+        }
         Map<Integer, Strip> strips = new LinkedHashMap<>();
         for (Ready ready : plan.legs()) {
             Label name = Texts.wrapped(
@@ -175,7 +228,7 @@ final class PlanPage implements BookPage {
                     ready.broken() ? "urgent" : "small");
             name.setMinWidth(NAMES);
             name.setPrefWidth(NAMES);
-            int row = strips.size() + 1;
+            int row = strips.size() + above;
             Strip strip = new Strip(days);
             strips.put(ready.job(), strip);
             bars.add(name, 0, row);
@@ -183,6 +236,28 @@ final class PlanPage implements BookPage {
             ready.promised().ifPresent(strip::promised);
         }
         plan.placements().forEach(p -> strips.get(p.job()).add(p));
+    }
+
+    /** Whether somebody is here, day by day; a press says the other, and the bench is planned anew. */
+    private HBox presence(Fleet.Technician who, List<LocalDate> days) {
+        HBox row = new HBox();
+        for (LocalDate each : days) {
+            boolean away = who.away().contains(each);
+            Button here = new Button(away ? "away" : "here");
+            here.setId("here-" + fleet.technicians().indexOf(who) + "-" + each);
+            here.getStyleClass().add(away ? "plan-away" : "plan-here");
+            here.setAccessibleText(who.name() + " is " + here.getText() + " on " + each);
+            here.setPrefWidth(0);
+            here.setMinWidth(LEAST_DAY);
+            here.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(here, Priority.ALWAYS);
+            here.setOnAction(e -> {
+                here.setDisable(true);
+                enter(() -> shop.absences().keep(who.name(), each, !away, shop.today()));
+            });
+            row.getChildren().add(here);
+        }
+        return row;
     }
 
     /** The bars of one leg over the working days. */
@@ -259,7 +334,7 @@ final class PlanPage implements BookPage {
         private int who(String technician) {
             for (int i = 0; i < fleet.technicians().size(); i++) {
                 if (fleet.technicians().get(i).name().equals(technician)) {
-                    return i % 4;
+                    return i % WAYS;
                 }
             }
             return 0;

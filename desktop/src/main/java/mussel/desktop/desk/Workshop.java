@@ -26,6 +26,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
+import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
@@ -297,7 +298,18 @@ public final class Workshop {
                         .flatMap(Optional::stream)
                         .toList(),
                 yard(),
+                absences()::of,
                 LocalDateTime.now(clock));
+    }
+
+    /** Enters that a step of a job is done. */
+    public void tick(int job, String step) {
+        journal.append(job, by(), new Fact.Ticked(step, true));
+    }
+
+    /** When technicians are away. */
+    public Absences absences() {
+        return new Absences(journal);
     }
 
     /** The units chosen. */

@@ -97,7 +97,8 @@ class BookOfShippedFamiliesTest {
     }
 
     private static Fleet.Leg planned(Assessment... jobs) {
-        BenchPlan plan = BenchPlan.of(List.of(jobs), SheetFiles.shippedYard(), LocalDateTime.of(2026, 11, 23, 9, 0));
+        BenchPlan plan = BenchPlan.of(
+                List.of(jobs), SheetFiles.shippedYard(), t -> List.of(), LocalDateTime.of(2026, 11, 23, 9, 0));
         return plan.fleet().legs().get(0);
     }
 
@@ -136,10 +137,31 @@ class BookOfShippedFamiliesTest {
     }
 
     @Test
+    void theNextStepOfAJobIsTheFirstNobodyHasTickedAndWhoIsAwayIsKnown() {
+        Assessment job = job(yes(Scale.GOAL, "driveshaft_seals"));
+        String first = job.plan().steps().get(0).step().id();
+        String second = job.plan().steps().get(1).step().id();
+        LocalDateTime now = LocalDateTime.of(2026, 11, 23, 9, 0);
+        BenchPlan plan = BenchPlan.of(
+                List.of(job(yes(Scale.GOAL, "driveshaft_seals"), new Fact.Ticked(first, true))),
+                SheetFiles.shippedYard(),
+                t -> t.equals("second bench") ? List.of(TODAY) : List.of(),
+                now);
+        assertThat(plan.next().get(job.job().id()).id()).isEqualTo(second);
+        assertThat(plan.fleet().technicians())
+                .extracting(Fleet.Technician::away)
+                .containsExactly(List.of(), List.of(TODAY));
+        BenchPlan unknown = BenchPlan.of(List.of(job()), SheetFiles.shippedYard(), t -> List.of(), now);
+        assertThat(unknown.next()).isEmpty();
+        assertThat(unknown.fleet().legs().get(0).tasks()).hasSize(1);
+    }
+
+    @Test
     void aLegThatWaitsForNobodyKnowsWhenIsLeftOutAndSaidSo() {
         BenchPlan plan = BenchPlan.of(
                 List.of(job(new Fact.Noted(Topic.WAITS_FOR.address(), "the owner’s word"))),
                 SheetFiles.shippedYard(),
+                t -> List.of(),
                 LocalDateTime.of(2026, 11, 23, 9, 0));
         assertThat(plan.fleet().legs()).isEmpty();
         assertThat(plan.left()).singleElement().asString().contains("Spat Lass, port is not planned", "owner’s word");
