@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.Optional;
@@ -29,6 +30,7 @@ import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.store.Backups;
 
 /** Walks through the main views on demo data and keeps a picture of each. The day is fixed, so that pictures can be compared. */
 public final class ShotsApp extends Application {
@@ -65,6 +67,10 @@ public final class ShotsApp extends Application {
 
     @Override
     public void start(Stage stage) throws IOException {
+        Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> {
+            e.printStackTrace();
+            System.exit(1);
+        });
         Look.loadType();
         Path log = Files.createTempDirectory("mussel-shots").resolve("demo.mussel");
         DemoYard.fill(log, DAY);
@@ -161,10 +167,11 @@ public final class ShotsApp extends Application {
             window.showBook(Optional.of("demo-Sound Harvester-PORT"));
             press("#beside-twin");
         });
-        view("due", () -> press("#book-page-due"));
-        view("lives", LIVE_SHORT, () -> press("#book-page-lives"));
-        view("bench-plan", LIVE_PLAN, () -> press("#book-page-plan"));
-        view("data", () -> press("#book-page-data"));
+        view("due", () -> book("due"));
+        view("lives", LIVE_SHORT, () -> book("lives"));
+        view("bench-plan", LIVE_PLAN, () -> book("plan"));
+        view("data", () -> book("data"));
+        view("take-in-file", LIVE_SHORT, () -> window.takeInFile(anotherYard()));
         view("keys", () -> {
             window.showBench();
             press("#help");
@@ -188,6 +195,25 @@ public final class ShotsApp extends Application {
                 .orElseThrow()
                 .job()
                 .id();
+    }
+
+    private void book(String page) {
+        window.showBook(Optional.empty());
+        press("#book-page-" + page);
+    }
+
+    /** The demo as it stood long before, as a log from elsewhere. */
+    private static Path anotherYard() {
+        try {
+            Path folder = Files.createTempDirectory("mussel-elsewhere");
+            Path log = folder.resolve("elsewhere.mussel");
+            DemoYard.fill(log, DAY.minus(900, ChronoUnit.DAYS));
+            Path backup = folder.resolve("elsewhere.mussel-backup");
+            Backups.of(log, Clock.fixed(DAY, ZoneOffset.UTC)).everything(backup);
+            return backup;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private void show(int job, Station station) {

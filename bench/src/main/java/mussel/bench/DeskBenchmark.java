@@ -8,7 +8,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import javafx.animation.AnimationTimer;
 import javafx.animation.KeyFrame;
@@ -24,7 +23,6 @@ import mussel.core.leak.LeakReading;
 import mussel.core.leak.Stage;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.leak.LeakStation;
-import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 
 /**
@@ -43,16 +41,7 @@ final class DeskBenchmark {
         Path log = Files.createTempDirectory("mussel-desk").resolve("demo.mussel");
         DemoYard.fill(log, Instant.parse("2026-11-23T09:00:00Z"));
         shop = StationsForBench.open(log, Clock.systemUTC());
-        Platform.startup(() -> {});
-        Platform.setImplicitExit(false);
-        window = on(() -> {
-            Look.loadType();
-            MusselWindow made = new MusselWindow(shop, Look.of(shop.journal()), StationsForBench.stations());
-            javafx.stage.Stage stage = new javafx.stage.Stage();
-            stage.setScene(new Scene(made, 1280, 800));
-            stage.show();
-            return made;
-        });
+        window = OnScreen.window(shop);
         CompletableFuture<Void> prepared = new CompletableFuture<>();
         Platform.runLater(() -> window.prepare(() -> prepared.complete(null)));
         long from = System.nanoTime();
@@ -81,7 +70,7 @@ final class DeskBenchmark {
 
     /** An hour of a hold at ten readings a second stands on the chart; twenty seconds more come in, and the time between frames is taken. */
     List<Measured> longHold() {
-        on(() -> {
+        OnScreen.on(() -> {
             window.open(jobs.get(0));
             window.go(Station.LEAK);
             LeakStation station = (LeakStation) window.station().orElseThrow();
@@ -153,17 +142,5 @@ final class DeskBenchmark {
             Platform.requestNextPulse();
         });
         return done.join();
-    }
-
-    private static <T> T on(Callable<T> work) {
-        CompletableFuture<T> result = new CompletableFuture<>();
-        Platform.runLater(() -> {
-            try {
-                result.complete(work.call());
-            } catch (Exception e) {
-                result.completeExceptionally(e);
-            }
-        });
-        return result.join();
     }
 }

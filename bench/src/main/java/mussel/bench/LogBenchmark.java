@@ -4,18 +4,24 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import javafx.geometry.Orientation;
+import javafx.scene.control.ScrollBar;
 import mussel.app.StationsForBench;
 import mussel.core.book.LogBook;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.shell.MusselWindow;
 import mussel.store.SqliteJournal;
 
 /** A log of many jobs: how soon it is open, how soon a search answers, how much memory it takes. */
 final class LogBenchmark {
     private static final int QUERIES = 400;
     private static final int OPENINGS = 5;
+    private static final int FRAMES = 600;
 
     private final Path home;
     private final int jobs;
@@ -36,18 +42,14 @@ final class LogBenchmark {
             journal.setting("", "");
         }
         double filed = seconds(filing);
+        List<LogBook.Query> queries = queries();
         double[] searches = new double[QUERIES];
         double life;
         try (SqliteJournal journal = SqliteJournal.read(log, Clock.systemUTC())) {
-            Random random = new Random(7);
+            queries.forEach(journal.book()::search);
             for (int i = 0; i < QUERIES; i++) {
-                LogBook.Query query = new LogBook.Query(
-                        LogGenerator.typed(random),
-                        random.nextInt(4) == 0 ? LogBook.State.TAGGED : LogBook.State.ANY,
-                        random.nextInt(4) == 0 ? Optional.of("tern-60") : Optional.empty(),
-                        random.nextInt(6) == 0 ? Optional.of(2015) : Optional.empty());
                 long begun = System.nanoTime();
-                journal.book().search(query);
+                journal.book().search(queries.get(i));
                 searches[i] = (System.nanoTime() - begun) / 1e6;
             }
             long begun = System.nanoTime();
@@ -58,6 +60,8 @@ final class LogBenchmark {
         for (int i = 0; i < OPENINGS; i++) {
             openings[i] = opens(log);
         }
+        double[] shell = SqliteShell.timed(log, queries);
+        double[] frames = scrolled(log);
         Measured memory = new MemoryBenchmark(home).run(log, "under 400");
         return List.of(
                 new Measured("log of " + jobs + " jobs, generated", generated, "s", ""),
@@ -71,8 +75,56 @@ final class LogBenchmark {
                 new Measured(
                         "search, 95th percentile of " + QUERIES, Measured.quantile(searches, 0.95), "ms", "under 50"),
                 new Measured("search, median", Measured.quantile(searches, 0.5), "ms", ""),
+                new Measured(
+                        "the same in the sqlite3 shell, 95th percentile", Measured.quantile(shell, 0.95), "ms", ""),
+                new Measured("all searches, as many times the shell’s", sum(searches) / sum(shell), "", "under 2"),
                 new Measured("life of a leg with 200 jobs read", life, "ms", ""),
+                new Measured(
+                        "frames while it is scrolled, 95th percentile",
+                        Measured.quantile(frames, 0.95),
+                        "ms",
+                        "under 32"),
                 memory);
+    }
+
+    private static List<LogBook.Query> queries() {
+        Random random = new Random(7);
+        List<LogBook.Query> queries = new ArrayList<>();
+        for (int i = 0; i < QUERIES; i++) {
+            queries.add(new LogBook.Query(
+                    LogGenerator.typed(random),
+                    random.nextInt(4) == 0 ? LogBook.State.TAGGED : LogBook.State.ANY,
+                    random.nextInt(4) == 0 ? Optional.of("tern-60") : Optional.empty(),
+                    random.nextInt(6) == 0 ? Optional.of(2015) : Optional.empty()));
+        }
+        return queries;
+    }
+
+    private static double sum(double[] ms) {
+        return Arrays.stream(ms).sum();
+    }
+
+    /** The life of the leg with the most jobs, from its last job to its first and back. */
+    private static double[] scrolled(Path log) {
+        Workshop shop = StationsForBench.open(log, Clock.systemUTC());
+        try {
+            MusselWindow window = OnScreen.window(shop);
+            ScrollBar bar = OnScreen.on(() -> {
+                window.showBook(Optional.of("leg-0"));
+                window.applyCss();
+                window.layout();
+                return (ScrollBar) window.lookup("#life-jobs").lookupAll(".scroll-bar").stream()
+                        .filter(b -> ((ScrollBar) b).getOrientation() == Orientation.VERTICAL)
+                        .findFirst()
+                        .orElseThrow();
+            });
+            return Frames.during(FRAMES, share -> bar.setValue(1 - Math.abs(2 * share - 1)));
+        } finally {
+            OnScreen.on(() -> {
+                shop.journal().close();
+                return shop;
+            });
+        }
     }
 
     private static double seconds(long from) {
@@ -80,9 +132,7 @@ final class LogBenchmark {
     }
 
     private static mussel.core.job.Journal filed(Path log) {
-        Workshop shop = StationsForBench.open(log, Clock.systemUTC());
-        shop.refreshBench();
-        return shop.journal();
+        return StationsForBench.open(log, Clock.systemUTC()).journal();
     }
 
     private double opens(Path log) throws IOException, InterruptedException {

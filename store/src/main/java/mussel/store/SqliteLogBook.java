@@ -9,7 +9,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -131,19 +130,14 @@ final class SqliteLogBook implements LogBook {
         rows.update("DELETE FROM search WHERE rowid = ?", visit.job());
         String marks = String.join(
                 " ",
-                mark("state", visit.tagged().isPresent() ? "tagged" : "open"),
-                mark("family", visit.family()),
-                mark("year", String.valueOf(visit.day().getYear())));
+                SearchSql.mark("state", visit.tagged().isPresent() ? "tagged" : "open"),
+                SearchSql.mark("family", visit.family()),
+                SearchSql.mark("year", String.valueOf(visit.day().getYear())));
         rows.update("INSERT INTO search (rowid, words, marks) VALUES (?, ?, ?)", visit.job(), filed.words(), marks);
     }
 
     private static Double boxed(OptionalDouble value) {
         return value.isPresent() ? value.getAsDouble() : null;
-    }
-
-    /** One word of the index for one value of a filter. */
-    private static String mark(String filter, String value) {
-        return filter + value.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", "");
     }
 
     @Override
@@ -169,18 +163,9 @@ final class SqliteLogBook implements LogBook {
 
     @Override
     public List<Found> search(Query query) {
-        String match = match(query);
-        String columns = "SELECT v.job, v.leg, v.title, v.named, v.day, v.tagged, ";
-        if (match.isEmpty()) {
-            return rows.query(
-                    columns + "'' FROM visit v ORDER BY v.job DESC LIMIT " + MOST_FOUND, SqliteLogBook::found);
-        }
-        String snippet = words(query.text()).isEmpty() ? "''" : "snippet(search, 0, '[', ']', '…', 10)";
-        return rows.query(
-                columns + snippet + " FROM search JOIN visit v ON v.job = search.rowid"
-                        + " WHERE search MATCH ? ORDER BY search.rowid DESC LIMIT " + MOST_FOUND,
-                SqliteLogBook::found,
-                match);
+        Object[] match =
+                Stream.of(SearchSql.match(query)).filter(m -> !m.isEmpty()).toArray();
+        return rows.query(SearchSql.of(query), SqliteLogBook::found, match);
     }
 
     private static Found found(ResultSet row) throws SQLException {
@@ -192,31 +177,6 @@ final class SqliteLogBook implements LogBook {
                 LocalDate.parse(row.getString(5)),
                 row.getInt(6) != 0,
                 row.getString(7));
-    }
-
-    /** The query in the language of the index: every word, the last one as a beginning; quotes and signs are no operators here. */
-    static String match(Query query) {
-        List<String> words = words(query.text());
-        List<String> parts = new ArrayList<>();
-        for (int i = 0; i < words.size(); i++) {
-            boolean unfinished = i == words.size() - 1 && query.text().endsWith(words.get(i));
-            parts.add("words:\"" + words.get(i) + "\"" + (unfinished ? "*" : ""));
-        }
-        Stream.of(
-                        query.state() == State.ANY
-                                ? Optional.<String>empty()
-                                : Optional.of(mark("state", query.state().name())),
-                        query.family().map(f -> mark("family", f)),
-                        query.year().map(y -> mark("year", String.valueOf(y))))
-                .flatMap(Optional::stream)
-                .forEach(m -> parts.add("marks:" + m));
-        return String.join(" AND ", parts);
-    }
-
-    private static List<String> words(String text) {
-        return Stream.of(text.split("[^\\p{L}\\p{N}]+"))
-                .filter(w -> !w.isEmpty())
-                .toList();
     }
 
     @Override

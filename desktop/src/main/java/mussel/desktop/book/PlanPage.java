@@ -41,8 +41,6 @@ final class PlanPage implements BookPage {
     private static final int MOST_DAYS = 12;
     /** Ways to draw bars, one a technician. */
     private static final int WAYS = 4;
-
-    private static final double DONE_WIDTH = 260;
     /** A bar narrower than this has no room for words (px). */
     private static final double LEAST_WORDS = 64;
 
@@ -150,11 +148,10 @@ final class PlanPage implements BookPage {
 
     /** Ticks the step that comes next; the bench is planned anew from there. */
     private Button done(Placement p, Step step) {
-        Button done = new Button("Done: " + step.title());
+        Button done = new Button("Step done");
         done.setId("plan-done-" + p.job());
-        done.setMnemonicParsing(false);
         done.setAccessibleText("done: " + step.title() + ", " + p.leg());
-        done.setMaxWidth(DONE_WIDTH);
+        done.setMinWidth(Region.USE_PREF_SIZE);
         done.setOnAction(e -> {
             done.setDisable(true);
             enter(() -> shop.tick(p.job(), step.id()));

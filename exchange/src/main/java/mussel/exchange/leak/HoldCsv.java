@@ -137,7 +137,7 @@ public final class HoldCsv {
             CSVRecord line, long number, String word, Set<String> others, Kind kind, String example) {
         for (int i = 0; i < line.size(); i++) {
             String head = line.get(i).toLowerCase(Locale.ROOT).strip();
-            if (head.startsWith(word) || others.contains(head.split("[\\s_(\\[]")[0])) {
+            if (head.startsWith(word) || others.contains(head.split("[\\s_(\\[]", 2)[0])) {
                 Matcher unit = UNIT.matcher(line.get(i).strip());
                 String spelled = unit.matches() ? unit.group(1) != null ? unit.group(1) : unit.group(2) : "";
                 Optional<UnitSymbol> known =

@@ -94,6 +94,12 @@ class HoldCsvTest {
         assertThat(refusal(GOOD.replace(was, is))).startsWith(says);
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"(", "[", "_", "()", ",", "((,_("})
+    void aHeadOfSignsOnlyNamesNoColumn(String head) {
+        assertThat(refusal(head + "\n1,2,3\n")).contains("names no column for the time");
+    }
+
     @Test
     void oneReadingIsNoHold() {
         assertThat(refusal("time (s),pressure (kPa),temperature (°C)\n0,68,20\n"))
