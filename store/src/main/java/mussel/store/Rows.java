@@ -6,6 +6,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /** Plain statements on one connection, for the tables derived from the journal. */
 final class Rows {
@@ -36,6 +37,12 @@ final class Rows {
                 return all;
             }
         });
+    }
+
+    /** A number that may be missing. */
+    static OptionalDouble number(ResultSet row, int column) throws SQLException {
+        double value = row.getDouble(column);
+        return row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     void update(String sql, Object... given) throws SQLException {

@@ -86,16 +86,17 @@ final class SqliteBenchLines implements BenchLines {
         }
     }
 
-    /** Of each service the last tagged job of the leg that says so; columns beside max() come from its row. A recheck is over once a later job has looked. */
+    /** Of each service the last tagged job of the leg that says so; columns beside max() come from its row. A recheck, or the change after running in, is over once a later job has looked. */
     private void dueNow(String leg) throws SQLException {
         rows.update("DELETE FROM due_now WHERE leg = ?", leg);
         rows.update(
                 "INSERT INTO due_now SELECT leg, what, job, at_hours, on_day FROM"
                         + " (SELECT l.leg, d.what, max(l.job) AS job, d.at_hours, d.on_day, d.id"
                         + " FROM bench_line l JOIN bench_due d ON d.job = l.job WHERE l.leg = ? GROUP BY d.what)"
-                        + " WHERE id <> ? OR job = (SELECT max(job) FROM bench_line WHERE leg = ? AND tagged IS NOT NULL)",
+                        + " WHERE id NOT IN (?, ?) OR job = (SELECT max(job) FROM bench_line WHERE leg = ? AND tagged IS NOT NULL)",
                 leg,
                 Due.RECHECK,
+                Due.BREAK_IN,
                 leg);
     }
 
@@ -138,7 +139,7 @@ final class SqliteBenchLines implements BenchLines {
                     "INSERT INTO bench_due (job, what, at_hours, on_day, id) VALUES (?, ?, ?, ?, ?)",
                     line.job(),
                     due.what(),
-                    due.atHours(),
+                    due.atHours().isPresent() ? due.atHours().getAsDouble() : null,
                     due.on().toString(),
                     due.id());
         }
@@ -226,7 +227,8 @@ final class SqliteBenchLines implements BenchLines {
     private List<Due> due(int job) {
         return rows.query(
                 "SELECT what, at_hours, on_day, id FROM bench_due WHERE job = ? ORDER BY rowid",
-                row -> new Due(row.getString(4), row.getString(1), row.getDouble(2), LocalDate.parse(row.getString(3))),
+                row -> new Due(
+                        row.getString(4), row.getString(1), Rows.number(row, 2), LocalDate.parse(row.getString(3))),
                 job);
     }
 

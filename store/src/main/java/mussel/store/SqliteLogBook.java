@@ -225,9 +225,7 @@ final class SqliteLogBook implements LogBook {
     private static Visit.Renewal renewal(ResultSet row) throws SQLException {
         int failed = row.getInt(6);
         Optional<Boolean> said = row.wasNull() ? Optional.empty() : Optional.of(failed != 0);
-        double hours = row.getDouble(7);
-        OptionalDouble age = row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(hours);
-        return new Visit.Renewal(Visit.Wearing.valueOf(row.getString(5)), said, age);
+        return new Visit.Renewal(Visit.Wearing.valueOf(row.getString(5)), said, Rows.number(row, 7));
     }
 
     @Override
@@ -258,7 +256,7 @@ final class SqliteLogBook implements LogBook {
                                         row.getString(3),
                                         LegRef.Position.valueOf(row.getString(4)),
                                         row.getString(5)),
-                                new Due(row.getString(6), row.getDouble(7), LocalDate.parse(row.getString(8))),
+                                new Due("", row.getString(6), Rows.number(row, 7), LocalDate.parse(row.getString(8))),
                                 List.of()),
                         most)
                 .stream()

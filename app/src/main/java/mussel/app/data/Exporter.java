@@ -16,7 +16,6 @@ import java.util.Map;
 import java.util.OptionalInt;
 import mussel.core.book.LogBook;
 import mussel.core.job.Entry;
-import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.log.Visit;
@@ -41,7 +40,7 @@ public final class Exporter {
     public enum Format {
         /** Every entry; can be brought in again. */
         JSON,
-        /** Lists for a spreadsheet: a folder with jobs, readings and what is due. */
+        /** Lists for a spreadsheet: a folder with jobs, readings, holds and what is due. */
         CSV,
         /** What is due, for a calendar. */
         ICS
@@ -90,6 +89,7 @@ public final class Exporter {
         Files.createDirectories(out);
         Path list = out.resolve("jobs.csv");
         Path readings = out.resolve("readings.csv");
+        Path holds = out.resolve("holds.csv");
         Path due = out.resolve("due.csv");
         try (Writer writer = Files.newBufferedWriter(list, StandardCharsets.UTF_8)) {
             Iterator<Visit> visits =
@@ -97,12 +97,14 @@ public final class Exporter {
             LogCsv.jobs(() -> visits, writer);
         }
         try (Writer writer = Files.newBufferedWriter(readings, StandardCharsets.UTF_8)) {
-            LogCsv.readings(
-                    () -> jobs.stream().map(j -> Job.of(journal.entries(j))).iterator(), writer);
+            LogCsv.readings(() -> jobs.stream().map(journal::entries).iterator(), writer);
+        }
+        try (Writer writer = Files.newBufferedWriter(holds, StandardCharsets.UTF_8)) {
+            LogCsv.holds(() -> jobs.stream().map(journal::entries).iterator(), writer);
         }
         try (Writer writer = Files.newBufferedWriter(due, StandardCharsets.UTF_8)) {
             LogCsv.due(due(jobs, jobs.size() == 1), today, writer);
         }
-        return List.of(list, readings, due);
+        return List.of(list, readings, holds, due);
     }
 }

@@ -36,7 +36,6 @@ import mussel.core.plan.Planner;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Goal;
-import mussel.core.sheet.Interval;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
@@ -473,23 +472,7 @@ public final class Assessment {
 
     /** What is next due once this job is tagged. */
     public List<Due> due() {
-        OptionalDouble hours = job.reading(Field.ENGINE_HOURS);
-        LocalDate done = job.tagged().orElse(today);
-        boolean hard = job.choice(Scale.SAND).equals(Optional.of("yes"));
-        List<Due> due = new ArrayList<>();
-        for (Interval interval : sheet.intervals()) {
-            boolean pumpDone = goals().contains("impeller") || goals().contains("pump_kit");
-            boolean applies =
-                    switch (interval.id()) {
-                        case "pump" -> pumpDone;
-                        case Due.RECHECK -> !goals().isEmpty();
-                        default -> true;
-                    };
-            if (applies) {
-                due.add(Due.after(interval, hours.orElse(0), done, hard));
-            }
-        }
-        return List.copyOf(due);
+        return new NextDue(this, today).all();
     }
 
     /** How far each station is. */

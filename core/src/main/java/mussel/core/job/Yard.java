@@ -1,6 +1,7 @@
 package mussel.core.job;
 
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.time.format.DateTimeParseException;
 import java.util.List;
 import java.util.Optional;
@@ -26,6 +27,7 @@ import mussel.core.torque.TorqueInput;
  * @param wrenches its torque wrenches
  * @param tools the special tools it has, as the steps name them
  * @param crew who works when, and what they share; empty where the sheet does not say
+ * @param frostFrom from which day of the year frost is to be reckoned with, like 11-01; empty where it never freezes
  */
 public record Yard(
         @Given("the yard's name") String name,
@@ -38,7 +40,8 @@ public record Yard(
         @Given("how it renews pumps") Optional<PumpHabit> pumpHabit,
         @Given("its torque wrenches") List<Wrench> wrenches,
         @Given("its special tools") List<String> tools,
-        @Given("who works when") Optional<Crew> crew)
+        @Given("who works when") Optional<Crew> crew,
+        @Given("the first day of frost (month-day)") Optional<String> frostFrom)
         implements Checked {
     /** Keeps its own copies. */
     public Yard {
@@ -58,18 +61,38 @@ public record Yard(
 
     /** The same yard reading in other units. */
     public Yard in(YardUnits other) {
-        return new Yard(name, other, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew);
+        return new Yard(
+                name, other, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew, frostFrom);
     }
 
     /** The same yard with another habit for pumps. */
     public Yard with(PumpHabit habit) {
         return new Yard(
-                name, units, oils, bottles, labourPerH, downtimePerDay, Optional.of(habit), wrenches, tools, crew);
+                name,
+                units,
+                oils,
+                bottles,
+                labourPerH,
+                downtimePerDay,
+                Optional.of(habit),
+                wrenches,
+                tools,
+                crew,
+                frostFrom);
     }
 
     /** The same yard under another name. */
     public Yard named(String other) {
-        return new Yard(other, units, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew);
+        return new Yard(
+                other, units, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew, frostFrom);
+    }
+
+    /** The next day of frost after some day; empty where it never freezes. */
+    public Optional<LocalDate> frostAfter(LocalDate day) {
+        return frostFrom.map(text -> {
+            LocalDate frost = MonthDay.parse("--" + text).atYear(day.getYear());
+            return frost.isAfter(day) ? frost : frost.plusYears(1);
+        });
     }
 
     /** How it renews pumps; by condition where it never said. */
@@ -79,6 +102,13 @@ public record Yard(
 
     @Override
     public void check(Problems problems, String pointer) {
+        frostFrom.ifPresent(day -> {
+            try {
+                MonthDay.parse("--" + day);
+            } catch (DateTimeParseException e) {
+                problems.at(pointer + "/frost_from", "is “" + day + "”; write month and day like 11-01");
+            }
+        });
         for (int i = 0; i < wrenches.size(); i++) {
             String day = wrenches.get(i).calibrated();
             try {

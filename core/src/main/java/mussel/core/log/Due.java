@@ -14,16 +14,25 @@ import mussel.core.sheet.Interval;
  *
  * @param id the interval's id; empty where it is none of the sheet's
  * @param what the interval's title
- * @param atHours the engine hours at which it is due (h)
+ * @param atHours the engine hours at which it is due (h); empty where only the calendar counts, as when the meter was not read
  * @param on the day by which it is due
  */
-public record Due(String id, String what, double atHours, LocalDate on) {
+public record Due(String id, String what, OptionalDouble atHours, LocalDate on) {
     /** The interval after which the oil is looked at once more; any later job has done so. */
     public static final String RECHECK = "oil_recheck";
+    /** The first change of oil after gears have run in; any later job has made it. */
+    public static final String BREAK_IN = "break_in";
+    /** What a leg needs before frost, by the calendar alone. */
+    public static final String LAY_UP = "lay_up";
 
     private static final Sentences SAY = Sentences.beside(Due.class);
     private static final int SOON_DAYS = 14;
     private static final double SOON_HOURS = 10;
+
+    /** The same by hours and calendar. */
+    public Due(String id, String what, double atHours, LocalDate on) {
+        this(id, what, OptionalDouble.of(atHours), on);
+    }
 
     /** Something due that is no interval of a sheet. */
     public Due(String what, double atHours, LocalDate on) {
@@ -44,31 +53,36 @@ public record Due(String id, String what, double atHours, LocalDate on) {
      * The next due point after a service.
      *
      * @param interval how often
-     * @param doneAtHours engine hours at the service (h)
+     * @param doneAtHours engine hours at the service (h); empty where nobody read them
      * @param doneOn the day of the service
      * @param hard whether it runs in sand or shallows, which brings it forward
      */
-    public static Due after(Interval interval, double doneAtHours, LocalDate doneOn, boolean hard) {
+    public static Due after(Interval interval, OptionalDouble doneAtHours, LocalDate doneOn, boolean hard) {
         double factor = hard ? interval.hardFactor() : 1;
+        double runs = interval.hours() * factor;
         return new Due(
                 interval.id(),
                 interval.title(),
-                doneAtHours + interval.hours() * factor,
+                doneAtHours.isPresent() ? OptionalDouble.of(doneAtHours.getAsDouble() + runs) : OptionalDouble.empty(),
                 doneOn.plusMonths(Math.max(1, Math.round(interval.months() * factor))));
     }
 
     /** How pressing it is on a day, with the engine hours known then. */
     public Urgency urgency(LocalDate today, OptionalDouble hoursNow) {
         long days = ChronoUnit.DAYS.between(today, on);
-        double hours = hoursNow.isPresent() ? atHours - hoursNow.getAsDouble() : Double.MAX_VALUE;
+        double hours = hoursNow.isPresent() && atHours.isPresent()
+                ? atHours.getAsDouble() - hoursNow.getAsDouble()
+                : Double.MAX_VALUE;
         if (days < 0 || hours < 0) {
             return Urgency.OVERDUE;
         }
         return days <= SOON_DAYS || hours <= SOON_HOURS ? Urgency.SOON : Urgency.LATER;
     }
 
-    /** Both limits in a sentence part. */
+    /** Its limits in a sentence part. */
     public String limits() {
-        return SAY.say("limits", Display.exact(Kind.RUNNING, atHours, YardUnits.METRIC), on.toString());
+        return atHours.isPresent()
+                ? SAY.say("limits", Display.exact(Kind.RUNNING, atHours.getAsDouble(), YardUnits.METRIC), on.toString())
+                : SAY.say("limits.calendar", on.toString());
     }
 }

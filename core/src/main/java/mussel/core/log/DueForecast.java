@@ -42,7 +42,9 @@ public record DueForecast(
         OptionalDouble now =
                 use.map(u -> OptionalDouble.of(u.on(today).hours())).orElse(known);
         Due.Urgency urgency = due.urgency(today, now);
-        Optional<UseRate.Reached> reached = use.flatMap(u -> u.reaches(due.atHours()));
+        Optional<UseRate.Reached> reached = due.atHours().isEmpty()
+                ? Optional.empty()
+                : use.flatMap(u -> u.reaches(due.atHours().getAsDouble()));
         if (reached.isEmpty() || reached.get().likely().isAfter(due.on())) {
             LocalDate earliest = reached.map(UseRate.Reached::earliest)
                     .filter(day -> day.isBefore(due.on()))
@@ -60,21 +62,22 @@ public record DueForecast(
         String when = days < 0 ? SAY.say("ago", -days) : days == 0 ? SAY.say("today") : SAY.say("ahead", days);
         if (!byHours) {
             return SAY.say(
-                    use.isEmpty() ? "calendar.alone" : "calendar.first",
+                    due.atHours().isEmpty() ? "calendar.only" : use.isEmpty() ? "calendar.alone" : "calendar.first",
                     due.on().toString(),
                     when);
         }
         UseRate rate = use.orElseThrow();
-        if (rate.last().hours() >= due.atHours()) {
+        double at = due.atHours().orElseThrow();
+        if (rate.last().hours() >= at) {
             return SAY.say(
                     "hours.passed",
-                    Display.exact(Kind.RUNNING, due.atHours(), YardUnits.METRIC),
+                    Display.exact(Kind.RUNNING, at, YardUnits.METRIC),
                     Display.exact(Kind.RUNNING, rate.last().hours(), YardUnits.METRIC),
                     rate.last().on().toString());
         }
         return SAY.say(
                 "hours.first",
-                Display.exact(Kind.RUNNING, due.atHours(), YardUnits.METRIC),
+                Display.exact(Kind.RUNNING, at, YardUnits.METRIC),
                 by.toString(),
                 when,
                 earliest.toString(),
@@ -85,7 +88,7 @@ public record DueForecast(
     public Explanation explain(LocalDate today) {
         List<InputLine> inputs = new ArrayList<>();
         inputs.add(new InputLine(SAY.say("why.day"), due.on().toString(), SAY.say("why.sheet")));
-        inputs.add(new InputLine(SAY.say("why.at"), hours(due.atHours()), SAY.say("why.sheet")));
+        due.atHours().ifPresent(at -> inputs.add(new InputLine(SAY.say("why.at"), hours(at), SAY.say("why.sheet"))));
         use.ifPresent(u -> {
             inputs.add(new InputLine(
                     SAY.say("why.last"), hours(u.last().hours()), u.last().on().toString()));

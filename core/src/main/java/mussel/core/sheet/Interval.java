@@ -6,7 +6,7 @@ import mussel.core.measure.Kind;
 /**
  * How often something is due, by hours or months, whichever comes first.
  *
- * @param id what is due: {@code gear_oil}, {@code pump}, {@code oil_recheck}
+ * @param id what is due: {@code gear_oil}, {@code pump}, {@code oil_recheck}, {@code break_in}
  * @param title its name
  * @param hours running hours
  * @param months calendar months

@@ -15,16 +15,16 @@ class DueTest {
 
     @Test
     void hoursAndMonthsAreBothCounted() {
-        Due due = Due.after(OIL, 412, DONE, false);
-        assertThat(due.atHours()).isEqualTo(512);
+        Due due = Due.after(OIL, OptionalDouble.of(412), DONE, false);
+        assertThat(due.atHours()).hasValue(512);
         assertThat(due.on()).isEqualTo(LocalDate.of(2027, 1, 31));
         assertThat(due.limits()).contains("512 h").contains("2027-01-31").contains("whichever comes first");
     }
 
     @Test
     void hardRunningBringsItForward() {
-        Due due = Due.after(OIL, 412, DONE, true);
-        assertThat(due.atHours()).isEqualTo(462);
+        Due due = Due.after(OIL, OptionalDouble.of(412), DONE, true);
+        assertThat(due.atHours()).hasValue(462);
         assertThat(due.on()).isEqualTo(LocalDate.of(2026, 7, 31));
     }
 
@@ -37,13 +37,17 @@ class DueTest {
         "2027-02-01, 420, OVERDUE"
     })
     void whicheverComesFirstDecides(LocalDate today, double hours, Due.Urgency urgency) {
-        assertThat(Due.after(OIL, 412, DONE, false).urgency(today, OptionalDouble.of(hours)))
+        assertThat(Due.after(OIL, OptionalDouble.of(412), DONE, false).urgency(today, OptionalDouble.of(hours)))
                 .isEqualTo(urgency);
     }
 
     @Test
     void withoutAnHourMeterTheCalendarCounts() {
-        Due due = Due.after(OIL, 0, DONE, false);
+        Due due = Due.after(OIL, OptionalDouble.empty(), DONE, false);
+        assertThat(due.limits()).isEqualTo("by 2027-01-31");
+        assertThat(due.urgency(LocalDate.of(2026, 6, 1), OptionalDouble.of(9_000)))
+                .as("hours read later say nothing where it began is not known")
+                .isEqualTo(Due.Urgency.LATER);
         assertThat(due.urgency(LocalDate.of(2026, 6, 1), OptionalDouble.empty()))
                 .isEqualTo(Due.Urgency.LATER);
         assertThat(due.urgency(LocalDate.of(2027, 6, 1), OptionalDouble.empty()))

@@ -108,10 +108,8 @@ public final class TagStation implements StationView {
                                 now.yard().units())
                 : ", volume not recorded";
         tag.getChildren().add(Texts.sentence(now.oilToFill().title() + amount));
-        boolean hoursKnown = now.job().reading(Field.ENGINE_HOURS).isPresent();
         for (Due due : now.due()) {
-            tag.getChildren()
-                    .add(Texts.wrapped(due.what() + " " + (hoursKnown ? due.limits() : "by " + due.on()), "strong"));
+            tag.getChildren().add(Texts.wrapped(due.what() + " " + due.limits(), "strong"));
         }
         open.getChildren().setAll(stillOpen(now).stream().map(Texts::dim).toList());
         boolean tagged = now.job().tagged().isPresent();

@@ -2,22 +2,28 @@ package mussel.exchange.log;
 
 import java.io.IOException;
 import java.time.LocalDate;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mussel.core.book.LogBook.Awaiting;
 import mussel.core.job.Address;
+import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.Hold;
 import mussel.core.job.Job;
+import mussel.core.leak.LeakReading;
 import mussel.core.log.DueForecast;
 import mussel.core.log.Visit;
+import mussel.core.measure.NamedBy;
 import mussel.exchange.record.Csv;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
 /**
- * Lists of a log as CSV by RFC 4180: jobs, readings, what is due. Figures are in the canonical unit their head line names, with a point. A text
+ * Lists of a log as CSV by RFC 4180: jobs, readings, holds, what is due. Figures are in the canonical unit their head line names, with a point. A text
  * that a spreadsheet would take for a formula gets an apostrophe before it.
  */
 public final class LogCsv {
@@ -65,12 +71,25 @@ public final class LogCsv {
         }
     }
 
-    /** Every reading that stands, one a line. */
-    public static void readings(Iterable<Job> jobs, Appendable out) throws IOException {
+    /** Every reading that stands, one a line, with who made it when by which instrument. */
+    public static void readings(Iterable<List<Entry>> jobs, Appendable out) throws IOException {
         CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
         csv.printRecord(
-                "job", "boat and position", "field", "of", "value", "unit", "as typed", "instrument", "simulated");
-        for (Job job : jobs) {
+                "job",
+                "boat and position",
+                "field",
+                "of",
+                "value",
+                "unit",
+                "as typed",
+                "instrument",
+                "simulated",
+                "at (UTC)",
+                "by");
+        for (List<Entry> entries : jobs) {
+            Job job = Job.of(entries);
+            Map<Fact, Entry> made = new IdentityHashMap<>();
+            entries.forEach(e -> made.put(e.fact(), e));
             for (var each : job.readings().entrySet()) {
                 Address about = each.getKey();
                 Fact.Read read = each.getValue();
@@ -84,7 +103,47 @@ public final class LogCsv {
                         field.map(f -> f.kind().canonical()).orElse(""),
                         Csv.plain(read.typed()),
                         Csv.plain(read.instrument()),
-                        read.simulated() ? "yes" : "no");
+                        read.simulated() ? "yes" : "no",
+                        made.get(read).at(),
+                        Csv.plain(made.get(read).by()));
+            }
+        }
+    }
+
+    /** Every reading of every hold, one a line; the lines of one hold are what the station Leak hunt reads back. */
+    public static void holds(Iterable<List<Entry>> jobs, Appendable out) throws IOException {
+        CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
+        csv.printRecord(
+                "job",
+                "boat and position",
+                "hold",
+                "mode",
+                "begun (UTC)",
+                "resolution (kPa)",
+                "instrument",
+                "simulated",
+                "time (s)",
+                "pressure (kPa)",
+                "temperature (°C)",
+                "stage");
+        for (List<Entry> entries : jobs) {
+            Job job = Job.of(entries);
+            for (Hold hold : job.holds()) {
+                for (LeakReading reading : hold.readings()) {
+                    csv.printRecord(
+                            job.id(),
+                            Csv.plain(job.leg().title()),
+                            Csv.plain(hold.id()),
+                            NamedBy.file(hold.mode()),
+                            hold.begun(),
+                            hold.gaugeStepKpa(),
+                            Csv.plain(hold.instrument()),
+                            hold.simulated() ? "yes" : "no",
+                            reading.tS(),
+                            reading.gaugeKpa(),
+                            reading.tempC(),
+                            reading.stage().map(NamedBy::file).orElse(""));
+                }
             }
         }
     }
@@ -110,7 +169,7 @@ public final class LogCsv {
                     forecast.by(),
                     forecast.earliest(),
                     forecast.latest(),
-                    each.due().atHours(),
+                    each.due().atHours().isPresent() ? each.due().atHours().getAsDouble() : "",
                     each.due().on(),
                     forecast.urgency().name().toLowerCase(java.util.Locale.ROOT),
                     each.job());

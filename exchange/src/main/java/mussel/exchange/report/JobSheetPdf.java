@@ -188,9 +188,9 @@ public final class JobSheetPdf {
 
     private void next(Page page) throws IOException {
         page.heading("Next due", 12);
-        boolean hours = job.reading(Field.ENGINE_HOURS).isPresent();
+        String unread = job.reading(Field.ENGINE_HOURS).isPresent() ? "" : " (the hour meter was not read)";
         for (Due due : all.due()) {
-            page.pair(due.what(), hours ? due.limits() : "by " + due.on() + " (the hour meter was not read)", BODY);
+            page.pair(due.what(), due.limits() + unread, BODY);
         }
     }
 

@@ -68,8 +68,7 @@ public final class LegTag {
                 lines.down(4);
                 for (Due due : job.due()) {
                     lines.line(bold, 9, due.what(), beside);
-                    boolean known = job.job().reading(Field.ENGINE_HOURS).isPresent();
-                    lines.line(plain, 8, known ? due.limits() : "by " + due.on(), beside);
+                    lines.line(plain, 8, due.limits(), beside);
                 }
                 if (job.simulated()) {
                     lines.line(plain, 7, "Some readings of this job come from simulated instruments.", beside);

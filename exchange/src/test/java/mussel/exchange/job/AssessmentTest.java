@@ -77,7 +77,7 @@ class AssessmentTest {
         assertThat(now().current()).isEqualTo(Station.INTAKE);
         assertThat(now().nextAction()).isEqualTo("Finish the intake");
         assertThat(now().plan().steps()).isEmpty();
-        assertThat(now().due()).extracting(d -> d.what()).containsExactly("Gear oil");
+        assertThat(now().due()).isEmpty();
     }
 
     @Test
@@ -165,19 +165,20 @@ class AssessmentTest {
     }
 
     @Test
-    void aPumpJobSetsThePumpsClockAndARecheck() {
+    void aPumpJobSetsThePumpsClockAndARecheckAndLeavesTheOils() {
         read(Field.ENGINE_HOURS, 412);
         note(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes"));
         note(new Fact.Tagged(TODAY));
-        assertThat(now().due()).extracting(d -> d.what()).containsExactly("Gear oil", "Water pump", "Oil recheck");
-        assertThat(now().due().get(0).atHours()).isEqualTo(512);
+        assertThat(now().due()).extracting(d -> d.what()).containsExactly("Water pump", "Oil recheck");
+        assertThat(now().due().get(0).atHours()).hasValue(712);
     }
 
     @Test
     void sandBringsEverythingForward() {
         read(Field.ENGINE_HOURS, 412);
+        drained(500);
         note(new Fact.Chosen(Scale.SAND.address(), "yes"));
-        assertThat(now().due().get(0).atHours()).isEqualTo(462);
+        assertThat(now().due().get(0).atHours()).hasValue(462);
     }
 
     @Test

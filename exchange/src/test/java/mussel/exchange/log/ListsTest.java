@@ -8,14 +8,24 @@ import biweekly.ICalendar;
 import biweekly.component.VEvent;
 import java.io.IOException;
 import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import mussel.core.book.LogBook.Awaiting;
-import mussel.core.job.Job;
+import mussel.core.job.Entry;
+import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
+import mussel.core.leak.LeakMode;
+import mussel.core.leak.LeakReading;
 import mussel.core.log.Due;
 import mussel.core.log.MeterReading;
+import mussel.exchange.leak.HoldCsv;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
@@ -73,12 +83,14 @@ class ListsTest {
     @Test
     void aReaderOfCsvGetsEveryCellBackAndNoFormula() throws IOException {
         StringBuilder out = new StringBuilder();
-        LogCsv.readings(List.of(Job.of(Samples.job(1, 1))), out);
+        LogCsv.readings(List.of(Samples.job(1, 1)), out);
         List<CSVRecord> rows = parsed(out.toString());
         assertThat(rows).hasSize(2).allMatch(CSVRecord::isConsistent);
         assertThat(rows.get(0).get("value")).isEqualTo("412.25");
         assertThat(rows.get(0).get("unit")).isEqualTo("h");
         assertThat(rows.get(1).get("value")).isEqualTo("451.9999999999999");
+        assertThat(rows.get(0).get("at (UTC)")).startsWith("2026-");
+        assertThat(rows).extracting(r -> r.get("by")).containsOnly("bench");
         StringBuilder due = new StringBuilder();
         LogCsv.due(DUE, TODAY, due);
         List<CSVRecord> lines = parsed(due.toString());
@@ -86,5 +98,48 @@ class ListsTest {
         assertThat(lines.get(0).get("likely on")).isEqualTo("2027-01-12");
         assertThat(lines.get(1).get("what")).isEqualTo("'=Water pump");
         assertThat(due.toString()).contains("\r\n");
+    }
+
+    @Test
+    void aHoldWrittenAsAListIsReadBackAsAHold() throws IOException {
+        List<LeakReading> readings = IntStream.range(0, 5)
+                .mapToObj(i -> new LeakReading(i * 30, -62.123456789 + i * 0.1, 18.25 + i / 8.0, Optional.empty()))
+                .toList();
+        List<Entry> job = new ArrayList<>(Samples.job(7, 1));
+        Fact begun = new Fact.HoldBegun("hold-2", LeakMode.VACUUM, 0.5, "=gauge", false);
+        job.add(new Entry(90, 7, Samples.BEGUN, "bench", begun));
+        job.add(new Entry(91, 7, Samples.BEGUN, "bench", new Fact.Held("hold-2", readings)));
+        StringBuilder out = new StringBuilder();
+        LogCsv.holds(List.of(job), out);
+        List<CSVRecord> rows = parsed(out.toString());
+        assertThat(rows).hasSize(7).allMatch(CSVRecord::isConsistent);
+        assertThat(rows.get(0).get("simulated")).isEqualTo("yes");
+        assertThat(rows.get(1).get("stage")).isEqualTo("driveshaft");
+        assertThat(rows.get(2).get("instrument")).isEqualTo("'=gauge");
+        String second = out.toString()
+                .lines()
+                .filter(l -> l.startsWith("job,") || l.contains(",hold-2,"))
+                .collect(Collectors.joining("\r\n"));
+        HoldCsv.Imported back =
+                HoldCsv.read(second.getBytes(StandardCharsets.UTF_8)).value().orElseThrow();
+        assertThat(back.mode()).isEqualTo(LeakMode.VACUUM);
+        assertThat(back.readings()).isEqualTo(readings);
+    }
+
+    @Test
+    void whatOnlyTheCalendarKnowsHasNoHours() throws IOException {
+        Due layUp = new Due(Due.LAY_UP, "Lay-up before frost", OptionalDouble.empty(), LocalDate.of(2026, 12, 1));
+        List<Awaiting> awaiting = List.of(new Awaiting(3, LEG, layUp, DUE.get(0).readings()));
+        StringBuilder due = new StringBuilder();
+        LogCsv.due(awaiting, TODAY, due);
+        CSVRecord line = parsed(due.toString()).get(0);
+        assertThat(line.get("at hours (h)")).isEmpty();
+        assertThat(line.get("likely on")).isEqualTo("2026-12-01");
+        assertThat(line.get("urgency")).isEqualTo("soon");
+        VEvent event = Biweekly.parse(DueCalendar.text(awaiting, TODAY, Instant.EPOCH))
+                .first()
+                .getEvents()
+                .get(0);
+        assertThat(event.getDescription().getValue()).startsWith("By the calendar, 2026-12-01 (in 8 days).");
     }
 }

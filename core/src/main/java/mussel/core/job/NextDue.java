@@ -1,0 +1,91 @@
+package mussel.core.job;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.log.Due;
+import mussel.core.measure.Sentences;
+import mussel.core.sheet.Interval;
+
+/**
+ * What a job makes due. A service counts from this job where the job has done it; gear oil that stayed in counts from its last fill, where that
+ * is known, and else this job says nothing of it: what an earlier one said stands.
+ */
+final class NextDue {
+    private static final Sentences SAY = Sentences.beside(NextDue.class);
+    /** A job tagged so shortly before frost has laid the leg up (days). */
+    private static final int LAID_UP_DAYS = 60;
+
+    private final Assessment now;
+    private final Job job;
+    private final LocalDate done;
+    private final boolean hard;
+
+    NextDue(Assessment now, LocalDate today) {
+        this.now = now;
+        this.job = now.job();
+        this.done = job.tagged().orElse(today);
+        this.hard = job.choice(Scale.SAND).equals(Optional.of("yes"));
+    }
+
+    List<Due> all() {
+        List<Due> due = new ArrayList<>();
+        OptionalDouble hours = job.reading(Field.ENGINE_HOURS);
+        List<String> goals = now.goals();
+        for (Interval interval : now.sheet().intervals()) {
+            switch (interval.id()) {
+                case "gear_oil" -> oil(interval, hours).ifPresent(due::add);
+                case "pump" -> {
+                    if (goals.contains("impeller") || goals.contains("pump_kit")) {
+                        due.add(Due.after(interval, hours, done, hard));
+                    }
+                }
+                case Due.RECHECK -> {
+                    if (!goals.isEmpty()) {
+                        due.add(Due.after(interval, hours, done, hard));
+                    }
+                }
+                case Due.BREAK_IN -> runningIn(interval, hours, goals).ifPresent(due::add);
+                default -> due.add(Due.after(interval, hours, done, hard));
+            }
+        }
+        layUp().ifPresent(due::add);
+        return List.copyOf(due);
+    }
+
+    private Optional<Due> oil(Interval interval, OptionalDouble hours) {
+        OptionalDouble ran = job.reading(Field.HOURS_SINCE_FILL);
+        OptionalDouble months = job.reading(Field.MONTHS_SINCE_FILL);
+        if (job.reading(Field.PUMPED).isPresent() || job.reading(Field.DRAINED).isPresent()) {
+            return Optional.of(Due.after(interval, hours, done, hard));
+        }
+        if (ran.isEmpty() && months.isEmpty()) {
+            return Optional.empty();
+        }
+        OptionalDouble filledAt = hours.isPresent() && ran.isPresent()
+                ? OptionalDouble.of(hours.getAsDouble() - ran.getAsDouble())
+                : OptionalDouble.empty();
+        return Optional.of(Due.after(interval, filledAt, done.minusMonths(Math.round(months.orElse(0))), hard));
+    }
+
+    /** New gears or bearings run in, and so does a whole leg whose meter shows less than its first change. */
+    private Optional<Due> runningIn(Interval interval, OptionalDouble hours, List<String> goals) {
+        if (goals.contains("gears") || goals.contains("bearings")) {
+            return Optional.of(Due.after(interval, hours, done, hard));
+        }
+        return hours.isPresent() && hours.getAsDouble() < interval.hours()
+                ? Optional.of(Due.after(interval, OptionalDouble.of(0), done, hard))
+                : Optional.empty();
+    }
+
+    private Optional<Due> layUp() {
+        boolean freezes = job.choice(Scale.STORAGE).equals(Optional.of("frost"));
+        return freezes
+                ? now.yard()
+                        .frostAfter(done.plusDays(LAID_UP_DAYS))
+                        .map(day -> new Due(Due.LAY_UP, SAY.say("lay_up"), OptionalDouble.empty(), day))
+                : Optional.empty();
+    }
+}
