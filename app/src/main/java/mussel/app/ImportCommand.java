@@ -39,12 +39,12 @@ final class ImportCommand implements Callable<Integer> {
     }
 
     private int takeIn(Workshop shop) {
-        Incoming incoming = shop.data().look(file.path());
+        Incoming incoming = shop.data().look(file.path(), done -> true);
         PrintWriter err = spec.commandLine().getErr();
         incoming.refused().forEach(why -> err.println(file.path().getFileName() + ": " + why));
         incoming.says().forEach(spec.commandLine().getOut()::println);
         if (incoming.sound() && !file.dryRun() && incoming.changes()) {
-            incoming.take().run();
+            incoming.take().accept(done -> true);
             incoming.then().run();
             shop.fileEverything();
         }

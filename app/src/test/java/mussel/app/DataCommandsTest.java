@@ -1,6 +1,7 @@
 package mussel.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -9,9 +10,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
+import mussel.app.data.Importer;
 import mussel.app.demo.DemoYard;
 import mussel.core.job.Entry;
+import mussel.core.job.LegRef;
+import mussel.desktop.desk.Incoming;
 import mussel.store.SqliteJournal;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -121,6 +126,54 @@ class DataCommandsTest {
                 .contains("is no scale")
                 .doesNotContain("Exception");
         assertThat(entries(fresh)).isEmpty();
+    }
+
+    @Test
+    void whatIsStoppedOrHasGoneOnMeanwhileIsNotTakenIn() throws IOException {
+        Path json = folder.resolve("log.json");
+        run(demo(), "export", "--format", "json", "--out", json.toString());
+        Path here = folder.resolve("here.mussel");
+        try (SqliteJournal journal = SqliteJournal.open(here, Clock.systemUTC())) {
+            Importer importer = new Importer(journal, folder, Clock.systemUTC());
+            assertThatThrownBy(() -> importer.look(json, done -> false)).hasMessageContaining("Stopped");
+            List<Integer> told = new ArrayList<>();
+            Incoming stopped = importer.look(json, told::add);
+            assertThat(told).isNotEmpty().isSorted();
+            assertThatThrownBy(() -> stopped.take().accept(done -> done < 10)).hasMessageContaining("Stopped");
+            assertThat(journal.numbers())
+                    .as("the half that was in is taken back")
+                    .isEmpty();
+
+            Incoming outdated = importer.look(json, done -> true);
+            journal.open(new LegRef("l", "Byssus", LegRef.Position.SINGLE, "wren-8"), "bench");
+            assertThatThrownBy(() -> outdated.take().accept(done -> true)).hasMessageContaining("gone on");
+            assertThat(journal.numbers()).containsExactly(1);
+
+            Incoming changed = importer.look(json, done -> true);
+            Files.writeString(json, Files.readString(json).replaceFirst("grinding|milky|haze", "streaks"));
+            assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("has changed");
+            Files.writeString(json, "{");
+            assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("has changed");
+            assertThat(journal.numbers()).containsExactly(1);
+        }
+    }
+
+    @Test
+    void aDamagedLogbookIsRestoredFromTheCommandLine() throws IOException {
+        Path log = copy();
+        Path backup = folder.resolve("yard.mussel-backup");
+        run(log, "backup", "--out", backup.toString());
+        Files.write(log, new byte[5_000]);
+        assertThat(run(log, "check")).isEqualTo(2);
+        assertThat(run(log, "restore", "--dry-run", backup.toString()))
+                .as(err.toString())
+                .isZero();
+        assertThat(out.toString()).contains("cannot be compared").contains("set aside");
+        assertThat(log).hasBinaryContent(new byte[5_000]);
+        assertThat(run(log, "restore", backup.toString())).isZero();
+        assertThat(entries(log)).isEqualTo(entries(demo()));
+        assertThat(out.toString()).contains(".set-aside-");
+        assertThat(err.toString()).doesNotContain("Exception");
     }
 
     @Test

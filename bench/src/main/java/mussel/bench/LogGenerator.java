@@ -22,7 +22,6 @@ import mussel.store.SqliteJournal;
 final class LogGenerator {
     private static final int JOBS_A_LEG = 40;
     private static final int LONG_LIFE = 200;
-    private static final int BATCH = 500;
     private static final Instant FIRST = Instant.parse("2004-01-05T08:00:00Z");
     private static final long LAST_DAY = LocalDate.of(2026, 11, 20).toEpochDay();
     private static final List<String> WORDS = List.of(
@@ -68,14 +67,11 @@ final class LogGenerator {
 
     void fill(Path log, int jobs) {
         try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
-            List<Journal.Brought> batch = new ArrayList<>();
-            for (int job = 1; job <= jobs; job++) {
-                batch.add(new Journal.Brought(job, job(job, jobs), Map.of()));
-                if (batch.size() == BATCH || job == jobs) {
-                    journal.bring(batch);
-                    batch.clear();
+            journal.bring(into -> {
+                for (int job = 1; job <= jobs; job++) {
+                    into.accept(new Journal.Brought(job, job(job, jobs), Map.of()));
                 }
-            }
+            });
         }
     }
 

@@ -2,6 +2,7 @@ package mussel.store;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -42,6 +43,9 @@ public final class Backups {
     private static final String PICTURES = "pictures/";
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
     private static final int STAMP_LENGTH = 17;
+    /** What SQLite keeps beside a log that is open, or was when the plug was pulled. */
+    private static final List<String> BESIDE = List.of("-wal", "-shm");
+
     private static final int ALL_DAYS = 7;
     private static final int WEEKLY_DAYS = 62;
     private static final int MONTHLY_DAYS = 731;
@@ -111,7 +115,7 @@ public final class Backups {
     public Path beside(String why) {
         try {
             Files.createDirectories(folder);
-            Path file = folder.resolve(LocalDateTime.now(clock).format(STAMP) + "-" + why + ENDING);
+            Path file = unused(LocalDateTime.now(clock).format(STAMP) + "-" + why);
             write(file, List.of());
             for (Path picture : pictures()) {
                 Path copy = sharedPictures().resolve(picture.getFileName());
@@ -124,6 +128,15 @@ public final class Backups {
         } catch (IOException e) {
             throw new JournalException("No backup could be made in " + folder + ": " + e.getMessage() + ".", e);
         }
+    }
+
+    /** A name that no backup has yet, also where two are made within a second. */
+    private Path unused(String name) {
+        Path file = folder.resolve(name + ENDING);
+        for (int i = 2; Files.exists(file); i++) {
+            file = folder.resolve(name + "-" + i + ENDING);
+        }
+        return file;
     }
 
     /** Writes everything into one file, pictures too, for another machine or a shelf. */
@@ -288,26 +301,51 @@ public final class Backups {
     }
 
     /**
-     * Puts a backup in place of the logbook, which must not be open. What is there now is backed up before.
+     * Puts a backup in place of the logbook, which must not be open anywhere. What is there now is backed up before; where it is too damaged
+     * for that, it is set aside as it is.
      *
-     * @return the backup of what was there; empty where nothing was
+     * @return where what was there is kept now; empty where nothing was
+     * @throws JournalException with a sentence when the backup is damaged or the logbook is open; nothing has changed then
      */
     public Optional<Path> restore(Path backup) {
         Path fresh = log.resolveSibling(log.getFileName() + ".restored");
         try {
             Files.createDirectories(log.getParent());
-            unpack(backup, fresh);
-            Optional<Path> before = Files.exists(log) ? Optional.of(beside("before-restore")) : Optional.empty();
-            restorePictures(backup);
-            Files.deleteIfExists(log.resolveSibling(log.getFileName() + "-wal"));
-            Files.deleteIfExists(log.resolveSibling(log.getFileName() + "-shm"));
-            Files.move(fresh, log, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
-            return before;
+            FileChannel held = SqliteJournal.lock(log);
+            try (held) {
+                unpack(backup, fresh);
+                Optional<Path> before = Files.exists(log) ? Optional.of(putBy()) : Optional.empty();
+                restorePictures(backup);
+                for (String ending : BESIDE) {
+                    Files.deleteIfExists(log.resolveSibling(log.getFileName() + ending));
+                }
+                Files.move(fresh, log, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+                return before;
+            }
         } catch (IOException e) {
             throw new JournalException(
                     "The backup could not be put in place: " + e.getMessage() + ". The logbook is as it was.", e);
         } finally {
             fresh.toFile().delete();
+        }
+    }
+
+    /** Keeps what is there now: as a backup, or, where it cannot be read any more, as the files it lies in. */
+    private Path putBy() throws IOException {
+        try {
+            LogFile.inspect(log);
+            return beside("before-restore");
+        } catch (JournalException unreadable) {
+            Path aside = log.resolveSibling(
+                    log.getFileName() + ".set-aside-" + LocalDateTime.now(clock).format(STAMP));
+            for (String ending : BESIDE) {
+                Path part = log.resolveSibling(log.getFileName() + ending);
+                if (Files.exists(part)) {
+                    Files.copy(part, aside.resolveSibling(aside.getFileName() + ending));
+                }
+            }
+            Files.copy(log, aside);
+            return aside;
         }
     }
 

@@ -26,6 +26,8 @@ final class SqlWork {
         }
         try {
             return work.run();
+        } catch (JournalException e) {
+            throw e;
         } catch (SQLException | RuntimeException e) {
             throw new JournalException(
                     "That could not be written to the logbook: " + plain(e) + ". Type it again once that is mended.",
@@ -36,6 +38,8 @@ final class SqlWork {
     <T> T read(Work<T> work) {
         try {
             return work.run();
+        } catch (JournalException e) {
+            throw e;
         } catch (SQLException | RuntimeException e) {
             throw new JournalException("The logbook could not be read: " + plain(e) + ".", e);
         }

@@ -18,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import mussel.core.book.LogBook;
 import mussel.core.job.BenchLines;
@@ -135,7 +136,8 @@ public final class SqliteJournal implements Journal {
         }
     }
 
-    private static FileChannel lock(Path file) {
+    /** Takes the right to write to a log until the channel is closed. */
+    static FileChannel lock(Path file) {
         try {
             Files.createDirectories(file.getParent());
             FileChannel channel = LogFile.lockChannel(file);
@@ -351,39 +353,54 @@ public final class SqliteJournal implements Journal {
     }
 
     @Override
-    public void bring(List<Brought> jobs) {
+    public void bring(Consumer<Consumer<Brought>> jobs) {
         work.write(() -> {
             handle().useTransaction(h -> {
-                long last = h.createQuery("SELECT coalesce(max(seq), 0) FROM entry")
-                        .mapTo(Long.class)
-                        .one();
-                PreparedBatch batch =
-                        h.prepareBatch("INSERT INTO entry (seq, job, at, by, fact) VALUES (?, ?, ?, ?, ?)");
-                long next = last + 1;
-                for (Brought job : jobs) {
-                    next = bring(batch, job, next, last == 0);
-                }
-                if (batch.size() > 0) {
-                    batch.execute();
-                }
+                Bringing into = new Bringing(h);
+                jobs.accept(into::add);
+                into.write();
             });
             return null;
         });
     }
 
-    /** Adds the entries of one job, and returns the next number that is free. */
-    private static long bring(PreparedBatch batch, Brought job, long from, boolean keepNumbers) {
-        Map<Long, Long> numbers = new HashMap<>(job.known());
-        long next = from;
-        for (Entry entry : job.entries()) {
-            long seq = keepNumbers ? entry.seq() : next++;
-            Fact fact = entry.fact() instanceof Fact.Retracted back
-                    ? new Fact.Retracted(numbers.getOrDefault(back.entry(), 0L))
-                    : entry.fact();
-            batch.add(seq, job.job(), entry.at().toString(), entry.by(), FactJson.write(fact));
-            numbers.put(entry.seq(), seq);
+    /** Entries on their way in: written a few thousand at a time, so that a log of any size goes through. */
+    private static final class Bringing {
+        private static final int AT_ONCE = 4_000;
+
+        private final PreparedBatch batch;
+        private final boolean keepNumbers;
+        private long next;
+
+        Bringing(Handle h) {
+            long last = h.createQuery("SELECT coalesce(max(seq), 0) FROM entry")
+                    .mapTo(Long.class)
+                    .one();
+            batch = h.prepareBatch("INSERT INTO entry (seq, job, at, by, fact) VALUES (?, ?, ?, ?, ?)");
+            keepNumbers = last == 0;
+            next = last + 1;
         }
-        return next;
+
+        void add(Brought job) {
+            Map<Long, Long> numbers = new HashMap<>(job.known());
+            for (Entry entry : job.entries()) {
+                long seq = keepNumbers ? entry.seq() : next++;
+                Fact fact = entry.fact() instanceof Fact.Retracted back
+                        ? new Fact.Retracted(numbers.getOrDefault(back.entry(), 0L))
+                        : entry.fact();
+                batch.add(seq, job.job(), entry.at().toString(), entry.by(), FactJson.write(fact));
+                numbers.put(entry.seq(), seq);
+            }
+            if (batch.size() >= AT_ONCE) {
+                write();
+            }
+        }
+
+        void write() {
+            if (batch.size() > 0) {
+                batch.execute();
+            }
+        }
     }
 
     @Override

@@ -149,6 +149,48 @@ class BackupsTest {
         assertThat(entries(log)).isEqualTo(2);
     }
 
+    /** Neither its beginning nor its middle can be read any more: it is set aside as it is and the backup takes its place. */
+    @Test
+    void aDamagedLogbookIsSetAsideAndTheBackupTakesItsPlace() throws IOException {
+        Path travels = folder.resolve("yard" + Backups.ENDING);
+        Backups.of(log, CLOCK).everything(travels);
+        byte[] sound = Files.readAllBytes(log);
+        for (int from : new int[] {0, 4_096}) {
+            byte[] damaged = sound.clone();
+            java.util.Arrays.fill(damaged, from, Math.min(damaged.length, from + 9_000), (byte) 0x5a);
+            Files.write(log, damaged);
+            Clock later = day(from);
+            assertThatThrownBy(() -> SqliteJournal.openOrRead(log, CLOCK)).isInstanceOf(JournalException.class);
+            Path aside = Backups.of(log, later).restore(travels).orElseThrow();
+            assertThat(aside).hasBinaryContent(damaged);
+            assertThat(aside.getFileName().toString()).contains(".set-aside-");
+            assertThat(entries(log)).isEqualTo(2);
+        }
+    }
+
+    @Test
+    void aLogbookThatIsOpenIsNotReplaced() throws IOException {
+        Path travels = folder.resolve("yard" + Backups.ENDING);
+        Backups.of(log, CLOCK).everything(travels);
+        note("second");
+        try (SqliteJournal open = SqliteJournal.open(log, CLOCK)) {
+            assertThatThrownBy(() -> Backups.of(log, CLOCK).restore(travels)).hasMessageContaining("another Mussel");
+            assertThat(open.entries(1)).hasSize(3);
+        }
+        assertThat(entries(log)).isEqualTo(3);
+        assertThat(Backups.of(log, CLOCK).kept()).as("nothing was done").isEmpty();
+    }
+
+    @Test
+    void backupsOfTheSameSecondKeepEachOther() {
+        Backups backups = Backups.of(log, CLOCK);
+        Path first = backups.beside("before-restore");
+        note("second");
+        Path second = backups.beside("before-restore");
+        assertThat(second).isNotEqualTo(first);
+        assertThat(backups.kept()).extracting(Backups.Kept::file).containsExactlyInAnyOrder(first, second);
+    }
+
     @Test
     void aFileThatIsNoBackupIsRefused() throws IOException {
         Path text = Files.writeString(folder.resolve("notes.txt"), "hello");

@@ -1,9 +1,9 @@
 package mussel.app.data;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -12,9 +12,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
-import mussel.core.book.LogCopy;
+import java.util.function.IntPredicate;
+import mussel.core.book.LogSource;
 import mussel.core.book.Merge;
-import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
@@ -43,18 +43,23 @@ public final class Importer {
         this.clock = clock;
     }
 
-    /** Reads a file, on any thread, and says how it would change the log. */
-    public Incoming look(Path file) {
+    /**
+     * Reads a file, on any thread, and says how it would change the log.
+     *
+     * @param goOn told how many jobs were read, now and then; false to stop
+     * @throws JournalException when it was stopped
+     */
+    public Incoming look(Path file, IntPredicate goOn) {
         String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
         try {
             if (!Files.isRegularFile(file)) {
                 return refused(file, List.of("is no file"));
             }
             if (name.endsWith(Backups.ENDING)) {
-                return backup(file);
+                return backup(file, goOn);
             }
             if (name.endsWith(".json")) {
-                return isLog(file) ? log(file) : sheet(file);
+                return isLog(file) ? log(file, goOn) : sheet(file);
             }
             if (name.endsWith(".yaml") || name.endsWith(".yml")) {
                 return sheet(file);
@@ -81,10 +86,13 @@ public final class Importer {
         }
     }
 
-    private Incoming log(Path file) throws IOException {
-        try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
-            Read<LogCopy> read = LogJson.read(in);
-            return read.value().map(copy -> merge(file, copy)).orElseGet(() -> refused(file, told(read.problems())));
+    private Incoming log(Path file, IntPredicate goOn) throws IOException {
+        try {
+            return merge(file, new JsonLog(file), goOn, () -> {});
+        } catch (JsonLog.UnsoundException e) {
+            return refused(file, told(e.problems()));
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
         }
     }
 
@@ -95,45 +103,36 @@ public final class Importer {
     }
 
     /** A backup brings what the log does not have, its pictures too; nothing that is here goes. */
-    private Incoming backup(Path file) {
+    private Incoming backup(Path file, IntPredicate goOn) {
         try {
-            LogCopy copy = Backups.look(file, clock, inside -> new LogCopy(inside.settings(), inside.all()));
-            Incoming jobs = merge(file, copy);
-            return new Incoming(
-                    file,
-                    jobs.says(),
-                    List.of(),
-                    jobs.changes(),
-                    () -> {
-                        Backups.of(journal.file(), clock).bringPictures(file);
-                        jobs.take().run();
-                    },
-                    jobs.then());
+            LogSource inside = each -> Backups.look(file, clock, kept -> {
+                kept.numbers().forEach(job -> each.accept(kept.entries(job)));
+                return kept.settings();
+            });
+            return merge(
+                    file, inside, goOn, () -> Backups.of(journal.file(), clock).bringPictures(file));
+        } catch (StoppedException e) {
+            throw e;
         } catch (JournalException e) {
             return refused(file, List.of(e.getMessage()));
         }
     }
 
-    private Incoming merge(Path file, LogCopy copy) {
-        Merge merge = journal.aside(own -> Merge.of(own, copy));
+    private Incoming merge(Path file, LogSource copy, IntPredicate goOn, Runnable before) {
+        Merge merge = journal.aside(own -> Merge.of(own, new Paced(copy, goOn)));
         return new Incoming(
-                file, merge.says(), List.of(), merge.changes(), () -> take(copy, merge), () -> merge.settings()
-                        .forEach(journal::keepSetting));
-    }
-
-    /** What was shown is what comes in: where the log has gone on since, nothing does. */
-    private void take(LogCopy copy, Merge shown) {
-        journal.aside(own -> {
-            if (!Merge.of(own, copy).equals(shown)) {
-                throw new JournalException(
-                        "The logbook has gone on since that file was looked at. Look at it again; nothing was taken in.");
-            }
-            own.bring(shown.pieces().stream()
-                    .filter(p -> p.change() != Merge.Change.HERE)
-                    .map(p -> new Journal.Brought(p.job(), p.entries(), p.known()))
-                    .toList());
-            return null;
-        });
+                file,
+                merge.says(),
+                List.of(),
+                merge.changes(),
+                pace -> {
+                    before.run();
+                    journal.aside(own -> {
+                        merge.bring(own, new Paced(copy, pace));
+                        return null;
+                    });
+                },
+                () -> merge.settings().forEach(journal::keepSetting));
     }
 
     private Incoming sheet(Path file) throws IOException {
@@ -183,7 +182,7 @@ public final class Importer {
                 : "The yard has none of its own yet.";
         says.add("A " + what.apply(value) + ". " + replaces);
         says.add("It counts from the next start on.");
-        return new Incoming(file, says, List.of(), true, () -> keep(bytes, target), () -> {});
+        return new Incoming(file, says, List.of(), true, pace -> keep(bytes, target), () -> {});
     }
 
     private static void keep(byte[] bytes, Path target) {

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.function.BiFunction;
+import java.util.function.IntPredicate;
 import mussel.core.book.LogBook;
 import mussel.core.job.Assessment;
 import mussel.core.job.Journal;
@@ -66,8 +67,8 @@ public final class YardData implements Workshop.Data {
     }
 
     @Override
-    public Incoming look(Path file) {
-        return new Importer(journal, dataFolder, clock).look(file);
+    public Incoming look(Path file, IntPredicate goOn) {
+        return new Importer(journal, dataFolder, clock).look(file, goOn);
     }
 
     @Override

@@ -2,6 +2,7 @@ package mussel.core.book;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,6 +12,8 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
+import mussel.core.job.Journal.Brought;
+import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.measure.Sentences;
 
@@ -50,37 +53,26 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
      * @param job the number it has or gets here
      * @param theirs its number in the copy
      * @param leg its leg
-     * @param entries the entries to add, as in the copy
-     * @param known for entries of the copy that are here already: their number there to their number here
+     * @param entries how many entries it adds
      */
-    public record Piece(Change change, int job, int theirs, LegRef leg, List<Entry> entries, Map<Long, Long> known) {
-        /** Keeps its own copies. */
-        public Piece {
-            entries = List.copyOf(entries);
-            known = Map.copyOf(known);
-        }
-
+    public record Piece(Change change, int job, int theirs, LegRef leg, int entries) {
         /** In a sentence. */
         public String says() {
             return SAY.say(
                     "merge." + change.name().toLowerCase(java.util.Locale.ROOT),
                     String.valueOf(job),
                     leg.title(),
-                    entries.size());
+                    entries);
         }
     }
 
     /** What would change. */
-    public static Merge of(Journal journal, LogCopy copy) {
-        Set<Integer> taken = new HashSet<>(journal.numbers());
+    public static Merge of(Journal journal, LogSource copy) {
+        Walk walk = new Walk(journal);
         List<Piece> pieces = new ArrayList<>();
-        for (List<Entry> theirs : copy.jobs()) {
-            Piece piece = piece(journal, theirs, taken);
-            taken.add(piece.job());
-            pieces.add(piece);
-        }
+        Map<String, String> theirs = copy.walk(job -> pieces.add(walk.meet(job).piece()));
         Map<String, String> settings = new TreeMap<>();
-        copy.settings().forEach((key, value) -> {
+        theirs.forEach((key, value) -> {
             if (journal.setting(key, "").isEmpty()) {
                 settings.put(key, value);
             }
@@ -88,13 +80,57 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
         return new Merge(pieces, settings);
     }
 
-    private static Piece piece(Journal journal, List<Entry> theirs, Set<Integer> taken) {
-        LegRef leg = Job.of(theirs).leg();
-        int number = theirs.get(0).job();
-        Optional<List<Entry>> same = same(journal, theirs.get(0));
-        if (same.isPresent()) {
-            List<Entry> ours = same.get();
-            int job = ours.get(0).job();
+    /**
+     * Brings in what was shown, and nothing else, all of it or nothing; the settings are left to the caller.
+     *
+     * @throws JournalException where journal or copy have gone on since; nothing has changed then
+     */
+    public void bring(Journal journal, LogSource copy) {
+        journal.bring(into -> {
+            Walk walk = new Walk(journal);
+            Iterator<Piece> shown = pieces.iterator();
+            copy.walk(job -> {
+                Met met = walk.meet(job);
+                if (!shown.hasNext() || !shown.next().equals(met.piece())) {
+                    throw goneOn();
+                }
+                met.brought().ifPresent(into);
+            });
+            if (shown.hasNext()) {
+                throw goneOn();
+            }
+        });
+    }
+
+    private static JournalException goneOn() {
+        return new JournalException(SAY.say("merge.gone_on"));
+    }
+
+    /** A job of the copy as it met the journal: what that comes to, and what it brings. */
+    private record Met(Piece piece, Optional<Brought> brought) {}
+
+    /** Goes through a copy beside a journal. Jobs of the journal that the copy has met already do not count again. */
+    private static final class Walk {
+        private final Journal journal;
+        private final Set<Integer> taken;
+        private final Set<Integer> met = new HashSet<>();
+        private int last;
+
+        Walk(Journal journal) {
+            this.journal = journal;
+            this.taken = new HashSet<>(journal.numbers());
+            this.last = taken.stream().mapToInt(Integer::intValue).max().orElse(0);
+        }
+
+        Met meet(List<Entry> theirs) {
+            int number = theirs.get(0).job();
+            Optional<Integer> same = same(theirs.get(0));
+            return same.isEmpty() ? comesIn(Change.NEW, number, theirs) : besides(same.get(), number, theirs);
+        }
+
+        private Met besides(int job, int number, List<Entry> theirs) {
+            met.add(job);
+            List<Entry> ours = journal.entries(job);
             Map<Long, Long> known = new TreeMap<>();
             int common = 0;
             while (common < Math.min(ours.size(), theirs.size())
@@ -102,26 +138,36 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
                 known.put(theirs.get(common).seq(), ours.get(common).seq());
                 common++;
             }
+            LegRef leg = Job.of(theirs).leg();
             if (common == theirs.size()) {
-                return new Piece(Change.HERE, job, number, leg, List.of(), Map.of());
+                return new Met(new Piece(Change.HERE, job, number, leg, 0), Optional.empty());
             }
             if (common == ours.size()) {
-                return new Piece(Change.LONGER, job, number, leg, theirs.subList(common, theirs.size()), known);
+                List<Entry> more = theirs.subList(common, theirs.size());
+                return new Met(
+                        new Piece(Change.LONGER, job, number, leg, more.size()),
+                        Optional.of(new Brought(job, more, known)));
             }
-            return new Piece(Change.APART, free(number, taken), number, leg, theirs, Map.of());
+            return comesIn(Change.APART, number, theirs);
         }
-        return new Piece(Change.NEW, free(number, taken), number, leg, theirs, Map.of());
-    }
 
-    private static int free(int wanted, Set<Integer> taken) {
-        return taken.contains(wanted)
-                ? taken.stream().mapToInt(Integer::intValue).max().orElse(0) + 1
-                : wanted;
-    }
+        private Met comesIn(Change change, int number, List<Entry> theirs) {
+            int job = taken.contains(number) ? last + 1 : number;
+            taken.add(job);
+            met.add(job);
+            last = Math.max(last, job);
+            LegRef leg = Job.of(theirs).leg();
+            return new Met(
+                    new Piece(change, job, number, leg, theirs.size()),
+                    Optional.of(new Brought(job, theirs, Map.of())));
+        }
 
-    private static Optional<List<Entry>> same(Journal journal, Entry first) {
-        String leg = ((Fact.Opened) first.fact()).leg().id();
-        return journal.jobsBegun(leg, first.at()).stream().findFirst().map(journal::entries);
+        private Optional<Integer> same(Entry first) {
+            String leg = ((Fact.Opened) first.fact()).leg().id();
+            return journal.jobsBegun(leg, first.at()).stream()
+                    .filter(job -> !met.contains(job))
+                    .findFirst();
+        }
     }
 
     /** Whether two entries say the same, taking back what is the same among them. */

@@ -3,6 +3,7 @@ package mussel.core.job;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 
 /**
  * The journal of a yard: entries are appended and never changed. An appended entry is safe when the call returns. Implementations
@@ -46,9 +47,10 @@ public interface Journal extends AutoCloseable {
      * Brings entries made elsewhere in, all or none, with their own times and names. Entries keep their numbers where the journal was empty;
      * else they get new ones, and what takes them back follows.
      *
+     * @param jobs hands over job after job; what it throws takes everything back
      * @throws JournalException when they could not be written; nothing has changed then
      */
-    void bring(List<Brought> jobs);
+    void bring(Consumer<Consumer<Brought>> jobs);
 
     /**
      * Entries for one job.

@@ -1,43 +1,58 @@
 package mussel.desktop.book;
 
+import java.util.List;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import mussel.desktop.desk.Incoming;
 import mussel.desktop.kit.Texts;
 
-/** What a file would change, before it is taken in. */
+/** What a file would change, before it is taken in; then how far that is. */
 public final class TakeInPage extends VBox {
     private static final int MOST_LINES = 200;
 
-    /** A file, with what to do when it is taken or left. */
+    private final Button take = new Button("Take it in");
+    private final Button leave = new Button("Leave it");
+    private final Label progress = Texts.dim("");
+
+    /** A file, with what to do when it is taken, or left or stopped. */
     public TakeInPage(Incoming incoming, Runnable onTake, Runnable onLeave) {
         super(10);
         getStyleClass().addAll("station", "sheet-over");
         setId("take-in-file-page");
+        List<String> says = incoming.sound() ? incoming.says() : incoming.refused();
         VBox lines = new VBox(4);
-        (incoming.sound() ? incoming.says() : incoming.refused())
-                .stream().limit(MOST_LINES).forEach(l -> lines.getChildren().add(Texts.sentence(l)));
+        says.stream().limit(MOST_LINES).forEach(l -> lines.getChildren().add(Texts.sentence(l)));
+        if (says.size() > MOST_LINES) {
+            lines.getChildren().add(Texts.dim("and " + (says.size() - MOST_LINES) + " more."));
+        }
         ScrollPane scroll = new ScrollPane(lines);
         scroll.setFitToWidth(true);
         scroll.setMaxHeight(320);
-        Button take = new Button("Take it in");
         take.setId("take-in-file-do");
         take.getStyleClass().add("act");
         take.setDisable(!incoming.sound() || !incoming.changes());
-        take.setOnAction(e -> onTake.run());
-        Button leave = new Button("Leave it");
+        take.setOnAction(e -> {
+            take.setDisable(true);
+            leave.setText("Stop");
+            onTake.run();
+        });
         leave.setId("take-in-file-leave");
         leave.setOnAction(e -> onLeave.run());
+        progress.setId("take-in-file-progress");
         String verdict = !incoming.sound()
                 ? "Nothing of it was taken in:"
                 : incoming.changes() ? "This would change:" : "Everything in it is here already.";
+        HBox actions = new HBox(10, take, leave, progress);
+        actions.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         getChildren()
-                .addAll(
-                        Texts.title(incoming.file().getFileName().toString()),
-                        Texts.heading(verdict),
-                        scroll,
-                        new HBox(10, take, leave));
+                .addAll(Texts.title(incoming.file().getFileName().toString()), Texts.heading(verdict), scroll, actions);
+    }
+
+    /** Says how far it is. */
+    public void progress(String sentence) {
+        progress.setText(sentence);
     }
 }

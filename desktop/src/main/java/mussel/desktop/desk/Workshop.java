@@ -155,8 +155,12 @@ public final class Workshop {
         /** The automatic backups, the latest first, in words. */
         List<String> backups();
 
-        /** Reads a file, on any thread, and says what it would change. */
-        Incoming look(Path file);
+        /**
+         * Reads a file, on any thread, and says what it would change.
+         *
+         * @param goOn told how many jobs were read, now and then; false to stop, which a JournalException then says
+         */
+        Incoming look(Path file, IntPredicate goOn);
 
         /** Does work over a journal and a book of its own, on whatever thread it is called. */
         <T> T aside(BiFunction<Journal, LogBook, T> work);

@@ -6,6 +6,7 @@ import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
@@ -62,8 +63,9 @@ public final class MusselWindow extends StackPane {
     private final HBox benchHeader = new HBox(14);
     private final HBox bookHeader = new HBox(14);
     private Optional<BookView> book = Optional.empty();
-    private final Aside reading = new Aside(this::tell);
-    private final Aside taking = new Aside(this::tell);
+    private final Aside reading = new Aside(this::notTaken);
+    private final Aside taking = new Aside(this::notTaken);
+    private final WorkStrip strip = new WorkStrip();
     private final Aside settling = new Aside(this::tell);
     private final Label filing = Texts.wrapped("", "filing");
     /** Jobs that cannot be filed, as those whose family's sheet is not here. */
@@ -100,7 +102,7 @@ public final class MusselWindow extends StackPane {
         filing.managedProperty().bind(filing.textProperty().isNotEmpty());
         filing.visibleProperty().bind(filing.textProperty().isNotEmpty());
         filing.setMaxWidth(Double.MAX_VALUE);
-        frame.setTop(new VBox(header, trouble, filing));
+        frame.setTop(new VBox(header, trouble, strip, filing));
         frame.setCenter(body);
         frame.setMinSize(0, 0);
         getChildren().add(frame);
@@ -205,26 +207,51 @@ public final class MusselWindow extends StackPane {
             tell("Another file is being taken in. Wait until that is done.");
             return;
         }
-        tell("Looking into " + file.getFileName() + "…");
-        reading.ask(() -> shop.data().look(file), incoming -> {
-            tell("");
-            over(new TakeInPage(incoming, () -> take(incoming), this::closeOver));
+        tell("");
+        Pace pace = new Pace(jobs -> strip.say("Looking into " + file.getFileName() + ": " + jobs + " jobs so far."));
+        strip.say("Looking into " + file.getFileName() + "…", pace::stop);
+        reading.ask(() -> shop.data().look(file, pace), incoming -> {
+            strip.say("");
+            show(incoming);
         });
     }
 
-    private void take(Incoming incoming) {
-        closeOver();
-        tell("Taking in " + incoming.file().getFileName() + "…");
+    private void show(Incoming incoming) {
+        Pace pace = new Pace(jobs -> page(p -> p.progress(jobs + " jobs are in.")));
+        over(new TakeInPage(incoming, () -> take(incoming, pace), () -> {
+            if (taking.busy()) {
+                pace.stop();
+            } else {
+                closeOver();
+            }
+        }));
+    }
+
+    private void page(Consumer<TakeInPage> say) {
+        if (lookup("#take-in-file-page") instanceof TakeInPage page) {
+            say.accept(page);
+        }
+    }
+
+    private void take(Incoming incoming, Pace pace) {
+        page(p -> p.progress("Taking it in…"));
         taking.ask(
                 () -> {
-                    incoming.take().run();
+                    incoming.take().accept(pace);
                     return incoming;
                 },
                 taken -> guarded(() -> {
+                    closeOver();
                     taken.then().run();
                     tell("Taken in: " + taken.file().getFileName() + ".");
                     showBench();
                 }));
+    }
+
+    private void notTaken(String sentence) {
+        strip.say("");
+        closeOver();
+        tell(sentence);
     }
 
     /** Files dropped anywhere where no station takes them itself. */
@@ -445,7 +472,7 @@ public final class MusselWindow extends StackPane {
         veil.getStyleClass().add("veil");
         page.setMaxSize(640, USE_PREF_SIZE);
         veil.setOnMouseClicked(e -> {
-            if (e.getTarget() == veil) {
+            if (e.getTarget() == veil && !taking.busy()) {
                 closeOver();
             }
         });
@@ -507,7 +534,7 @@ public final class MusselWindow extends StackPane {
             case F6 -> this::glove;
             case F7 -> this::dark;
             case F8 -> this::units;
-            case ESCAPE -> isOver() ? this::closeOver : null;
+            case ESCAPE -> isOver() && !taking.busy() ? this::closeOver : null;
             default -> null;
         };
     }

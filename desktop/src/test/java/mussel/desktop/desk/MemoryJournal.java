@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
@@ -77,7 +78,7 @@ public final class MemoryJournal implements Journal, BenchLines {
     }
 
     @Override
-    public void bring(List<Brought> jobs) {
+    public void bring(Consumer<Consumer<Brought>> jobs) {
         throw new UnsupportedOperationException("Imports are tested on a file");
     }
 

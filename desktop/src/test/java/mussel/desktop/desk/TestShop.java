@@ -72,7 +72,7 @@ public final class TestShop {
         }
 
         @Override
-        public Incoming look(Path file) {
+        public Incoming look(Path file, java.util.function.IntPredicate goOn) {
             return Incoming.refused(file, List.of("no files here"));
         }
 

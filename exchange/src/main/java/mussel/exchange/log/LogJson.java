@@ -20,6 +20,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Consumer;
+import java.util.stream.LongStream;
 import mussel.core.book.LogCopy;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
@@ -46,14 +48,19 @@ public final class LogJson {
     private final JsonParser in;
     private final List<Problem> problems = new ArrayList<>();
     private final Map<String, String> settings = new TreeMap<>();
-    private final List<List<Entry>> jobs = new ArrayList<>();
+    private final Consumer<List<Entry>> each;
+    private final boolean known;
     private final Set<Integer> numbers = new HashSet<>();
-    private final Set<Long> sequence = new HashSet<>();
+    /** The numbers of all entries; looked through for doubles at the end, since millions of them as objects would fill the memory. */
+    private final LongStream.Builder sequence = LongStream.builder();
+
     private String format = "";
     private int version;
 
-    private LogJson(JsonParser in) {
+    private LogJson(JsonParser in, Consumer<List<Entry>> each, boolean known) {
         this.in = in;
+        this.each = each;
+        this.known = known;
     }
 
     /** Writes a copy as UTF-8; the stream stays open. */
@@ -103,14 +110,34 @@ public final class LogJson {
         json.writeEndObject();
     }
 
-    /** Reads a copy, all of it or nothing. */
+    /** Reads a log that fits into memory, all of it or nothing. */
     public static Read<LogCopy> read(InputStream utf8) {
+        List<List<Entry>> jobs = new ArrayList<>();
+        Read<Map<String, String>> settings = walk(utf8, jobs::add);
+        return settings.value().isPresent()
+                ? Read.of(new LogCopy(settings.value().get(), jobs))
+                : new Read<>(Optional.empty(), settings.problems());
+    }
+
+    /**
+     * Goes through a log of any size and hands over each sound job; the stream stays open. Only when all is sound are the settings returned, and only then may what
+     * was handed over be used.
+     */
+    public static Read<Map<String, String>> walk(InputStream utf8, Consumer<List<Entry>> each) {
+        return walk(utf8, each, false);
+    }
+
+    /** Goes once more through a log that was found sound: whether each job can be read as a whole is not tried again. */
+    public static Read<Map<String, String>> walkAgain(InputStream utf8, Consumer<List<Entry>> each) {
+        return walk(utf8, each, true);
+    }
+
+    private static Read<Map<String, String>> walk(InputStream utf8, Consumer<List<Entry>> each, boolean known) {
         try (JsonParser parser = PARTS.getFactory().createParser(utf8)) {
-            LogJson reader = new LogJson(parser);
+            parser.disable(JsonParser.Feature.AUTO_CLOSE_SOURCE);
+            LogJson reader = new LogJson(parser, each, known);
             reader.document();
-            return reader.problems.isEmpty()
-                    ? Read.of(new LogCopy(reader.settings, reader.jobs))
-                    : new Read<>(Optional.empty(), reader.problems);
+            return reader.problems.isEmpty() ? Read.of(reader.settings) : new Read<>(Optional.empty(), reader.problems);
         } catch (JsonProcessingException e) {
             String line =
                     e.getLocation() == null ? "" : "line " + e.getLocation().getLineNr();
@@ -154,6 +181,18 @@ public final class LogJson {
             problems.add(0, new Problem("", "is no log of Mussel: its format must be " + FORMAT));
         } else if (version != VERSION) {
             problems.add(0, new Problem("", "is a log of version " + version + "; this program reads " + VERSION));
+        } else if (problems.isEmpty()) {
+            doubles();
+        }
+    }
+
+    private void doubles() {
+        long[] sorted = sequence.build().sorted().toArray();
+        for (int i = 1; i < sorted.length && problems.size() < MOST_PROBLEMS; i++) {
+            if (sorted[i] == sorted[i - 1]) {
+                problems.add(
+                        new Problem("", "has two entries with the number (seq) " + sorted[i] + "; each has its own"));
+            }
         }
     }
 
@@ -244,8 +283,8 @@ public final class LogJson {
             entry.ifPresent(entries::add);
         }
         if (problems.size() == before) {
-            if (folds(entries)) {
-                jobs.add(entries);
+            if (known || folds(entries)) {
+                each.accept(entries);
             } else {
                 refuse(begins, "job " + job + " cannot be read as a whole: its entries do not fit together");
             }
@@ -276,10 +315,11 @@ public final class LogJson {
                 && tree.get("at").isTextual()
                 && by.isTextual()
                 && by.textValue().length() <= LONGEST_NAME;
-        if (!sound || !sequence.add(tree.get("seq").longValue())) {
+        if (!sound) {
             refuse(line.line(), "seq must be a number of its own above 0, at a time in UTC, by a name");
             return Optional.empty();
         }
+        sequence.add(tree.get("seq").longValue());
         try {
             Instant at = Instant.parse(tree.get("at").textValue());
             Fact fact = FactJson.strict(tree.get("fact"));

@@ -1,0 +1,75 @@
+package mussel.app.data;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mussel.core.book.Merge;
+import mussel.core.job.JournalException;
+import mussel.store.Backups;
+import mussel.store.SqliteJournal;
+
+/** Puts a backup in place of a logbook that is not open, after a look at what would be gone then. */
+public final class Restorer {
+    private final Path log;
+    private final Clock clock;
+
+    /** A restorer of a logbook. */
+    public Restorer(Path log, Clock clock) {
+        this.log = log;
+        this.clock = clock;
+    }
+
+    /** The automatic backups of the logbook, the latest first. */
+    public List<Backups.Kept> kept() {
+        return Backups.of(log, clock).kept();
+    }
+
+    /**
+     * What the backup holds, and what of the logbook it does not, in sentences.
+     *
+     * @throws JournalException with a sentence when it is no backup, or a damaged one
+     */
+    public List<String> preview(Path backup) {
+        return Backups.look(backup, clock, inside -> {
+            List<String> says = new ArrayList<>();
+            List<Integer> jobs = inside.numbers();
+            long entries =
+                    jobs.stream().mapToLong(j -> inside.entries(j).size()).sum();
+            says.add("The backup holds " + jobs.size() + " jobs with " + entries + " entries.");
+            says.add(Files.exists(log) ? compared(inside) : "There is no logbook " + log + " yet.");
+            return says;
+        });
+    }
+
+    private String compared(SqliteJournal inside) {
+        try (SqliteJournal here = SqliteJournal.read(log, clock)) {
+            Merge lost = Merge.of(inside, each -> {
+                here.numbers().forEach(job -> each.accept(here.entries(job)));
+                return Map.of();
+            });
+            return lost.changes()
+                    ? "Not in it, and gone from the logbook after restoring: "
+                            + lost.says().get(0)
+                    : "Everything in the logbook is in it.";
+        } catch (JournalException e) {
+            return e.getMessage() + " What it holds cannot be compared; it is set aside as it is, not thrown away.";
+        }
+    }
+
+    /**
+     * Puts the backup in place, and says what became of it.
+     *
+     * @throws JournalException with a sentence when it could not; the logbook is as it was then
+     */
+    public List<String> restore(Path backup) {
+        Optional<Path> before = Backups.of(log, clock).restore(backup);
+        List<String> says = new ArrayList<>();
+        before.ifPresent(kept -> says.add("What was there is kept in " + kept + "."));
+        says.add("Restored into " + log + ".");
+        return says;
+    }
+}
