@@ -13,10 +13,9 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
-import javafx.scene.control.Label;
 import javafx.scene.image.Image;
-import javafx.scene.layout.StackPane;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
 import mussel.core.job.BenchLine;
@@ -40,6 +39,7 @@ import mussel.desktop.pump.PumpStation;
 import mussel.desktop.setup.SetupStation;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
+import mussel.desktop.shell.Refusal;
 import mussel.desktop.verdict.VerdictStation;
 import mussel.store.Backups;
 import mussel.store.SqliteJournal;
@@ -55,6 +55,7 @@ public final class MusselApp extends Application {
     private static Path logbook;
 
     private final CompletableFuture<Catalogue> catalogue = new CompletableFuture<>();
+    private Stage stage;
     private MusselWindow window;
     private Workshop shop;
 
@@ -87,26 +88,18 @@ public final class MusselApp extends Application {
     }
 
     @Override
-    public void start(Stage stage) {
+    public void start(Stage primary) {
+        stage = primary;
         Look.loadType();
         stage.setTitle("Mussel");
         stage.setMinWidth(LEAST_WIDTH);
         stage.setMinHeight(LEAST_HEIGHT);
-        try {
-            shop = Yards.over(opening.join(), logbook, Clock.systemDefaultZone(), catalogue);
-            window = new MusselWindow(shop, Look.of(shop.journal()), stations());
-            double width = Math.min(WIDTH, Screen.getPrimary().getVisualBounds().getWidth());
-            double height =
-                    Math.min(HEIGHT, Screen.getPrimary().getVisualBounds().getHeight());
-            stage.setScene(new Scene(window, width, height));
-            readOnly(opening.join().whyReadOnly());
-        } catch (CompletionException e) {
-            String sentence = e.getCause() instanceof JournalException journal
-                    ? journal.getMessage()
-                    : "Mussel could not start: " + e.getCause().getMessage()
-                            + ". The log in the data folder says more.";
-            java.util.logging.Logger.getLogger("mussel").log(java.util.logging.Level.SEVERE, "At the start", e);
-            stage.setScene(new Scene(refusal(sentence), 720, 220));
+        double width = Math.min(WIDTH, Screen.getPrimary().getVisualBounds().getWidth());
+        double height = Math.min(HEIGHT, Screen.getPrimary().getVisualBounds().getHeight());
+        stage.setScene(new Scene(opened(), width, height));
+        if (window == null) {
+            stage.show();
+            return;
         }
         stage.show();
         String startup = System.getProperty("mussel.startup", "");
@@ -119,8 +112,32 @@ public final class MusselApp extends Application {
         });
     }
 
-    private Stage stage() {
-        return (Stage) window.getScene().getWindow();
+    /** The window over the logbook, or why that could not be opened and what can be done. */
+    private Parent opened() {
+        try {
+            shop = Yards.over(opening.join(), logbook, Clock.systemDefaultZone(), catalogue);
+            window = new MusselWindow(shop, Look.of(shop.journal()), stations());
+            readOnly(opening.join().whyReadOnly());
+            return window;
+        } catch (CompletionException e) {
+            String sentence = e.getCause() instanceof JournalException journal
+                    ? journal.getMessage()
+                    : "Mussel could not start: " + e.getCause().getMessage()
+                            + ". The log in the data folder says more.";
+            java.util.logging.Logger.getLogger("mussel").log(java.util.logging.Level.SEVERE, "At the start", e);
+            System.err.println(sentence);
+            return new Refusal(sentence, new Rescues(logbook), this::again);
+        }
+    }
+
+    /** Opens the logbook once more, as after a backup was put in its place. */
+    private void again(String done) {
+        prepare(logbook);
+        stage.getScene().setRoot(opened());
+        if (window != null) {
+            window.tell(done);
+            CompletableFuture.runAsync(this::fetch);
+        }
     }
 
     private void readOnly(String why) {
@@ -160,7 +177,7 @@ public final class MusselApp extends Application {
                         .findFirst()
                         .ifPresent(window::tell);
                 window.refreshBench();
-                stage().getIcons().add(new Image(MusselApp.class.getResourceAsStream("mussel.png")));
+                stage.getIcons().add(new Image(MusselApp.class.getResourceAsStream("mussel.png")));
                 window.firstStart();
                 if (System.getProperty("mussel.startup", "").isEmpty()) {
                     window.prepare(System::gc);
@@ -172,14 +189,6 @@ public final class MusselApp extends Application {
         } catch (RuntimeException e) {
             catalogue.completeExceptionally(e);
         }
-    }
-
-    private static StackPane refusal(String sentence) {
-        Label label = new Label(sentence);
-        label.setWrapText(true);
-        label.setStyle("-fx-font-family: B612; -fx-font-size: 16px; -fx-padding: 30;");
-        System.err.println(sentence);
-        return new StackPane(label);
     }
 
     /**

@@ -20,6 +20,8 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.core.job.Yard;
 import mussel.core.log.Due;
+import mussel.core.log.DueForecast;
+import mussel.core.log.MeterReading;
 import mussel.core.sheet.Region;
 
 /**
@@ -90,13 +92,32 @@ final class SqliteBenchLines implements BenchLines {
     private void dueNow(String leg) throws SQLException {
         rows.update("DELETE FROM due_now WHERE leg = ?", leg);
         rows.update(
-                "INSERT INTO due_now SELECT leg, what, job, at_hours, on_day FROM"
+                "INSERT INTO due_now SELECT leg, what, job, at_hours, on_day, on_day FROM"
                         + " (SELECT l.leg, d.what, max(l.job) AS job, d.at_hours, d.on_day, d.id"
                         + " FROM bench_line l JOIN bench_due d ON d.job = l.job WHERE l.leg = ? GROUP BY d.what)"
                         + " WHERE id NOT IN (?, ?) OR job = (SELECT max(job) FROM bench_line WHERE leg = ? AND tagged IS NOT NULL)",
                 leg,
                 Due.RECHECK,
                 Due.BREAK_IN,
+                leg);
+        List<MeterReading> readings = readings(leg);
+        for (Due due : rows.query(
+                "SELECT what, at_hours, on_day FROM due_now WHERE leg = ?",
+                row -> new Due("", row.getString(1), Rows.number(row, 2), LocalDate.parse(row.getString(3))),
+                leg)) {
+            rows.update(
+                    "UPDATE due_now SET likely_on = ? WHERE leg = ? AND what = ?",
+                    DueForecast.of(due, readings, due.on()).by().toString(),
+                    leg,
+                    due.what());
+        }
+    }
+
+    /** Every reading of a leg's meter that the book knows. */
+    List<MeterReading> readings(String leg) {
+        return rows.query(
+                "SELECT day, hours FROM visit WHERE leg = ? AND hours IS NOT NULL ORDER BY job",
+                row -> new MeterReading(LocalDate.parse(row.getString(1)), row.getDouble(2)),
                 leg);
     }
 

@@ -247,8 +247,8 @@ final class SqliteLogBook implements LogBook {
         Map<String, List<MeterReading>> readings = new HashMap<>();
         return rows
                 .query(
-                        "SELECT d.job, d.leg, l.boat, l.position, l.family, d.what, d.at_hours, d.on_day FROM due_now d"
-                                + " JOIN bench_line l ON l.job = d.job ORDER BY d.on_day, d.job LIMIT ?",
+                        "SELECT d.job, d.leg, l.boat, l.position, l.family, d.what, d.at_hours, d.on_day, d.likely_on FROM due_now d"
+                                + " JOIN bench_line l ON l.job = d.job ORDER BY d.likely_on, d.job LIMIT ?",
                         row -> new Awaiting(
                                 row.getInt(1),
                                 new LegRef(
@@ -257,6 +257,7 @@ final class SqliteLogBook implements LogBook {
                                         LegRef.Position.valueOf(row.getString(4)),
                                         row.getString(5)),
                                 new Due("", row.getString(6), Rows.number(row, 7), LocalDate.parse(row.getString(8))),
+                                LocalDate.parse(row.getString(9)),
                                 List.of()),
                         most)
                 .stream()
@@ -264,15 +265,9 @@ final class SqliteLogBook implements LogBook {
                         a.job(),
                         a.leg(),
                         a.due(),
-                        readings.computeIfAbsent(a.leg().id(), this::readings)))
+                        a.likely(),
+                        readings.computeIfAbsent(a.leg().id(), lines::readings)))
                 .toList();
-    }
-
-    private List<MeterReading> readings(String leg) {
-        return rows.query(
-                "SELECT leg, day, hours FROM visit WHERE leg = ? AND hours IS NOT NULL ORDER BY job",
-                SqliteLogBook::reading,
-                leg);
     }
 
     @Override

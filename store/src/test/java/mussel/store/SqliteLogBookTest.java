@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.book.Filed;
 import mussel.core.book.LogBook;
+import mussel.core.book.LogBook.Awaiting;
 import mussel.core.book.LogBook.Found;
 import mussel.core.book.LogBook.Query;
 import mussel.core.book.LogBook.State;
@@ -22,6 +23,7 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.core.job.Topic;
 import mussel.core.log.Due;
+import mussel.core.log.DueForecast;
 import mussel.core.log.MeterReading;
 import mussel.core.log.Visit;
 import org.junit.jupiter.api.AfterEach;
@@ -183,6 +185,30 @@ class SqliteLogBookTest {
         assertThat(book.due(1)).hasSize(1);
         file(line(oil, "l1", false));
         assertThat(book.due(9)).extracting(a -> a.due().atHours().orElse(-1)).containsExactly(110.0, 200.0, 400.0);
+    }
+
+    @Test
+    void whatItsHoursBringForwardComesBeforeWhatTheCalendarBrings() {
+        Due far = new Due("gear_oil", "Gear oil", 320, DAY.plusYears(3));
+        Due near = new Due("pump", "Water pump", 9_000, DAY.plusMonths(9));
+        Due layUp = new Due(Due.LAY_UP, "Lay-up before frost", OptionalDouble.empty(), DAY.plusMonths(2));
+        int before = job("l1", "Spat Lass");
+        int last = job("l1", "Spat Lass");
+        book.file(List.of(filed(before, "l1", "Spat Lass", DAY.minusDays(100), true, "")));
+        Filed filed = filed(last, "l1", "Spat Lass", DAY, true, "");
+        book.file(List.of(new Filed(filed.visit(), line(last, "l1", true, far, near, layUp), "")));
+        assertThat(book.due(9))
+                .extracting(a -> a.due().what())
+                .containsExactly("Lay-up before frost", "Gear oil", "Water pump");
+        assertThat(book.due(9))
+                .extracting(Awaiting::likely)
+                .as("a hundred hours in a hundred days: 120 hours more in 120 days")
+                .containsExactly(DAY.plusMonths(2), DAY.plusDays(120), DAY.plusMonths(9));
+        assertThat(book.due(9)).allMatch(a -> a.likely()
+                .equals(DueForecast.of(a.due(), a.readings(), DAY).by()));
+        assertThat(book.due(1))
+                .singleElement()
+                .satisfies(a -> assertThat(a.due().atHours()).isEmpty());
     }
 
     private void note(int job) {

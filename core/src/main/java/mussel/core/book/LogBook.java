@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import mussel.core.job.LegRef;
 import mussel.core.log.Due;
+import mussel.core.log.DueForecast;
 import mussel.core.log.MeterReading;
 import mussel.core.log.Visit;
 import mussel.core.verdict.Calibration;
@@ -56,8 +57,8 @@ public interface LogBook {
     Map<String, MeterReading> lastReadings();
 
     /**
-     * What tagged jobs say is due, the first by the calendar first: of each leg and each service the last job that says so, with every
-     * reading of that leg's meter.
+     * What tagged jobs say is due, by the day it is likely due: of each leg and each service the last job that says so, with every reading
+     * of that leg's meter.
      */
     List<Awaiting> due(int most);
 
@@ -130,12 +131,18 @@ public interface LogBook {
      * @param job the job whose tag says so
      * @param leg the leg
      * @param due what, and its limits
+     * @param likely the day it is likely due, by hours or calendar, as its leg runs
      * @param readings every reading of the leg's meter
      */
-    record Awaiting(int job, LegRef leg, Due due, List<MeterReading> readings) {
+    record Awaiting(int job, LegRef leg, Due due, LocalDate likely, List<MeterReading> readings) {
         /** Keeps its own copy. */
         public Awaiting {
             readings = List.copyOf(readings);
+        }
+
+        /** The same, the day worked out from the readings. */
+        public Awaiting(int job, LegRef leg, Due due, List<MeterReading> readings) {
+            this(job, leg, due, DueForecast.of(due, readings, due.on()).by(), readings);
         }
     }
 }

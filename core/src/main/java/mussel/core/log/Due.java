@@ -79,6 +79,12 @@ public record Due(String id, String what, OptionalDouble atHours, LocalDate on) 
         return days <= SOON_DAYS || hours <= SOON_HOURS ? Urgency.SOON : Urgency.LATER;
     }
 
+    /** How pressing something is on a day that is likely due on another. */
+    public static Urgency urgency(LocalDate today, LocalDate likely) {
+        long days = ChronoUnit.DAYS.between(today, likely);
+        return days < 0 ? Urgency.OVERDUE : days <= SOON_DAYS ? Urgency.SOON : Urgency.LATER;
+    }
+
     /** Its limits in a sentence part. */
     public String limits() {
         return atHours.isPresent()

@@ -3,6 +3,7 @@ package mussel.core.log;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -22,6 +23,7 @@ import mussel.core.measure.YardUnits;
  * @param latest the latest day; never after the calendar's
  * @param byHours whether the hours come first
  * @param use how much it runs; empty where nobody can tell
+ * @param last the last reading of its meter; empty where there is none
  * @param urgency how pressing it is
  */
 public record DueForecast(
@@ -31,29 +33,37 @@ public record DueForecast(
         LocalDate latest,
         boolean byHours,
         Optional<UseRate> use,
+        Optional<MeterReading> last,
         Due.Urgency urgency) {
     private static final Sentences SAY = Sentences.beside(DueForecast.class);
 
-    /** The forecast on a day, from every reading of the engine's meter. */
+    /** The forecast on a day, from every reading of the engine's meter; the last one counts, since a meter may have been replaced. */
     public static DueForecast of(Due due, List<MeterReading> readings, LocalDate today) {
         Optional<UseRate> use = UseRate.of(readings);
-        OptionalDouble known =
-                readings.stream().mapToDouble(MeterReading::hours).max();
-        OptionalDouble now =
-                use.map(u -> OptionalDouble.of(u.on(today).hours())).orElse(known);
+        Optional<MeterReading> last = readings.stream().max(Comparator.comparing(MeterReading::on));
+        OptionalDouble now = use.map(u -> OptionalDouble.of(u.on(today).hours()))
+                .orElseGet(() -> last.stream().mapToDouble(MeterReading::hours).findFirst());
         Due.Urgency urgency = due.urgency(today, now);
-        Optional<UseRate.Reached> reached = due.atHours().isEmpty()
-                ? Optional.empty()
-                : use.flatMap(u -> u.reaches(due.atHours().getAsDouble()));
+        Optional<UseRate.Reached> reached = reached(due, use, last);
         if (reached.isEmpty() || reached.get().likely().isAfter(due.on())) {
             LocalDate earliest = reached.map(UseRate.Reached::earliest)
                     .filter(day -> day.isBefore(due.on()))
                     .orElse(due.on());
-            return new DueForecast(due, due.on(), earliest, due.on(), false, use, urgency);
+            return new DueForecast(due, due.on(), earliest, due.on(), false, use, last, urgency);
         }
         LocalDate latest =
                 reached.get().latest().filter(day -> day.isBefore(due.on())).orElse(due.on());
-        return new DueForecast(due, reached.get().likely(), reached.get().earliest(), latest, true, use, urgency);
+        return new DueForecast(due, reached.get().likely(), reached.get().earliest(), latest, true, use, last, urgency);
+    }
+
+    /** When its hours are reached: as the leg runs, or at its last reading where that has passed them. */
+    private static Optional<UseRate.Reached> reached(Due due, Optional<UseRate> use, Optional<MeterReading> last) {
+        if (due.atHours().isEmpty()) {
+            return Optional.empty();
+        }
+        double at = due.atHours().getAsDouble();
+        return use.flatMap(u -> u.reaches(at)).or(() -> last.filter(r -> r.hours() >= at)
+                .map(r -> new UseRate.Reached(r.on(), r.on(), Optional.of(r.on()))));
     }
 
     /** In a sentence: what comes first and how sure that is. */
@@ -66,14 +76,14 @@ public record DueForecast(
                     due.on().toString(),
                     when);
         }
-        UseRate rate = use.orElseThrow();
         double at = due.atHours().orElseThrow();
-        if (rate.last().hours() >= at) {
+        MeterReading read = last.orElseThrow();
+        if (read.hours() >= at) {
             return SAY.say(
                     "hours.passed",
                     Display.exact(Kind.RUNNING, at, YardUnits.METRIC),
-                    Display.exact(Kind.RUNNING, rate.last().hours(), YardUnits.METRIC),
-                    rate.last().on().toString());
+                    Display.exact(Kind.RUNNING, read.hours(), YardUnits.METRIC),
+                    read.on().toString());
         }
         return SAY.say(
                 "hours.first",

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -82,5 +83,42 @@ class UseRateTest {
         assertThat(blind.says(DAY)).contains("how much it runs is not known");
         assertThat(blind.explain(DAY).uncertainty()).contains("only the calendar counts");
         assertThat(first.explain(DAY.plusDays(101)).inputs()).hasSize(5);
+    }
+
+    @Test
+    void hoursThatAreReachedCountFromTheReadingThatShowedIt() {
+        Due due = new Due("Gear oil", 250, DAY.plusDays(400));
+        DueForecast single = DueForecast.of(due, List.of(reading(30, 260)), DAY.plusDays(40));
+        assertThat(single.by()).isEqualTo(DAY.plusDays(30));
+        assertThat(single.urgency()).isEqualTo(Due.Urgency.OVERDUE);
+        assertThat(single.says(DAY.plusDays(40)))
+                .isEqualTo("By hours: 250 h is passed; the meter stood at 260 h on 2025-01-31.");
+    }
+
+    @Test
+    void aMeterThatWasReplacedMakesNothingOverdue() {
+        Due due = new Due("Gear oil", 110, DAY.plusDays(400));
+        DueForecast forecast = DueForecast.of(due, List.of(reading(0, 900), reading(60, 10)), DAY.plusDays(70));
+        assertThat(forecast.urgency()).isEqualTo(Due.Urgency.LATER);
+        assertThat(forecast.by()).isEqualTo(DAY.plusDays(400));
+    }
+
+    @Test
+    void whatHasNoHoursIsTheCalendars() {
+        Due due = new Due(Due.LAY_UP, "Lay-up", OptionalDouble.empty(), DAY.plusDays(50));
+        DueForecast forecast = DueForecast.of(due, List.of(reading(0, 100), reading(10, 300)), DAY.plusDays(20));
+        assertThat(forecast.by()).isEqualTo(DAY.plusDays(50));
+        assertThat(forecast.byHours()).isFalse();
+        assertThat(forecast.says(DAY.plusDays(20))).isEqualTo("By the calendar, 2025-02-20 (in 30 days).");
+        assertThat(forecast.explain(DAY.plusDays(20)).inputs())
+                .noneMatch(i -> i.name().contains("hours limit"));
+    }
+
+    @Test
+    void urgencyFollowsTheLikelyDay() {
+        assertThat(Due.urgency(DAY, DAY.minusDays(1))).isEqualTo(Due.Urgency.OVERDUE);
+        assertThat(Due.urgency(DAY, DAY)).isEqualTo(Due.Urgency.SOON);
+        assertThat(Due.urgency(DAY, DAY.plusDays(14))).isEqualTo(Due.Urgency.SOON);
+        assertThat(Due.urgency(DAY, DAY.plusDays(15))).isEqualTo(Due.Urgency.LATER);
     }
 }

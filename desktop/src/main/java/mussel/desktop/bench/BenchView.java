@@ -4,7 +4,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
@@ -21,7 +20,6 @@ import mussel.core.book.LogBook;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.log.Due;
-import mussel.core.log.MeterReading;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Texts;
 
@@ -132,9 +130,7 @@ public final class BenchView extends BorderPane {
             due.getChildren().add(Texts.dim("Nothing yet. Once a leg is tagged, its next services stand here."));
         }
         for (LogBook.Awaiting each : awaiting.subList(0, Math.min(MOST_DUE, awaiting.size()))) {
-            OptionalDouble known =
-                    each.readings().stream().mapToDouble(MeterReading::hours).max();
-            due.getChildren().add(dueLine(each, each.due().urgency(shop.today(), known)));
+            due.getChildren().add(dueLine(each, Due.urgency(shop.today(), each.likely())));
         }
         if (awaiting.size() > MOST_DUE) {
             due.getChildren().add(Texts.dim("and more, in the book (Ctrl L)"));
@@ -153,7 +149,7 @@ public final class BenchView extends BorderPane {
                     case SOON -> "\nsoon";
                     case LATER -> "";
                 };
-        Text when = Texts.bare(each.due().on() + mark, 0, urgency == Due.Urgency.LATER ? "dim" : "urgent");
+        Text when = Texts.bare(each.likely() + mark, 0, urgency == Due.Urgency.LATER ? "dim" : "urgent");
         when.setTextAlignment(TextAlignment.RIGHT);
         return new HBox(8, what, when);
     }

@@ -3,6 +3,7 @@ package mussel.desktop.shell;
 import java.io.InputStream;
 import javafx.application.Application;
 import javafx.scene.Parent;
+import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import mussel.core.job.Journal;
 
@@ -30,6 +31,11 @@ public final class Look {
                 Look.class.getResource(dark ? "dark.bss" : "light.bss").toExternalForm());
     }
 
+    /** The look before any journal is open: light, nothing enlarged. */
+    static Look plain() {
+        return new Look();
+    }
+
     /** Loads the type that ships with the application; once is enough. */
     public static void loadType() {
         for (String weight : new String[] {"Regular", "Bold"}) {
@@ -41,8 +47,15 @@ public final class Look {
     }
 
     /** The address of the style sheet as the build has compiled it. */
-    static String sheet() {
+    private static String sheet() {
         return Look.class.getResource("mussel.bss").toExternalForm();
+    }
+
+    /** The style sheet belongs on the scene: on a pane, each node below it would be entered as one more user of the sheet. */
+    static void dress(Scene scene) {
+        if (scene != null && !scene.getStylesheets().contains(sheet())) {
+            scene.getStylesheets().add(sheet());
+        }
     }
 
     /** Whether it is dark. */

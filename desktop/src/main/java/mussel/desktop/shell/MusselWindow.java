@@ -12,7 +12,6 @@ import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Node;
-import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -88,7 +87,7 @@ public final class MusselWindow extends StackPane {
         this.look = look;
         this.stations = stations;
         getStyleClass().add("mussel");
-        sceneProperty().addListener((o, was, is) -> dress(is));
+        sceneProperty().addListener((o, was, is) -> Look.dress(is));
         look.apply(this);
         bench = new BenchView(shop, this::open);
         benchHeader.getStyleClass().add("header");
@@ -111,13 +110,6 @@ public final class MusselWindow extends StackPane {
         header.show(benchHeader);
         body.show(bench);
         guarded(bench::show);
-    }
-
-    /** The style sheet belongs on the scene: on a pane, each node below it would be entered as one more user of the sheet. */
-    private static void dress(Scene scene) {
-        if (scene != null && !scene.getStylesheets().contains(Look.sheet())) {
-            scene.getStylesheets().add(Look.sheet());
-        }
     }
 
     private void headBench() {

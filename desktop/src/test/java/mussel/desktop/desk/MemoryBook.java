@@ -2,6 +2,7 @@ package mussel.desktop.desk;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -153,6 +154,7 @@ final class MemoryBook implements LogBook {
                                 l.leg(),
                                 d,
                                 readings().getOrDefault(l.leg().id(), List.of()))))
+                .sorted(Comparator.comparing(Awaiting::likely))
                 .limit(most)
                 .toList();
     }

@@ -1,0 +1,127 @@
+package mussel.desktop.shell;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import mussel.desktop.book.Aside;
+import mussel.desktop.kit.Texts;
+
+/** What the window shows where the logbook cannot be opened: why, and its backups, each looked into before it is put in its place. */
+public final class Refusal extends StackPane {
+    private final Rescue rescue;
+    private final Consumer<String> again;
+    private final Aside aside = new Aside(this::trouble);
+    private final Label said = Texts.wrapped("", "strong");
+    private final VBox preview = new VBox(8);
+
+    /** The backups of a logbook that cannot be opened. */
+    public interface Rescue {
+        /** The backups there are, the latest first. */
+        List<Copy> copies();
+
+        /** What a backup holds, and what of the logbook it does not, in sentences. A JournalException says why it cannot be read. */
+        List<String> preview(Path backup);
+
+        /** Puts a backup in place and says where the logbook that was there is kept. A JournalException says why it could not. */
+        List<String> restore(Path backup);
+    }
+
+    /**
+     * A backup.
+     *
+     * @param file where it lies
+     * @param title when it was made, in words
+     */
+    public record Copy(Path file, String title) {}
+
+    /**
+     * A page with the reason.
+     *
+     * @param sentence why the logbook cannot be opened
+     * @param rescue its backups
+     * @param again opens the logbook once more, and tells what was done before, if anything was
+     */
+    public Refusal(String sentence, Rescue rescue, Consumer<String> again) {
+        this.rescue = rescue;
+        this.again = again;
+        getStyleClass().add("mussel");
+        setId("refusal");
+        Look.plain().apply(this);
+        sceneProperty().addListener((o, was, is) -> Look.dress(is));
+        VBox page = new VBox(12);
+        page.getStyleClass().addAll("station", "sheet-over");
+        page.setMaxSize(760, USE_PREF_SIZE);
+        said.setId("refusal-said");
+        said.managedProperty().bind(said.textProperty().isNotEmpty());
+        Button retry = new Button("Try again");
+        retry.setId("refusal-again");
+        retry.setOnAction(e -> again.accept(""));
+        page.getChildren().addAll(Texts.title("The logbook could not be opened"), Texts.sentence(sentence), retry);
+        List<Copy> copies = rescue.copies();
+        page.getChildren().add(Texts.heading("Its backups"));
+        if (copies.isEmpty()) {
+            page.getChildren()
+                    .add(Texts.dim(
+                            "There are none beside it. One kept elsewhere is put in place with: mussel restore FILE"));
+        } else {
+            VBox list = new VBox(4);
+            copies.forEach(copy -> list.getChildren().add(line(copy)));
+            ScrollPane scroll = new ScrollPane(list);
+            scroll.setFitToWidth(true);
+            scroll.setMaxHeight(300);
+            page.getChildren().add(scroll);
+        }
+        page.getChildren().addAll(preview, said);
+        getChildren().add(page);
+    }
+
+    private HBox line(Copy copy) {
+        Label title = Texts.wrapped(copy.title(), "sentence");
+        title.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(title, Priority.ALWAYS);
+        Button look = new Button("Look into it");
+        look.setAccessibleText("look into the backup of " + copy.title());
+        look.setMinWidth(Region.USE_PREF_SIZE);
+        look.getStyleClass().add("refusal-look");
+        look.setOnAction(e -> work("Looking into it…", () -> rescue.preview(copy.file()), says -> show(copy, says)));
+        HBox line = new HBox(10, title, look);
+        line.setAlignment(Pos.CENTER_LEFT);
+        return line;
+    }
+
+    private <T> void work(String busy, Callable<T> task, Consumer<T> answer) {
+        preview.getChildren().clear();
+        said.setText(busy);
+        aside.ask(task, result -> {
+            said.setText("");
+            answer.accept(result);
+        });
+    }
+
+    private void show(Copy copy, List<String> says) {
+        preview.getChildren().setAll(Texts.heading("Backup of " + copy.title()));
+        says.forEach(s -> preview.getChildren().add(Texts.sentence(s)));
+        Button restore = new Button("Put it in place");
+        restore.setId("refusal-restore");
+        restore.getStyleClass().add("act");
+        restore.setOnAction(e -> work(
+                "Putting it in place…",
+                () -> rescue.restore(copy.file()),
+                done -> again.accept(String.join(" ", done))));
+        preview.getChildren().add(restore);
+    }
+
+    private void trouble(String sentence) {
+        said.setText(sentence);
+    }
+}
