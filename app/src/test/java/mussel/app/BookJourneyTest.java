@@ -9,18 +9,23 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.TextStyle;
+import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.stream.Stream;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
 import mussel.app.demo.DemoYard;
 import mussel.core.book.LogBook;
 import mussel.core.job.Job;
@@ -107,6 +112,27 @@ class BookJourneyTest extends DemoJourney {
         assertThat(words(robot.lookup("#take-in-file-page").query())).contains("Nothing of it was taken in", "line 1");
         assertThat(robot.lookup("#take-in-file-do").query().isDisabled()).isTrue();
         click("#take-in-file-leave");
+    }
+
+    /** A file is drawn from a label onto the window, as from a file manager. */
+    @Test
+    void aFileDroppedOnTheWindowIsLookedInto() throws IOException, TimeoutException {
+        Path text = Files.writeString(folder.resolve("notes.txt"), "hello");
+        Label handle = new Label("a file");
+        handle.setOnDragDetected(e -> {
+            ClipboardContent content = new ClipboardContent();
+            content.putFiles(List.of(text.toFile()));
+            handle.startDragAndDrop(TransferMode.COPY).setContent(content);
+            e.consume();
+        });
+        robot.interact(() -> {
+            StackPane.setAlignment(handle, Pos.BOTTOM_LEFT);
+            window.getChildren().add(handle);
+        });
+        robot.drag(handle).moveBy(30, -30).moveBy(300, -250).drop();
+        settled(() -> window.lookup("#take-in-file-page") != null);
+        assertThat(words(robot.lookup("#take-in-file-page").query()))
+                .contains("notes.txt", "Nothing of it was taken in", "of a kind Mussel does not read");
     }
 
     @Test

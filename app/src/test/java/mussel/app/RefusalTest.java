@@ -1,0 +1,102 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Label;
+import mussel.core.job.LegRef;
+import mussel.desktop.shell.Look;
+import mussel.desktop.shell.Refusal;
+import mussel.store.Backups;
+import mussel.store.SqliteJournal;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A damaged logbook in the window: its backups are offered, looked into and put in its place. */
+class RefusalTest {
+    @TempDir
+    Path folder;
+
+    private final FxRobot robot = new FxRobot();
+    private final List<String> again = new ArrayList<>();
+    private Path log;
+
+    @BeforeAll
+    static void startTheWindowSystem() throws Exception {
+        FxToolkit.registerPrimaryStage();
+        Look.loadType();
+    }
+
+    @BeforeEach
+    void fill() {
+        log = folder.resolve("yard.mussel");
+        try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
+            journal.open(new LegRef("l", "Byssus", LegRef.Position.SINGLE, "wren-8"), "bench");
+        }
+    }
+
+    private void show() throws Exception {
+        FxToolkit.setupStage(stage -> {
+            stage.setScene(new Scene(new Refusal("It is damaged.", new Rescues(log), again::add), 1024, 700));
+            stage.setX(0);
+            stage.setY(0);
+            stage.show();
+            stage.toFront();
+        });
+    }
+
+    private void settled(String words) throws Exception {
+        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> robot.lookup(".label").queryAll().stream()
+                .anyMatch(l -> ((Label) l).getText().contains(words)));
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void aBackupIsLookedIntoAndPutInPlace() throws Exception {
+        Backups.of(log, Clock.systemUTC()).daily();
+        Files.write(log, new byte[9_000]);
+        show();
+        robot.clickOn("#refusal-again");
+        assertThat(again).containsExactly("");
+        robot.clickOn(".refusal-look");
+        settled("The backup holds 1 jobs with 1 entries.");
+        settled("set aside as it is");
+        assertThat(log).as("looking changes nothing").hasBinaryContent(new byte[9_000]);
+        robot.clickOn("#refusal-restore");
+        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> again.size() == 2);
+        assertThat(again.get(1)).contains("What was there is kept in").contains(".set-aside-");
+        try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
+            assertThat(journal.entries(1)).hasSize(1);
+        }
+    }
+
+    @Test
+    void aDamagedBackupIsToldAndChangesNothing() throws Exception {
+        Path backup = Backups.of(log, Clock.systemUTC()).daily().orElseThrow();
+        Files.write(backup, new byte[500]);
+        show();
+        robot.clickOn(".refusal-look");
+        settled("is no backup of Mussel, or a damaged one");
+        assertThat(robot.lookup("#refusal-restore").queryAll()).isEmpty();
+        assertThat(again).isEmpty();
+    }
+
+    @Test
+    void withoutBackupsItSaysWhatElseCanBeDone() throws Exception {
+        show();
+        settled("mussel restore FILE");
+        assertThat(robot.lookup(".refusal-look").<Node>queryAll()).isEmpty();
+    }
+}
