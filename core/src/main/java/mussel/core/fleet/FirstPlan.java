@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mussel.core.fleet.FleetEngine.Slotted;
 
 /**
  * A plan as a foreman would make it, for the solver to begin with: legs by their promises, each task at the first place that is free (the
@@ -89,6 +90,40 @@ final class FirstPlan {
     private static boolean free(BitSet taken, int from, int to) {
         int next = taken.nextSetBit(from);
         return next < 0 || next >= to;
+    }
+
+    /** The same bench with the legs alone whose every task has a place. */
+    Fleet placed() {
+        List<Fleet.Leg> legs = fleet.legs().stream().filter(this::hasPlace).toList();
+        return new Fleet(fleet.now(), fleet.hours(), fleet.technicians(), fleet.tools(), legs);
+    }
+
+    /** Legs with a task that fits nowhere. */
+    List<String> unplaced() {
+        return fleet.legs().stream()
+                .filter(l -> !hasPlace(l))
+                .map(Fleet.Leg::title)
+                .toList();
+    }
+
+    private boolean hasPlace(Fleet.Leg leg) {
+        return leg.tasks().stream().allMatch(places::containsKey);
+    }
+
+    /** The plan as it stands. */
+    FleetPlan plan() {
+        Fleet placed = placed();
+        List<Slotted> slotted = new ArrayList<>();
+        for (Fleet.Leg leg : placed.legs()) {
+            for (int nr = 0; nr < leg.tasks().size(); nr++) {
+                Fleet.Task task = leg.tasks().get(nr);
+                Place place = places.get(task);
+                String who = fleet.technicians().get(place.technician()).name();
+                int over = place.start() + WorkCalendar.slots(task.minutes());
+                slotted.add(new Slotted(leg, nr, task, who, place.start(), over));
+            }
+        }
+        return new Reasons(placed, calendar, slotted).plan(false).leaving(unplaced());
     }
 
     /** Where it put a task; empty where it found no place. */

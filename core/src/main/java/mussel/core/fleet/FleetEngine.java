@@ -17,7 +17,8 @@ import java.util.List;
 /**
  * Places every task of every leg by the CP-SAT solver of OR-Tools: a leg's tasks one after the other, nobody and no tool at two places
  * at once, nothing before its parts are there or before what was glued has cured. What it makes small: first promises broken and for how
- * long, then how soon legs are ready. One worker and a fixed seed.
+ * long, then how soon legs are ready. One worker and a fixed seed. Where it finds
+ * nothing in its time, or one leg's work fits nowhere, the foreman's plan stands.
  */
 public final class FleetEngine {
     /** How long it may search (s). */
@@ -49,19 +50,28 @@ public final class FleetEngine {
 
     private FleetEngine(Fleet fleet) {
         Native.ready();
-        this.fleet = fleet;
         WorkCalendar wide = new WorkCalendar(fleet.hours(), fleet.now(), days(fleet));
         FirstPlan rough = new FirstPlan(fleet, wide);
         this.first = rough;
+        this.fleet = rough.placed();
         int needed = Math.min(days(fleet), WorkCalendar.daysTo(rough.end()) + SLACK_DAYS);
         this.calendar = new WorkCalendar(fleet.hours(), fleet.now(), needed);
     }
 
-    /** The plan. Tasks longer than a technician's day are placed nowhere: cut work into pieces of some hours. */
+    /** The plan. A leg with a task longer than anybody's day is left out and named: cut work into pieces of some hours. */
     public static FleetPlan plan(Fleet fleet) {
         FleetEngine engine = new FleetEngine(fleet);
         engine.build();
         return engine.solve();
+    }
+
+    /**
+     * A plan as a foreman would make it, at once: to look at while a better one is searched for. Legs that found no place in it are left out and
+     * named.
+     */
+    public static FleetPlan first(Fleet fleet) {
+        WorkCalendar wide = new WorkCalendar(fleet.hours(), fleet.now(), days(fleet));
+        return new FirstPlan(fleet, wide).plan();
     }
 
     /** Enough days for all the work one after the other, what it waits for, and some slack. */
@@ -176,18 +186,15 @@ public final class FleetEngine {
                 .setCpModelProbingLevel(0);
         CpSolverStatus status = placed.isEmpty() ? CpSolverStatus.OPTIMAL : solver.solve(model);
         if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
-            return new FleetPlan(
-                    calendar.worked(),
-                    List.of(),
-                    List.of(),
-                    false,
-                    fleet.legs().stream().map(Fleet.Leg::title).toList());
+            return first.plan();
         }
         List<Slotted> slotted = placed.stream()
                 .map(p -> new Slotted(p.leg(), p.nr(), p.task(), who(solver, p), (int) solver.value(p.start()), (int)
                         solver.value(p.end())))
                 .toList();
-        return new Reasons(fleet, calendar, slotted).plan(status == CpSolverStatus.OPTIMAL);
+        return new Reasons(fleet, calendar, slotted)
+                .plan(status == CpSolverStatus.OPTIMAL)
+                .leaving(first.unplaced());
     }
 
     private String who(CpSolver solver, Placed p) {

@@ -24,6 +24,11 @@ public record FleetPlan(
         unplanned = List.copyOf(unplanned);
     }
 
+    /** The same plan, naming the legs it leaves out. */
+    FleetPlan leaving(List<String> out) {
+        return new FleetPlan(days, placements, legs, proven, out);
+    }
+
     /** What to do first: for each technician the first task. */
     public List<Placement> next() {
         return placements.stream()

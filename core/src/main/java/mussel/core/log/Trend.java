@@ -5,9 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import mussel.core.measure.Display;
-import mussel.core.measure.Kind;
 import mussel.core.measure.Sentences;
-import mussel.core.measure.YardUnits;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.stat.regression.SimpleRegression;
 
@@ -69,13 +67,13 @@ public record Trend(
 
     /** In a sentence: rising, falling, or not to be told. */
     public String says() {
-        String last = figure(points.get(points.size() - 1).shown());
+        String last = quantity.figure(points.get(points.size() - 1).shown());
         if (slopePerYear.isEmpty()) {
             return SAY.say("trend.few", last, points.size());
         }
         double slope = slopePerYear.get();
         double half = slopeHalfWidth.orElseThrow();
-        String change = figure(Math.abs(slope));
+        String change = change(Math.abs(slope));
         if (Math.abs(slope) <= half) {
             return SAY.say("trend.level", last, points.size());
         }
@@ -83,14 +81,11 @@ public record Trend(
                 slope > 0 ? "trend.rising" : "trend.falling",
                 last,
                 change,
-                figure(Math.abs(slope) - half),
-                figure(Math.abs(slope) + half));
+                change(Math.abs(slope) - half),
+                change(Math.abs(slope) + half));
     }
 
-    private String figure(double value) {
-        String unit = quantity.unit();
-        return unit.equals("mm")
-                ? Display.exact(Kind.LENGTH, value, YardUnits.METRIC)
-                : Display.significant(value) + (unit.isEmpty() ? "" : " " + unit);
+    private String change(double value) {
+        return quantity.steps().isEmpty() ? quantity.figure(value) : SAY.say("trend.steps", Display.significant(value));
     }
 }

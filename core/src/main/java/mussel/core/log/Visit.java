@@ -4,6 +4,9 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.YardUnits;
 
 /**
  * One job in the life of a leg, in short: what the logbook shows of it. Derived from the job's entries.
@@ -70,7 +73,7 @@ public record Visit(
         /** Share of water in the oil. */
         WATER("Water in the oil", "%", 100),
         /** The coat on the worst magnet, as a step of its scale from 0 (clean) to 4 (chips). */
-        MAGNET("Magnet, 0 clean to 4 chips", "", 1),
+        MAGNET("Coat on the magnet", "", 1, "clean", "paste", "bristle", "slivers", "chips"),
         /** Lash of the forward gear. */
         LASH_FORWARD("Forward lash", "mm", 1),
         /** Lash of the reverse gear. */
@@ -83,11 +86,13 @@ public record Visit(
         private final String title;
         private final String unit;
         private final double factor;
+        private final List<String> steps;
 
-        Quantity(String title, String unit, double factor) {
+        Quantity(String title, String unit, double factor, String... steps) {
             this.title = title;
             this.unit = unit;
             this.factor = factor;
+            this.steps = List.of(steps);
         }
 
         /** The quantity in words. */
@@ -98,6 +103,21 @@ public record Visit(
         /** The unit it is shown in; empty for a scale. */
         public String unit() {
             return unit;
+        }
+
+        /** The steps of a scale in words, from 0 on; empty for a measured figure. */
+        public List<String> steps() {
+            return steps;
+        }
+
+        /** A figure as shown, with its unit; of a scale the step in words. */
+        public String figure(double shown) {
+            if (!steps.isEmpty()) {
+                return steps.get((int) Math.max(0, Math.min(steps.size() - 1, Math.round(shown))));
+            }
+            return unit.equals("mm")
+                    ? Display.exact(Kind.LENGTH, shown, YardUnits.METRIC)
+                    : Display.significant(shown) + " " + unit;
         }
 
         /** What a kept value is multiplied with to be shown in that unit. */

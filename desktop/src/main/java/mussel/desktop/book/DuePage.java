@@ -4,9 +4,11 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -18,6 +20,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mussel.core.book.LayUp;
 import mussel.core.book.LogBook.Awaiting;
+import mussel.core.job.BenchLine;
 import mussel.core.log.Due;
 import mussel.core.log.DueForecast;
 import mussel.core.measure.Kind;
@@ -97,8 +100,16 @@ final class DuePage implements BookPage {
                 .sorted(Comparator.comparing((Line l) -> l.forecast().by())
                         .thenComparing(l -> l.each().leg().title()))
                 .toList();
+        Map<String, Integer> onBench = shop.journal().benchLines().open().stream()
+                .collect(Collectors.toMap(l -> l.leg().id(), BenchLine::job, (first, later) -> later));
         lines.getChildren().clear();
-        sorted.stream().limit(MOST_SHOWN).forEach(l -> lines.getChildren().add(line(l.each(), l.forecast(), today)));
+        sorted.stream().limit(MOST_SHOWN).forEach(l -> {
+            String here = onBench.containsKey(l.each().leg().id())
+                    ? " It is on the bench now, job "
+                            + onBench.get(l.each().leg().id()) + "."
+                    : "";
+            lines.getChildren().add(line(l.each(), l.forecast(), today, here));
+        });
         if (sorted.isEmpty()) {
             lines.getChildren().add(Texts.dim("Nothing yet. Once a leg is tagged, its next services stand here."));
         } else if (sorted.size() > MOST_SHOWN) {
@@ -113,7 +124,7 @@ final class DuePage implements BookPage {
         showSteps();
     }
 
-    private Region line(Awaiting each, DueForecast forecast, LocalDate today) {
+    private Region line(Awaiting each, DueForecast forecast, LocalDate today, String here) {
         Label when = Texts.wrapped(forecast.by().toString(), "strong");
         when.setMinWidth(110);
         Label mark = Texts.wrapped(
@@ -130,7 +141,7 @@ final class DuePage implements BookPage {
         VBox what = new VBox(
                 1,
                 Texts.wrapped(each.leg().title() + " · " + each.due().what(), "strong"),
-                Texts.dim(forecast.says(today)));
+                Texts.dim(forecast.says(today) + here));
         HBox.setHgrow(what, Priority.ALWAYS);
         Button leg = new Button("Its life");
         leg.setAccessibleText("the life of " + each.leg().title());

@@ -89,12 +89,27 @@ final class PlanPage implements BookPage {
         state.setText("planning…");
         BenchPlan asked = shop.benchPlan();
         fleet = asked.fleet();
-        aside.ask(() -> FleetEngine.plan(asked.fleet()), plan -> answer(asked, plan));
+        if (bars.getChildren().isEmpty()) {
+            aside.ask(() -> FleetEngine.first(asked.fleet()), plan -> {
+                answer(asked, plan, "A first plan; a better one is being looked for…");
+                search(asked);
+            });
+        } else {
+            search(asked);
+        }
     }
 
-    private void answer(BenchPlan asked, FleetPlan plan) {
-        state.setText(plan.legs().size() + " legs, " + plan.placements().size() + " pieces of work. "
-                + (plan.proven() ? "No better plan exists." : "The best found in a second and a half.")
+    private void search(BenchPlan asked) {
+        aside.ask(
+                () -> FleetEngine.plan(asked.fleet()),
+                plan -> answer(
+                        asked,
+                        plan,
+                        plan.proven() ? "No better plan exists." : "The best found in a second and a half."));
+    }
+
+    private void answer(BenchPlan asked, FleetPlan plan, String how) {
+        state.setText(plan.legs().size() + " legs, " + plan.placements().size() + " pieces of work. " + how
                 + " Times are means of the sheets’ estimates.");
         first.getChildren().setAll(Texts.heading("Do next"));
         plan.next().forEach(p -> first.getChildren().add(next(asked, p)));

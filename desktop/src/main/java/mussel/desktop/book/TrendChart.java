@@ -1,6 +1,8 @@
 package mussel.desktop.book;
 
 import java.time.LocalDate;
+import java.util.List;
+import java.util.function.DoubleFunction;
 import javafx.scene.chart.LineChart;
 import javafx.scene.chart.NumberAxis;
 import javafx.scene.chart.XYChart;
@@ -21,8 +23,15 @@ final class TrendChart extends LineChart<Number, Number> {
         setPrefHeight(160);
         NumberAxis value = (NumberAxis) getYAxis();
         value.setForceZeroInRange(true);
-        value.setLabel(
-                trend.quantity().unit().isEmpty() ? "step" : trend.quantity().unit());
+        value.setLabel(trend.quantity().unit());
+        List<String> steps = trend.quantity().steps();
+        if (!steps.isEmpty()) {
+            value.setAutoRanging(false);
+            value.setUpperBound(steps.size() - 1.0);
+            value.setTickUnit(1);
+            value.setMinorTickVisible(false);
+            value.setTickLabelFormatter(written(step -> trend.quantity().figure(step)));
+        }
         XYChart.Series<Number, Number> line = new XYChart.Series<>();
         trend.points().forEach(p -> line.getData()
                 .add(new XYChart.Data<>(p.visit().day().toEpochDay(), p.shown())));
@@ -37,18 +46,24 @@ final class TrendChart extends LineChart<Number, Number> {
         double quarters = Math.max(1, Math.ceil((last - first) / QUARTER / 4));
         NumberAxis axis = new NumberAxis(first - EDGE_DAYS, last + EDGE_DAYS, QUARTER * quarters);
         axis.setMinorTickVisible(false);
-        axis.setTickLabelFormatter(new StringConverter<>() {
+        axis.setTickLabelFormatter(written(day -> {
+            LocalDate date = LocalDate.ofEpochDay((long) day);
+            return date.getYear() + "-" + (date.getMonthValue() < 10 ? "0" : "") + date.getMonthValue();
+        }));
+        return axis;
+    }
+
+    private static StringConverter<Number> written(DoubleFunction<String> words) {
+        return new StringConverter<>() {
             @Override
-            public String toString(Number day) {
-                LocalDate date = LocalDate.ofEpochDay(day.longValue());
-                return date.getYear() + "-" + (date.getMonthValue() < 10 ? "0" : "") + date.getMonthValue();
+            public String toString(Number tick) {
+                return words.apply(tick.doubleValue());
             }
 
             @Override
             public Number fromString(String text) {
                 throw new UnsupportedOperationException("An axis is only read");
             }
-        });
-        return axis;
+        };
     }
 }

@@ -70,10 +70,8 @@ final class VisitCell extends ListCell<Visit> {
 
     private static String measures(Visit visit) {
         return visit.measures().stream()
-                .filter(m -> !m.quantity().unit().isEmpty())
                 .map(m -> "; " + m.quantity().title().toLowerCase(java.util.Locale.ROOT) + " "
-                        + Display.significant(m.value() * m.quantity().factor()) + " "
-                        + m.quantity().unit()
+                        + m.quantity().figure(m.value() * m.quantity().factor())
                         + (m.simulated() ? " (simulated)" : ""))
                 .collect(Collectors.joining());
     }
