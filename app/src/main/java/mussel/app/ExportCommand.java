@@ -4,10 +4,10 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.OptionalInt;
 import java.util.concurrent.Callable;
 import mussel.app.data.Exporter;
 import mussel.store.SqliteJournal;
+import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -18,7 +18,7 @@ import picocli.CommandLine.Spec;
         name = "export",
         mixinStandardHelpOptions = true,
         description =
-                "Writes the log, or one job, in an open format: json (every entry), csv (a folder of lists), ics (what is due).")
+                "Writes the log, one job or one leg, in an open format: json (every entry), csv (a folder of lists), ics (what is due).")
 final class ExportCommand implements Callable<Integer> {
     @ParentCommand
     private Main main;
@@ -29,8 +29,24 @@ final class ExportCommand implements Callable<Integer> {
     @Option(names = "--out", required = true, paramLabel = "PATH", description = "the file, or for csv the folder")
     private Path out;
 
-    @Option(names = "--job", paramLabel = "ID", description = "only this job")
-    private Integer job;
+    @ArgGroup
+    private Only only = new Only();
+
+    /** Which part of the log. */
+    private static final class Only {
+        @Option(names = "--job", paramLabel = "ID", description = "only this job")
+        private Integer job;
+
+        @Option(names = "--leg", paramLabel = "LEG", description = "only this leg, like \"Spat Lass, port\"")
+        private String leg;
+
+        Exporter.Scope of(Exporter exporter) {
+            if (job != null) {
+                return exporter.job(job);
+            }
+            return leg != null ? exporter.leg(leg) : Exporter.Scope.ALL;
+        }
+    }
 
     @Spec
     private CommandSpec spec;
@@ -39,13 +55,8 @@ final class ExportCommand implements Callable<Integer> {
     public Integer call() {
         Clock clock = Clock.systemDefaultZone();
         try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
-            new Exporter(journal, journal.book())
-                    .export(
-                            format,
-                            out.toAbsolutePath(),
-                            job == null ? OptionalInt.empty() : OptionalInt.of(job),
-                            LocalDate.now(clock),
-                            clock.instant())
+            Exporter exporter = new Exporter(journal, journal.book());
+            exporter.export(format, out.toAbsolutePath(), only.of(exporter), LocalDate.now(clock), clock.instant())
                     .forEach(spec.commandLine().getOut()::println);
             return 0;
         } catch (UncheckedIOException e) {

@@ -26,6 +26,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
+import mussel.app.data.Exporter;
 import mussel.app.demo.DemoYard;
 import mussel.core.book.LogBook;
 import mussel.core.job.Job;
@@ -94,13 +95,13 @@ class BookJourneyTest extends DemoJourney {
         DemoYard.fill(other, Instant.parse("2026-11-22T09:00:00Z"));
         Path json = folder.resolve("other.json");
         try (SqliteJournal journal = SqliteJournal.read(other, Clock.systemUTC())) {
-            new mussel.app.data.Exporter(journal, journal.book())
-                    .export(
-                            mussel.app.data.Exporter.Format.JSON,
-                            json,
-                            java.util.OptionalInt.of(journal.numbers().get(0)),
-                            java.time.LocalDate.of(2026, 11, 22),
-                            Instant.EPOCH);
+            Exporter exporter = new Exporter(journal, journal.book());
+            exporter.export(
+                    Exporter.Format.JSON,
+                    json,
+                    exporter.job(journal.numbers().get(0)),
+                    java.time.LocalDate.of(2026, 11, 22),
+                    Instant.EPOCH);
         }
         int before = shop.book().jobs();
         takeIn(json);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -15,8 +16,10 @@ import java.util.List;
 import mussel.app.data.Importer;
 import mussel.app.demo.DemoYard;
 import mussel.core.job.Entry;
+import mussel.core.job.Job;
 import mussel.core.job.LegRef;
 import mussel.desktop.desk.Incoming;
+import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -155,6 +158,67 @@ class DataCommandsTest {
             Files.writeString(json, "{");
             assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("has changed");
             assertThat(journal.numbers()).containsExactly(1);
+        }
+    }
+
+    @Test
+    void oneLegGoesToAnotherYardByItsName() throws IOException {
+        Path json = folder.resolve("leg.json");
+        assertThat(run(demo(), "export", "--format", "json", "--leg", "spat lass, PORT", "--out", json.toString()))
+                .as(err.toString())
+                .isZero();
+        Path fresh = folder.resolve("fresh.mussel");
+        assertThat(run(fresh, "import", json.toString())).as(err.toString()).isZero();
+        List<List<Entry>> leg = entries(demo()).stream()
+                .filter(job -> Job.of(job).leg().title().equals("Spat Lass, port"))
+                .toList();
+        assertThat(leg).hasSizeGreaterThan(1);
+        assertThat(entries(fresh)).isEqualTo(leg);
+        try (SqliteJournal there = SqliteJournal.read(fresh, Clock.systemUTC())) {
+            assertThat(there.settings()).as("the yard's settings stay at home").doesNotContainKey("yard_name");
+        }
+        assertThat(run(demo(), "export", "--format", "json", "--leg", "Nobody", "--out", json.toString()))
+                .isEqualTo(2);
+        assertThat(err.toString()).contains("There is no leg “Nobody”");
+        assertThat(run(demo(), "export", "--format", "json", "--leg", "x", "--job", "1", "--out", json.toString()))
+                .as("one or the other")
+                .isEqualTo(2);
+    }
+
+    @Test
+    void aSheetSaysWhatIsDifferentInItAndOnWhichLineItIsWrong() throws IOException {
+        try (SqliteJournal journal = SqliteJournal.open(folder.resolve("here.mussel"), Clock.systemUTC())) {
+            Path data = folder.resolve("data");
+            Importer importer = new Importer(journal, data, Clock.systemUTC());
+            String shipped = new String(
+                    SheetFiles.class.getResourceAsStream("yard.yaml").readAllBytes(), StandardCharsets.UTF_8);
+            Path yard = Files.writeString(
+                    folder.resolve("yard.yaml"), shipped.replace("labour_per_h: 72", "labour_per_h: 80"));
+            Incoming first = importer.look(yard, done -> true);
+            assertThat(first.says())
+                    .contains(
+                            "A yard sheet of Wrackness Yard. It takes the place of the one that ships.",
+                            "/labour_per_h: 80, was 72");
+            first.take().accept(done -> true);
+            assertThat(data.resolve("yard.yaml")).hasSameBinaryContentAs(yard);
+            assertThat(importer.look(yard, done -> true).changes())
+                    .as("it is here already")
+                    .isFalse();
+            Files.writeString(yard, shipped);
+            assertThat(importer.look(yard, done -> true).says())
+                    .anyMatch(s -> s.endsWith("It takes the place of the yard’s own one."))
+                    .contains("/labour_per_h: 72, was 80");
+            Files.writeString(yard, shipped.replace("downtime_per_day: 60", "downtime_per_day: sixty"));
+            assertThat(importer.look(yard, done -> true).refused())
+                    .singleElement()
+                    .asString()
+                    .startsWith("line ")
+                    .contains("/downtime_per_day");
+            Files.writeString(yard, shipped.replace("frost_from: \"11-15\"", "frost_from: \"15-11\""));
+            assertThat(importer.look(yard, done -> true).refused())
+                    .singleElement()
+                    .asString()
+                    .contains("/frost_from: is “15-11”; write month and day like 11-01");
         }
     }
 

@@ -107,7 +107,7 @@ final class SqliteBenchLines implements BenchLines {
                 leg)) {
             rows.update(
                     "UPDATE due_now SET likely_on = ? WHERE leg = ? AND what = ?",
-                    DueForecast.of(due, readings, due.on()).by().toString(),
+                    DueForecast.likely(due, readings).toString(),
                     leg,
                     due.what());
         }

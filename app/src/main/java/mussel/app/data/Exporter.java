@@ -13,9 +13,10 @@ import java.time.LocalDate;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalInt;
+import java.util.Optional;
 import mussel.core.book.LogBook;
 import mussel.core.job.Entry;
+import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.log.Visit;
@@ -46,22 +47,55 @@ public final class Exporter {
         ICS
     }
 
+    /** Which jobs: all, with the yard's settings, where it is empty. */
+    public record Scope(Optional<List<Integer>> jobs) {
+        /** The whole log. */
+        public static final Scope ALL = new Scope(Optional.empty());
+
+        private boolean holds(int job) {
+            return jobs.isEmpty() || jobs.get().contains(job);
+        }
+    }
+
     /**
-     * Writes it and returns the files written. An UncheckedIOException says why it could not.
+     * One job.
      *
      * @throws JournalException when there is no such job
      */
-    public List<Path> export(Format format, Path out, OptionalInt job, LocalDate today, Instant now) {
-        if (job.isPresent() && journal.entries(job.getAsInt()).isEmpty()) {
-            throw new JournalException("There is no job " + job.getAsInt() + ".");
+    public Scope job(int number) {
+        if (journal.entries(number).isEmpty()) {
+            throw new JournalException("There is no job " + number + ".");
         }
-        List<Integer> jobs = job.isPresent() ? List.of(job.getAsInt()) : journal.numbers();
+        return new Scope(Optional.of(List.of(number)));
+    }
+
+    /**
+     * Every job of a leg, named by its id or as on its card, like {@code Spat Lass, port}.
+     *
+     * @throws JournalException when there is no such leg
+     */
+    public Scope leg(String named) {
+        List<Integer> jobs = journal.benchLines().jobsOf(named);
+        if (jobs.isEmpty()) {
+            jobs = journal.numbers().stream()
+                    .filter(job -> Job.of(journal.entries(job)).leg().title().equalsIgnoreCase(named))
+                    .toList();
+        }
+        if (jobs.isEmpty()) {
+            throw new JournalException(
+                    "There is no leg “" + named + "”. Write it as on its card, like “Spat Lass, port”.");
+        }
+        return new Scope(Optional.of(jobs));
+    }
+
+    /** Writes it and returns the files written. An UncheckedIOException says why it could not. */
+    public List<Path> export(Format format, Path out, Scope scope, LocalDate today, Instant now) {
         try {
             return switch (format) {
-                case JSON -> json(out, jobs, job.isEmpty());
-                case CSV -> csv(out, jobs, today);
+                case JSON -> json(out, scope);
+                case CSV -> csv(out, scope, today);
                 case ICS -> {
-                    DueCalendar.write(due(jobs, job.isPresent()), today, now, out);
+                    DueCalendar.write(due(scope), today, now, out);
                     yield List.of(out);
                 }
             };
@@ -70,22 +104,26 @@ public final class Exporter {
         }
     }
 
-    private List<LogBook.Awaiting> due(List<Integer> jobs, boolean some) {
-        return book.due(MOST_DUE).stream()
-                .filter(a -> !some || jobs.contains(a.job()))
-                .toList();
+    private List<LogBook.Awaiting> due(Scope scope) {
+        return book.due(MOST_DUE).stream().filter(a -> scope.holds(a.job())).toList();
+    }
+
+    private List<Integer> jobs(Scope scope) {
+        return scope.jobs().orElseGet(journal::numbers);
     }
 
     /** Job by job, so that a log of any size goes through. */
-    private List<Path> json(Path out, List<Integer> jobs, boolean whole) throws IOException {
-        Iterable<List<Entry>> each = () -> jobs.stream().map(journal::entries).iterator();
+    private List<Path> json(Path out, Scope scope) throws IOException {
+        Iterable<List<Entry>> each =
+                () -> jobs(scope).stream().map(journal::entries).iterator();
         try (OutputStream stream = new BufferedOutputStream(Files.newOutputStream(out))) {
-            LogJson.write(whole ? journal.settings() : Map.of(), each, stream);
+            LogJson.write(scope.jobs().isEmpty() ? journal.settings() : Map.of(), each, stream);
         }
         return List.of(out);
     }
 
-    private List<Path> csv(Path out, List<Integer> jobs, LocalDate today) throws IOException {
+    private List<Path> csv(Path out, Scope scope, LocalDate today) throws IOException {
+        List<Integer> jobs = jobs(scope);
         Files.createDirectories(out);
         Path list = out.resolve("jobs.csv");
         Path readings = out.resolve("readings.csv");
@@ -103,7 +141,7 @@ public final class Exporter {
             LogCsv.holds(() -> jobs.stream().map(journal::entries).iterator(), writer);
         }
         try (Writer writer = Files.newBufferedWriter(due, StandardCharsets.UTF_8)) {
-            LogCsv.due(due(jobs, jobs.size() == 1), today, writer);
+            LogCsv.due(due(scope), today, writer);
         }
         return List.of(list, readings, holds, due);
     }

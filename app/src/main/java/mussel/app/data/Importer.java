@@ -11,6 +11,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.IntPredicate;
 import mussel.core.book.LogSource;
@@ -18,9 +19,12 @@ import mussel.core.book.Merge;
 import mussel.core.job.JournalException;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
+import mussel.core.verdict.Overrides;
 import mussel.desktop.desk.Incoming;
 import mussel.exchange.log.LogJson;
 import mussel.exchange.parts.CatalogueFiles;
+import mussel.exchange.record.Changes;
+import mussel.exchange.record.Lines;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.Yaml;
 import mussel.exchange.sheet.SheetFiles;
@@ -139,50 +143,85 @@ public final class Importer {
         if (Files.size(file) > MOST_BYTES) {
             return refused(file, List.of("is larger than 8 MB; a sheet fits in far less"));
         }
-        byte[] bytes = Files.readAllBytes(file);
-        Read<JsonNode> tree = Yaml.tree(bytes);
+        Sheet sheet = new Sheet(file, Files.readAllBytes(file));
+        Read<JsonNode> tree = Yaml.tree(sheet.bytes());
         if (tree.value().isEmpty()) {
             return refused(file, told(tree.problems()));
         }
         JsonNode root = tree.value().get();
         if (root.has("steps") || root.has("gearcase") || root.has("construction")) {
             return kept(
-                    file,
-                    bytes,
-                    SheetFiles.family(bytes),
-                    s -> "families/" + s.id() + ".yaml",
-                    s -> "family sheet " + s.title());
+                    sheet,
+                    SheetFiles.family(sheet.bytes()),
+                    s -> new Place("families/" + s.id() + ".yaml", "family sheet " + s.title()),
+                    s -> SheetFiles.shippedTree(s.id()));
         }
         if (root.has("suppliers")) {
-            return kept(file, bytes, CatalogueFiles.read(bytes), c -> "catalogue.yaml", c -> "catalogue of parts");
+            Place place = new Place("catalogue.yaml", "catalogue of parts");
+            return kept(sheet, CatalogueFiles.read(sheet.bytes()), c -> place, c -> Optional.empty());
         }
         if (root.has("oils")) {
-            return kept(file, bytes, SheetFiles.yard(bytes), y -> "yard.yaml", y -> "yard sheet of " + y.name());
+            return kept(
+                    sheet,
+                    SheetFiles.yard(sheet.bytes()),
+                    y -> new Place("yard.yaml", "yard sheet of " + y.name()),
+                    y -> SheetFiles.shippedYardTree());
         }
-        return kept(file, bytes, overrides(bytes), o -> "knowledge.yaml", o -> "own numbers for the diagnosis tables");
+        Place place = new Place("knowledge.yaml", "own numbers for the diagnosis tables");
+        return kept(sheet, overrides(sheet.bytes()), o -> place, o -> Optional.empty());
     }
 
-    private static Read<mussel.core.verdict.Overrides> overrides(byte[] bytes) {
-        Read<mussel.core.verdict.Overrides> read = KnowledgeFiles.overrides(bytes);
+    /** A sheet as it came. */
+    private record Sheet(Path file, byte[] bytes) {}
+
+    /** Where a sheet is kept, and what it is. */
+    private record Place(String name, String what) {}
+
+    private static Read<Overrides> overrides(byte[] bytes) {
+        Read<Overrides> read = KnowledgeFiles.overrides(bytes);
         Problems problems = new Problems();
         read.value().ifPresent(own -> own.check(KnowledgeFiles.shipped(), problems));
-        return problems.none() ? read : new Read<>(java.util.Optional.empty(), problems.list());
+        return problems.none() ? read : new Read<>(Optional.empty(), problems.list());
     }
 
     private <T> Incoming kept(
-            Path file, byte[] bytes, Read<T> read, Function<T, String> name, Function<T, String> what) {
+            Sheet sheet, Read<T> read, Function<T, Place> places, Function<T, Optional<JsonNode>> shipped) {
         if (read.value().isEmpty()) {
-            return refused(file, told(read.problems()));
+            return refused(sheet.file(), Lines.of(sheet.bytes()).told(read.problems()));
         }
         T value = read.value().get();
-        Path target = dataFolder.resolve(name.apply(value));
+        Place place = places.apply(value);
+        Path target = dataFolder.resolve(place.name());
+        Optional<JsonNode> own = own(target);
+        Optional<JsonNode> before = own.or(() -> shipped.apply(value));
+        List<String> changes = before.map(
+                        b -> Changes.between(b, Yaml.tree(sheet.bytes()).value().orElseThrow()))
+                .orElse(List.of());
         List<String> says = new ArrayList<>();
-        String replaces = Files.exists(target)
-                ? "It takes the place of the yard’s own one."
-                : "The yard has none of its own yet.";
-        says.add("A " + what.apply(value) + ". " + replaces);
+        says.add("A " + place.what() + ". "
+                + (own.isPresent()
+                        ? "It takes the place of the yard’s own one."
+                        : before.isPresent()
+                                ? "It takes the place of the one that ships."
+                                : "The yard has none of its own yet."));
         says.add("It counts from the next start on.");
-        return new Incoming(file, says, List.of(), true, pace -> keep(bytes, target), () -> {});
+        if (before.isPresent()) {
+            says.add(changes.isEmpty() ? "Nothing in it is different." : "Different in it:");
+        }
+        says.addAll(changes);
+        boolean same = own.isPresent() && changes.isEmpty();
+        return new Incoming(sheet.file(), says, List.of(), !same, pace -> keep(sheet.bytes(), target), () -> {});
+    }
+
+    /** The yard's own sheet as it is kept; empty where there is none that can be read. */
+    private static Optional<JsonNode> own(Path target) {
+        try {
+            return Files.exists(target) && Files.size(target) <= MOST_BYTES
+                    ? Yaml.tree(Files.readAllBytes(target)).value()
+                    : Optional.empty();
+        } catch (IOException e) {
+            return Optional.empty();
+        }
     }
 
     private static void keep(byte[] bytes, Path target) {

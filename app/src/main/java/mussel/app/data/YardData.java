@@ -4,8 +4,8 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.OptionalInt;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.function.IntPredicate;
 import mussel.core.book.LogBook;
 import mussel.core.job.Assessment;
@@ -31,16 +31,25 @@ public final class YardData implements Workshop.Data {
         this.clock = clock;
     }
 
-    private void export(Exporter.Format format, Path path) {
+    private void export(Exporter.Format format, Path path, Function<Exporter, Exporter.Scope> scope) {
         try (SqliteJournal reading = SqliteJournal.read(log, clock)) {
-            new Exporter(reading, reading.book())
-                    .export(format, path, OptionalInt.empty(), LocalDate.now(clock), clock.instant());
+            Exporter exporter = new Exporter(reading, reading.book());
+            exporter.export(format, path, scope.apply(exporter), LocalDate.now(clock), clock.instant());
         }
+    }
+
+    private void export(Exporter.Format format, Path path) {
+        export(format, path, exporter -> Exporter.Scope.ALL);
     }
 
     @Override
     public void json(Path file) {
         export(Exporter.Format.JSON, file);
+    }
+
+    @Override
+    public void leg(String leg, Path file) {
+        export(Exporter.Format.JSON, file, exporter -> exporter.leg(leg));
     }
 
     @Override

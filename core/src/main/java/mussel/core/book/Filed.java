@@ -225,6 +225,7 @@ public record Filed(Visit visit, BenchLine line, String words) {
         job.orders()
                 .forEach(o -> words.add(o.placed().order() + " " + o.placed().reference()));
         job.readings().values().stream().map(Fact.Read::instrument).forEach(words::add);
+        job.pictures().forEach(p -> words.add(p.title()));
         visit.done().forEach(words::add);
         visit.expected().stream().filter(Visit.Expectation::found).forEach(e -> words.add(e.title()));
         now.plan()

@@ -142,7 +142,7 @@ public interface LogBook {
 
         /** The same, the day worked out from the readings. */
         public Awaiting(int job, LegRef leg, Due due, List<MeterReading> readings) {
-            this(job, leg, due, DueForecast.of(due, readings, due.on()).by(), readings);
+            this(job, leg, due, DueForecast.likely(due, readings), readings);
         }
     }
 }

@@ -1,6 +1,7 @@
 package mussel.core.book;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.Iterator;
 import java.util.List;
@@ -109,7 +110,7 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
     /** A job of the copy as it met the journal: what that comes to, and what it brings. */
     private record Met(Piece piece, Optional<Brought> brought) {}
 
-    /** Goes through a copy beside a journal. Jobs of the journal that the copy has met already do not count again. */
+    /** Goes through a copy beside a journal. Jobs of the journal that the copy has changed already do not count again. */
     private static final class Walk {
         private final Journal journal;
         private final Set<Integer> taken;
@@ -124,31 +125,58 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
 
         Met meet(List<Entry> theirs) {
             int number = theirs.get(0).job();
-            Optional<Integer> same = same(theirs.get(0));
-            return same.isEmpty() ? comesIn(Change.NEW, number, theirs) : besides(same.get(), number, theirs);
+            List<Common> candidates = candidates(theirs);
+            Optional<Common> whole =
+                    candidates.stream().filter(c -> c.whole(theirs)).findFirst();
+            if (whole.isPresent()) {
+                return new Met(new Piece(Change.HERE, whole.get().job(), number, leg(theirs), 0), Optional.empty());
+            }
+            return candidates.stream()
+                    .filter(Common::ends)
+                    .max(Comparator.comparingInt(Common::length))
+                    .map(c -> goesOn(c, number, theirs))
+                    .orElseGet(() -> comesIn(candidates.isEmpty() ? Change.NEW : Change.APART, number, theirs));
         }
 
-        private Met besides(int job, int number, List<Entry> theirs) {
-            met.add(job);
+        private Met goesOn(Common same, int number, List<Entry> theirs) {
+            met.add(same.job());
+            List<Entry> more = theirs.subList(same.length(), theirs.size());
+            return new Met(
+                    new Piece(Change.LONGER, same.job(), number, leg(theirs), more.size()),
+                    Optional.of(new Brought(same.job(), more, same.known())));
+        }
+
+        /**
+         * How far a job here and one of the copy are the same. There may be several such jobs here: an earlier copy may have come in apart.
+         */
+        private record Common(int job, int length, boolean ends, Map<Long, Long> known) {
+            boolean whole(List<Entry> theirs) {
+                return length == theirs.size();
+            }
+        }
+
+        private List<Common> candidates(List<Entry> theirs) {
+            Entry first = theirs.get(0);
+            return journal.jobsBegun(((Fact.Opened) first.fact()).leg().id(), first.at()).stream()
+                    .filter(job -> !met.contains(job))
+                    .map(job -> common(job, theirs))
+                    .toList();
+        }
+
+        private Common common(int job, List<Entry> theirs) {
             List<Entry> ours = journal.entries(job);
             Map<Long, Long> known = new TreeMap<>();
-            int common = 0;
-            while (common < Math.min(ours.size(), theirs.size())
-                    && alike(ours.get(common), theirs.get(common), known)) {
-                known.put(theirs.get(common).seq(), ours.get(common).seq());
-                common++;
+            int length = 0;
+            while (length < Math.min(ours.size(), theirs.size())
+                    && alike(ours.get(length), theirs.get(length), known)) {
+                known.put(theirs.get(length).seq(), ours.get(length).seq());
+                length++;
             }
-            LegRef leg = Job.of(theirs).leg();
-            if (common == theirs.size()) {
-                return new Met(new Piece(Change.HERE, job, number, leg, 0), Optional.empty());
-            }
-            if (common == ours.size()) {
-                List<Entry> more = theirs.subList(common, theirs.size());
-                return new Met(
-                        new Piece(Change.LONGER, job, number, leg, more.size()),
-                        Optional.of(new Brought(job, more, known)));
-            }
-            return comesIn(Change.APART, number, theirs);
+            return new Common(job, length, length == ours.size(), known);
+        }
+
+        private static LegRef leg(List<Entry> entries) {
+            return Job.of(entries).leg();
         }
 
         private Met comesIn(Change change, int number, List<Entry> theirs) {
@@ -156,17 +184,9 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
             taken.add(job);
             met.add(job);
             last = Math.max(last, job);
-            LegRef leg = Job.of(theirs).leg();
             return new Met(
-                    new Piece(change, job, number, leg, theirs.size()),
+                    new Piece(change, job, number, leg(theirs), theirs.size()),
                     Optional.of(new Brought(job, theirs, Map.of())));
-        }
-
-        private Optional<Integer> same(Entry first) {
-            String leg = ((Fact.Opened) first.fact()).leg().id();
-            return journal.jobsBegun(leg, first.at()).stream()
-                    .filter(job -> !met.contains(job))
-                    .findFirst();
         }
     }
 

@@ -129,6 +129,11 @@ public final class Job {
         return pictures.stream().filter(p -> p.about().equals(about)).toList();
     }
 
+    /** Every picture, in the order they came. */
+    public List<Fact.Pictured> pictures() {
+        return Collections.unmodifiableList(pictures);
+    }
+
     /** The job's number, as on its tag. */
     public int id() {
         return id;

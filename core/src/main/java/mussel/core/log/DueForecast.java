@@ -40,7 +40,7 @@ public record DueForecast(
     /** The forecast on a day, from every reading of the engine's meter; the last one counts, since a meter may have been replaced. */
     public static DueForecast of(Due due, List<MeterReading> readings, LocalDate today) {
         Optional<UseRate> use = UseRate.of(readings);
-        Optional<MeterReading> last = readings.stream().max(Comparator.comparing(MeterReading::on));
+        Optional<MeterReading> last = last(readings);
         OptionalDouble now = use.map(u -> OptionalDouble.of(u.on(today).hours()))
                 .orElseGet(() -> last.stream().mapToDouble(MeterReading::hours).findFirst());
         Due.Urgency urgency = due.urgency(today, now);
@@ -54,6 +54,23 @@ public record DueForecast(
         LocalDate latest =
                 reached.get().latest().filter(day -> day.isBefore(due.on())).orElse(due.on());
         return new DueForecast(due, reached.get().likely(), reached.get().earliest(), latest, true, use, last, urgency);
+    }
+
+    /** The likely day alone, as {@link #by} has it. */
+    public static LocalDate likely(Due due, List<MeterReading> readings) {
+        if (due.atHours().isEmpty()) {
+            return due.on();
+        }
+        double at = due.atHours().getAsDouble();
+        return UseRate.of(readings)
+                .flatMap(u -> u.likely(at))
+                .or(() -> last(readings).filter(r -> r.hours() >= at).map(MeterReading::on))
+                .filter(day -> day.isBefore(due.on()))
+                .orElse(due.on());
+    }
+
+    private static Optional<MeterReading> last(List<MeterReading> readings) {
+        return readings.stream().max(Comparator.comparing(MeterReading::on));
     }
 
     /** When its hours are reached: as the leg runs, or at its last reading where that has passed them. */

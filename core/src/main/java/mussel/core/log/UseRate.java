@@ -63,15 +63,21 @@ public record UseRate(double perDay, Optional<Double> spread, int intervals, lon
 
     /** What the meter shows on a day; before the last reading, that reading. */
     public Hours on(LocalDate day) {
-        return after(Math.max(0, ChronoUnit.DAYS.between(last.on(), day)));
+        return after(Math.max(0, ChronoUnit.DAYS.between(last.on(), day)), quantile());
     }
 
-    private Hours after(double ahead) {
+    /** Student's t for the bounds; worked out once for all the days one looks at. */
+    private double quantile() {
+        return spread.isEmpty()
+                ? 0
+                : new TDistribution(intervals - 1.0).inverseCumulativeProbability((1 + CONFIDENCE) / 2);
+    }
+
+    private Hours after(double ahead, double t) {
         double mean = last.hours() + perDay * ahead;
         if (spread.isEmpty()) {
             return new Hours(mean, last.hours() + perDay * ahead / 2, last.hours() + perDay * ahead * 2);
         }
-        double t = new TDistribution(intervals - 1.0).inverseCumulativeProbability((1 + CONFIDENCE) / 2);
         double u = t * spread.get() * Math.sqrt(ahead + ahead * ahead / days);
         return new Hours(mean, Math.max(last.hours(), mean - u), Math.min(last.hours() + 24 * ahead, mean + u));
     }
@@ -87,9 +93,18 @@ public record UseRate(double perDay, Optional<Double> spread, int intervals, lon
 
     /** When the meter reaches a figure; empty within twenty years. */
     public Optional<Reached> reaches(double hours) {
-        Optional<LocalDate> likely = first(d -> after(d).hours() >= hours);
-        return likely.map(day -> new Reached(
-                day, first(d -> after(d).high() >= hours).orElse(day), first(d -> after(d).low() >= hours)));
+        double t = quantile();
+        return likely(hours)
+                .map(day -> new Reached(
+                        day,
+                        first(d -> after(d, t).high() >= hours).orElse(day),
+                        first(d -> after(d, t).low() >= hours)));
+    }
+
+    /** The day the mean reaches a figure; empty within twenty years. */
+    Optional<LocalDate> likely(double hours) {
+        double ahead = Math.ceil((hours - last.hours()) / perDay);
+        return ahead > MOST_DAYS ? Optional.empty() : Optional.of(last.on().plusDays((long) Math.max(0, ahead)));
     }
 
     /** Bounds need not rise with every day, so the days are gone through in strides, and the stride then day by day. */

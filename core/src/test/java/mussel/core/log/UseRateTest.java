@@ -114,6 +114,29 @@ class UseRateTest {
                 .noneMatch(i -> i.name().contains("hours limit"));
     }
 
+    /** The short way to the likely day and the whole forecast agree, whatever the meter did. */
+    @Test
+    void theLikelyDayIsThatOfTheForecast() {
+        Random random = new Random(5);
+        for (int i = 0; i < 2_000; i++) {
+            List<MeterReading> readings = new ArrayList<>();
+            double hours = random.nextInt(500);
+            int day = 0;
+            for (int n = random.nextInt(6); n > 0; n--) {
+                day += random.nextInt(90);
+                hours = random.nextInt(12) == 0 ? random.nextInt(20) : hours + random.nextInt(200);
+                readings.add(reading(day, hours));
+            }
+            OptionalDouble at =
+                    random.nextInt(5) == 0 ? OptionalDouble.empty() : OptionalDouble.of(random.nextInt(2_000));
+            Due due = new Due("", "Gear oil", at, DAY.plusDays(random.nextInt(900)));
+            assertThat(DueForecast.likely(due, readings))
+                    .as(due + " " + readings)
+                    .isEqualTo(DueForecast.of(due, readings, DAY.plusDays(random.nextInt(900)))
+                            .by());
+        }
+    }
+
     @Test
     void urgencyFollowsTheLikelyDay() {
         assertThat(Due.urgency(DAY, DAY.minusDays(1))).isEqualTo(Due.Urgency.OVERDUE);

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
@@ -13,6 +14,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mussel.core.log.Trend;
 import mussel.core.log.Visit;
+import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Texts;
 
@@ -24,9 +26,11 @@ final class LegLife extends VBox {
     private final Label title = Texts.title("");
     private final Label about = Texts.dim("");
     private final HBox trends = new HBox(12);
+    private final Button file = new Button("As a file");
     private final HBox head = new HBox(12, title);
     private final ListView<Visit> jobs = new ListView<>();
     private int mostTrends = MOST_TRENDS;
+    private String leg = "";
 
     LegLife(Workshop shop, String id, Consumer<Integer> onOpen) {
         super(8);
@@ -49,6 +53,13 @@ final class LegLife extends VBox {
         });
         VBox.setVgrow(jobs, Priority.ALWAYS);
         head.setAlignment(Pos.CENTER_LEFT);
+        file.setId(id + "-file");
+        file.setMinWidth(Region.USE_PREF_SIZE);
+        file.setOnAction(e -> Paper.place(this, "Leg", "leg.json")
+                .ifPresent(to -> Paper.write("The leg", to, () -> shop.data().leg(leg, to), about::setText)));
+        Region spring = new Region();
+        HBox.setHgrow(spring, Priority.ALWAYS);
+        head.getChildren().addAll(spring, file);
         getChildren().addAll(head, about, trends, jobs);
     }
 
@@ -61,9 +72,7 @@ final class LegLife extends VBox {
 
     /** Puts a control at the end of the title's line. */
     void beside(Node control) {
-        Region spring = new Region();
-        HBox.setHgrow(spring, Priority.ALWAYS);
-        head.getChildren().addAll(spring, control);
+        head.getChildren().add(control);
     }
 
     /** Shows fewer trends, as beside another leg. */
@@ -71,8 +80,10 @@ final class LegLife extends VBox {
         mostTrends = few ? 1 : MOST_TRENDS;
     }
 
-    void show(String leg) {
-        List<Visit> visits = shop.book().visits(leg);
+    void show(String id) {
+        leg = id;
+        List<Visit> visits = shop.book().visits(id);
+        file.setVisible(!visits.isEmpty());
         jobs.getItems().setAll(visits);
         trends.getChildren().clear();
         if (visits.isEmpty()) {

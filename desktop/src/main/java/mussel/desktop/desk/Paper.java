@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import javafx.concurrent.Task;
 import javafx.scene.Node;
 import javafx.stage.FileChooser;
+import mussel.core.job.JournalException;
 
 /** Writes a paper into a file off the interface thread, and says how it went. */
 public final class Paper {
@@ -44,6 +45,9 @@ public final class Paper {
     }
 
     private static String reason(Throwable failure) {
+        if (failure instanceof JournalException) {
+            return failure.getMessage();
+        }
         return failure instanceof UncheckedIOException io ? io.getCause().getMessage() : "it failed";
     }
 }

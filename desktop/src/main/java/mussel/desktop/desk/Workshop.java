@@ -143,6 +143,9 @@ public final class Workshop {
         /** Writes every entry as JSON. */
         void json(Path file);
 
+        /** Writes every entry of every job of a leg as JSON. */
+        void leg(String leg, Path file);
+
         /** Writes lists as CSV into a folder. */
         void lists(Path folder);
 

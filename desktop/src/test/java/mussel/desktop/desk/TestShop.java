@@ -58,6 +58,9 @@ public final class TestShop {
         public void json(Path file) {}
 
         @Override
+        public void leg(String leg, Path file) {}
+
+        @Override
         public void lists(Path folder) {}
 
         @Override

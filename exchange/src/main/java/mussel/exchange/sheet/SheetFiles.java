@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.Optional;
 import java.util.zip.CRC32;
 import mussel.core.job.Yard;
 import mussel.core.sheet.FamilySheet;
@@ -39,6 +40,18 @@ public final class SheetFiles {
         return sound(compiled("yard.json", Yard.class), "yard");
     }
 
+    /** A family sheet that ships, as it is written; empty for a family that does not. */
+    public static Optional<JsonNode> shippedTree(String family) {
+        return SHIPPED.contains(family)
+                ? Json.tree(resource("families/" + family + ".json")).value()
+                : Optional.empty();
+    }
+
+    /** The yard's sheet that ships, as it is written. */
+    public static Optional<JsonNode> shippedYardTree() {
+        return Json.tree(resource("yard.json")).value();
+    }
+
     /** Changes when any sheet that ships does. */
     public static String stamp() {
         CRC32 sum = new CRC32();
@@ -52,7 +65,7 @@ public final class SheetFiles {
         Read<JsonNode> tree = Yaml.tree(utf8);
         return tree.value().isPresent()
                 ? RecordReader.read(tree.value().get(), type)
-                : new Read<>(java.util.Optional.empty(), tree.problems());
+                : new Read<>(Optional.empty(), tree.problems());
     }
 
     /** A shipped sheet as the build has checked and compiled it; see {@link SheetCompiler}. */
