@@ -198,7 +198,7 @@ class DataCommandsTest {
             assertThat(first.says())
                     .contains(
                             "A yard sheet of Wrackness Yard. It takes the place of the one that ships.",
-                            "/labour_per_h: 80, was 72");
+                            "/labour_per_h: 80.0, was 72.0");
             first.take().accept(done -> true);
             assertThat(data.resolve("yard.yaml")).hasSameBinaryContentAs(yard);
             assertThat(importer.look(yard, done -> true).changes())
@@ -207,7 +207,7 @@ class DataCommandsTest {
             Files.writeString(yard, shipped);
             assertThat(importer.look(yard, done -> true).says())
                     .anyMatch(s -> s.endsWith("It takes the place of the yard’s own one."))
-                    .contains("/labour_per_h: 72, was 80");
+                    .contains("/labour_per_h: 72.0, was 80.0");
             Files.writeString(yard, shipped.replace("downtime_per_day: 60", "downtime_per_day: sixty"));
             assertThat(importer.look(yard, done -> true).refused())
                     .singleElement()

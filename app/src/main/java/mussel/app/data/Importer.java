@@ -24,6 +24,7 @@ import mussel.desktop.desk.Incoming;
 import mussel.exchange.log.LogJson;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.record.Changes;
+import mussel.exchange.record.Json;
 import mussel.exchange.record.Lines;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.Yaml;
@@ -152,23 +153,25 @@ public final class Importer {
         if (root.has("steps") || root.has("gearcase") || root.has("construction")) {
             return kept(
                     sheet,
-                    SheetFiles.family(sheet.bytes()),
+                    SheetFiles::family,
                     s -> new Place("families/" + s.id() + ".yaml", "family sheet " + s.title()),
-                    s -> SheetFiles.shippedTree(s.id()));
+                    s -> SheetFiles.shipped().stream()
+                            .filter(f -> f.id().equals(s.id()))
+                            .findFirst());
         }
         if (root.has("suppliers")) {
             Place place = new Place("catalogue.yaml", "catalogue of parts");
-            return kept(sheet, CatalogueFiles.read(sheet.bytes()), c -> place, c -> Optional.empty());
+            return kept(sheet, CatalogueFiles::read, c -> place, c -> Optional.of(CatalogueFiles.shipped()));
         }
         if (root.has("oils")) {
             return kept(
                     sheet,
-                    SheetFiles.yard(sheet.bytes()),
+                    SheetFiles::yard,
                     y -> new Place("yard.yaml", "yard sheet of " + y.name()),
-                    y -> SheetFiles.shippedYardTree());
+                    y -> Optional.of(SheetFiles.shippedYard()));
         }
-        Place place = new Place("knowledge.yaml", "own numbers for the diagnosis tables");
-        return kept(sheet, overrides(sheet.bytes()), o -> place, o -> Optional.empty());
+        Place place = new Place("knowledge.yaml", "set of own numbers for the diagnosis tables");
+        return kept(sheet, Importer::overrides, o -> place, o -> Optional.of(Overrides.none()));
     }
 
     /** A sheet as it came. */
@@ -185,18 +188,21 @@ public final class Importer {
     }
 
     private <T> Incoming kept(
-            Sheet sheet, Read<T> read, Function<T, Place> places, Function<T, Optional<JsonNode>> shipped) {
+            Sheet sheet,
+            Function<byte[], Read<T>> reader,
+            Function<T, Place> places,
+            Function<T, Optional<T>> shipped) {
+        Read<T> read = reader.apply(sheet.bytes());
         if (read.value().isEmpty()) {
             return refused(sheet.file(), Lines.of(sheet.bytes()).told(read.problems()));
         }
         T value = read.value().get();
         Place place = places.apply(value);
         Path target = dataFolder.resolve(place.name());
-        Optional<JsonNode> own = own(target);
-        Optional<JsonNode> before = own.or(() -> shipped.apply(value));
-        List<String> changes = before.map(
-                        b -> Changes.between(b, Yaml.tree(sheet.bytes()).value().orElseThrow()))
-                .orElse(List.of());
+        Optional<T> own = own(target, reader);
+        Optional<T> before = own.or(() -> shipped.apply(value));
+        List<String> changes =
+                before.map(b -> Changes.between(tree(b), tree(value))).orElse(List.of());
         List<String> says = new ArrayList<>();
         says.add("A " + place.what() + ". "
                 + (own.isPresent()
@@ -213,11 +219,15 @@ public final class Importer {
         return new Incoming(sheet.file(), says, List.of(), !same, pace -> keep(sheet.bytes(), target), () -> {});
     }
 
+    private static JsonNode tree(Object sheet) {
+        return Json.mapper().valueToTree(sheet);
+    }
+
     /** The yard's own sheet as it is kept; empty where there is none that can be read. */
-    private static Optional<JsonNode> own(Path target) {
+    private static <T> Optional<T> own(Path target, Function<byte[], Read<T>> reader) {
         try {
             return Files.exists(target) && Files.size(target) <= MOST_BYTES
-                    ? Yaml.tree(Files.readAllBytes(target)).value()
+                    ? reader.apply(Files.readAllBytes(target)).value()
                     : Optional.empty();
         } catch (IOException e) {
             return Optional.empty();

@@ -40,18 +40,6 @@ public final class SheetFiles {
         return sound(compiled("yard.json", Yard.class), "yard");
     }
 
-    /** A family sheet that ships, as it is written; empty for a family that does not. */
-    public static Optional<JsonNode> shippedTree(String family) {
-        return SHIPPED.contains(family)
-                ? Json.tree(resource("families/" + family + ".json")).value()
-                : Optional.empty();
-    }
-
-    /** The yard's sheet that ships, as it is written. */
-    public static Optional<JsonNode> shippedYardTree() {
-        return Json.tree(resource("yard.json")).value();
-    }
-
     /** Changes when any sheet that ships does. */
     public static String stamp() {
         CRC32 sum = new CRC32();
