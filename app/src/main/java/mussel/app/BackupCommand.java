@@ -14,7 +14,8 @@ import picocli.CommandLine.Spec;
 @Command(
         name = "backup",
         mixinStandardHelpOptions = true,
-        description = "Writes the whole logbook with its pictures into one file, for a shelf or another machine.")
+        description =
+                "Writes the whole logbook with its pictures and the yard’s own sheets into one file, for a shelf or another machine.")
 final class BackupCommand implements Callable<Integer> {
     @ParentCommand
     private Main main;
@@ -29,7 +30,7 @@ final class BackupCommand implements Callable<Integer> {
     public Integer call() {
         Clock clock = Clock.systemDefaultZone();
         Path file = out == null ? Path.of("mussel-" + LocalDate.now(clock) + Backups.ENDING) : out;
-        Backups.of(main.log(), clock).everything(file);
+        Backups.of(main.log(), DataFolder.path(), clock).everything(file);
         spec.commandLine().getOut().println(file);
         return 0;
     }

@@ -152,7 +152,7 @@ public final class MusselApp extends Application {
             return;
         }
         try {
-            Backups.of(logbook, Clock.systemDefaultZone()).daily();
+            Backups.of(logbook, DataFolder.path(), Clock.systemDefaultZone()).daily();
         } catch (JournalException e) {
             Platform.runLater(() -> window.tell(e.getMessage()));
         }

@@ -11,7 +11,7 @@ final class Rescues implements Refusal.Rescue {
     private final Restorer restorer;
 
     Rescues(Path log) {
-        this.restorer = new Restorer(log, Clock.systemDefaultZone());
+        this.restorer = new Restorer(log, DataFolder.path(), Clock.systemDefaultZone());
     }
 
     @Override

@@ -27,7 +27,7 @@ final class RestoreCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Restorer restorer = new Restorer(main.log(), Clock.systemDefaultZone());
+        Restorer restorer = new Restorer(main.log(), DataFolder.path(), Clock.systemDefaultZone());
         PrintWriter out = spec.commandLine().getOut();
         restorer.preview(file.path()).forEach(out::println);
         if (!file.dryRun()) {

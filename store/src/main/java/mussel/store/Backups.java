@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import java.util.zip.CRC32;
 import java.util.zip.CheckedInputStream;
@@ -32,13 +33,14 @@ import java.util.zip.ZipOutputStream;
 import mussel.core.job.JournalException;
 
 /**
- * Backups of a logbook: one file each that holds the journal and, when it is to travel, the pictures. Automatic ones lie beside the logbook and
+ * Backups of a logbook: one file each that holds the journal, the yard's own sheets and, when it is to travel, the pictures. Automatic ones lie beside the logbook and
  * share one folder of pictures; they are kept by age: all of a week, one a week for two months, one a month for two years.
  */
 public final class Backups {
     /** How the file of a backup ends. */
     public static final String ENDING = ".mussel-backup";
 
+    private static final Pattern HALF_MADE = Pattern.compile("\\.mussel-backup\\.(?:half|copy)(?:-journal)?$");
     private static final String LOG = "log";
     private static final String PICTURES = "pictures/";
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
@@ -53,16 +55,23 @@ public final class Backups {
     private final Path log;
     private final Path folder;
     private final Clock clock;
+    private final Optional<OwnSheets> sheets;
 
-    private Backups(Path log, Clock clock) {
+    private Backups(Path log, Clock clock, Optional<OwnSheets> sheets) {
         this.log = log.toAbsolutePath();
         this.folder = this.log.resolveSibling(this.log.getFileName() + ".backups");
         this.clock = clock;
+        this.sheets = sheets;
     }
 
-    /** The backups of a logbook. */
+    /** The backups of a logbook alone. */
     public static Backups of(Path log, Clock clock) {
-        return new Backups(log, clock);
+        return new Backups(log, clock, Optional.empty());
+    }
+
+    /** The backups of a logbook with the sheets a yard keeps of its own in its data folder. */
+    public static Backups of(Path log, Path dataFolder, Clock clock) {
+        return new Backups(log, clock, Optional.of(new OwnSheets(dataFolder)));
     }
 
     /**
@@ -106,6 +115,7 @@ public final class Backups {
                 || kept().stream().anyMatch(k -> k.made().toLocalDate().equals(today))) {
             return Optional.empty();
         }
+        sweep();
         Path made = beside("daily");
         prune();
         return Optional.of(made);
@@ -171,6 +181,9 @@ public final class Backups {
             copyLog(copy);
             try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(half))) {
                 put(zip, LOG, copy);
+                for (Path sheet : sheets.map(OwnSheets::files).orElse(List.of())) {
+                    put(zip, sheets.orElseThrow().entry(sheet), sheet);
+                }
                 for (Path picture : pictures) {
                     put(zip, PICTURES + picture.getFileName(), picture);
                 }
@@ -196,6 +209,22 @@ public final class Backups {
         zip.putNextEntry(new ZipEntry(name));
         Files.copy(file, zip);
         zip.closeEntry();
+    }
+
+    /** Clears away what a backup left behind that was cut off half made. */
+    private void sweep() {
+        if (!Files.isDirectory(folder)) {
+            return;
+        }
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path file : files.filter(
+                            f -> HALF_MADE.matcher(f.getFileName().toString()).find())
+                    .toList()) {
+                Files.delete(file);
+            }
+        } catch (IOException e) {
+            throw new JournalException("The backups in " + folder + " cannot be tidied: " + e.getMessage() + ".", e);
+        }
     }
 
     /** Lets backups go that their age does not keep. */
@@ -268,12 +297,35 @@ public final class Backups {
         }
     }
 
-    /** Puts the pictures of a backup beside the logbook; those that are there already stay. */
-    public void bringPictures(Path backup) {
+    /** Puts the pictures of a backup beside the logbook and its sheets into the data folder; what is there already stays. */
+    public void bringWhatIsBeside(Path backup) {
         try {
             restorePictures(backup);
+            restoreSheets(backup);
         } catch (IOException e) {
-            throw new JournalException("The pictures of " + backup + " could not be kept: " + e.getMessage() + ".", e);
+            throw new JournalException(
+                    "What lies beside the log in " + backup + " could not be kept: " + e.getMessage() + ".", e);
+        }
+    }
+
+    /** In sentences, what becomes of the yard's own sheets in a backup; nothing where it has none. */
+    public List<String> says(Path backup) {
+        try (ZipFile zip = new ZipFile(backup.toFile())) {
+            return sheets.map(own -> own.says(zip)).orElse(List.of());
+        } catch (IOException e) {
+            throw new JournalException(backup + " cannot be read: " + e.getMessage() + ".", e);
+        }
+    }
+
+    private void restoreSheets(Path backup) throws IOException {
+        if (sheets.isPresent()) {
+            try (ZipFile zip = new ZipFile(backup.toFile())) {
+                for (ZipEntry entry : sheets.get().missing(zip)) {
+                    Path target = sheets.get().target(entry);
+                    Files.createDirectories(target.getParent());
+                    copy(zip, entry, target);
+                }
+            }
         }
     }
 
@@ -316,6 +368,7 @@ public final class Backups {
                 unpack(backup, fresh);
                 Optional<Path> before = Files.exists(log) ? Optional.of(putBy()) : Optional.empty();
                 restorePictures(backup);
+                restoreSheets(backup);
                 for (String ending : BESIDE) {
                     Files.deleteIfExists(log.resolveSibling(log.getFileName() + ending));
                 }

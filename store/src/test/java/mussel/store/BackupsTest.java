@@ -13,6 +13,9 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Random;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipOutputStream;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
@@ -113,6 +116,77 @@ class BackupsTest {
         assertThat(Backups.of(there, CLOCK).restore(travels)).isEmpty();
         assertThat(entries(there)).isEqualTo(3);
         assertThat(Integrity.of(there, CLOCK).troubles()).isEmpty();
+    }
+
+    @Test
+    void whatWasCutOffHalfMadeIsClearedAwayByTheNext() throws IOException {
+        Path daily = Backups.of(log, CLOCK).daily().orElseThrow();
+        for (String half : List.of(".half", ".copy", ".copy-journal")) {
+            Files.write(daily.resolveSibling("2026-11-22-120000-daily.mussel-backup" + half), new byte[9]);
+        }
+        Path notes = Files.write(daily.resolveSibling("notes.txt"), new byte[9]);
+        Path next = Backups.of(log, day(1)).daily().orElseThrow();
+        try (var files = Files.list(daily.getParent())) {
+            assertThat(files).containsExactlyInAnyOrder(daily, next, notes);
+        }
+    }
+
+    @Test
+    void theYardsOwnSheetsTravelWithTheLog() throws IOException {
+        Path data = folder.resolve("data");
+        Files.createDirectories(data.resolve("families").resolve("deeper"));
+        Files.writeString(data.resolve("yard.yaml"), "name: Pier End\n");
+        Files.writeString(data.resolve("families").resolve("own-40.yaml"), "id: own-40\n");
+        Files.writeString(data.resolve("families").resolve("deeper").resolve("x.yaml"), "no sheet");
+        Files.writeString(data.resolve("mussel.0.log"), "no sheet");
+        Path travels = folder.resolve("yard" + Backups.ENDING);
+        Backups.of(log, data, CLOCK).everything(travels);
+
+        Path there = folder.resolve("there");
+        Files.createDirectories(there);
+        Files.writeString(there.resolve("yard.yaml"), "name: Slip\n");
+        Backups elsewhere = Backups.of(there.resolve("yard.mussel"), there, CLOCK);
+        assertThat(elsewhere.says(travels))
+                .containsExactly(
+                        "Sheet families/own-40.yaml: comes in; it counts from the next start on.",
+                        "Sheet yard.yaml: the one that is here stays.");
+        elsewhere.restore(travels);
+        assertThat(there.resolve("families").resolve("own-40.yaml")).hasContent("id: own-40");
+        assertThat(there.resolve("yard.yaml")).hasContent("name: Slip");
+        assertThat(there.resolve("mussel.0.log")).doesNotExist();
+        assertThat(elsewhere.says(travels)).allMatch(s -> s.endsWith("the one that is here stays."));
+    }
+
+    /** A backup made by somebody else can hold any name. */
+    @Test
+    void noNameInABackupLeadsOutOfTheFolder() throws IOException {
+        Path travels = folder.resolve("yard" + Backups.ENDING);
+        Backups.of(log, CLOCK).everything(travels);
+        Path evil = folder.resolve("evil" + Backups.ENDING);
+        try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(evil));
+                ZipFile sound = new ZipFile(travels.toFile())) {
+            zip.putNextEntry(new ZipEntry("log"));
+            sound.getInputStream(sound.getEntry("log")).transferTo(zip);
+            for (String name : List.of(
+                    "sheets/../out.yaml",
+                    "sheets/families/../../out.yaml",
+                    "sheets/families/..\\..\\out.yaml",
+                    "sheets/families/.hidden.yaml",
+                    "sheets/yard.mussel",
+                    "pictures/../../out.jpg",
+                    "/out.yaml")) {
+                zip.putNextEntry(new ZipEntry(name));
+                zip.write(1);
+            }
+        }
+        Path there = folder.resolve("a").resolve("b").resolve("there");
+        Backups.of(there.resolve("yard.mussel"), there, CLOCK).restore(evil);
+        try (var files = Files.walk(folder.resolve("a"))) {
+            assertThat(files.filter(Files::isRegularFile)
+                            .map(f -> f.getFileName().toString()))
+                    .containsExactlyInAnyOrder("yard.mussel", "yard.mussel.lock", "out.jpg");
+        }
+        assertThat(there.resolve("yard.mussel.pictures").resolve("out.jpg")).exists();
     }
 
     @Test

@@ -114,8 +114,13 @@ public final class Importer {
                 kept.numbers().forEach(job -> each.accept(kept.entries(job)));
                 return kept.settings();
             });
-            return merge(
-                    file, inside, goOn, () -> Backups.of(journal.file(), clock).bringPictures(file));
+            Backups here = Backups.of(journal.file(), dataFolder, clock);
+            Incoming jobs = merge(file, inside, goOn, () -> here.bringWhatIsBeside(file));
+            List<String> sheets = here.says(file);
+            List<String> says = new ArrayList<>(jobs.says());
+            says.addAll(Math.min(1, says.size()), sheets);
+            boolean changes = jobs.changes() || sheets.stream().anyMatch(s -> s.contains(": comes in"));
+            return new Incoming(file, says, List.of(), changes, jobs.take(), jobs.then());
         } catch (StoppedException e) {
             throw e;
         } catch (JournalException e) {

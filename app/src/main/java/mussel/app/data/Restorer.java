@@ -15,17 +15,19 @@ import mussel.store.SqliteJournal;
 /** Puts a backup in place of a logbook that is not open, after a look at what would be gone then. */
 public final class Restorer {
     private final Path log;
+    private final Backups backups;
     private final Clock clock;
 
-    /** A restorer of a logbook. */
-    public Restorer(Path log, Clock clock) {
+    /** A restorer of a logbook; sheets of a backup go into the data folder. */
+    public Restorer(Path log, Path dataFolder, Clock clock) {
         this.log = log;
+        this.backups = Backups.of(log, dataFolder, clock);
         this.clock = clock;
     }
 
     /** The automatic backups of the logbook, the latest first. */
     public List<Backups.Kept> kept() {
-        return Backups.of(log, clock).kept();
+        return backups.kept();
     }
 
     /**
@@ -41,6 +43,7 @@ public final class Restorer {
                     jobs.stream().mapToLong(j -> inside.entries(j).size()).sum();
             says.add("The backup holds " + jobs.size() + " jobs with " + entries + " entries.");
             says.add(Files.exists(log) ? compared(inside) : "There is no logbook " + log + " yet.");
+            says.addAll(backups.says(backup));
             return says;
         });
     }
@@ -66,7 +69,7 @@ public final class Restorer {
      * @throws JournalException with a sentence when it could not; the logbook is as it was then
      */
     public List<String> restore(Path backup) {
-        Optional<Path> before = Backups.of(log, clock).restore(backup);
+        Optional<Path> before = backups.restore(backup);
         List<String> says = new ArrayList<>();
         before.ifPresent(kept -> says.add("What was there is kept in " + kept + "."));
         says.add("Restored into " + log + ".");

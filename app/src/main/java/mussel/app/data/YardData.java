@@ -64,7 +64,7 @@ public final class YardData implements Workshop.Data {
 
     @Override
     public void backup(Path file) {
-        Backups.of(log, clock).everything(file);
+        Backups.of(log, dataFolder, clock).everything(file);
     }
 
     @Override

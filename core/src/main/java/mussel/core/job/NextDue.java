@@ -58,7 +58,7 @@ final class NextDue {
     private Optional<Due> oil(Interval interval, OptionalDouble hours) {
         OptionalDouble ran = job.reading(Field.HOURS_SINCE_FILL);
         OptionalDouble months = job.reading(Field.MONTHS_SINCE_FILL);
-        if (job.reading(Field.PUMPED).isPresent() || job.reading(Field.DRAINED).isPresent()) {
+        if (changed()) {
             return Optional.of(Due.after(interval, hours, done, hard));
         }
         if (ran.isEmpty() && months.isEmpty()) {
@@ -68,6 +68,13 @@ final class NextDue {
                 ? OptionalDouble.of(hours.getAsDouble() - ran.getAsDouble())
                 : OptionalDouble.empty();
         return Optional.of(Due.after(interval, filledAt, done.minusMonths(Math.round(months.orElse(0))), hard));
+    }
+
+    /** Oil came out or went in, or the work that was chosen fills the case. */
+    private boolean changed() {
+        return job.reading(Field.PUMPED).isPresent()
+                || job.reading(Field.DRAINED).isPresent()
+                || now.plan().steps().stream().anyMatch(s -> Assessment.isFilling(s.step()));
     }
 
     /** New gears or bearings run in, and so does a whole leg whose meter shows less than its first change. */

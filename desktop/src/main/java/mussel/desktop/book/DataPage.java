@@ -65,11 +65,11 @@ final class DataPage implements BookPage {
                         Texts.heading("Out"),
                         out,
                         Texts.dim(
-                                "JSON holds every entry and can be taken in again. Lists are CSV: jobs, readings, what is due."),
+                                "JSON holds every entry and can be taken in again. Lists are CSV: jobs, readings, holds, what is due. One leg as a file: its life in the logbook."),
                         Texts.heading("Backups and files from elsewhere"),
                         safe,
                         Texts.dim(
-                                "A backup holds the log and its pictures: take it to another machine, or drop it here. A file is looked into first; nothing that is here is ever changed. Files can be dropped anywhere on the window."),
+                                "A backup holds the log, its pictures and the yard’s own sheets: take it to another machine, or drop it here. A file is looked into first; nothing that is here is ever changed. Files can be dropped anywhere on the window."),
                         backups,
                         said);
     }

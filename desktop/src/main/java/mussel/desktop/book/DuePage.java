@@ -126,7 +126,6 @@ final class DuePage implements BookPage {
 
     private Region line(Awaiting each, DueForecast forecast, LocalDate today, String here) {
         Label when = Texts.wrapped(forecast.by().toString(), "strong");
-        when.setMinWidth(110);
         Label mark = Texts.wrapped(
                 switch (forecast.urgency()) {
                     case OVERDUE -> "overdue";
@@ -137,7 +136,10 @@ final class DuePage implements BookPage {
         if (forecast.urgency() != Due.Urgency.LATER) {
             mark.setGraphic(Marks.caution());
         }
-        mark.setMinWidth(100);
+        mark.setManaged(forecast.urgency() != Due.Urgency.LATER);
+        VBox day = new VBox(2, when, mark);
+        day.setAlignment(Pos.CENTER_LEFT);
+        day.setMinWidth(112);
         VBox what = new VBox(
                 1,
                 Texts.wrapped(each.leg().title() + " · " + each.due().what(), "strong"),
@@ -149,7 +151,7 @@ final class DuePage implements BookPage {
         leg.setMinWidth(Region.USE_PREF_SIZE);
         WhyButton why = new WhyButton("why-due-" + each.job(), () -> Optional.of(forecast.explain(today)));
         why.setMinWidth(Region.USE_PREF_SIZE);
-        HBox line = new HBox(10, when, mark, what, why, leg);
+        HBox line = new HBox(10, day, what, why, leg);
         line.setAlignment(Pos.CENTER_LEFT);
         line.getStyleClass().add("due-line");
         return line;

@@ -2,6 +2,7 @@ package mussel.desktop.book;
 
 import java.util.List;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -40,7 +41,7 @@ final class LegLife extends VBox {
         jobs.getStyleClass().add("visits");
         jobs.setCellFactory(list -> new VisitCell(shop.units()));
         jobs.setAccessibleText("the jobs of this leg, the latest first");
-        jobs.widthProperty().addListener((o, was, is) -> jobs.refresh());
+        jobs.widthProperty().addListener((o, was, is) -> Platform.runLater(jobs::refresh));
         jobs.setOnMouseClicked(e -> {
             if (e.getClickCount() == 2) {
                 open(onOpen);
@@ -52,6 +53,7 @@ final class LegLife extends VBox {
             }
         });
         VBox.setVgrow(jobs, Priority.ALWAYS);
+        title.setWrapText(true);
         head.setAlignment(Pos.CENTER_LEFT);
         file.setId(id + "-file");
         file.setMinWidth(Region.USE_PREF_SIZE);
@@ -75,15 +77,17 @@ final class LegLife extends VBox {
         head.getChildren().add(control);
     }
 
-    /** Shows fewer trends, as beside another leg. */
+    /** Shows less, as beside another leg: one trend, and nothing beside the title. */
     void few(boolean few) {
         mostTrends = few ? 1 : MOST_TRENDS;
+        file.setManaged(!few);
+        file.setVisible(!few);
     }
 
     void show(String id) {
         leg = id;
         List<Visit> visits = shop.book().visits(id);
-        file.setVisible(!visits.isEmpty());
+        file.setDisable(visits.isEmpty());
         jobs.getItems().setAll(visits);
         trends.getChildren().clear();
         if (visits.isEmpty()) {

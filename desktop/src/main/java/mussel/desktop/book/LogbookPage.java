@@ -66,6 +66,7 @@ final class LogbookPage implements BookPage {
         left.setMaxWidth(LIST_WIDTH);
         beside.setId("beside-twin");
         beside.setMinWidth(Region.USE_PREF_SIZE);
+        beside.managedProperty().bind(beside.visibleProperty());
         beside.setOnAction(e -> besideTwin());
         life.beside(beside);
         for (LegLife each : List.of(life, twin)) {

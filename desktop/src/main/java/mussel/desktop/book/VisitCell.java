@@ -22,6 +22,19 @@ final class VisitCell extends ListCell<Visit> {
         this.units = units;
         getStyleClass().add("visit");
         setPrefWidth(0);
+        listViewProperty().addListener((o, was, is) -> {
+            lines.prefWidthProperty().bind(is.widthProperty().subtract(EDGES));
+            lines.maxWidthProperty().bind(lines.prefWidthProperty());
+        });
+    }
+
+    /** As high as its lines are at the list's width: left alone, a cell would ask how high they are unwrapped. */
+    @Override
+    protected double computePrefHeight(double width) {
+        double room = lines.getPrefWidth();
+        return getGraphic() == null || room <= 0
+                ? super.computePrefHeight(width)
+                : snappedTopInset() + lines.prefHeight(room) + snappedBottomInset();
     }
 
     @Override
@@ -44,8 +57,6 @@ final class VisitCell extends ListCell<Visit> {
         if (visit.simulated()) {
             lines.getChildren().add(Texts.dim("Some readings come from simulated instruments."));
         }
-        lines.setMaxWidth(getListView().getWidth() - EDGES);
-        lines.setPrefWidth(getListView().getWidth() - EDGES);
         setGraphic(lines);
         setAccessibleText("job " + visit.job() + ", " + visit.day() + ". " + String.join(" ", said(visit)));
     }

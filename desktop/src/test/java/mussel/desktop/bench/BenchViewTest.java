@@ -129,6 +129,7 @@ class BenchViewTest {
         FxThread.on(() -> {
             Desk desk = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
             desk.read(Field.ENGINE_HOURS.address(), 100, "100");
+            desk.note(new Fact.Chosen(Scale.GOAL.of("oil_change"), "yes"));
             desk.note(new Fact.Tagged(java.time.LocalDate.of(2026, 1, 5)));
             BenchView bench = bench();
             assertThat(words(bench)).contains("The bench is empty", "Gear oil", "2027-01-05");

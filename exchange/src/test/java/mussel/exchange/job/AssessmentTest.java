@@ -165,12 +165,12 @@ class AssessmentTest {
     }
 
     @Test
-    void aPumpJobSetsThePumpsClockAndARecheckAndLeavesTheOils() {
+    void aPumpJobSetsThePumpsClockAndARecheck() {
         read(Field.ENGINE_HOURS, 412);
         note(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes"));
         note(new Fact.Tagged(TODAY));
-        assertThat(now().due()).extracting(d -> d.what()).containsExactly("Water pump", "Oil recheck");
-        assertThat(now().due().get(0).atHours()).hasValue(712);
+        assertThat(now().due()).extracting(d -> d.what()).containsExactly("Gear oil", "Water pump", "Oil recheck");
+        assertThat(now().due().get(0).atHours()).hasValue(512);
     }
 
     @Test

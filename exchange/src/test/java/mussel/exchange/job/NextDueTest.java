@@ -76,16 +76,27 @@ class NextDueTest {
     @Test
     void oilThatStayedInCountsFromItsLastFill() {
         read(Field.ENGINE_HOURS, 412).read(Field.HOURS_SINCE_FILL, 60).read(Field.MONTHS_SINCE_FILL, 7);
-        Due oil = goal("impeller").tagged(TODAY).due("gear_oil").orElseThrow();
+        Due oil = goal("thermostat").tagged(TODAY).due("gear_oil").orElseThrow();
         assertThat(oil.atHours()).hasValue(452);
         assertThat(oil.on()).isEqualTo(LocalDate.of(2026, 12, 1));
     }
 
     @Test
     void ofOilThatStayedInAndIsOfUnknownAgeNothingIsSaid() {
-        read(Field.ENGINE_HOURS, 412).goal("impeller").tagged(TODAY);
+        read(Field.ENGINE_HOURS, 412).goal("thermostat").tagged(TODAY);
         assertThat(due("gear_oil")).isEmpty();
-        assertThat(due("pump")).isPresent();
+        assertThat(due("pump")).isEmpty();
+        assertThat(goal("impeller").due("pump").orElseThrow().atHours()).hasValue(712);
+    }
+
+    @Test
+    void workThatFillsTheCaseStartsTheOilsClockThoughNobodyMeasured() {
+        Due oil = read(Field.ENGINE_HOURS, 412)
+                .goal("driveshaft_seals")
+                .tagged(TODAY)
+                .due("gear_oil")
+                .orElseThrow();
+        assertThat(oil.atHours()).hasValue(512);
     }
 
     @Test

@@ -1,0 +1,87 @@
+package mussel.desktop.book;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import mussel.desktop.FxThread;
+import mussel.desktop.Pressing;
+import mussel.desktop.desk.Incoming;
+import org.junit.jupiter.api.Test;
+
+/** What a file would change, in its states: refused, nothing new, much, and on its way in. */
+class TakeInPageTest {
+    private static final Path FILE = Path.of("elsewhere", "yard.json");
+
+    private final List<String> done = new ArrayList<>();
+
+    private static Incoming incoming(List<String> says, boolean changes) {
+        return new Incoming(FILE, says, List.of(), changes, pace -> {}, () -> {});
+    }
+
+    private TakeInPage page(Incoming incoming) {
+        TakeInPage page = new TakeInPage(incoming, () -> done.add("take"), () -> done.add("leave"));
+        new Scene(page, 640, 480);
+        page.applyCss();
+        page.layout();
+        return page;
+    }
+
+    private static Button button(TakeInPage page, String id) {
+        return (Button) page.lookup(id);
+    }
+
+    @Test
+    void whatIsRefusedCannotBeTakenInAndSaysWhy() throws Exception {
+        FxThread.on(() -> {
+            TakeInPage page = page(Incoming.refused(FILE, List.of("line 8: chooses “muddy”", "line 9: is no field")));
+            assertThat(Pressing.words(page)).contains("yard.json", "Nothing of it was taken in:", "line 8", "line 9");
+            assertThat(button(page, "#take-in-file-do").isDisabled()).isTrue();
+            return null;
+        });
+    }
+
+    @Test
+    void whatIsHereAlreadyNeedsNoTakingIn() throws Exception {
+        FxThread.on(() -> {
+            TakeInPage page = page(incoming(List.of("0 new jobs"), false));
+            assertThat(Pressing.words(page)).contains("Everything in it is here already.");
+            assertThat(button(page, "#take-in-file-do").isDisabled()).isTrue();
+            return null;
+        });
+    }
+
+    @Test
+    void ofManyLinesTheFirstAreShownAndTheRestIsCounted() throws Exception {
+        FxThread.on(() -> {
+            List<String> says = IntStream.range(0, 5_000)
+                    .mapToObj(i -> "Job " + i + ": new.")
+                    .toList();
+            String words = Pressing.words(page(incoming(says, true)));
+            assertThat(words).contains("Job 199: new.", "and 4800 more.").doesNotContain("Job 200: new.");
+            return null;
+        });
+    }
+
+    @Test
+    void onItsWayInItCannotBeTakenTwiceAndLeavingBecomesStopping() throws Exception {
+        FxThread.on(() -> {
+            TakeInPage page = page(incoming(List.of("1 new jobs"), true));
+            Button leave = button(page, "#take-in-file-leave");
+            assertThat(leave.getText()).isEqualTo("Leave it");
+            button(page, "#take-in-file-do").fire();
+            button(page, "#take-in-file-do").fire();
+            assertThat(done).containsExactly("take");
+            page.progress("1200 jobs are in.");
+            assertThat(Pressing.words(page)).contains("1200 jobs are in.");
+            assertThat(leave.getText()).isEqualTo("Stop");
+            leave.fire();
+            assertThat(done).containsExactly("take", "leave");
+            return null;
+        });
+    }
+}
