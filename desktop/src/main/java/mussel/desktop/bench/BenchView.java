@@ -5,6 +5,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -16,6 +18,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
+import javafx.util.Duration;
 import mussel.core.book.LogBook;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
@@ -26,12 +29,17 @@ import mussel.desktop.kit.Texts;
 /** The home screen: every leg on the bench, what it waits for, the next action; beside it what is due in the fleet. */
 public final class BenchView extends BorderPane {
     private static final int MOST_DUE = 9;
+    /** More cards than a window shows. */
+    private static final int AT_ONCE = 24;
+
+    private static final int AT_A_TIME = 8;
     private static final double DUE_WIDTH = 150;
 
     private final Workshop shop;
     private final Consumer<Integer> onOpen;
     private final FlowPane cards = new FlowPane(14, 14);
     private final VBox due = new VBox(8);
+    private final PauseTransition further = new PauseTransition(Duration.millis(40));
     private final Label count = new Label();
     private List<BenchLine> open = List.of();
     private String wanted = "";
@@ -90,19 +98,29 @@ public final class BenchView extends BorderPane {
         long workable = open.stream().filter(l -> !l.waiting()).count();
         count.setText(open.size() + (open.size() == 1 ? " leg, " : " legs, ") + workable + " can be worked on now");
         Map<String, List<mussel.core.sheet.Region>> outlines = new HashMap<>();
-        cards.getChildren()
-                .setAll(shown.stream()
-                        .map(l -> new LegCard(
-                                l,
-                                outlines.computeIfAbsent(l.leg().family(), lines::outline),
-                                sister(l),
-                                shop.units(),
-                                onOpen))
-                        .toList());
+        Function<BenchLine, LegCard> card = l -> new LegCard(
+                l, outlines.computeIfAbsent(l.leg().family(), lines::outline), sister(l), shop.units(), onOpen);
+        cards.getChildren().setAll(shown.stream().limit(AT_ONCE).map(card).toList());
+        further.stop();
+        if (shown.size() > AT_ONCE) {
+            further(shown.subList(AT_ONCE, shown.size()), card);
+        }
         if (shown.isEmpty()) {
             cards.getChildren().add(nothing());
         }
         showDue();
+    }
+
+    /** The cards below the window's edge, a few at a time once the first are seen. */
+    private void further(List<BenchLine> lines, Function<BenchLine, LegCard> card) {
+        further.setOnFinished(e -> {
+            int now = Math.min(AT_A_TIME, lines.size());
+            cards.getChildren().addAll(lines.stream().limit(now).map(card).toList());
+            if (lines.size() > now) {
+                further(lines.subList(now, lines.size()), card);
+            }
+        });
+        further.playFromStart();
     }
 
     private Region nothing() {

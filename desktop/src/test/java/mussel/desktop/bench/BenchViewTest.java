@@ -8,8 +8,10 @@ import java.util.Optional;
 import javafx.event.Event;
 import javafx.scene.AccessibleAction;
 import javafx.scene.AccessibleRole;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
 import mussel.core.job.BenchLine;
 import mussel.core.job.Fact;
@@ -108,6 +110,37 @@ class BenchViewTest {
             assertThat(all).contains("Waits: seals, Thursday");
             return null;
         });
+    }
+
+    private static long cards(BenchView bench) throws Exception {
+        return FxThread.on(() -> {
+            Pane cards = (Pane) ((ScrollPane) bench.getCenter()).getContent();
+            return cards.getChildren().stream()
+                    .filter(LegCard.class::isInstance)
+                    .count();
+        });
+    }
+
+    @Test
+    void aFullBenchShowsWhatFitsTheWindowAtOnceAndTheRestSoonAfter() throws Exception {
+        BenchView bench = FxThread.on(() -> {
+            for (int i = 0; i < 60; i++) {
+                test.leg("Boat " + i, LegRef.Position.SINGLE, "tern-60");
+            }
+            return bench();
+        });
+        assertThat(cards(bench)).isBetween(24L, 60L);
+        FxThread.on(() -> {
+            bench.find("boat 7");
+            bench.find("");
+            return null;
+        });
+        long deadline = System.nanoTime() + 20_000_000_000L;
+        while (cards(bench) < 60 && System.nanoTime() < deadline) {
+            Thread.onSpinWait();
+        }
+        assertThat(cards(bench)).as("none lost, none twice").isEqualTo(60);
+        assertThat(bench.open()).hasSize(60);
     }
 
     @Test
