@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.time.format.TextStyle;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -64,6 +65,15 @@ class BookJourneyTest extends DemoJourney {
         assertThat(found.getItems()).isNotEmpty().allMatch(f -> f.title().startsWith("Sound Harvester"));
         ListView<Visit> life = robot.lookup("#life-jobs").query();
         assertThat(life.getItems()).hasSizeGreaterThanOrEqualTo(5);
+        assertThat(found.getSelectionModel().getSelectedItem().leg())
+                .isEqualTo(life.getItems().get(0).leg());
+        robot.interact(() -> {
+            search.setText("harvester");
+            window.showBook(Optional.of("demo-Sound Harvester-STARBOARD"));
+        });
+        assertThat(found.getSelectionModel().getSelectedItem().leg())
+                .as("the list points at the leg shown")
+                .isEqualTo("demo-Sound Harvester-STARBOARD");
         click("#beside-twin");
         ListView<Visit> twin = robot.lookup("#twin-jobs").query();
         assertThat(twin.getItems().get(0).leg())

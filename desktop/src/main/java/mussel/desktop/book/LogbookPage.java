@@ -119,9 +119,22 @@ final class LogbookPage implements BookPage {
         }
     }
 
+    /** The list points at a job of the leg whose life is shown, or at none. */
+    private void point() {
+        Found at = found.getSelectionModel().getSelectedItem();
+        if (at == null || !at.leg().equals(leg)) {
+            Optional<Found> job =
+                    found.getItems().stream().filter(h -> h.leg().equals(leg)).findFirst();
+            found.getSelectionModel().clearSelection();
+            job.ifPresent(found.getSelectionModel()::select);
+            job.ifPresent(found::scrollTo);
+        }
+    }
+
     /** Shows the life of a leg. */
     void showLeg(String id) {
         leg = id;
+        point();
         boolean twins = page.getChildren().contains(twin);
         life.few(twins);
         life.show(id);
