@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -127,7 +128,7 @@ final class LogbookPage implements BookPage {
                     found.getItems().stream().filter(h -> h.leg().equals(leg)).findFirst();
             found.getSelectionModel().clearSelection();
             job.ifPresent(found.getSelectionModel()::select);
-            job.ifPresent(found::scrollTo);
+            job.ifPresent(there -> Platform.runLater(() -> found.scrollTo(there)));
         }
     }
 
