@@ -245,22 +245,7 @@ final class SqliteLogBook implements LogBook {
     @Override
     public List<Awaiting> due(int most) {
         Map<String, List<MeterReading>> readings = new HashMap<>();
-        return rows
-                .query(
-                        "SELECT d.job, d.leg, l.boat, l.position, l.family, d.what, d.at_hours, d.on_day, d.likely_on FROM due_now d"
-                                + " JOIN bench_line l ON l.job = d.job ORDER BY d.likely_on, d.job LIMIT ?",
-                        row -> new Awaiting(
-                                row.getInt(1),
-                                new LegRef(
-                                        row.getString(2),
-                                        row.getString(3),
-                                        LegRef.Position.valueOf(row.getString(4)),
-                                        row.getString(5)),
-                                new Due("", row.getString(6), Rows.number(row, 7), LocalDate.parse(row.getString(8))),
-                                LocalDate.parse(row.getString(9)),
-                                List.of()),
-                        most)
-                .stream()
+        return next(most).stream()
                 .map(a -> new Awaiting(
                         a.job(),
                         a.leg(),
@@ -268,6 +253,24 @@ final class SqliteLogBook implements LogBook {
                         a.likely(),
                         readings.computeIfAbsent(a.leg().id(), lines::readings)))
                 .toList();
+    }
+
+    @Override
+    public List<Awaiting> next(int most) {
+        return rows.query(
+                "SELECT d.job, d.leg, l.boat, l.position, l.family, d.what, d.at_hours, d.on_day, d.likely_on FROM due_now d"
+                        + " JOIN bench_line l ON l.job = d.job ORDER BY d.likely_on, d.job LIMIT ?",
+                row -> new Awaiting(
+                        row.getInt(1),
+                        new LegRef(
+                                row.getString(2),
+                                row.getString(3),
+                                LegRef.Position.valueOf(row.getString(4)),
+                                row.getString(5)),
+                        new Due("", row.getString(6), Rows.number(row, 7), LocalDate.parse(row.getString(8))),
+                        LocalDate.parse(row.getString(9)),
+                        List.of()),
+                most);
     }
 
     @Override

@@ -206,6 +206,11 @@ class SqliteLogBookTest {
                 .containsExactly(DAY.plusMonths(2), DAY.plusDays(120), DAY.plusMonths(9));
         assertThat(book.due(9)).allMatch(a -> a.likely()
                 .equals(DueForecast.of(a.due(), a.readings(), DAY).by()));
+        assertThat(book.next(9))
+                .as("the same without readings")
+                .allMatch(a -> a.readings().isEmpty())
+                .extracting(Awaiting::likely)
+                .containsExactly(DAY.plusMonths(2), DAY.plusDays(120), DAY.plusMonths(9));
         assertThat(book.due(1))
                 .singleElement()
                 .satisfies(a -> assertThat(a.due().atHours()).isEmpty());

@@ -62,6 +62,9 @@ public interface LogBook {
      */
     List<Awaiting> due(int most);
 
+    /** The same without the readings: all that the bench shows at the start. */
+    List<Awaiting> next(int most);
+
     /** Every cause confirmed or ruled out when a case was opened, with what had been expected. */
     List<Calibration.Judged> judged();
 

@@ -29,8 +29,8 @@ import mussel.desktop.kit.Texts;
 /** The home screen: every leg on the bench, what it waits for, the next action; beside it what is due in the fleet. */
 public final class BenchView extends BorderPane {
     private static final int MOST_DUE = 9;
-    /** More cards than a window shows. */
-    private static final int AT_ONCE = 24;
+    /** As many cards as a window of the usual size shows. */
+    private static final int AT_ONCE = 14;
 
     private static final int AT_A_TIME = 8;
     private static final double DUE_WIDTH = 150;
@@ -142,7 +142,7 @@ public final class BenchView extends BorderPane {
 
     /** What tagged jobs say is next due; the book knows more of each. */
     private void showDue() {
-        List<LogBook.Awaiting> awaiting = shop.book().due(MOST_DUE + 1);
+        List<LogBook.Awaiting> awaiting = shop.book().next(MOST_DUE + 1);
         due.getChildren().setAll(Texts.heading("Due"));
         if (awaiting.isEmpty()) {
             due.getChildren().add(Texts.dim("Nothing yet. Once a leg is tagged, its next services stand here."));

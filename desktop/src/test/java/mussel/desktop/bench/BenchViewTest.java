@@ -129,7 +129,7 @@ class BenchViewTest {
             }
             return bench();
         });
-        assertThat(cards(bench)).isBetween(24L, 60L);
+        assertThat(cards(bench)).isBetween(14L, 60L);
         FxThread.on(() -> {
             bench.find("boat 7");
             bench.find("");

@@ -160,6 +160,11 @@ final class MemoryBook implements LogBook {
     }
 
     @Override
+    public List<Awaiting> next(int most) {
+        return due(most);
+    }
+
+    @Override
     public List<Calibration.Judged> judged() {
         return all().stream()
                 .flatMap(v -> v.expected().stream())
