@@ -1,5 +1,6 @@
 package mussel.app;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -7,6 +8,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.zip.CRC32;
 import mussel.app.data.YardData;
 import mussel.core.job.Assessment;
 import mussel.core.job.Order;
@@ -18,6 +20,7 @@ import mussel.desktop.desk.Workshop;
 import mussel.desktop.desk.Workshop.Catalogue;
 import mussel.exchange.leak.HoldCsv;
 import mussel.exchange.parts.CatalogueFiles;
+import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.report.JobSheetPdf;
 import mussel.exchange.report.Papers;
@@ -123,6 +126,17 @@ public final class Yards {
                 tables.shipped(),
                 tables.own(),
                 supplied.catalogue(),
-                SheetFiles.stamp() + own + yard.hashCode() + tables.own().hashCode());
+                SheetFiles.stamp() + own + sum(yard) + sum(tables.own()));
+    }
+
+    /** The same for the same sheet at every start, which a hash code is not: those of constants differ from one to the next. */
+    private static String sum(Object sheet) {
+        try {
+            CRC32 sum = new CRC32();
+            sum.update(Json.mapper().writeValueAsBytes(sheet));
+            return Long.toHexString(sum.getValue());
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("Every sheet can be written", e);
+        }
     }
 }
