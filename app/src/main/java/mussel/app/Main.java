@@ -52,6 +52,9 @@ public final class Main implements Runnable {
         Logging.silent();
         if (args.length == 0 || Arrays.equals(args, new String[] {"demo"})) {
             openAtOnce(args.length > 0);
+        } else if (args.length == 2 && args[0].equals("--log") && !args[1].startsWith("-")) {
+            window(Path.of(args[1]));
+            System.exit(0);
         }
         System.exit(command().execute(args));
     }
