@@ -20,6 +20,7 @@ import mussel.core.job.Job;
 import mussel.core.job.LegRef;
 import mussel.desktop.desk.Incoming;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.store.Backups;
 import mussel.store.SqliteJournal;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -158,6 +159,26 @@ class DataCommandsTest {
             Files.writeString(json, "{");
             assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("has changed");
             assertThat(journal.numbers()).containsExactly(1);
+        }
+    }
+
+    @Test
+    void aBackupThatIsStoppedBringsNoSheetEither() throws IOException {
+        Path home = folder.resolve("home");
+        Files.createDirectories(home);
+        Files.writeString(home.resolve("knowledge.yaml"), "priors: []\n");
+        Path backup = folder.resolve("yard.mussel-backup");
+        Backups.of(demo(), home, Clock.systemUTC()).everything(backup);
+        Path data = folder.resolve("data");
+        try (SqliteJournal journal = SqliteJournal.open(folder.resolve("here.mussel"), Clock.systemUTC())) {
+            Incoming incoming = new Importer(journal, data, Clock.systemUTC()).look(backup, done -> true);
+            assertThat(incoming.says()).anyMatch(s -> s.startsWith("Sheet knowledge.yaml: comes in"));
+            assertThatThrownBy(() -> incoming.take().accept(done -> false)).hasMessageContaining("Stopped");
+            assertThat(data.resolve("knowledge.yaml")).doesNotExist();
+            assertThat(journal.numbers()).isEmpty();
+            incoming.take().accept(done -> true);
+            assertThat(data.resolve("knowledge.yaml")).exists();
+            assertThat(journal.numbers()).isNotEmpty();
         }
     }
 

@@ -297,14 +297,21 @@ public final class Backups {
         }
     }
 
-    /** Puts the pictures of a backup beside the logbook and its sheets into the data folder; what is there already stays. */
-    public void bringWhatIsBeside(Path backup) {
+    /** Puts the pictures of a backup beside the logbook; those that are there already stay. */
+    public void bringPictures(Path backup) {
         try {
             restorePictures(backup);
+        } catch (IOException e) {
+            throw new JournalException("The pictures of " + backup + " could not be kept: " + e.getMessage() + ".", e);
+        }
+    }
+
+    /** Puts the sheets of a backup into the data folder; those that are there already stay. */
+    public void bringSheets(Path backup) {
+        try {
             restoreSheets(backup);
         } catch (IOException e) {
-            throw new JournalException(
-                    "What lies beside the log in " + backup + " could not be kept: " + e.getMessage() + ".", e);
+            throw new JournalException("The sheets of " + backup + " could not be kept: " + e.getMessage() + ".", e);
         }
     }
 

@@ -93,7 +93,7 @@ public final class Importer {
 
     private Incoming log(Path file, IntPredicate goOn) throws IOException {
         try {
-            return merge(file, new JsonLog(file), goOn, () -> {});
+            return merge(file, new JsonLog(file), goOn);
         } catch (JsonLog.UnsoundException e) {
             return refused(file, told(e.problems()));
         } catch (UncheckedIOException e) {
@@ -107,7 +107,10 @@ public final class Importer {
                 .toList();
     }
 
-    /** A backup brings what the log does not have, its pictures too; nothing that is here goes. */
+    /**
+     * A backup brings what the log does not have, its pictures and sheets too; nothing that is here goes. Pictures come first, since no entry
+     * may name one that is not there, and sheets last, when everything is in.
+     */
     private Incoming backup(Path file, IntPredicate goOn) {
         try {
             LogSource inside = each -> Backups.look(file, clock, kept -> {
@@ -115,12 +118,22 @@ public final class Importer {
                 return kept.settings();
             });
             Backups here = Backups.of(journal.file(), dataFolder, clock);
-            Incoming jobs = merge(file, inside, goOn, () -> here.bringWhatIsBeside(file));
+            Incoming jobs = merge(file, inside, goOn);
             List<String> sheets = here.says(file);
             List<String> says = new ArrayList<>(jobs.says());
             says.addAll(Math.min(1, says.size()), sheets);
             boolean changes = jobs.changes() || sheets.stream().anyMatch(s -> s.contains(": comes in"));
-            return new Incoming(file, says, List.of(), changes, jobs.take(), jobs.then());
+            return new Incoming(
+                    file,
+                    says,
+                    List.of(),
+                    changes,
+                    pace -> {
+                        here.bringPictures(file);
+                        jobs.take().accept(pace);
+                        here.bringSheets(file);
+                    },
+                    jobs.then());
         } catch (StoppedException e) {
             throw e;
         } catch (JournalException e) {
@@ -128,7 +141,7 @@ public final class Importer {
         }
     }
 
-    private Incoming merge(Path file, LogSource copy, IntPredicate goOn, Runnable before) {
+    private Incoming merge(Path file, LogSource copy, IntPredicate goOn) {
         Merge merge = journal.aside(own -> Merge.of(own, new Paced(copy, goOn)));
         return new Incoming(
                 file,
@@ -136,7 +149,6 @@ public final class Importer {
                 List.of(),
                 merge.changes(),
                 pace -> {
-                    before.run();
                     journal.aside(own -> {
                         merge.bring(own, new Paced(copy, pace));
                         return null;

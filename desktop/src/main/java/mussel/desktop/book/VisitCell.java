@@ -23,8 +23,10 @@ final class VisitCell extends ListCell<Visit> {
         getStyleClass().add("visit");
         setPrefWidth(0);
         listViewProperty().addListener((o, was, is) -> {
-            lines.prefWidthProperty().bind(is.widthProperty().subtract(EDGES));
-            lines.maxWidthProperty().bind(lines.prefWidthProperty());
+            if (is != null) {
+                lines.prefWidthProperty().bind(is.widthProperty().subtract(EDGES));
+                lines.maxWidthProperty().bind(lines.prefWidthProperty());
+            }
         });
     }
 
