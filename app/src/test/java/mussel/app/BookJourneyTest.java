@@ -40,7 +40,8 @@ import org.testfx.util.WaitForAsyncUtils;
 /** The book in the real window on the demo: search, lives, twins, due, plan, a file taken in, a tag scanned. */
 class BookJourneyTest extends DemoJourney {
     private static void settled(Callable<Boolean> there) throws TimeoutException {
-        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, there);
+        // Asked on the interface thread: elsewhere the scene changes while it is looked through.
+        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> WaitForAsyncUtils.waitForAsyncFx(10_000, there));
         WaitForAsyncUtils.waitForFxEvents();
     }
 

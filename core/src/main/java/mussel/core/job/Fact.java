@@ -107,6 +107,15 @@ public sealed interface Fact {
     /** The leg was tagged and the job closed. */
     record Tagged(LocalDate on) implements Fact {}
 
+    /**
+     * What an entry says is not understood here: a newer program wrote it, or a hand that did not know how. It is kept as it is and counts for
+     * nothing.
+     *
+     * @param text the entry as it stands
+     * @param why what is not understood
+     */
+    record Unread(String text, String why) implements Fact {}
+
     /** An earlier entry is taken back; taking back a retraction does it again. */
     record Retracted(long entry) implements Fact {}
 }

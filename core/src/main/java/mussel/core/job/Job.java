@@ -29,12 +29,14 @@ public final class Job {
     private final Map<String, LocalDate> arrived = new LinkedHashMap<>();
     private final List<Fact.Pictured> pictures = new ArrayList<>();
     private final Optional<LocalDate> tagged;
+    private final List<Entry> unread = new ArrayList<>();
     private final UndoLine undoLine;
 
     private Job(List<Entry> entries) {
         Entry first = entries.get(0);
         if (!(first.fact() instanceof Fact.Opened start)) {
-            throw new IllegalArgumentException("Job " + first.job() + " does not begin with its opening");
+            throw new JournalException("Job " + first.job()
+                    + " cannot be shown: its first entry, which names the leg, is missing or cannot be read. Everything in it is kept; mussel check says what is wrong.");
         }
         id = first.job();
         opened = first.at();
@@ -47,6 +49,8 @@ public final class Job {
                 ref = corrected.leg();
             } else if (entry.fact() instanceof Fact.Tagged tag) {
                 closed = tag.on();
+            } else if (entry.fact() instanceof Fact.Unread) {
+                unread.add(entry);
             } else {
                 apply(entry);
             }
@@ -55,7 +59,11 @@ public final class Job {
         tagged = Optional.ofNullable(closed);
     }
 
-    /** Folds the entries of one job, in their order. The first must be its opening. */
+    /**
+     * Folds the entries of one job, in their order.
+     *
+     * @throws JournalException with a sentence when the first is not its opening
+     */
     public static Job of(List<Entry> entries) {
         return new Job(entries);
     }
@@ -208,6 +216,11 @@ public final class Job {
     /** Everything read, by address. */
     public Map<Address, Fact.Read> readings() {
         return Collections.unmodifiableMap(readings);
+    }
+
+    /** Entries that are not understood here: kept as they are, and counted for nothing. */
+    public List<Entry> unread() {
+        return Collections.unmodifiableList(unread);
     }
 
     /** What undo and redo would act on. */

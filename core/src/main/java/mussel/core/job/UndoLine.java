@@ -37,6 +37,9 @@ public record UndoLine(List<Entry> standing, Optional<Entry> undoable, Optional<
                 }
                 if (target.fact() instanceof Fact.Retracted again) {
                     Entry revived = bySeq.get(again.entry());
+                    if (revived == null) {
+                        continue;
+                    }
                     standing.put(revived.seq(), revived);
                     done.push(revived);
                     undone.remove(target);
@@ -46,7 +49,7 @@ public record UndoLine(List<Entry> standing, Optional<Entry> undoable, Optional<
                 }
             } else {
                 standing.put(entry.seq(), entry);
-                if (entry.fact() instanceof Fact.Held) {
+                if (entry.fact() instanceof Fact.Held || entry.fact() instanceof Fact.Unread) {
                     continue;
                 }
                 if (!(entry.fact() instanceof Fact.Opened)) {

@@ -4,11 +4,20 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.cfg.CoercionAction;
+import com.fasterxml.jackson.databind.cfg.CoercionInputShape;
+import com.fasterxml.jackson.databind.exc.InvalidFormatException;
+import com.fasterxml.jackson.databind.exc.InvalidTypeIdException;
+import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
+import com.fasterxml.jackson.databind.type.LogicalType;
 import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mussel.core.job.Fact;
 import mussel.exchange.record.Json;
 
@@ -24,7 +33,21 @@ public final class FactJson {
             .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .enable(DeserializationFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
             .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT);
+
+    static {
+        // A number in quotes is a text, and a number is no text; "Infinity" and "NaN" come in no other way.
+        for (LogicalType type : List.of(LogicalType.Float, LogicalType.Integer, LogicalType.Boolean)) {
+            STRICT.coercionConfigFor(type).setCoercion(CoercionInputShape.String, CoercionAction.Fail);
+            STRICT.coercionConfigFor(type).setCoercion(CoercionInputShape.EmptyString, CoercionAction.Fail);
+        }
+        STRICT.coercionConfigFor(LogicalType.Boolean).setCoercion(CoercionInputShape.Integer, CoercionAction.Fail);
+        for (CoercionInputShape shape :
+                List.of(CoercionInputShape.Integer, CoercionInputShape.Float, CoercionInputShape.Boolean)) {
+            STRICT.coercionConfigFor(LogicalType.Textual).setCoercion(shape, CoercionAction.Fail);
+        }
+    }
 
     private FactJson() {}
 
@@ -34,12 +57,37 @@ public final class FactJson {
             return Optional.ofNullable(STRICT.treeToValue(tree, Fact.class))
                     .orElseThrow(() -> new IllegalArgumentException("fact is missing"));
         } catch (JsonProcessingException e) {
-            throw new IllegalArgumentException("This is no entry of a journal: " + e.getOriginalMessage(), e);
+            throw new IllegalArgumentException("fact is none this program knows: " + plain(e), e);
         }
+    }
+
+    /** What is wrong and where, in words: the library's own name classes. */
+    static String plain(JsonProcessingException e) {
+        String at = e instanceof JsonMappingException mapping
+                ? mapping.getPath().stream()
+                        .map(r -> r.getFieldName() == null ? String.valueOf(r.getIndex() + 1) : r.getFieldName())
+                        .collect(Collectors.joining("/"))
+                : "";
+        if (e instanceof UnrecognizedPropertyException unknown) {
+            return "“" + unknown.getPropertyName() + "” is no field of it";
+        }
+        if (e instanceof InvalidTypeIdException type) {
+            return type.getTypeId() == null ? "kind is missing" : "its kind is “" + type.getTypeId() + "”";
+        }
+        if (e instanceof InvalidFormatException format) {
+            return at + " is “" + format.getValue() + "”";
+        }
+        if (e instanceof JsonMappingException) {
+            return at.isEmpty() ? "a field is missing or of another kind" : at + " is missing or of another kind";
+        }
+        return "it is not whole";
     }
 
     /** Writes a fact. */
     public static String write(Fact fact) {
+        if (fact instanceof Fact.Unread unread && isObject(unread.text())) {
+            return unread.text();
+        }
         try {
             return MAPPER.writerFor(Fact.class).writeValueAsString(fact);
         } catch (JsonProcessingException e) {
@@ -47,12 +95,22 @@ public final class FactJson {
         }
     }
 
+    private static boolean isObject(String text) {
+        try {
+            JsonNode tree = MAPPER.readTree(text);
+            return tree != null && tree.isObject() && text.indexOf('\n') < 0;
+        } catch (JsonProcessingException e) {
+            return false;
+        }
+    }
+
     /** Reads a fact; an IllegalArgumentException says what is wrong with it. */
     public static Fact read(String json) {
         try {
-            return MAPPER.readValue(json, Fact.class);
+            return Optional.ofNullable(MAPPER.readValue(json, Fact.class))
+                    .orElseThrow(() -> new IllegalArgumentException("it is empty"));
         } catch (JsonProcessingException e) {
-            throw new IllegalArgumentException("This is no entry of a journal: " + e.getOriginalMessage(), e);
+            throw new IllegalArgumentException(plain(e), e);
         }
     }
 
@@ -71,7 +129,8 @@ public final class FactJson {
         @JsonSubTypes.Type(value = Fact.Arrived.class, name = "arrived"),
         @JsonSubTypes.Type(value = Fact.Pictured.class, name = "pictured"),
         @JsonSubTypes.Type(value = Fact.Tagged.class, name = "tagged"),
-        @JsonSubTypes.Type(value = Fact.Retracted.class, name = "retracted")
+        @JsonSubTypes.Type(value = Fact.Retracted.class, name = "retracted"),
+        @JsonSubTypes.Type(value = Fact.Unread.class, name = "unread")
     })
     private interface Kinds {}
 }

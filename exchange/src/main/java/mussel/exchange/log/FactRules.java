@@ -56,6 +56,24 @@ final class FactRules {
         return of(fact);
     }
 
+    /**
+     * What of an entry's names is unknown to this program: a field, a scale, an outcome, a topic. Empty where all are known.
+     */
+    static Optional<String> unknown(Fact fact) {
+        if (fact instanceof Fact.Read read) {
+            return Field.at(read.about()).isPresent()
+                    ? Optional.empty()
+                    : Optional.of("reads “" + read.about().name() + "”, which is no field");
+        }
+        if (fact instanceof Fact.Chosen chosen) {
+            return chosen(chosen);
+        }
+        if (fact instanceof Fact.Noted noted) {
+            return known(noted.about(), TOPICS);
+        }
+        return Optional.empty();
+    }
+
     private Optional<String> of(Fact fact) {
         if (fact instanceof Fact.Read read) {
             return read(read);
