@@ -67,7 +67,7 @@ final class LogGenerator {
 
     void fill(Path log, int jobs) {
         try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
-            journal.bring(into -> {
+            journal.bring(Map.of(), into -> {
                 for (int job = 1; job <= jobs; job++) {
                     into.accept(new Journal.Brought(job, job(job, jobs), Map.of()));
                 }

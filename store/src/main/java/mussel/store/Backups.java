@@ -1,12 +1,11 @@
 package mussel.store;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
@@ -14,6 +13,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
+import java.time.temporal.ChronoUnit;
 import java.time.temporal.IsoFields;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -24,33 +24,31 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import java.util.zip.CRC32;
-import java.util.zip.CheckedInputStream;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipException;
-import java.util.zip.ZipFile;
-import java.util.zip.ZipOutputStream;
 import mussel.core.job.JournalException;
+import mussel.exchange.file.Durable;
+import mussel.exchange.file.OutFile;
+import mussel.exchange.file.Scratch;
 
 /**
  * Backups of a logbook: one file each that holds the journal, the yard's own sheets and, when it is to travel, the pictures. Automatic ones lie beside the logbook and
- * share one folder of pictures; they are kept by age: all of a week, one a week for two months, one a month for two years.
+ * share one folder of pictures; they are kept by age: all of a week, one a week for two months, one a month for two years, and the latest seven whatever the clock says.
  */
 public final class Backups {
     /** How the file of a backup ends. */
     public static final String ENDING = ".mussel-backup";
 
-    private static final Pattern HALF_MADE = Pattern.compile("\\.mussel-backup\\.(?:half|copy)(?:-journal)?$");
-    private static final String LOG = "log";
-    private static final String PICTURES = "pictures/";
+    private static final Pattern HALF_MADE =
+            Pattern.compile("\\.mussel-backup\\.(?:half|copy)(?:-journal)?$|^\\.mussel-.*\\.half$");
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
     private static final int STAMP_LENGTH = 17;
     /** What SQLite keeps beside a log that is open, or was when the plug was pulled. */
     private static final List<String> BESIDE = List.of("-wal", "-shm");
 
+    private static final int LEAST = 7;
     private static final int ALL_DAYS = 7;
     private static final int WEEKLY_DAYS = 62;
     private static final int MONTHLY_DAYS = 731;
+    private static final int LONG_DAYS = 400;
 
     private final Path log;
     private final Path folder;
@@ -58,7 +56,7 @@ public final class Backups {
     private final Optional<OwnSheets> sheets;
 
     private Backups(Path log, Clock clock, Optional<OwnSheets> sheets) {
-        this.log = log.toAbsolutePath();
+        this.log = LogFile.real(log);
         this.folder = this.log.resolveSibling(this.log.getFileName() + ".backups");
         this.clock = clock;
         this.sheets = sheets;
@@ -92,7 +90,7 @@ public final class Backups {
                     .sorted(Comparator.comparing(Kept::made).reversed())
                     .toList();
         } catch (IOException e) {
-            throw new JournalException("The backups in " + folder + " cannot be listed: " + e.getMessage() + ".", e);
+            throw new JournalException("The backups in " + folder + " cannot be listed: " + Durable.why(e) + ".", e);
         }
     }
 
@@ -116,27 +114,66 @@ public final class Backups {
             return Optional.empty();
         }
         sweep();
+        boolean odd = oddClock().isPresent();
         Path made = beside("daily");
-        prune();
+        if (!odd) {
+            prune();
+        }
         return Optional.of(made);
+    }
+
+    /**
+     * What is odd about the clock, in a sentence: it is behind what was already entered or backed up, or far ahead of it. No backup is let go
+     * meanwhile.
+     */
+    public Optional<String> oddClock() {
+        LocalDateTime now = LocalDateTime.now(clock);
+        Optional<LocalDateTime> last = Stream.concat(
+                        kept().stream().map(Kept::made).limit(1), lastEntry().stream())
+                .max(Comparator.naturalOrder());
+        return last.flatMap(l -> {
+            String days = "The clock of this machine says " + now.toLocalDate() + ", and the logbook was last used on "
+                    + l.toLocalDate();
+            if (now.isBefore(l.minusDays(1))) {
+                return Optional.of(
+                        days
+                                + ": it goes back in time. Set it right, since every entry keeps the time it was made; until then no backup is let go.");
+            }
+            return ChronoUnit.DAYS.between(l, now) > LONG_DAYS
+                    ? Optional.of(days
+                            + ". If that is not so long ago, set the clock right; the old backups were kept for now.")
+                    : Optional.empty();
+        });
+    }
+
+    private Optional<LocalDateTime> lastEntry() {
+        try (Connection reading = LogConnections.reading(log);
+                Statement statement = reading.createStatement();
+                ResultSet row = statement.executeQuery("SELECT at FROM entry ORDER BY seq DESC LIMIT 1")) {
+            return row.next()
+                    ? Optional.of(LocalDateTime.ofInstant(java.time.Instant.parse(row.getString(1)), clock.getZone()))
+                    : Optional.empty();
+        } catch (SQLException | JournalException | DateTimeParseException e) {
+            return Optional.empty();
+        }
     }
 
     /** Makes a backup beside the logbook now, as before it is changed in a way that cannot be undone. */
     public Path beside(String why) {
         try {
-            Files.createDirectories(folder);
+            Durable.folders(folder);
+            Durable.keepPrivate(folder);
             Path file = unused(LocalDateTime.now(clock).format(STAMP) + "-" + why);
-            write(file, List.of());
-            for (Path picture : pictures()) {
-                Path copy = sharedPictures().resolve(picture.getFileName());
-                if (!Files.exists(copy)) {
-                    Files.createDirectories(copy.getParent());
-                    Files.copy(picture, copy, StandardCopyOption.COPY_ATTRIBUTES);
+            BackupFile.write(file, log, sheets, List.of());
+            PictureFolder shared = PictureFolder.in(sharedPictures());
+            for (Path picture : PictureFolder.beside(log).sound()) {
+                if (!shared.has(picture.getFileName().toString())) {
+                    shared.put(picture.getFileName().toString(), Files.readAllBytes(picture));
                 }
             }
             return file;
         } catch (IOException e) {
-            throw new JournalException("No backup could be made in " + folder + ": " + e.getMessage() + ".", e);
+            throw new JournalException("No backup could be made in " + folder + ": " + Durable.why(e) + ".", e);
         }
     }
 
@@ -149,66 +186,25 @@ public final class Backups {
         return file;
     }
 
-    /** Writes everything into one file, pictures too, for another machine or a shelf. */
-    public void everything(Path file) {
+    /**
+     * Writes everything into one file, pictures too, for another machine or a shelf.
+     *
+     * @param replace whether a backup of that name may be replaced
+     */
+    public void everything(Path file, boolean replace) {
+        Path target = OutFile.of(file, OutFile.Kind.BACKUP, replace).path();
+        if (!Files.exists(log)) {
+            throw new JournalException("There is no logbook " + log + " yet.");
+        }
         try {
-            write(file.toAbsolutePath(), pictures());
+            BackupFile.write(target, log, sheets, PictureFolder.beside(log).sound());
         } catch (IOException e) {
-            throw new JournalException("No backup could be written to " + file + ": " + e.getMessage() + ".", e);
+            throw new JournalException("No backup could be written to " + file + ": " + Durable.why(e) + ".", e);
         }
     }
 
     private Path sharedPictures() {
         return folder.resolve("pictures");
-    }
-
-    private List<Path> pictures() throws IOException {
-        Path pictures = log.resolveSibling(log.getFileName() + ".pictures");
-        if (!Files.isDirectory(pictures)) {
-            return List.of();
-        }
-        try (Stream<Path> files = Files.list(pictures)) {
-            return files.filter(f -> !f.getFileName().toString().endsWith(".tmp"))
-                    .toList();
-        }
-    }
-
-    private void write(Path file, List<Path> pictures) throws IOException {
-        Path half = file.resolveSibling(file.getFileName() + ".half");
-        Path copy = file.resolveSibling(file.getFileName() + ".copy");
-        try {
-            Files.deleteIfExists(copy);
-            copyLog(copy);
-            try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(half))) {
-                put(zip, LOG, copy);
-                for (Path sheet : sheets.map(OwnSheets::files).orElse(List.of())) {
-                    put(zip, sheets.orElseThrow().entry(sheet), sheet);
-                }
-                for (Path picture : pictures) {
-                    put(zip, PICTURES + picture.getFileName(), picture);
-                }
-            }
-            Files.move(half, file, StandardCopyOption.REPLACE_EXISTING);
-        } finally {
-            Files.deleteIfExists(copy);
-            Files.deleteIfExists(half);
-        }
-    }
-
-    /** A copy of the journal as it stands, while others may be writing. */
-    private void copyLog(Path copy) {
-        try (Connection reading = SqliteJournal.reading(log);
-                Statement statement = reading.createStatement()) {
-            statement.execute("VACUUM INTO '" + copy.toString().replace("'", "''") + "'");
-        } catch (SQLException e) {
-            throw new JournalException("The logbook " + log + " could not be copied: " + SqlWork.plain(e) + ".", e);
-        }
-    }
-
-    private static void put(ZipOutputStream zip, String name, Path file) throws IOException {
-        zip.putNextEntry(new ZipEntry(name));
-        Files.copy(file, zip);
-        zip.closeEntry();
     }
 
     /** Clears away what a backup left behind that was cut off half made. */
@@ -223,7 +219,7 @@ public final class Backups {
                 Files.delete(file);
             }
         } catch (IOException e) {
-            throw new JournalException("The backups in " + folder + " cannot be tidied: " + e.getMessage() + ".", e);
+            throw new JournalException("The backups in " + folder + " cannot be tidied: " + Durable.why(e) + ".", e);
         }
     }
 
@@ -231,6 +227,7 @@ public final class Backups {
     private void prune() {
         LocalDate today = LocalDate.now(clock);
         Set<String> held = new HashSet<>();
+        int latest = 0;
         for (Kept kept : kept()) {
             LocalDate day = kept.made().toLocalDate();
             long age = today.toEpochDay() - day.toEpochDay();
@@ -239,12 +236,14 @@ public final class Backups {
                     : age <= WEEKLY_DAYS
                             ? day.get(IsoFields.WEEK_BASED_YEAR) + "w" + day.get(IsoFields.WEEK_OF_WEEK_BASED_YEAR)
                             : day.getYear() + "m" + day.getMonthValue();
-            if (age > MONTHLY_DAYS || !held.add(span)) {
+            boolean first = held.add(span);
+            latest++;
+            if (latest > LEAST && (age > MONTHLY_DAYS || !first)) {
                 try {
                     Files.delete(kept.file());
                 } catch (IOException e) {
                     throw new JournalException(
-                            "The old backup " + kept.file() + " could not be removed: " + e.getMessage() + ".", e);
+                            "The old backup " + kept.file() + " could not be removed: " + Durable.why(e) + ".", e);
                 }
             }
         }
@@ -256,19 +255,7 @@ public final class Backups {
      * @throws JournalException with a sentence when it is no backup, or a damaged one
      */
     public static Path unpack(Path backup, Path into) {
-        try (ZipFile zip = new ZipFile(backup.toFile())) {
-            ZipEntry entry = zip.getEntry(LOG);
-            if (entry == null) {
-                throw new JournalException(backup + " is no backup of Mussel. Nothing was changed.");
-            }
-            copy(zip, entry, into);
-            sound(backup, into);
-            return into;
-        } catch (ZipException e) {
-            throw new JournalException(backup + " is no backup of Mussel, or a damaged one. Nothing was changed.", e);
-        } catch (IOException e) {
-            throw new JournalException(backup + " cannot be read: " + e.getMessage() + ". Nothing was changed.", e);
-        }
+        return new BackupFile(backup).unpack(into);
     }
 
     /**
@@ -277,163 +264,171 @@ public final class Backups {
      * @throws JournalException with a sentence when it is no backup, or a damaged one
      */
     public static <T> T look(Path backup, Clock clock, Function<SqliteJournal, T> ask) {
+        Path aside = Scratch.folder();
+        try (SqliteJournal inside = SqliteJournal.open(unpack(backup, aside.resolve("log")), clock)) {
+            return ask.apply(inside);
+        } finally {
+            Scratch.remove(aside);
+        }
+    }
+
+    /** Puts the pictures of a backup beside the logbook; a bad one here gives way to a good one. Returns what is wrong with them. */
+    public List<String> bringPictures(Path backup) {
         try {
-            Path aside = Files.createTempDirectory("mussel-backup");
-            try (SqliteJournal inside = SqliteJournal.open(unpack(backup, aside.resolve(LOG)), clock)) {
-                return ask.apply(inside);
-            } finally {
-                remove(aside);
-            }
+            return restorePictures(backup);
         } catch (IOException e) {
-            throw new JournalException(backup + " cannot be looked into: " + e.getMessage() + ".", e);
+            throw new JournalException("The pictures of " + backup + " could not be kept: " + Durable.why(e) + ".", e);
         }
     }
 
-    private static void remove(Path folder) throws IOException {
-        try (Stream<Path> files = Files.walk(folder)) {
-            for (Path file : files.sorted(Comparator.reverseOrder()).toList()) {
-                Files.delete(file);
-            }
-        }
-    }
-
-    /** Puts the pictures of a backup beside the logbook; those that are there already stay. */
-    public void bringPictures(Path backup) {
-        try {
-            restorePictures(backup);
-        } catch (IOException e) {
-            throw new JournalException("The pictures of " + backup + " could not be kept: " + e.getMessage() + ".", e);
-        }
-    }
-
-    /** Puts the sheets of a backup into the data folder; those that are there already stay. */
+    /** Puts the sheets of a backup that can be read into the data folder; those that are there already stay. */
     public void bringSheets(Path backup) {
-        try {
-            restoreSheets(backup);
-        } catch (IOException e) {
-            throw new JournalException("The sheets of " + backup + " could not be kept: " + e.getMessage() + ".", e);
-        }
+        sheets(backup, true);
     }
 
     /** In sentences, what becomes of the yard's own sheets in a backup; nothing where it has none. */
     public List<String> says(Path backup) {
-        try (ZipFile zip = new ZipFile(backup.toFile())) {
-            return sheets.map(own -> own.says(zip)).orElse(List.of());
-        } catch (IOException e) {
-            throw new JournalException(backup + " cannot be read: " + e.getMessage() + ".", e);
-        }
+        return sheets(backup, false);
     }
 
-    private void restoreSheets(Path backup) throws IOException {
-        if (sheets.isPresent()) {
-            try (ZipFile zip = new ZipFile(backup.toFile())) {
-                for (ZipEntry entry : sheets.get().missing(zip)) {
-                    Path target = sheets.get().target(entry);
-                    Files.createDirectories(target.getParent());
-                    copy(zip, entry, target);
-                }
-            }
-        }
-    }
-
-    /** Copies one file out of a backup, whose sum must be right: a zip file is read without anybody comparing it. */
-    private static void copy(ZipFile zip, ZipEntry entry, Path into) throws IOException {
-        CRC32 sum = new CRC32();
-        try (InputStream in = new CheckedInputStream(zip.getInputStream(entry), sum)) {
-            Files.copy(in, into, StandardCopyOption.REPLACE_EXISTING);
-        }
-        if (sum.getValue() != entry.getCrc()) {
-            throw new ZipException("the sum of " + entry.getName() + " is wrong");
-        }
-    }
-
-    private static void sound(Path backup, Path unpacked) {
+    private List<String> sheets(Path backup, boolean bring) {
         try {
-            if (LogFile.inspect(unpacked) > 0) {
-                return;
-            }
-        } catch (JournalException e) {
-            throw new JournalException(
-                    backup + " holds no logbook this program reads, or a damaged one. Nothing was changed.", e);
+            return sheets.isEmpty() ? List.of() : new BackupFile(backup).sheets(sheets.get(), bring);
+        } catch (IOException e) {
+            throw new JournalException("The sheets of " + backup + " could not be kept: " + Durable.why(e) + ".", e);
         }
-        throw new JournalException(backup + " holds an empty journal. Nothing was changed.");
+    }
+
+    /**
+     * What became of a log that was put in the place of another.
+     *
+     * @param before where what was there is kept now; empty where nothing was
+     * @param says what else is to be told
+     */
+    public record Restored(Optional<Path> before, List<String> says) {
+        /** Keeps its own copy. */
+        public Restored {
+            says = List.copyOf(says);
+        }
     }
 
     /**
      * Puts a backup in place of the logbook, which must not be open anywhere. What is there now is backed up before; where it is too damaged
-     * for that, it is set aside as it is.
+     * for that, it is set aside as it is. Whatever ends it in between, one of the two lies there whole.
      *
-     * @return where what was there is kept now; empty where nothing was
      * @throws JournalException with a sentence when the backup is damaged or the logbook is open; nothing has changed then
      */
-    public Optional<Path> restore(Path backup) {
+    public Restored restore(Path backup) {
+        return replace(fresh -> new BackupFile(backup).unpack(fresh), () -> {
+            List<String> says = new ArrayList<>(restorePictures(backup));
+            sheets(backup, true);
+            return says;
+        });
+    }
+
+    /** Puts a log that was brought out of a damaged one in its place; the damaged one is set aside. */
+    public Restored putSalvaged(Path salvaged) {
+        return replace(
+                fresh -> {
+                    Files.copy(salvaged, fresh);
+                    Durable.sync(fresh);
+                },
+                List::of);
+    }
+
+    private interface Fresh {
+        void put(Path fresh) throws IOException;
+    }
+
+    private interface Beside {
+        List<String> bring() throws IOException;
+    }
+
+    private Restored replace(Fresh make, Beside beside) {
         Path fresh = log.resolveSibling(log.getFileName() + ".restored");
         try {
-            Files.createDirectories(log.getParent());
+            Durable.folders(log.getParent());
             FileChannel held = SqliteJournal.lock(log);
             try (held) {
-                unpack(backup, fresh);
+                Files.deleteIfExists(fresh);
+                make.put(fresh);
+                Durable.keepPrivate(fresh);
+                Durable.sync(fresh);
                 Optional<Path> before = Files.exists(log) ? Optional.of(putBy()) : Optional.empty();
-                restorePictures(backup);
-                restoreSheets(backup);
-                for (String ending : BESIDE) {
-                    Files.deleteIfExists(log.resolveSibling(log.getFileName() + ending));
-                }
-                Files.move(fresh, log, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
-                return before;
+                List<String> says = beside.bring();
+                Durable.replace(fresh, log);
+                LogFile.keepPrivate(log);
+                return new Restored(before, says);
             }
         } catch (IOException e) {
             throw new JournalException(
-                    "The backup could not be put in place: " + e.getMessage() + ". The logbook is as it was.", e);
+                    "The backup could not be put in place: " + Durable.why(e) + ". The logbook is as it was.", e);
         } finally {
             fresh.toFile().delete();
         }
     }
 
-    /** Keeps what is there now: as a backup, or, where it cannot be read any more, as the files it lies in. */
+    /**
+     * Keeps what is there now: as a backup, or, where it cannot be read any more, as the files it lies in. After it nothing waits in a write-ahead
+     * file, which would be played into what comes in its place.
+     */
     private Path putBy() throws IOException {
+        Path kept;
+        boolean readable = false;
         try {
-            LogFile.inspect(log);
-            return beside("before-restore");
+            LogFile.inspectWhole(log);
+            kept = beside("before-restore");
+            readable = true;
         } catch (JournalException unreadable) {
-            Path aside = log.resolveSibling(
-                    log.getFileName() + ".set-aside-" + LocalDateTime.now(clock).format(STAMP));
-            for (String ending : BESIDE) {
-                Path part = log.resolveSibling(log.getFileName() + ending);
-                if (Files.exists(part)) {
-                    Files.copy(part, aside.resolveSibling(aside.getFileName() + ending));
-                }
+            kept = setAside();
+        }
+        if (readable) {
+            settle();
+        }
+        for (String ending : BESIDE) {
+            Files.deleteIfExists(log.resolveSibling(log.getFileName() + ending));
+        }
+        Durable.syncFolder(log);
+        return kept;
+    }
+
+    /** Brings what waits in the write-ahead file into the log, so that the log alone is whole. */
+    private void settle() {
+        try (Connection writing = LogConnections.writing(log);
+                Statement statement = writing.createStatement();
+                ResultSet row = statement.executeQuery("PRAGMA wal_checkpoint(TRUNCATE)")) {
+            if (!row.next() || row.getInt(1) != 0) {
+                throw new IllegalStateException();
             }
-            Files.copy(log, aside);
-            return aside;
+        } catch (SQLException | IllegalStateException e) {
+            throw new JournalException(
+                    "The logbook " + log + " is being read by another program. Close that first.", e);
         }
     }
 
-    private void restorePictures(Path backup) throws IOException {
-        Path pictures = log.resolveSibling(log.getFileName() + ".pictures");
-        List<Path> shared = new ArrayList<>();
-        Path beside = backup.toAbsolutePath().resolveSibling("pictures");
-        if (Files.isDirectory(beside)) {
-            try (Stream<Path> files = Files.list(beside)) {
-                files.forEach(shared::add);
+    private Path setAside() throws IOException {
+        Path aside = log.resolveSibling(
+                log.getFileName() + ".set-aside-" + LocalDateTime.now(clock).format(STAMP));
+        for (String ending : List.of("-wal", "-shm", "")) {
+            Path part = log.resolveSibling(log.getFileName() + ending);
+            Path copy = aside.resolveSibling(aside.getFileName() + ending);
+            if (Files.exists(part)) {
+                Durable.write(copy, out -> Files.copy(part, out));
             }
         }
-        try (ZipFile zip = new ZipFile(backup.toFile())) {
-            for (ZipEntry entry :
-                    zip.stream().filter(e -> e.getName().startsWith(PICTURES)).toList()) {
-                Path name = Path.of(entry.getName()).getFileName();
-                Files.createDirectories(pictures);
-                if (!Files.exists(pictures.resolve(name))) {
-                    copy(zip, entry, pictures.resolve(name));
-                }
+        return aside;
+    }
+
+    private List<String> restorePictures(Path backup) throws IOException {
+        PictureFolder here = PictureFolder.beside(log);
+        List<String> says = new ArrayList<>(new BackupFile(backup).bringPictures(here));
+        PictureFolder shared = PictureFolder.in(backup.toAbsolutePath().resolveSibling("pictures"));
+        for (Path picture : shared.sound()) {
+            String name = picture.getFileName().toString();
+            if (!here.has(name)) {
+                here.put(name, Files.readAllBytes(picture));
             }
         }
-        for (Path picture : shared) {
-            Files.createDirectories(pictures);
-            Path target = pictures.resolve(picture.getFileName());
-            if (!Files.exists(target)) {
-                Files.copy(picture, target);
-            }
-        }
+        return says;
     }
 }

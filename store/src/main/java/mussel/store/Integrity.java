@@ -9,11 +9,15 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.IntPredicate;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.JournalException;
+import mussel.exchange.file.Durable;
 
 /**
  * What a full check of a logbook found.
@@ -22,50 +26,127 @@ import mussel.core.job.JournalException;
  * @param entries how many entries
  * @param pictures how many pictures they name
  * @param stale jobs whose derived lines must be made anew; the next start does
+ * @param chained since when and from which entry on the entries were chained as they were made, in a sentence; empty where that is always
  * @param troubles what is wrong, in sentences; empty where all is sound
  */
-public record Integrity(int jobs, long entries, int pictures, int stale, List<String> troubles) {
+public record Integrity(int jobs, long entries, int pictures, int stale, String chained, List<String> troubles) {
     /** Keeps its own copy. */
     public Integrity {
         troubles = List.copyOf(troubles);
     }
 
     /**
-     * Checks the file, every entry, every job, every picture. Reads only.
+     * Checks the file, its tables, the chain of every job, every entry, every picture. Reads only.
      *
      * @throws JournalException when it cannot be read at all
      */
     public static Integrity of(Path log, Clock clock) {
+        return of(log, clock, Optional.empty());
+    }
+
+    /**
+     * The same with what was derived from the journal held against what it gives.
+     *
+     * @param refile derives everything once more, on a journal that has nothing derived
+     */
+    public static Integrity of(Path log, Clock clock, Consumer<SqliteJournal> refile) {
+        return of(log, clock, Optional.of(refile));
+    }
+
+    private static Integrity of(Path named, Clock clock, Optional<Consumer<SqliteJournal>> refile) {
+        Path log = LogFile.real(named);
         List<String> troubles = new ArrayList<>();
-        try (Connection reading = SqliteJournal.reading(log.toAbsolutePath())) {
-            new Rows(reading, new SqlWork(true))
-                    .query("PRAGMA integrity_check", row -> row.getString(1)).stream()
-                            .filter(says -> !says.equals("ok"))
-                            .forEach(says -> troubles.add("The file is damaged: " + says));
-        } catch (SQLException e) {
-            throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
-        }
-        Set<String> pictures = new HashSet<>();
-        int jobs = 0;
-        long entries = 0;
         try (SqliteJournal journal = SqliteJournal.read(log, clock)) {
+            file(log, troubles);
+            troubles.addAll(Schema.differs(log, clock));
+            chain(log, troubles);
+            Set<String> pictures = new HashSet<>();
+            int jobs = 0;
+            long entries = 0;
             for (int job : journal.numbers()) {
                 jobs++;
-                try {
-                    List<Entry> of = journal.entries(job);
-                    entries += of.size();
-                    of.stream()
-                            .map(Entry::fact)
-                            .filter(Fact.Pictured.class::isInstance)
-                            .forEach(p -> pictures.add(((Fact.Pictured) p).file()));
-                    Job.of(of);
-                } catch (RuntimeException e) {
-                    troubles.add("Job " + job + " cannot be read: " + e.getMessage());
-                }
+                List<Entry> of = journal.entries(job);
+                entries += of.size();
+                read(job, of, troubles);
+                of.stream()
+                        .map(Entry::fact)
+                        .filter(Fact.Pictured.class::isInstance)
+                        .forEach(p -> pictures.add(((Fact.Pictured) p).file()));
             }
             int stale = journal.book().stale().size();
             pictures(log, pictures, troubles);
-            return new Integrity(jobs, entries, pictures.size(), stale, troubles);
+            if (troubles.isEmpty()) {
+                refile.ifPresent(again -> Derived.compare(log, clock, again, troubles::add));
+            }
+            return new Integrity(jobs, entries, pictures.size(), stale, chained(log), troubles);
+        }
+    }
+
+    /**
+     * Follows the chains beside the work, on whatever thread it is called.
+     *
+     * @param goOn told how many jobs were followed, now and then; may take its time, and false stops
+     * @return what is wrong, in sentences
+     */
+    public static List<String> chains(Path log, IntPredicate goOn) {
+        List<String> troubles = new ArrayList<>();
+        try (Connection reading = LogConnections.reading(LogFile.real(log))) {
+            reading.setAutoCommit(false);
+            ChainCheck.of(reading, troubles::add, goOn);
+            return troubles;
+        } catch (SQLException e) {
+            throw new JournalException("The logbook could not be checked: " + SqlWork.plain(e) + ".", e);
+        }
+    }
+
+    private static void file(Path log, List<String> troubles) {
+        try (Connection reading = LogConnections.reading(log)) {
+            long damages = new Rows(reading, SqlWork.reading())
+                    .query("PRAGMA integrity_check(100)", row -> row.getString(1)).stream()
+                            .filter(says -> !says.equals("ok"))
+                            .count();
+            if (damages > 0) {
+                troubles.add("The file is damaged in " + (damages == 100 ? "a hundred or more" : damages)
+                        + (damages == 1 ? " place" : " places")
+                        + ". Take the last backup, or bring out what is whole with mussel salvage.");
+            }
+        } catch (SQLException e) {
+            throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
+        }
+    }
+
+    private static void chain(Path log, List<String> troubles) {
+        troubles.addAll(chains(log, jobs -> true));
+    }
+
+    private static String chained(Path log) {
+        try (Connection reading = LogConnections.reading(log)) {
+            return new Rows(reading, SqlWork.reading())
+                            .query(
+                                    "SELECT chained_at, chained_from FROM log WHERE chained_from > 0",
+                                    row -> "Entries up to number " + row.getLong(2) + " were made before "
+                                            + row.getString(1)
+                                            + ", when the chain was begun: what happened to them earlier cannot be told.")
+                            .stream()
+                            .findFirst()
+                            .orElse("");
+        } catch (SQLException e) {
+            throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
+        }
+    }
+
+    private static void read(int job, List<Entry> entries, List<String> troubles) {
+        entries.stream()
+                .filter(e -> e.fact() instanceof Fact.Unread)
+                .forEach(e -> troubles.add("Job " + job + ", entry " + e.seq()
+                        + ": it is not understood and counts for nothing: "
+                        + ((Fact.Unread) e.fact()).why() + "."));
+        try {
+            Job.of(entries);
+        } catch (JournalException e) {
+            troubles.add(e.getMessage());
+        } catch (RuntimeException e) {
+            troubles.add("Job " + job + ": its entries do not fit together.");
         }
     }
 
@@ -80,7 +161,7 @@ public record Integrity(int jobs, long entries, int pictures, int stale, List<St
                     troubles.add("The picture " + name + " is not what was put in. A backup may have it.");
                 }
             } catch (IOException e) {
-                troubles.add("The picture " + name + " cannot be read: " + e.getMessage() + ".");
+                troubles.add("The picture " + name + " cannot be read: " + Durable.why(e) + ".");
             }
         }
     }

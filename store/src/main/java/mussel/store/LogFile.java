@@ -12,12 +12,14 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.List;
 import mussel.core.job.JournalException;
+import mussel.exchange.file.Durable;
 
 /** Looks at a log file before anyone opens it for work: is it one of ours, sound, and not newer than this program? Changes nothing. */
 final class LogFile {
     static final int APPLICATION_ID = 1297437516;
-    static final int SCHEMA_VERSION = 6;
+    static final int SCHEMA_VERSION = 7;
 
     private static final String MAGIC = "SQLite format 3\0";
     private static final int HEADER = 100;
@@ -27,14 +29,56 @@ final class LogFile {
 
     private LogFile() {}
 
+    /** Where a log really lies: links are followed, so that whoever comes by another name meets the same lock and the same files beside. */
+    static Path real(Path file) {
+        try {
+            if (Files.exists(file)) {
+                return file.toRealPath();
+            }
+            if (Files.isSymbolicLink(file)) {
+                Path target = file.toAbsolutePath().resolveSibling(Files.readSymbolicLink(file));
+                return target.normalize();
+            }
+            Path folder = Durable.folderOf(file);
+            return Files.exists(folder) ? folder.toRealPath().resolve(file.getFileName()) : file.toAbsolutePath();
+        } catch (IOException e) {
+            throw new JournalException("The logbook " + file + " cannot be found: " + Durable.why(e) + ".", e);
+        }
+    }
+
+    /** A log and what lies beside it belong to their owner alone. */
+    static void keepPrivate(Path file) {
+        for (String ending : List.of("", "-wal", "-shm", ".lock", ".pictures", ".backups")) {
+            Path part = file.resolveSibling(file.getFileName() + ending);
+            if (Files.exists(part)) {
+                Durable.keepPrivate(part);
+            }
+        }
+    }
+
     /** The schema version found; 0 for a file yet to be made. Refuses with a sentence what is not a log of ours. */
     static int inspect(Path file) {
+        return inspect(file, QUICK_CHECK_UP_TO);
+    }
+
+    /** The same, with the file checked whatever its size. */
+    static int inspectWhole(Path file) {
+        return inspect(file, Long.MAX_VALUE);
+    }
+
+    private static int inspect(Path file, long checkUpTo) {
         try {
-            if (!Files.exists(file) || Files.size(file) == 0) {
+            if (!Files.exists(file)) {
                 return 0;
             }
             if (Files.isDirectory(file)) {
                 throw refuse(file, "is a folder. Name a file");
+            }
+            if (!Files.isRegularFile(file)) {
+                throw refuse(file, "is no plain file. Name one");
+            }
+            if (Files.size(file) == 0) {
+                return 0;
             }
             byte[] header = header(file);
             if (header.length < HEADER
@@ -52,10 +96,12 @@ final class LogFile {
                         "was written by a newer Mussel (its version is " + version + ", this program knows "
                                 + SCHEMA_VERSION + "). Start the newer one; the file was left as it is");
             }
-            quickCheck(file);
+            if (Files.size(file) <= checkUpTo) {
+                quickCheck(file);
+            }
             return version;
         } catch (IOException e) {
-            throw new JournalException("The logbook " + file + " cannot be read: " + e.getMessage() + ".", e);
+            throw new JournalException("The logbook " + file + " cannot be read: " + Durable.why(e) + ".", e);
         }
     }
 
@@ -78,31 +124,31 @@ final class LogFile {
         return Files.exists(wal) && Files.size(wal) > 0;
     }
 
-    /** SQLite's own check, on files small enough that nobody waits for it; through a connection that cannot write. */
+    /** SQLite's own check, at the opening of files small enough that nobody waits for it; through a connection that cannot write. */
     private static void quickCheck(Path file) throws IOException {
-        if (Files.size(file) > QUICK_CHECK_UP_TO) {
-            return;
-        }
         String mode = hasPendingLog(file) ? "?mode=ro" : "?immutable=1";
         try (Connection db = DriverManager.getConnection("jdbc:sqlite:" + file.toUri() + mode);
                 Statement statement = db.createStatement();
                 ResultSet result = statement.executeQuery("PRAGMA quick_check(1)")) {
             String verdict = result.next() ? result.getString(1) : "no answer";
             if (!"ok".equals(verdict)) {
-                throw refuse(file, "is damaged (" + verdict + "). It was left as it is; take the last backup");
+                throw refuse(
+                        file,
+                        "is damaged. It was left as it is; take the last backup, or mussel salvage brings out what is whole");
             }
         } catch (SQLException e) {
             throw new JournalException(
                     "The logbook " + file
-                            + " is damaged and cannot be read. It was left as it is; take the last backup.",
+                            + " is damaged and cannot be read. It was left as it is; take the last backup, or mussel salvage brings out what is whole.",
                     e);
         }
     }
 
     /** A channel on the lock beside the file, for {@link FileChannel#tryLock()}. */
     static FileChannel lockChannel(Path file) throws IOException {
-        return FileChannel.open(
-                file.resolveSibling(file.getFileName() + ".lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+        Path lock = file.resolveSibling(file.getFileName() + ".lock");
+        Durable.begin(lock);
+        return FileChannel.open(lock, StandardOpenOption.READ, StandardOpenOption.WRITE);
     }
 
     private static JournalException refuse(Path file, String why) {

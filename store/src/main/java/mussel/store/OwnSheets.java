@@ -6,9 +6,12 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipFile;
 import mussel.core.job.JournalException;
+import mussel.core.measure.Problem;
+import mussel.exchange.file.Durable;
+import mussel.exchange.parts.CatalogueFiles;
+import mussel.exchange.sheet.SheetFiles;
+import mussel.exchange.verdict.KnowledgeFiles;
 
 /** The sheets a yard keeps of its own in its data folder, on their way into a backup and out of it. */
 final class OwnSheets {
@@ -34,7 +37,7 @@ final class OwnSheets {
                     .sorted()
                     .toList();
         } catch (IOException e) {
-            throw new JournalException("The sheets in " + folder + " cannot be listed: " + e.getMessage() + ".", e);
+            throw new JournalException("The sheets in " + folder + " cannot be listed: " + Durable.why(e) + ".", e);
         }
     }
 
@@ -47,32 +50,40 @@ final class OwnSheets {
         return PREFIX + name(file);
     }
 
-    private static boolean isSheet(ZipEntry entry) {
-        return entry.getName().startsWith(PREFIX)
-                && NAME.matcher(entry.getName().substring(PREFIX.length())).matches();
+    /** Whether a backup may hold that: no name of it leads out of the folder. */
+    static boolean isSheet(String entry) {
+        return entry.startsWith(PREFIX) && NAME.matcher(name(entry)).matches();
     }
 
-    /** Where a sheet of a backup goes. */
-    Path target(ZipEntry entry) {
-        return folder.resolve(entry.getName().substring(PREFIX.length()));
+    /** What a sheet of a backup is called in the folder. */
+    static String name(String entry) {
+        return entry.substring(PREFIX.length());
     }
 
-    /** The sheets of a backup that are not here. */
-    List<? extends ZipEntry> missing(ZipFile zip) {
-        return zip.stream()
-                .filter(OwnSheets::isSheet)
-                .filter(e -> !Files.exists(target(e)))
-                .toList();
+    /** Holds a sheet of a backup against what is here, brings it where that is wanted and it can be read, and says what becomes of it. */
+    String meet(String entry, byte[] content, boolean bring) throws IOException {
+        String name = name(entry);
+        Path target = folder.resolve(name);
+        if (Files.exists(target)) {
+            return "Sheet " + name + ": the one that is here stays.";
+        }
+        List<Problem> problems = problems(name, content);
+        if (!problems.isEmpty()) {
+            return "Sheet " + name + ": left out; it " + problems.get(0).problem() + ".";
+        }
+        if (bring) {
+            Durable.folders(target.getParent());
+            Durable.write(target, out -> out.write(content));
+        }
+        return "Sheet " + name + ": comes in; it counts from the next start on.";
     }
 
-    /** What becomes of the sheets of a backup. */
-    List<String> says(ZipFile zip) {
-        return zip.stream()
-                .filter(OwnSheets::isSheet)
-                .map(e -> "Sheet " + e.getName().substring(PREFIX.length())
-                        + (Files.exists(target(e))
-                                ? ": the one that is here stays."
-                                : ": comes in; it counts from the next start on."))
-                .toList();
+    private static List<Problem> problems(String name, byte[] content) {
+        return switch (name) {
+            case "yard.yaml" -> SheetFiles.yard(content).problems();
+            case "catalogue.yaml" -> CatalogueFiles.read(content).problems();
+            case "knowledge.yaml" -> KnowledgeFiles.overrides(content).problems();
+            default -> SheetFiles.family(content).problems();
+        };
     }
 }

@@ -3,13 +3,19 @@ package mussel.store;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
 import java.util.HexFormat;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import mussel.core.job.JournalException;
+import mussel.exchange.file.Durable;
+import mussel.exchange.file.InFile;
 
 /**
  * Pictures beside a logbook, each named by the SHA-256 of its content: the same picture is kept once, and a name in the journal can never
@@ -19,6 +25,7 @@ public final class PictureFolder {
     /** The largest picture taken in (bytes). */
     public static final long MOST_BYTES = 40L * 1024 * 1024;
 
+    private static final Pattern NAME = Pattern.compile("[0-9a-f]{64}\\.(?:jpg|jpeg|png|gif)");
     private static final Set<String> KINDS = Set.of("jpg", "jpeg", "png", "gif");
 
     private final Path folder;
@@ -44,24 +51,58 @@ public final class PictureFolder {
             throw new JournalException(name + " is no picture Mussel can show: it takes JPEG, PNG and GIF.");
         }
         try {
-            if (Files.size(picture) > MOST_BYTES) {
-                throw new JournalException(
-                        name + " is " + Files.size(picture) / (1024 * 1024) + " MB; a picture may have "
-                                + MOST_BYTES / (1024 * 1024) + " MB. Make it smaller and put it in again.");
+            Optional<String> refused = InFile.refused(picture, MOST_BYTES);
+            if (refused.isPresent()) {
+                throw new JournalException(name + " " + refused.get() + ". Nothing was put in.");
             }
             byte[] content = Files.readAllBytes(picture);
             String kept = hash(content) + "." + kind;
-            Path target = folder.resolve(kept);
-            if (!Files.exists(target)) {
-                Files.createDirectories(folder);
-                Path half = Files.createTempFile(folder, "half", ".tmp");
-                Files.write(half, content);
-                Files.move(half, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            if (!has(kept)) {
+                put(kept, content);
             }
             return kept;
         } catch (IOException e) {
-            throw new JournalException(name + " could not be kept: " + e.getMessage() + ".", e);
+            throw new JournalException(name + " could not be kept: " + Durable.why(e) + ".", e);
         }
+    }
+
+    /** Whether the picture of that name is here, and still what its name says. */
+    boolean has(String name) throws IOException {
+        return Files.isRegularFile(at(name)) && unchanged(at(name));
+    }
+
+    /** Puts content under a name; false, with nothing changed, where the name is not that of the content. */
+    boolean put(String name, byte[] content) throws IOException {
+        if (!name.startsWith(hash(content) + ".")) {
+            return false;
+        }
+        Durable.folders(folder);
+        Durable.write(at(name), out -> out.write(content));
+        return true;
+    }
+
+    /** The pictures there are that still are what their names say. */
+    List<Path> sound() throws IOException {
+        if (!Files.isDirectory(folder)) {
+            return List.of();
+        }
+        List<Path> sound = new ArrayList<>();
+        try (Stream<Path> files = Files.list(folder)) {
+            for (Path file : files.filter(
+                            f -> NAME.matcher(f.getFileName().toString()).matches())
+                    .sorted()
+                    .toList()) {
+                if (unchanged(file)) {
+                    sound.add(file);
+                }
+            }
+        }
+        return sound;
+    }
+
+    /** The pictures that a folder of automatic backups shares. */
+    static PictureFolder in(Path folder) {
+        return new PictureFolder(folder);
     }
 
     /** Where a picture of that name lies. */

@@ -1,15 +1,29 @@
 package mussel.store;
 
+import java.io.IOException;
 import java.sql.SQLException;
 import mussel.core.job.JournalException;
+import mussel.exchange.file.Durable;
 import org.sqlite.SQLiteException;
 
 /** Runs work on the database and says in a sentence why it failed. */
 final class SqlWork {
     private final boolean readOnly;
+    private final Runnable guard;
 
-    SqlWork(boolean readOnly) {
+    /** Work that reads. */
+    static SqlWork reading() {
+        return new SqlWork(true, () -> {});
+    }
+
+    /**
+     * Work on a log.
+     *
+     * @param guard asked before anything is written; throws a JournalException where it may not be
+     */
+    SqlWork(boolean readOnly, Runnable guard) {
         this.readOnly = readOnly;
+        this.guard = guard;
     }
 
     interface Work<T> {
@@ -24,6 +38,7 @@ final class SqlWork {
         if (readOnly) {
             throw new JournalException("The logbook is open for reading only. Nothing was written.");
         }
+        guard.run();
         try {
             return work.run();
         } catch (JournalException e) {
@@ -51,13 +66,26 @@ final class SqlWork {
             if (t instanceof SQLiteException sqlite) {
                 return switch (sqlite.getResultCode()) {
                     case SQLITE_FULL -> "the disk is full";
-                    case SQLITE_READONLY, SQLITE_PERM, SQLITE_CANTOPEN -> "the file may not be written";
-                    case SQLITE_BUSY, SQLITE_LOCKED -> "another program holds the file";
-                    case SQLITE_CORRUPT, SQLITE_NOTADB -> "the file is damaged";
-                    default -> sqlite.getResultCode().message;
+                    case SQLITE_READONLY, SQLITE_READONLY_DIRECTORY, SQLITE_PERM -> "it may not be written by you";
+                    case SQLITE_CANTOPEN -> "it cannot be opened, or its folder may not be written by you";
+                    case SQLITE_BUSY, SQLITE_LOCKED, SQLITE_BUSY_SNAPSHOT, SQLITE_BUSY_RECOVERY ->
+                        "another program holds the file";
+                    case SQLITE_CORRUPT, SQLITE_NOTADB, SQLITE_CORRUPT_SEQUENCE, SQLITE_CORRUPT_VTAB ->
+                        "the file is damaged";
+                    case SQLITE_IOERR_WRITE, SQLITE_IOERR_FSYNC, SQLITE_IOERR_SHMSIZE, SQLITE_IOERR_TRUNCATE ->
+                        "the disk did not take it";
+                    case SQLITE_CONSTRAINT, SQLITE_CONSTRAINT_TRIGGER, SQLITE_CONSTRAINT_PRIMARYKEY ->
+                        "it does not fit what is there";
+                    default ->
+                        sqlite.getResultCode().name().startsWith("SQLITE_IOERR")
+                                ? "the disk could not be read"
+                                : "the database refused it";
                 };
             }
+            if (t instanceof IOException io) {
+                return Durable.why(io);
+            }
         }
-        return e.getMessage();
+        return "the details are in the program's own log";
     }
 }

@@ -3,14 +3,13 @@ package mussel.store;
 import java.io.IOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.OverlappingFileLockException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
+import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -24,16 +23,18 @@ import mussel.core.book.LogBook;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
+import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
+import mussel.exchange.file.Durable;
 import mussel.exchange.job.FactJson;
+import mussel.exchange.log.Chain;
+import mussel.exchange.log.FactText;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
-import org.jdbi.v3.core.statement.PreparedBatch;
-import org.sqlite.SQLiteConfig;
 
 /**
  * The journal in one SQLite file, write-ahead logged and synced at each entry: an entry whose call has returned survives a pulled
@@ -41,24 +42,31 @@ import org.sqlite.SQLiteConfig;
  */
 public final class SqliteJournal implements Journal {
     private static final String READ = "SELECT seq, job, at, by, fact FROM entry";
+    /** Numbers up to here stay as they are when a log comes into an empty one; larger ones leave too little room after them. */
+    private static final long MOST_KEPT = 1_000_000_000L;
 
     private final Path file;
     private final Connection connection;
     private final Optional<FileChannel> lock;
     private final Clock clock;
     private final SqlWork work;
+    private final Optional<LogIdentity> identity;
     private final SqliteBenchLines benchLines;
     private final SqliteLogBook book;
     private final Map<String, String> settings;
     private String whyReadOnly = "";
+    private String told = "";
     private Handle mapped;
+    private Optional<KeptAside> kept = Optional.empty();
 
-    private SqliteJournal(Path file, Connection connection, Optional<FileChannel> lock, SqlWork work, Clock clock) {
+    private SqliteJournal(
+            Path file, Connection connection, Optional<FileChannel> lock, Optional<LogIdentity> identity, Clock clock) {
         this.file = file;
         this.connection = connection;
         this.lock = lock;
         this.clock = clock;
-        this.work = work;
+        this.identity = identity;
+        this.work = new SqlWork(identity.isEmpty(), () -> identity.ifPresent(LogIdentity::check));
         this.benchLines = new SqliteBenchLines(connection, work);
         this.book = new SqliteLogBook(file, connection, work, benchLines);
         this.settings = work.read(this::readSettings);
@@ -90,17 +98,25 @@ public final class SqliteJournal implements Journal {
      * @throws JournalException with a sentence: open elsewhere, damaged, newer than this program, not writable
      */
     public static SqliteJournal open(Path file, Clock clock) {
-        Path path = file.toAbsolutePath();
+        Path path = LogFile.real(file);
         FileChannel lock = lock(path);
         try {
+            String told = WriteAhead.check(path, lock, clock);
             int version = LogFile.inspect(path);
+            LogFile.keepPrivate(path);
             if (version < LogFile.SCHEMA_VERSION) {
                 if (version > 0) {
                     Backups.of(path, clock).beside("before-version-" + LogFile.SCHEMA_VERSION);
                 }
-                migrate(path);
+                migrate(path, clock);
             }
-            return new SqliteJournal(path, writing(path), Optional.of(lock), new SqlWork(false), clock);
+            Connection connection = LogConnections.writing(path);
+            LogIdentity identity = identity(path, connection);
+            WriteAhead.note(lock, identity);
+            SqliteJournal journal =
+                    new SqliteJournal(path, connection, Optional.of(lock), Optional.of(identity), clock);
+            journal.told = told;
+            return journal;
         } catch (RuntimeException e) {
             closeQuietly(lock, e);
             throw e;
@@ -113,7 +129,7 @@ public final class SqliteJournal implements Journal {
      * @throws JournalException with a sentence when there is nothing to read
      */
     public static SqliteJournal read(Path file, Clock clock) {
-        Path path = file.toAbsolutePath();
+        Path path = LogFile.real(file);
         int version = LogFile.inspect(path);
         if (version == 0) {
             throw new JournalException("There is no logbook " + path + " yet.");
@@ -122,7 +138,21 @@ public final class SqliteJournal implements Journal {
             throw new JournalException("The logbook " + path
                     + " is of an earlier Mussel. Open it once in the window, which brings it up to date.");
         }
-        return new SqliteJournal(path, reading(path), Optional.empty(), new SqlWork(true), clock);
+        return new SqliteJournal(path, LogConnections.reading(path), Optional.empty(), Optional.empty(), clock);
+    }
+
+    private static LogIdentity identity(Path path, Connection connection) {
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("SELECT id FROM log WHERE nr = 1")) {
+            if (!row.next()) {
+                throw new JournalException(
+                        "The logbook " + path
+                                + " has lost its own id: another hand took it out. mussel salvage makes a logbook that is whole; its backups are whole too.");
+            }
+            return new LogIdentity(path, row.getString(1));
+        } catch (SQLException | IOException e) {
+            throw LogConnections.unopened(path, e);
+        }
     }
 
     /**
@@ -130,8 +160,8 @@ public final class SqliteJournal implements Journal {
      * settings are the exception: they are known only to the journal that keeps them.
      */
     public <T> T aside(Function<SqliteJournal, T> ask) {
-        Connection own = readOnly() ? reading(file) : writing(file);
-        try (SqliteJournal beside = new SqliteJournal(file, own, Optional.empty(), work, clock)) {
+        Connection own = readOnly() ? LogConnections.reading(file) : LogConnections.writing(file);
+        try (SqliteJournal beside = new SqliteJournal(file, own, Optional.empty(), identity, clock)) {
             return ask.apply(beside);
         }
     }
@@ -139,7 +169,7 @@ public final class SqliteJournal implements Journal {
     /** Takes the right to write to a log until the channel is closed. */
     static FileChannel lock(Path file) {
         try {
-            Files.createDirectories(file.getParent());
+            Durable.folders(file.getParent());
             FileChannel channel = LogFile.lockChannel(file);
             try {
                 if (channel.tryLock() != null) {
@@ -153,7 +183,7 @@ public final class SqliteJournal implements Journal {
             throw openElsewhere(file, null);
         } catch (IOException e) {
             throw new JournalException(
-                    "The folder of the logbook " + file + " cannot be written: " + e.getMessage()
+                    "The folder of the logbook " + file + " cannot be written: " + Durable.why(e)
                             + ". Choose another with --log.",
                     e);
         }
@@ -212,103 +242,70 @@ public final class SqliteJournal implements Journal {
         }
     }
 
-    private static void migrate(Path file) {
+    static void migrate(Path file, Clock clock) {
         try {
+            Durable.begin(file);
             Flyway.configure(SqliteJournal.class.getClassLoader())
-                    .dataSource("jdbc:sqlite:" + file, "", "")
+                    .dataSource("jdbc:sqlite:" + file.toUri(), "", "")
                     .locations("classpath:mussel/store/migration")
+                    .javaMigrations(new ChainMigration(clock.instant()))
                     .load()
                     .migrate();
-        } catch (FlywayException e) {
+        } catch (FlywayException | IOException e) {
             throw new JournalException(
-                    "The logbook " + file + " could not be brought up to date: " + e.getMessage(), e);
+                    "The logbook " + file + " could not be brought up to date: " + SqlWork.plain(e)
+                            + ". It is as it was.",
+                    e);
         }
-    }
-
-    /**
-     * A connection that cannot write. Where even the files beside the log cannot be made, as on a full disk or a share for reading, the log
-     * is read as it lies, unless entries wait in its write-ahead file.
-     */
-    static Connection reading(Path file) {
-        try {
-            Connection connection = connect("jdbc:sqlite:" + file.toUri() + "?mode=ro", new SQLiteConfig(), file);
-            try (Statement probe = connection.createStatement()) {
-                probe.executeQuery("SELECT count(*) FROM sqlite_master").close();
-                return connection;
-            } catch (SQLException e) {
-                connection.close();
-                if (LogFile.hasPendingLog(file)) {
-                    throw e;
-                }
-                return connect("jdbc:sqlite:" + file.toUri() + "?immutable=1", new SQLiteConfig(), file);
-            }
-        } catch (SQLException | IOException e) {
-            throw unopened(file, e);
-        }
-    }
-
-    /** A connection for work. A transaction says when it begins that it will write: beside another writer it waits then, and does not fail later. */
-    private static Connection writing(Path file) {
-        SQLiteConfig config = new SQLiteConfig();
-        config.setTransactionMode(SQLiteConfig.TransactionMode.IMMEDIATE);
-        Connection connection = connect("jdbc:sqlite:" + file, config, file);
-        try (Statement pragma = connection.createStatement()) {
-            pragma.execute("PRAGMA journal_mode = WAL");
-            pragma.execute("PRAGMA synchronous = FULL");
-            return connection;
-        } catch (SQLException e) {
-            throw unopened(file, e);
-        }
-    }
-
-    private static Connection connect(String url, SQLiteConfig config, Path file) {
-        try {
-            Connection connection = DriverManager.getConnection(url, config.toProperties());
-            try (Statement pragma = connection.createStatement()) {
-                pragma.execute("PRAGMA busy_timeout = 5000");
-            }
-            return connection;
-        } catch (SQLException e) {
-            throw unopened(file, e);
-        }
-    }
-
-    private static JournalException unopened(Path file, Exception e) {
-        return new JournalException("The logbook " + file + " cannot be opened: " + SqlWork.plain(e) + ".", e);
     }
 
     @Override
     public Entry open(LegRef leg, String by) {
-        return work.write(() -> handle().inTransaction(h -> {
-            int job = h.createQuery("SELECT coalesce(max(job), 0) + 1 FROM entry")
-                    .mapTo(Integer.class)
-                    .one();
-            return insert(h, job, by, new Fact.Opened(leg));
-        }));
+        return entering(Optional.empty(), by, List.of(new Fact.Opened(leg))).get(0);
     }
 
     @Override
     public Entry append(int job, String by, Fact fact) {
-        return work.write(() -> handle().inTransaction(h -> insert(h, job, by, fact)));
+        return append(job, by, List.of(fact)).get(0);
     }
 
     @Override
     public List<Entry> append(int job, String by, List<Fact> facts) {
-        return work.write(() -> handle().inTransaction(h ->
-                facts.stream().map(fact -> insert(h, job, by, fact)).toList()));
+        return entering(Optional.of(job), by, facts);
     }
 
-    private Entry insert(Handle h, int job, String by, Fact fact) {
-        Instant at = clock.instant();
-        long seq = h.createUpdate("INSERT INTO entry (job, at, by, fact) VALUES (:job, :at, :by, :fact)")
-                .bind("job", job)
-                .bind("at", at.toString())
-                .bind("by", by)
-                .bind("fact", FactJson.write(fact))
-                .executeAndReturnGeneratedKeys("seq")
-                .mapTo(Long.class)
+    private List<Entry> entering(Optional<Integer> to, String by, List<Fact> facts) {
+        try {
+            return work.write(() -> handle().inTransaction(h -> {
+                int job = to.orElseGet(() -> nextJob(h));
+                EntryWriter writer = new EntryWriter(h);
+                Instant at = clock.instant();
+                List<Entry> made = facts.stream()
+                        .map(fact -> writer.add(job, at, by, fact))
+                        .toList();
+                writer.finish();
+                return made;
+            }));
+        } catch (AdriftException e) {
+            throw keptAside().keep(e, to.orElseGet(() -> work.read(() -> nextJob(handle()))), by, facts);
+        }
+    }
+
+    /** After the largest number a Mussel gives; one that a hand wrote beyond it is passed over. */
+    private static int nextJob(Handle h) {
+        return h.createQuery("SELECT coalesce(max(job), 0) + 1 FROM entry WHERE job < :most")
+                .bind("most", EntryWriter.MOST_JOB)
+                .mapTo(Integer.class)
                 .one();
-        return new Entry(seq, job, at, by, fact);
+    }
+
+    private KeptAside keptAside() {
+        if (kept.isEmpty()) {
+            KeptAside aside = new KeptAside(file, clock, this::entries);
+            aside.begin(connection);
+            kept = Optional.of(aside);
+        }
+        return kept.get();
     }
 
     @Override
@@ -353,52 +350,56 @@ public final class SqliteJournal implements Journal {
     }
 
     @Override
-    public void bring(Consumer<Consumer<Brought>> jobs) {
+    public void bring(Map<String, String> brought, Consumer<Consumer<Brought>> jobs) {
         work.write(() -> {
             handle().useTransaction(h -> {
                 Bringing into = new Bringing(h);
                 jobs.accept(into::add);
-                into.write();
+                into.writer.finish();
+                into.writer.jobs().forEach(this::readBack);
+                brought.forEach((key, value) -> keep(h, key, value));
             });
+            settings.putAll(brought);
             return null;
         });
     }
 
+    /** What came in must be what the next start reads: a whole job, with as many entries as its head says. */
+    private void readBack(int job) {
+        List<Entry> entries = entries(job);
+        long wanted = handle().createQuery("SELECT entries FROM head WHERE job = ?")
+                .bind(0, job)
+                .mapTo(Long.class)
+                .one();
+        if (entries.size() != wanted || Job.of(entries).id() != job) {
+            throw new JournalException("Job " + job + " would not be whole once it is in. Nothing was taken in.");
+        }
+    }
+
     /** Entries on their way in: written a few thousand at a time, so that a log of any size goes through. */
     private static final class Bringing {
-        private static final int AT_ONCE = 4_000;
-
-        private final PreparedBatch batch;
+        private final EntryWriter writer;
         private final boolean keepNumbers;
-        private long next;
 
         Bringing(Handle h) {
-            long last = h.createQuery("SELECT coalesce(max(seq), 0) FROM entry")
-                    .mapTo(Long.class)
-                    .one();
-            batch = h.prepareBatch("INSERT INTO entry (seq, job, at, by, fact) VALUES (?, ?, ?, ?, ?)");
-            keepNumbers = last == 0;
-            next = last + 1;
+            writer = new EntryWriter(h);
+            keepNumbers = EntryWriter.last(h) == 0;
         }
 
         void add(Brought job) {
             Map<Long, Long> numbers = new HashMap<>(job.known());
             for (Entry entry : job.entries()) {
-                long seq = keepNumbers ? entry.seq() : next++;
                 Fact fact = entry.fact() instanceof Fact.Retracted back
                         ? new Fact.Retracted(numbers.getOrDefault(back.entry(), 0L))
                         : entry.fact();
-                batch.add(seq, job.job(), entry.at().toString(), entry.by(), FactJson.write(fact));
-                numbers.put(entry.seq(), seq);
-            }
-            if (batch.size() >= AT_ONCE) {
-                write();
-            }
-        }
-
-        void write() {
-            if (batch.size() > 0) {
-                batch.execute();
+                if (!FactText.read(FactJson.write(fact)).equals(fact)) {
+                    throw new JournalException("Job " + job.job() + " has an entry, number " + entry.seq()
+                            + ", that would not be understood once it is in. Nothing was taken in.");
+                }
+                Entry in = keepNumbers && entry.seq() <= MOST_KEPT
+                        ? writer.add(entry.seq(), job.job(), entry.at(), entry.by(), fact)
+                        : writer.add(job.job(), entry.at(), entry.by(), fact);
+                numbers.put(entry.seq(), in.seq());
             }
         }
     }
@@ -408,13 +409,18 @@ public final class SqliteJournal implements Journal {
         return Map.copyOf(settings);
     }
 
-    private static Entry entry(java.sql.ResultSet row) throws SQLException {
-        return new Entry(
-                row.getLong("seq"),
-                row.getInt("job"),
-                Instant.parse(row.getString("at")),
-                row.getString("by"),
-                FactJson.read(row.getString("fact")));
+    /** Whatever stands there becomes an entry: what is not understood is named and stands in no other's way. */
+    private static Entry entry(ResultSet row) throws SQLException {
+        String by = Optional.ofNullable(row.getString("by")).orElse("");
+        String text = Optional.ofNullable(row.getString("fact")).orElse("");
+        Fact fact = FactText.read(text);
+        Instant at = Instant.EPOCH;
+        try {
+            at = Instant.parse(Optional.ofNullable(row.getString("at")).orElse(""));
+        } catch (DateTimeException e) {
+            fact = new Fact.Unread(text, "its time is “" + row.getString("at") + "”");
+        }
+        return new Entry(row.getLong("seq"), row.getInt("job"), at, by, fact);
     }
 
     @Override
@@ -424,12 +430,72 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public void keepSetting(String key, String value) {
-        work.write(() -> handle().createUpdate(
+        work.write(() -> {
+            handle().useTransaction(h -> keep(h, key, value));
+            return null;
+        });
+        settings.put(key, value);
+    }
+
+    private static void keep(Handle h, String key, String value) {
+        byte[] sum = EntryWriter.Seal.of(h).settings();
+        Optional<String> before = h.createQuery("SELECT value FROM setting WHERE key = ?")
+                .bind(0, key)
+                .mapTo(String.class)
+                .findOne();
+        if (before.isPresent()) {
+            sum = Chain.sum(sum, ChainMigration.settingDigest(key, before.get()));
+        }
+        h.createUpdate(
                         "INSERT INTO setting (key, value) VALUES (:key, :value) ON CONFLICT (key) DO UPDATE SET value = :value")
                 .bind("key", key)
                 .bind("value", value)
-                .execute());
-        settings.put(key, value);
+                .execute();
+        h.createUpdate("UPDATE seal SET settings = ?")
+                .bind(0, Chain.sum(sum, ChainMigration.settingDigest(key, value)))
+                .execute();
+    }
+
+    /** Takes out everything that was derived from the entries, which are all owed again. */
+    void forgetDerived() {
+        work.write(() -> {
+            handle().useTransaction(h -> {
+                for (String table : List.of(
+                        "visit",
+                        "renewal",
+                        "expectation",
+                        "search",
+                        "bench_line",
+                        "bench_due",
+                        "bench_shelf",
+                        "shelf_now",
+                        "due_now",
+                        "bench_outline",
+                        "owed")) {
+                    h.execute("DELETE FROM " + table);
+                }
+                h.execute("INSERT INTO owed SELECT job, max(seq) FROM entry GROUP BY job");
+            });
+            return null;
+        });
+    }
+
+    /** Marks the log as demo data, which may be thrown away. */
+    public void markDemo() {
+        work.write(() -> handle().execute("UPDATE log SET demo = 1"));
+    }
+
+    /** Whether it is demo data. */
+    public boolean demo() {
+        return work.read(() -> handle().createQuery("SELECT demo FROM log")
+                        .mapTo(Integer.class)
+                        .one())
+                != 0;
+    }
+
+    /** What was noticed when it was opened and is to be told; empty where nothing was. */
+    public String told() {
+        return told;
     }
 
     @Override
@@ -447,9 +513,13 @@ public final class SqliteJournal implements Journal {
         return work.readOnly();
     }
 
+    /** A journal that went adrift is let go without closing: that would write what waits into whatever lies there now. */
     @Override
     public void close() {
         try {
+            if (identity.isPresent() && identity.get().adrift()) {
+                return;
+            }
             connection.close();
         } catch (SQLException e) {
             throw new JournalException("The logbook could not be closed: " + SqlWork.plain(e) + ".", e);
@@ -459,7 +529,7 @@ public final class SqliteJournal implements Journal {
                 lock.get().close();
             }
         } catch (IOException e) {
-            throw new JournalException("The logbook's lock could not be released: " + e.getMessage(), e);
+            throw new JournalException("The logbook's lock could not be released: " + Durable.why(e) + ".", e);
         }
     }
 }

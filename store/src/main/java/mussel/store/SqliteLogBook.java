@@ -283,8 +283,8 @@ final class SqliteLogBook implements LogBook {
 
     @Override
     public <T> T aside(Function<LogBook, T> ask) {
-        try (Connection own = SqliteJournal.reading(file)) {
-            SqlWork work = new SqlWork(true);
+        try (Connection own = LogConnections.reading(file)) {
+            SqlWork work = SqlWork.reading();
             return ask.apply(new SqliteLogBook(file, own, work, new SqliteBenchLines(own, work)));
         } catch (SQLException e) {
             throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);

@@ -91,14 +91,14 @@ class BackupsTest {
         Path picture = picture();
         Path travels = folder.resolve("yard" + Backups.ENDING);
         Backups backups = Backups.of(log, CLOCK);
-        backups.everything(travels);
+        backups.everything(travels, false);
         note("second");
         Files.delete(picture);
         assertThat(Integrity.of(log, CLOCK).troubles())
                 .singleElement()
                 .asString()
                 .contains("is missing");
-        Path before = backups.restore(travels).orElseThrow();
+        Path before = backups.restore(travels).before().orElseThrow();
         assertThat(entries(log)).isEqualTo(3);
         assertThat(picture).exists();
         assertThat(Integrity.of(log, CLOCK).troubles()).isEmpty();
@@ -111,9 +111,9 @@ class BackupsTest {
     void anotherMachineGetsEverythingFromOneFile() throws IOException {
         picture();
         Path travels = folder.resolve("yard" + Backups.ENDING);
-        Backups.of(log, CLOCK).everything(travels);
+        Backups.of(log, CLOCK).everything(travels, false);
         Path there = folder.resolve("other").resolve("yard.mussel");
-        assertThat(Backups.of(there, CLOCK).restore(travels)).isEmpty();
+        assertThat(Backups.of(there, CLOCK).restore(travels).before()).isEmpty();
         assertThat(entries(there)).isEqualTo(3);
         assertThat(Integrity.of(there, CLOCK).troubles()).isEmpty();
     }
@@ -135,12 +135,15 @@ class BackupsTest {
     void theYardsOwnSheetsTravelWithTheLog() throws IOException {
         Path data = folder.resolve("data");
         Files.createDirectories(data.resolve("families").resolve("deeper"));
-        Files.writeString(data.resolve("yard.yaml"), "name: Pier End\n");
-        Files.writeString(data.resolve("families").resolve("own-40.yaml"), "id: own-40\n");
+        String yard = shipped("yard.yaml");
+        Files.writeString(data.resolve("yard.yaml"), yard);
+        String own = shipped("families/wren-8.yaml").replaceFirst("(?m)^id: wren-8", "id: own-40");
+        Files.writeString(data.resolve("families").resolve("own-40.yaml"), own);
+        Files.writeString(data.resolve("families").resolve("spoilt.yaml"), "id: spoilt\n");
         Files.writeString(data.resolve("families").resolve("deeper").resolve("x.yaml"), "no sheet");
         Files.writeString(data.resolve("mussel.0.log"), "no sheet");
         Path travels = folder.resolve("yard" + Backups.ENDING);
-        Backups.of(log, data, CLOCK).everything(travels);
+        Backups.of(log, data, CLOCK).everything(travels, false);
 
         Path there = folder.resolve("there");
         Files.createDirectories(there);
@@ -149,44 +152,63 @@ class BackupsTest {
         assertThat(elsewhere.says(travels))
                 .containsExactly(
                         "Sheet families/own-40.yaml: comes in; it counts from the next start on.",
+                        "Sheet families/spoilt.yaml: left out; it is missing: the family's name.",
                         "Sheet yard.yaml: the one that is here stays.");
         elsewhere.restore(travels);
-        assertThat(there.resolve("families").resolve("own-40.yaml")).hasContent("id: own-40");
+        assertThat(there.resolve("families").resolve("own-40.yaml")).hasContent(own);
+        assertThat(there.resolve("families").resolve("spoilt.yaml")).doesNotExist();
         assertThat(there.resolve("yard.yaml")).hasContent("name: Slip");
         assertThat(there.resolve("mussel.0.log")).doesNotExist();
-        assertThat(elsewhere.says(travels)).allMatch(s -> s.endsWith("the one that is here stays."));
+        assertThat(elsewhere.says(travels))
+                .filteredOn(s -> !s.contains("spoilt"))
+                .allMatch(s -> s.endsWith("the one that is here stays."));
     }
 
-    /** A backup made by somebody else can hold any name. */
+    private static String shipped(String name) throws IOException {
+        try (var in = mussel.exchange.sheet.SheetFiles.class.getResourceAsStream(name)) {
+            return new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        }
+    }
+
+    /** A backup made by somebody else can hold any name, and anything under it. */
     @Test
-    void noNameInABackupLeadsOutOfTheFolder() throws IOException {
+    void whatNoBackupHoldsIsRefusedBeforeAByteIsWritten() throws IOException {
         Path travels = folder.resolve("yard" + Backups.ENDING);
-        Backups.of(log, CLOCK).everything(travels);
+        Backups.of(log, CLOCK).everything(travels, false);
+        for (String name : List.of(
+                "sheets/../out.yaml",
+                "sheets/families/../../out.yaml",
+                "sheets/families/..\\..\\out.yaml",
+                "sheets/families/.hidden.yaml",
+                "sheets/yard.mussel",
+                "pictures/../../out.jpg",
+                "pictures/out.jpg",
+                "pictures/" + "0".repeat(64) + ".exe",
+                "/out.yaml")) {
+            refused(travels, name, 1);
+        }
+        refused(travels, "pictures/" + "0".repeat(64) + ".png", (int) PictureFolder.MOST_BYTES + 1);
+        refused(travels, "sheets/yard.yaml", 9 * 1024 * 1024);
+    }
+
+    private void refused(Path sound, String name, int bytes) throws IOException {
         Path evil = folder.resolve("evil" + Backups.ENDING);
         try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(evil));
-                ZipFile sound = new ZipFile(travels.toFile())) {
+                ZipFile from = new ZipFile(sound.toFile())) {
             zip.putNextEntry(new ZipEntry("log"));
-            sound.getInputStream(sound.getEntry("log")).transferTo(zip);
-            for (String name : List.of(
-                    "sheets/../out.yaml",
-                    "sheets/families/../../out.yaml",
-                    "sheets/families/..\\..\\out.yaml",
-                    "sheets/families/.hidden.yaml",
-                    "sheets/yard.mussel",
-                    "pictures/../../out.jpg",
-                    "/out.yaml")) {
-                zip.putNextEntry(new ZipEntry(name));
-                zip.write(1);
-            }
+            from.getInputStream(from.getEntry("log")).transferTo(zip);
+            zip.putNextEntry(new ZipEntry(name));
+            zip.write(new byte[bytes]);
         }
         Path there = folder.resolve("a").resolve("b").resolve("there");
-        Backups.of(there.resolve("yard.mussel"), there, CLOCK).restore(evil);
+        Backups backups = Backups.of(there.resolve("yard.mussel"), there, CLOCK);
+        assertThatThrownBy(() -> backups.restore(evil)).as(name).hasMessageContaining("no backup of Mussel");
         try (var files = Files.walk(folder.resolve("a"))) {
             assertThat(files.filter(Files::isRegularFile)
                             .map(f -> f.getFileName().toString()))
-                    .containsExactlyInAnyOrder("yard.mussel", "yard.mussel.lock", "out.jpg");
+                    .as(name)
+                    .containsExactly("yard.mussel.lock");
         }
-        assertThat(there.resolve("yard.mussel.pictures").resolve("out.jpg")).exists();
     }
 
     @Test
@@ -202,7 +224,7 @@ class BackupsTest {
     @Test
     void aDamagedBackupNeverReplacesALogbook() throws IOException {
         Path travels = folder.resolve("yard" + Backups.ENDING);
-        Backups.of(log, CLOCK).everything(travels);
+        Backups.of(log, CLOCK).everything(travels, false);
         byte[] sound = Files.readAllBytes(travels);
         byte[] inside = Files.readAllBytes(Backups.unpack(travels, folder.resolve("sound.mussel")));
         Random random = new Random(3);
@@ -227,7 +249,7 @@ class BackupsTest {
     @Test
     void aDamagedLogbookIsSetAsideAndTheBackupTakesItsPlace() throws IOException {
         Path travels = folder.resolve("yard" + Backups.ENDING);
-        Backups.of(log, CLOCK).everything(travels);
+        Backups.of(log, CLOCK).everything(travels, false);
         byte[] sound = Files.readAllBytes(log);
         for (int from : new int[] {0, 4_096}) {
             byte[] damaged = sound.clone();
@@ -235,7 +257,7 @@ class BackupsTest {
             Files.write(log, damaged);
             Clock later = day(from);
             assertThatThrownBy(() -> SqliteJournal.openOrRead(log, CLOCK)).isInstanceOf(JournalException.class);
-            Path aside = Backups.of(log, later).restore(travels).orElseThrow();
+            Path aside = Backups.of(log, later).restore(travels).before().orElseThrow();
             assertThat(aside).hasBinaryContent(damaged);
             assertThat(aside.getFileName().toString()).contains(".set-aside-");
             assertThat(entries(log)).isEqualTo(2);
@@ -245,7 +267,7 @@ class BackupsTest {
     @Test
     void aLogbookThatIsOpenIsNotReplaced() throws IOException {
         Path travels = folder.resolve("yard" + Backups.ENDING);
-        Backups.of(log, CLOCK).everything(travels);
+        Backups.of(log, CLOCK).everything(travels, false);
         note("second");
         try (SqliteJournal open = SqliteJournal.open(log, CLOCK)) {
             assertThatThrownBy(() -> Backups.of(log, CLOCK).restore(travels)).hasMessageContaining("another Mussel");
@@ -312,7 +334,73 @@ class BackupsTest {
                 var statement = db.createStatement()) {
             statement.execute("INSERT INTO entry (job, at, by, fact) VALUES (1, '2026-11-23T12:00:00Z', 'x', '{')");
         }
-        Integrity found = Integrity.of(log, CLOCK);
-        assertThat(found.troubles()).singleElement().asString().startsWith("Job 1 cannot be read");
+        assertThat(Integrity.of(log, CLOCK).troubles())
+                .containsExactly(
+                        "Job 1, entry 3: another hand slipped it in; it carries no seal.",
+                        "Job 1, entry 3: it is not understood and counts for nothing: it is not whole.");
+        assertThat(entries(log)).as("the others can be read all the same").isEqualTo(3);
+    }
+
+    /** Seven are kept whatever the clock says, and an odd clock is told. */
+    @Test
+    void aWrongClockCostsNoBackup() {
+        for (int day = 0; day < 10; day++) {
+            Backups.of(log, day(day)).daily();
+        }
+        Backups ahead = Backups.of(log, day(3 * 365));
+        assertThat(ahead.oddClock())
+                .hasValueSatisfying(s -> assertThat(s).contains("2029").contains("set the clock right"));
+        int before = ahead.kept().size();
+        ahead.daily();
+        assertThat(ahead.kept()).as("none was let go").hasSize(before + 1);
+        Backups again = Backups.of(log, day(3 * 365 + 1));
+        again.daily();
+        assertThat(again.kept())
+                .as("now it is taken at its word, but for the latest")
+                .hasSizeGreaterThanOrEqualTo(7);
+        Backups back = Backups.of(log, day(-30));
+        assertThat(back.oddClock()).hasValueSatisfying(s -> assertThat(s).contains("goes back in time"));
+    }
+
+    @Test
+    void aBadPictureHereGivesWayToAGoodOneAndADamagedOneThereSpoilsNothing() throws IOException {
+        Path picture = picture();
+        Path travels = folder.resolve("yard" + Backups.ENDING);
+        Backups.of(log, CLOCK).everything(travels, false);
+        Files.write(picture, new byte[] {9, 9, 9});
+        Backups.of(log, CLOCK).restore(travels);
+        assertThat(picture).hasBinaryContent(new byte[] {1, 2, 3});
+
+        byte[] bytes = Files.readAllBytes(travels);
+        String text = new String(bytes, java.nio.charset.StandardCharsets.ISO_8859_1);
+        int at = text.indexOf("pictures/") + "pictures/".length() + 64 + 5;
+        bytes[at] ^= 0x7F;
+        Path spoilt = Files.write(folder.resolve("spoilt" + Backups.ENDING), bytes);
+        Files.delete(picture);
+        assertThat(Backups.of(log, CLOCK).restore(spoilt).says())
+                .singleElement()
+                .asString()
+                .contains("damaged; it was left out");
+        assertThat(entries(log)).isEqualTo(3);
+
+        byte[] listless = java.util.Arrays.copyOf(Files.readAllBytes(travels), (int) Files.size(travels) - 60);
+        Path cut = Files.write(folder.resolve("cut" + Backups.ENDING), listless);
+        Backups.of(log, CLOCK).restore(cut);
+        assertThat(entries(log)).as("the journal comes first and is whole").isEqualTo(3);
+    }
+
+    @Test
+    void aLinkMeetsTheSameLockAndRestoreGoesThroughIt() throws IOException {
+        Path link = Files.createSymbolicLink(folder.resolve("link.mussel"), log);
+        Path travels = folder.resolve("yard" + Backups.ENDING);
+        Backups.of(link, CLOCK).everything(travels, false);
+        note("second");
+        try (SqliteJournal open = SqliteJournal.open(link, CLOCK)) {
+            assertThatThrownBy(() -> SqliteJournal.open(log, CLOCK)).hasMessageContaining("another Mussel");
+            assertThat(open.file()).isEqualTo(log.toRealPath());
+        }
+        Backups.of(link, CLOCK).restore(travels);
+        assertThat(link).isSymbolicLink();
+        assertThat(entries(log)).isEqualTo(2);
     }
 }

@@ -206,7 +206,8 @@ class MergeTest {
         };
         assertThatThrownBy(() -> merge.bring(here, broken))
                 .isInstanceOf(JournalException.class)
-                .hasMessageContaining("the stick was pulled");
+                .hasMessageContaining("could not be written")
+                .hasRootCauseMessage("the stick was pulled");
         assertThat(here.numbers()).isEmpty();
         LogSource shorter = each -> {
             there.numbers().stream().limit(20).forEach(job -> each.accept(there.entries(job)));

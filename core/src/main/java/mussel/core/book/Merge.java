@@ -28,6 +28,8 @@ import mussel.core.measure.Sentences;
  */
 public record Merge(List<Piece> pieces, Map<String, String> settings) {
     private static final Sentences SAY = Sentences.beside(Merge.class);
+    /** A job's number up to here stays as it is; a larger one leaves too little room after it. */
+    private static final int MOST_KEPT = 100_000_000;
 
     /** Keeps its own copies. */
     public Merge {
@@ -82,12 +84,12 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
     }
 
     /**
-     * Brings in what was shown, and nothing else, all of it or nothing; the settings are left to the caller.
+     * Brings in what was shown, settings too, and nothing else, all of it or nothing.
      *
      * @throws JournalException where journal or copy have gone on since; nothing has changed then
      */
     public void bring(Journal journal, LogSource copy) {
-        journal.bring(into -> {
+        journal.bring(settings, into -> {
             Walk walk = new Walk(journal);
             Iterator<Piece> shown = pieces.iterator();
             copy.walk(job -> {
@@ -180,7 +182,7 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
         }
 
         private Met comesIn(Change change, int number, List<Entry> theirs) {
-            int job = taken.contains(number) ? last + 1 : number;
+            int job = taken.contains(number) || number > MOST_KEPT ? last + 1 : number;
             taken.add(job);
             met.add(job);
             last = Math.max(last, job);

@@ -35,8 +35,9 @@ public final class Job {
     private Job(List<Entry> entries) {
         Entry first = entries.get(0);
         if (!(first.fact() instanceof Fact.Opened start)) {
-            throw new JournalException("Job " + first.job()
-                    + " cannot be shown: its first entry, which names the leg, is missing or cannot be read. Everything in it is kept; mussel check says what is wrong.");
+            throw new JournalException(
+                    "Job " + first.job()
+                            + " cannot be shown: its first entry, which names the leg, is missing or cannot be read. Everything in it is kept; mussel check says what is wrong.");
         }
         id = first.job();
         opened = first.at();

@@ -47,10 +47,11 @@ public interface Journal extends AutoCloseable {
      * Brings entries made elsewhere in, all or none, with their own times and names. Entries keep their numbers where the journal was empty;
      * else they get new ones, and what takes them back follows.
      *
+     * @param settings settings that come with them, kept in the same step
      * @param jobs hands over job after job; what it throws takes everything back
-     * @throws JournalException when they could not be written; nothing has changed then
+     * @throws JournalException when they could not be written, or would not be understood when read back; nothing has changed then
      */
-    void bring(Consumer<Consumer<Brought>> jobs);
+    void bring(Map<String, String> settings, Consumer<Consumer<Brought>> jobs);
 
     /**
      * Entries for one job.

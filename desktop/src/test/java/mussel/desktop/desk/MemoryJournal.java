@@ -78,7 +78,7 @@ public final class MemoryJournal implements Journal, BenchLines {
     }
 
     @Override
-    public void bring(Consumer<Consumer<Brought>> jobs) {
+    public void bring(Map<String, String> brought, Consumer<Consumer<Brought>> jobs) {
         throw new UnsupportedOperationException("Imports are tested on a file");
     }
 

@@ -32,8 +32,7 @@ public final class Chain {
     /** The seal of an entry as it is kept. */
     public static byte[] seal(long seq, int job, String at, String by, String fact) {
         MessageDigest digest = sha256();
-        digest.update(
-                ByteBuffer.allocate(12).putLong(seq).putInt(job).array());
+        digest.update(ByteBuffer.allocate(12).putLong(seq).putInt(job).array());
         for (String part : List.of(at, by, fact)) {
             byte[] bytes = part.getBytes(StandardCharsets.UTF_8);
             digest.update(ByteBuffer.allocate(4).putInt(bytes.length).array());
@@ -85,7 +84,8 @@ public final class Chain {
     public static byte[] digest(Object... parts) {
         MessageDigest digest = sha256();
         for (Object part : parts) {
-            byte[] bytes = part instanceof byte[] raw ? raw : String.valueOf(part).getBytes(StandardCharsets.UTF_8);
+            byte[] bytes =
+                    part instanceof byte[] raw ? raw : String.valueOf(part).getBytes(StandardCharsets.UTF_8);
             digest.update(ByteBuffer.allocate(4).putInt(bytes.length).array());
             digest.update(bytes);
         }

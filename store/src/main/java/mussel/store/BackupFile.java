@@ -1,0 +1,293 @@
+package mussel.store;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import java.util.zip.CRC32;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipFile;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import mussel.core.job.JournalException;
+import mussel.exchange.file.Durable;
+import mussel.exchange.file.InFile;
+import mussel.exchange.file.Scratch;
+
+/**
+ * One backup as a file: the journal first, then sheets and pictures. It is looked through before a byte of it is written anywhere: no name that a
+ * backup does not have, nothing larger than it can be.
+ */
+final class BackupFile {
+    private static final String LOG = "log";
+    private static final String PICTURES = "pictures/";
+    private static final Pattern PICTURE = Pattern.compile(PICTURES + "[0-9a-f]{64}\\.(?:jpg|jpeg|png|gif)");
+    private static final long LOG_UNSUSPECTED = 64L * 1024 * 1024;
+    private static final long MOST_SHRUNK = 100;
+    private static final long MOST_SHEET = 8L * 1024 * 1024;
+    private static final int MOST_ENTRIES = 500_000;
+
+    private final Path file;
+
+    BackupFile(Path file) {
+        this.file = file;
+    }
+
+    /** Writes a backup, whole or not at all, and reads it back. */
+    static void write(Path file, Path log, Optional<OwnSheets> sheets, List<Path> pictures) throws IOException {
+        Path folder = Scratch.folder();
+        try {
+            Path copy = folder.resolve(LOG);
+            copyLog(log, copy);
+            Durable.write(file, out -> {
+                ZipOutputStream zip = new ZipOutputStream(out);
+                put(zip, LOG, copy);
+                for (Path sheet : sheets.map(OwnSheets::files).orElse(List.of())) {
+                    put(zip, sheets.orElseThrow().entry(sheet), sheet);
+                }
+                for (Path picture : pictures) {
+                    put(zip, PICTURES + picture.getFileName(), picture);
+                }
+                zip.finish();
+            });
+            Path back = new BackupFile(file).unpack(folder.resolve("back"));
+            if (Files.mismatch(copy, back) >= 0) {
+                Files.delete(file);
+                throw new JournalException(
+                        "The backup " + file
+                                + " does not read as it was written: the disk it went to is not to be trusted. It was removed.");
+            }
+        } finally {
+            Scratch.remove(folder);
+        }
+    }
+
+    /** A copy of the journal as it stands, while others may be writing. */
+    private static void copyLog(Path log, Path copy) {
+        try (Connection reading = LogConnections.reading(log);
+                Statement statement = reading.createStatement()) {
+            statement.execute("VACUUM INTO '" + copy.toString().replace("'", "''") + "'");
+        } catch (SQLException e) {
+            throw new JournalException("The logbook " + log + " could not be copied: " + SqlWork.plain(e) + ".", e);
+        }
+    }
+
+    private static void put(ZipOutputStream zip, String name, Path file) throws IOException {
+        zip.putNextEntry(new ZipEntry(name));
+        Files.copy(file, zip);
+        zip.closeEntry();
+    }
+
+    /**
+     * Looks at every name and size in it.
+     *
+     * @throws JournalException with a sentence when it is no backup, or one that nobody made with Mussel
+     */
+    private void lookThrough(ZipFile zip) {
+        if (zip.getEntry(LOG) == null) {
+            throw new JournalException(file + " is no backup of Mussel. Nothing was changed.");
+        }
+        if (zip.size() > MOST_ENTRIES) {
+            throw new JournalException(file + " holds more than " + MOST_ENTRIES + " files. Nothing was changed.");
+        }
+        zip.stream().forEach(this::lookAt);
+    }
+
+    private void lookAt(ZipEntry entry) {
+        String name = entry.getName();
+        boolean picture = PICTURE.matcher(name).matches();
+        if (!name.equals(LOG) && !picture && !OwnSheets.isSheet(name)) {
+            String shown = name.length() > 80 ? name.substring(0, 80) + "…" : name;
+            throw new JournalException(file + " holds “" + shown.replaceAll("\\p{Cntrl}", "?")
+                    + "”, which no backup of Mussel holds. Nothing was changed.");
+        }
+        long bytes = entry.getSize();
+        long most = picture ? PictureFolder.MOST_BYTES : name.equals(LOG) ? Long.MAX_VALUE : MOST_SHEET;
+        boolean swells = name.equals(LOG)
+                && bytes > LOG_UNSUSPECTED
+                && bytes / Math.max(1, entry.getCompressedSize()) > MOST_SHRUNK;
+        if (bytes < 0 || bytes > most || swells) {
+            throw new JournalException(file + " holds “" + name + "” that would take "
+                    + (bytes < 0 ? "nobody knows how much" : InFile.size(bytes))
+                    + " once unpacked; no backup of Mussel does. Nothing was changed.");
+        }
+    }
+
+    /**
+     * Takes the journal out of it.
+     *
+     * @throws JournalException with a sentence when it is no backup, or a damaged one
+     */
+    Path unpack(Path into) {
+        Optional<String> refused = InFile.refused(file, Long.MAX_VALUE);
+        if (refused.isPresent()) {
+            throw new JournalException(file + " " + refused.get() + ". Nothing was changed.");
+        }
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            lookThrough(zip);
+            room(zip.getEntry(LOG).getSize(), into);
+            copy(zip, zip.getEntry(LOG), into);
+        } catch (ZipException | IllegalArgumentException e) {
+            // The zip library throws the second where a name in the list is no text.
+            unpackWithoutList(into, e);
+        } catch (IOException e) {
+            throw new JournalException(file + " cannot be read: " + Durable.why(e) + ". Nothing was changed.", e);
+        }
+        return sound(into);
+    }
+
+    private void room(long bytes, Path into) throws IOException {
+        long free = Files.getFileStore(Durable.folderOf(into)).getUsableSpace();
+        if (bytes > free) {
+            throw new JournalException("The logbook in " + file + " takes " + InFile.size(bytes) + ", and "
+                    + InFile.size(free) + " are free on the disk. Make room first; nothing was changed.");
+        }
+    }
+
+    /** The list of its files is damaged: the journal, which comes first, may be whole all the same. */
+    private void unpackWithoutList(Path into, Exception why) {
+        JournalException damaged =
+                new JournalException(file + " is no backup of Mussel, or a damaged one. Nothing was changed.", why);
+        try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(file))) {
+            ZipEntry first = zip.getNextEntry();
+            if (first == null || !first.getName().equals(LOG)) {
+                throw damaged;
+            }
+            long most = Math.max(LOG_UNSUSPECTED, MOST_SHRUNK * Files.size(file));
+            try (OutputStream out = Files.newOutputStream(into)) {
+                bounded(zip, out, most);
+            }
+            if (zip.read() >= 0) {
+                throw damaged;
+            }
+        } catch (IOException | IllegalArgumentException e) {
+            into.toFile().delete();
+            damaged.addSuppressed(e);
+            throw damaged;
+        }
+    }
+
+    private static void bounded(InputStream in, OutputStream out, long most) throws IOException {
+        byte[] block = new byte[65_536];
+        long left = most;
+        int read;
+        while ((read = in.read(block)) > 0) {
+            left -= read;
+            if (left < 0) {
+                throw new ZipException("more than it says");
+            }
+            out.write(block, 0, read);
+        }
+    }
+
+    private Path sound(Path unpacked) {
+        try {
+            if (LogFile.inspectWhole(unpacked) > 0) {
+                return unpacked;
+            }
+        } catch (JournalException e) {
+            throw new JournalException(
+                    file + " holds no logbook this program reads, or a damaged one. Nothing was changed.", e);
+        }
+        throw new JournalException(file + " holds an empty journal. Nothing was changed.");
+    }
+
+    /** Copies one file out, no more of it than it says, whose sum must be right: a zip file is read without anybody comparing it. */
+    private static void copy(ZipFile zip, ZipEntry entry, Path into) throws IOException {
+        Durable.write(into, out -> copy(zip, entry, out));
+    }
+
+    private static void copy(ZipFile zip, ZipEntry entry, OutputStream out) throws IOException {
+        CRC32 sum = new CRC32();
+        try (InputStream in = zip.getInputStream(entry)) {
+            bounded(in, new java.util.zip.CheckedOutputStream(out, new Summing(sum)), entry.getSize());
+        }
+        if (sum.getValue() != entry.getCrc()) {
+            throw new ZipException("the sum of " + entry.getName() + " is wrong");
+        }
+    }
+
+    /** Hands the sum on to the caller, who compares it. */
+    private record Summing(CRC32 sum) implements java.util.zip.Checksum {
+        @Override
+        public void update(int b) {
+            sum.update(b);
+        }
+
+        @Override
+        public void update(byte[] b, int off, int len) {
+            sum.update(b, off, len);
+        }
+
+        @Override
+        public long getValue() {
+            return sum.getValue();
+        }
+
+        @Override
+        public void reset() {
+            sum.reset();
+        }
+    }
+
+    private static Optional<byte[]> bytes(ZipFile zip, ZipEntry entry) {
+        try {
+            ByteArrayOutputStream out = new ByteArrayOutputStream();
+            copy(zip, entry, out);
+            return Optional.of(out.toByteArray());
+        } catch (IOException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** Puts its pictures into a folder; a bad one here gives way to a good one. Returns what is wrong with them, in sentences. */
+    List<String> bringPictures(PictureFolder here) throws IOException {
+        List<String> says = new ArrayList<>();
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            lookThrough(zip);
+            for (ZipEntry entry : zip.stream()
+                    .filter(e -> PICTURE.matcher(e.getName()).matches())
+                    .toList()) {
+                String name = entry.getName().substring(PICTURES.length());
+                if (!here.has(name)) {
+                    Optional<byte[]> content = bytes(zip, entry);
+                    if (content.isEmpty() || !here.put(name, content.get())) {
+                        says.add("The picture " + name + " in the backup is damaged; it was left out.");
+                    }
+                }
+            }
+        } catch (ZipException | IllegalArgumentException e) {
+            says.add("The list of files in the backup is damaged: its pictures and sheets cannot be found.");
+        }
+        return says;
+    }
+
+    /** What becomes of its sheets in sentences; and, where they are to be brought, brings them. */
+    List<String> sheets(OwnSheets here, boolean bring) throws IOException {
+        List<String> says = new ArrayList<>();
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            lookThrough(zip);
+            for (ZipEntry entry :
+                    zip.stream().filter(e -> OwnSheets.isSheet(e.getName())).toList()) {
+                Optional<byte[]> content = bytes(zip, entry);
+                says.add(
+                        content.isPresent()
+                                ? here.meet(entry.getName(), content.get(), bring)
+                                : "Sheet " + OwnSheets.name(entry.getName()) + ": damaged in the backup; left out.");
+            }
+        } catch (ZipException | IllegalArgumentException e) {
+            return says;
+        }
+        return says;
+    }
+}

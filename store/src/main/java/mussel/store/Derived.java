@@ -1,0 +1,95 @@
+package mussel.store;
+
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import mussel.core.job.JournalException;
+import mussel.exchange.file.Scratch;
+
+/** Compares what was derived from the journal with what the journal gives: on a copy of the log everything is derived once more. */
+final class Derived {
+    private static final int MOST_TOLD = 20;
+
+    /**
+     * A derived table with what of it must be the same.
+     *
+     * @param title what it holds, in words
+     * @param columns what must be the same, the first the job or leg it is about
+     */
+    private record Table(String name, String title, String columns) {}
+
+    private static final List<Table> TABLES = List.of(
+            new Table("visit", "the book's line", "job, leg, boat, family, day, tagged, hours, water, sand"),
+            new Table("bench_line", "the bench's line", "job, leg, boat, position, family, hours, tagged"),
+            new Table("renewal", "what was renewed", "job, what, failed, age"),
+            new Table("bench_due", "what is due", "job, id, at_hours, on_day"),
+            new Table("due_now", "what is due", "leg, what, job, at_hours, on_day"),
+            new Table("bench_shelf", "what it took off the shelf", "job, family, part, qty"));
+
+    private Derived() {}
+
+    /** Tells each line that differs, in a sentence. */
+    static void compare(Path log, Clock clock, Consumer<SqliteJournal> refile, Consumer<String> trouble) {
+        Path folder = Scratch.folder();
+        Path fresh = folder.resolve("fresh.mussel");
+        try (Connection reading = LogConnections.reading(log);
+                Statement statement = reading.createStatement()) {
+            statement.execute("VACUUM INTO '" + fresh.toString().replace("'", "''") + "'");
+            try (SqliteJournal journal = SqliteJournal.open(fresh, clock)) {
+                journal.forgetDerived();
+                refile.accept(journal);
+            }
+            statement.execute("ATTACH '" + fresh.toString().replace("'", "''") + "' AS fresh");
+            List<String> told = new ArrayList<>();
+            Rows rows = new Rows(reading, SqlWork.reading());
+            // What waits to be filed, or belongs to a family that is not here, differs and rightly so.
+            String waits = "(SELECT job FROM owed UNION SELECT job FROM fresh.owed UNION SELECT job FROM entry"
+                    + " GROUP BY job HAVING max(seq) > coalesce((SELECT upto FROM visit v WHERE v.job = entry.job), 0))";
+            for (Table table : TABLES) {
+                compare(rows, table, waits, told);
+            }
+            sums(rows, told);
+            told.stream().limit(MOST_TOLD).forEach(trouble);
+            if (told.size() > MOST_TOLD) {
+                trouble.accept("and " + (told.size() - MOST_TOLD) + " more lines like these.");
+            }
+        } catch (SQLException e) {
+            throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
+        } finally {
+            Scratch.remove(folder);
+        }
+    }
+
+    private static void compare(Rows rows, Table table, String waits, List<String> told) {
+        String here = "SELECT " + table.columns() + " FROM main." + table.name() + " WHERE job NOT IN " + waits;
+        String there = "SELECT " + table.columns() + " FROM fresh." + table.name() + " WHERE job NOT IN " + waits;
+        String about = table.columns().substring(0, table.columns().indexOf(','));
+        for (String differing : rows.query(
+                "SELECT DISTINCT " + about + " FROM (SELECT * FROM (" + here + " EXCEPT " + there
+                        + ") UNION ALL SELECT * FROM (" + there + " EXCEPT " + here + ")) ORDER BY 1",
+                row -> row.getString(1))) {
+            told.add((about.equals("job") ? "Job " : "Leg ") + differing + ": " + table.title()
+                    + " (" + table.name()
+                    + ") is not what the journal gives with the sheets of today. mussel check --mend makes it anew.");
+        }
+    }
+
+    private static void sums(Rows rows, List<String> told) {
+        rows.query(
+                        "SELECT part FROM (SELECT family, part, qty FROM shelf_now WHERE qty <> 0 EXCEPT SELECT family, part, sum(qty)"
+                                + " FROM bench_shelf GROUP BY family, part)",
+                        row -> row.getString(1))
+                .forEach(part -> told.add("The shelf's count of " + part + " (shelf_now) is not the sum of its jobs."));
+        long lost = rows.query(
+                        "SELECT count(*) FROM visit WHERE job NOT IN (SELECT rowid FROM search)", row -> row.getLong(1))
+                .get(0);
+        if (lost > 0) {
+            told.add(lost + " jobs cannot be found by searching (search). mussel check --mend makes it anew.");
+        }
+    }
+}

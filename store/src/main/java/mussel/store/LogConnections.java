@@ -1,0 +1,67 @@
+package mussel.store;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import mussel.core.job.JournalException;
+import org.sqlite.SQLiteConfig;
+
+/** Connections to a log file: for work, or for reading beside whoever works in it. */
+final class LogConnections {
+    private LogConnections() {}
+
+    /**
+     * A connection that cannot write. Where even the files beside the log cannot be made, as on a full disk or a share for reading, the log
+     * is read as it lies, unless entries wait in its write-ahead file.
+     */
+    static Connection reading(Path file) {
+        try {
+            Connection connection = connect("jdbc:sqlite:" + file.toUri() + "?mode=ro", new SQLiteConfig(), file);
+            try (Statement probe = connection.createStatement()) {
+                probe.executeQuery("SELECT count(*) FROM sqlite_master").close();
+                return connection;
+            } catch (SQLException e) {
+                connection.close();
+                if (LogFile.hasPendingLog(file)) {
+                    throw e;
+                }
+                return connect("jdbc:sqlite:" + file.toUri() + "?immutable=1", new SQLiteConfig(), file);
+            }
+        } catch (SQLException | IOException e) {
+            throw unopened(file, e);
+        }
+    }
+
+    /** A connection for work. A transaction says when it begins that it will write: beside another writer it waits then, and does not fail later. */
+    static Connection writing(Path file) {
+        SQLiteConfig config = new SQLiteConfig();
+        config.setTransactionMode(SQLiteConfig.TransactionMode.IMMEDIATE);
+        Connection connection = connect("jdbc:sqlite:" + file.toUri(), config, file);
+        try (Statement pragma = connection.createStatement()) {
+            pragma.execute("PRAGMA journal_mode = WAL");
+            pragma.execute("PRAGMA synchronous = FULL");
+            return connection;
+        } catch (SQLException e) {
+            throw unopened(file, e);
+        }
+    }
+
+    private static Connection connect(String url, SQLiteConfig config, Path file) {
+        try {
+            Connection connection = DriverManager.getConnection(url, config.toProperties());
+            try (Statement pragma = connection.createStatement()) {
+                pragma.execute("PRAGMA busy_timeout = 5000");
+            }
+            return connection;
+        } catch (SQLException e) {
+            throw unopened(file, e);
+        }
+    }
+
+    static JournalException unopened(Path file, Exception e) {
+        return new JournalException("The logbook " + file + " cannot be opened: " + SqlWork.plain(e) + ".", e);
+    }
+}

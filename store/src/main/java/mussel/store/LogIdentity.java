@@ -1,0 +1,133 @@
+package mussel.store;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.BasicFileAttributes;
+import java.nio.file.attribute.FileTime;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+
+/**
+ * Which file a log is: its device and inode, the log's own id in it, and the write-ahead file beside. Asked before each entry, since a file can be
+ * deleted, moved or replaced under an open window; what is written then would be lost, or mixed into another log.
+ */
+final class LogIdentity {
+    private static final int TRIES = 6;
+    private static final long BETWEEN_NANOS = TimeUnit.MILLISECONDS.toNanos(40);
+
+    private final Path file;
+    private final Path wal;
+    private final String id;
+    private final Object key;
+    private Object walKey;
+    private FileTime written;
+    private long bytes;
+    private String adrift = "";
+
+    LogIdentity(Path file, String id) throws IOException {
+        this.file = file;
+        this.wal = file.resolveSibling(file.getFileName() + "-wal");
+        this.id = id;
+        BasicFileAttributes now = Files.readAttributes(file, BasicFileAttributes.class);
+        this.key = now.fileKey();
+        this.written = now.lastModifiedTime();
+        this.bytes = now.size();
+    }
+
+    /** The file it was when it was opened, as the system numbers it. */
+    String key() {
+        return String.valueOf(key);
+    }
+
+    /** The log's own id. */
+    String id() {
+        return id;
+    }
+
+    /**
+     * Makes sure that the file is the one that was opened.
+     *
+     * @throws AdriftException with a sentence when it is not; it never is again
+     */
+    synchronized void check() {
+        if (!adrift.isEmpty()) {
+            throw new AdriftException(adrift);
+        }
+        Optional<String> wrong = wrong();
+        if (wrong.isPresent()) {
+            adrift = "The logbook " + file + " " + wrong.get();
+            throw new AdriftException(adrift);
+        }
+    }
+
+    synchronized boolean adrift() {
+        return !adrift.isEmpty();
+    }
+
+    private Optional<String> wrong() {
+        BasicFileAttributes now;
+        try {
+            now = Files.readAttributes(file, BasicFileAttributes.class);
+        } catch (IOException e) {
+            return Optional.of("was deleted or moved while it was open.");
+        }
+        if (key != null && !key.equals(now.fileKey())) {
+            return Optional.of("was replaced by another file while it was open.");
+        }
+        if (!now.lastModifiedTime().equals(written) || now.size() != bytes) {
+            if (!holdsId()) {
+                return Optional.of("was written over with other content while it was open.");
+            }
+            written = now.lastModifiedTime();
+            bytes = now.size();
+        }
+        return walWrong();
+    }
+
+    /** The write-ahead file is there from the first entry on, and stays the same until the log is closed. */
+    private Optional<String> walWrong() {
+        Object now;
+        try {
+            now = Files.readAttributes(wal, BasicFileAttributes.class).fileKey();
+        } catch (IOException e) {
+            now = null;
+        }
+        if (walKey == null) {
+            walKey = now;
+            return Optional.empty();
+        }
+        return walKey.equals(now)
+                ? Optional.empty()
+                : Optional.of("lost the file " + wal.getFileName()
+                        + " beside it while it was open, which holds its last entries.");
+    }
+
+    /** Looked up in the file as it lies; while pages move into it from the write-ahead file it is looked up again. */
+    private boolean holdsId() {
+        for (int i = 0; i < TRIES; i++) {
+            if (id(file).filter(id::equals).isPresent()) {
+                return true;
+            }
+            LockSupport.parkNanos(BETWEEN_NANOS);
+        }
+        return false;
+    }
+
+    /** The id in a log as it lies, without what waits beside it; empty where there is none to be read. */
+    static Optional<String> id(Path file) {
+        try (Connection db = DriverManager.getConnection("jdbc:sqlite:" + file.toUri() + "?immutable=1");
+                Statement statement = db.createStatement();
+                ResultSet row = statement.executeQuery("SELECT id FROM log WHERE nr = 1")) {
+            return row.next() ? Optional.ofNullable(row.getString(1)) : Optional.empty();
+        } catch (SQLException e) {
+            return Optional.empty();
+        }
+    }
+}

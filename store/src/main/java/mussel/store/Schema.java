@@ -1,0 +1,55 @@
+package mussel.store;
+
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import mussel.core.job.JournalException;
+import mussel.exchange.file.Scratch;
+
+/** Compares the tables, indexes and triggers of a log with those this program makes. */
+final class Schema {
+    private Schema() {}
+
+    /** What is missing, changed or put in, in sentences. */
+    static List<String> differs(Path log, Clock clock) {
+        Path folder = Scratch.folder();
+        Path fresh = folder.resolve("fresh.mussel");
+        SqliteJournal.migrate(fresh, clock);
+        try (Connection here = LogConnections.reading(log);
+                Connection there = LogConnections.reading(fresh)) {
+            Map<String, String> is = parts(here);
+            Map<String, String> ought = parts(there);
+            List<String> told = new ArrayList<>();
+            ought.forEach((name, sql) -> {
+                if (!is.containsKey(name)) {
+                    told.add("The " + name + " was taken out of the database by another hand.");
+                } else if (!is.get(name).equals(sql)) {
+                    told.add("The " + name + " was changed by another hand.");
+                }
+            });
+            is.keySet().stream()
+                    .filter(name -> !ought.containsKey(name))
+                    .forEach(name -> told.add("The " + name + " was put into the database by another hand."));
+            return told;
+        } catch (SQLException e) {
+            throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
+        } finally {
+            Scratch.remove(folder);
+        }
+    }
+
+    private static Map<String, String> parts(Connection db) {
+        Map<String, String> parts = new HashMap<>();
+        new Rows(db, SqlWork.reading())
+                .query(
+                        "SELECT type || ' ' || name, coalesce(sql, '') FROM sqlite_master WHERE name NOT LIKE 'sqlite_stat%'",
+                        row -> Map.entry(row.getString(1), row.getString(2)))
+                .forEach(p -> parts.put(p.getKey(), p.getValue()));
+        return parts;
+    }
+}
