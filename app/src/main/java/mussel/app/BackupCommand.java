@@ -23,6 +23,9 @@ final class BackupCommand implements Callable<Integer> {
     @Option(names = "--out", paramLabel = "FILE", description = "where to write it (default: here, named by the day)")
     private Path out;
 
+    @Option(names = "--force", description = "replaces a backup of that name")
+    private boolean force;
+
     @Spec
     private CommandSpec spec;
 
@@ -30,7 +33,7 @@ final class BackupCommand implements Callable<Integer> {
     public Integer call() {
         Clock clock = Clock.systemDefaultZone();
         Path file = out == null ? Path.of("mussel-" + LocalDate.now(clock) + Backups.ENDING) : out;
-        Backups.of(main.log(), DataFolder.path(), clock).everything(file);
+        Backups.of(main.log(), DataFolder.path(), clock).everything(file, force);
         spec.commandLine().getOut().println(file);
         return 0;
     }

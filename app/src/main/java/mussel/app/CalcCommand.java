@@ -10,11 +10,14 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import mussel.core.sheet.FamilySheet;
 import mussel.exchange.calc.Calc;
 import mussel.exchange.calc.Engine;
+import mussel.exchange.file.InFile;
+import mussel.exchange.record.Plain;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -51,8 +54,9 @@ final class CalcCommand implements Callable<Integer> {
             err.println(": there is no engine " + engine + "; there are " + all);
             return Calc.REFUSED;
         }
-        if (file != null && !Files.isRegularFile(file)) {
-            err.println(": there is no file " + file + " to read");
+        Optional<String> refused = file == null ? Optional.empty() : InFile.refused(file, Long.MAX_VALUE);
+        if (refused.isPresent()) {
+            err.println(": the file " + Plain.text(file.toString()) + " " + refused.get());
             return Calc.REFUSED;
         }
         try (PrintStream out =

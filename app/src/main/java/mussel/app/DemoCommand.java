@@ -1,10 +1,13 @@
 package mussel.app;
 
-import java.io.IOException;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.concurrent.Callable;
 import mussel.app.demo.DemoYard;
+import mussel.core.job.JournalException;
+import mussel.store.DemoLog;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParentCommand;
@@ -13,7 +16,7 @@ import picocli.CommandLine.ParentCommand;
         name = "demo",
         mixinStandardHelpOptions = true,
         description = "Opens the window on a throwaway copy of the demo yard.")
-final class DemoCommand implements Runnable {
+final class DemoCommand implements Callable<Integer> {
     @ParentCommand
     private Main main;
 
@@ -21,26 +24,32 @@ final class DemoCommand implements Runnable {
     private boolean fresh;
 
     @Override
-    public void run() {
+    public Integer call() {
         Path file = main.logGiven() ? main.log() : DataFolder.demo();
-        try {
-            seed(file, fresh);
-        } catch (IOException e) {
-            throw new IllegalStateException(
-                    "The demo's logbook " + file + " cannot be made: " + e.getMessage() + ".", e);
+        if (!main.logGiven() && fresh && Files.exists(file) && !DemoLog.is(file)) {
+            DemoLog.setAside(file);
         }
-        Main.window(file);
+        seed(file, fresh);
+        return Main.window(file);
     }
 
-    /** Makes the demo's file where there is none, or anew. */
-    static void seed(Path file, boolean fresh) throws IOException {
-        if (fresh) {
-            for (String suffix : new String[] {"", "-wal", "-shm"}) {
-                Files.deleteIfExists(file.resolveSibling(file.getFileName() + suffix));
+    /**
+     * Makes the demo's file where there is none, or anew. A logbook that is no demo data is never touched.
+     *
+     * @throws JournalException with a sentence when there is something else, or it is open
+     */
+    static void seed(Path file, boolean fresh) {
+        if (Files.exists(file, LinkOption.NOFOLLOW_LINKS)) {
+            if (!DemoLog.is(file)) {
+                throw new JournalException(
+                        file
+                                + " is no demo data, and nothing of it was touched. Demo data goes into a file of its own: leave out --log, or name one that is not there.");
             }
+            if (!fresh) {
+                return;
+            }
+            DemoLog.throwAway(file);
         }
-        if (!Files.exists(file)) {
-            DemoYard.fill(file, Clock.systemUTC().instant());
-        }
+        DemoYard.fill(file, Clock.systemUTC().instant());
     }
 }

@@ -1,6 +1,5 @@
 package mussel.app;
 
-import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -29,6 +28,9 @@ final class ExportCommand implements Callable<Integer> {
     @Option(names = "--out", required = true, paramLabel = "PATH", description = "the file, or for csv the folder")
     private Path out;
 
+    @Option(names = "--force", description = "replaces files of the same kind that are there")
+    private boolean force;
+
     @ArgGroup
     private Only only = new Only();
 
@@ -56,15 +58,15 @@ final class ExportCommand implements Callable<Integer> {
         Clock clock = Clock.systemDefaultZone();
         try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
             Exporter exporter = new Exporter(journal, journal.book());
-            exporter.export(format, out.toAbsolutePath(), only.of(exporter), LocalDate.now(clock), clock.instant())
+            exporter.export(
+                            format,
+                            out.toAbsolutePath(),
+                            only.of(exporter),
+                            LocalDate.now(clock),
+                            clock.instant(),
+                            force)
                     .forEach(spec.commandLine().getOut()::println);
             return 0;
-        } catch (UncheckedIOException e) {
-            spec.commandLine()
-                    .getErr()
-                    .println("It cannot be written to " + out + ": "
-                            + e.getCause().getMessage() + ".");
-            return 2;
         }
     }
 }

@@ -8,13 +8,12 @@ import java.util.List;
 import java.util.stream.Stream;
 import mussel.core.measure.Problem;
 import mussel.core.sheet.FamilySheet;
+import mussel.exchange.file.Durable;
 import mussel.exchange.record.Read;
 import mussel.exchange.sheet.SheetFiles;
 
 /** The families the product ships, and those a yard has put into its data folder. */
 final class Families {
-    private static final long MOST_BYTES = 8L * 1024 * 1024;
-
     private final List<FamilySheet> sheets = new ArrayList<>(SheetFiles.shipped());
     private final List<String> refused = new ArrayList<>();
     private final StringBuilder own = new StringBuilder();
@@ -28,7 +27,7 @@ final class Families {
                         .sorted()
                         .forEach(families::add);
             } catch (IOException e) {
-                families.refused.add("The folder " + folder + " cannot be read: " + e.getMessage());
+                families.refused.add("The folder " + folder + " cannot be read: " + Durable.why(e) + ".");
             }
         }
         return families;
@@ -46,14 +45,7 @@ final class Families {
 
     /** Reads one file, or says everything that is wrong with it. */
     static Read<FamilySheet> read(Path file) {
-        try {
-            if (Files.size(file) > MOST_BYTES) {
-                return Read.refused("is " + Files.size(file) / (1024 * 1024) + " MB; a family sheet has at most 8 MB");
-            }
-            return SheetFiles.family(Files.readAllBytes(file));
-        } catch (IOException e) {
-            return Read.refused("cannot be read: " + e.getMessage());
-        }
+        return OwnFiles.read(file, SheetFiles::family);
     }
 
     List<FamilySheet> sheets() {

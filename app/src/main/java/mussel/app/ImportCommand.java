@@ -29,8 +29,7 @@ final class ImportCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         Clock clock = Clock.systemDefaultZone();
-        Workshop shop = Yards.open(
-                main.log(), clock, Families.load(DataFolder.families()).sheets());
+        Workshop shop = Yards.open(main.log(), clock);
         try {
             return takeIn(shop);
         } finally {

@@ -2,9 +2,7 @@ package mussel.app;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
-import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -60,14 +58,10 @@ final class KnowledgeCommand implements Callable<Integer> {
         if (contextFile == null) {
             return Read.of(Context.empty());
         }
-        try {
-            Read<JsonNode> tree = Json.tree(Files.readAllBytes(contextFile));
-            return tree.value().isPresent()
-                    ? RecordReader.read(tree.value().get(), Context.class)
-                    : new Read<>(Optional.empty(), tree.problems());
-        } catch (IOException e) {
-            return Read.refused("the file " + contextFile + " cannot be read: " + e.getMessage());
-        }
+        Read<JsonNode> tree = OwnFiles.read(contextFile, Json::tree);
+        return tree.value().isPresent()
+                ? RecordReader.read(tree.value().get(), Context.class)
+                : new Read<>(Optional.empty(), tree.problems());
     }
 
     private static void print(Knowledge tables, Context context, PrintWriter out) {

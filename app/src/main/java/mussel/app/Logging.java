@@ -1,7 +1,11 @@
 package mussel.app;
 
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.logging.FileHandler;
 import java.util.logging.Handler;
 import java.util.logging.Level;
@@ -12,6 +16,11 @@ import java.util.logging.SimpleFormatter;
 public final class Logging {
     private static final int FILE_BYTES = 1024 * 1024;
     private static final int FILES = 5;
+
+    private static Optional<Path> keptIn = Optional.empty();
+
+    /** The terminal's own stream for what went wrong: while a window is open everything else that is written there goes into the log. */
+    static final PrintStream ERR = System.err;
 
     /** For the logging system, which takes this class in place of its own configuration: no handler at all. */
     public Logging() {}
@@ -32,10 +41,36 @@ public final class Logging {
             file.setFormatter(new SimpleFormatter());
             file.setLevel(Level.INFO);
             root.addHandler(file);
+            keptIn = Optional.of(folder.resolve("mussel.0.log"));
         } catch (IOException e) {
             root.setLevel(Level.OFF);
         }
-        Thread.setDefaultUncaughtExceptionHandler(
-                (thread, e) -> Logger.getLogger("mussel").log(Level.SEVERE, "In " + thread.getName(), e));
+    }
+
+    /** What libraries write onto the terminal, traces among it, goes into the log instead. */
+    static void quieten() {
+        System.setErr(new PrintStream(new Lines(), true, StandardCharsets.UTF_8));
+    }
+
+    /** Each line written becomes a record. */
+    private static final class Lines extends ByteArrayOutputStream {
+        @Override
+        public synchronized void flush() {
+            String text = toString(StandardCharsets.UTF_8).strip();
+            reset();
+            if (!text.isEmpty()) {
+                Logger.getLogger("mussel").log(Level.WARNING, text);
+            }
+        }
+    }
+
+    /** Keeps what went wrong with its details, and returns the sentence for the user. */
+    static String keep(String when, Throwable e) {
+        if (keptIn.isEmpty()) {
+            toFileIn(DataFolder.path());
+        }
+        Logger.getLogger("mussel").log(Level.SEVERE, when, e);
+        return "Something went wrong in Mussel itself. Nothing that was entered before is lost. "
+                + keptIn.map(file -> "The details are in " + file + ".").orElse("The details could not be kept.");
     }
 }

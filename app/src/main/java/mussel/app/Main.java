@@ -1,9 +1,17 @@
 package mussel.app;
 
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Optional;
+import java.util.concurrent.Callable;
 import javafx.application.Application;
+import mussel.core.job.JournalException;
+import mussel.exchange.file.Durable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -35,11 +43,17 @@ import picocli.CommandLine.ScopeType;
             ImportCommand.class,
             DueCommand.class,
             CheckCommand.class,
+            SalvageCommand.class,
             BackupCommand.class,
             RestoreCommand.class,
             ShotsCommand.class
         })
-public final class Main implements Runnable {
+public final class Main implements Callable<Integer> {
+    /** Something was refused; the reason was told. */
+    static final int REFUSED = 2;
+    /** Something went wrong that nobody foresaw. */
+    static final int FAILED = 1;
+
     @Option(
             names = "--log",
             paramLabel = "FILE",
@@ -50,32 +64,70 @@ public final class Main implements Runnable {
     /** Starts Mussel. */
     public static void main(String[] args) {
         Logging.silent();
+        Thread.setDefaultUncaughtExceptionHandler((thread, e) -> System.exit(failed(e)));
         if (args.length == 0 || Arrays.equals(args, new String[] {"demo"})) {
             openAtOnce(args.length > 0);
         } else if (args.length == 2 && args[0].equals("--log") && !args[1].startsWith("-")) {
-            window(Path.of(args[1]));
-            System.exit(0);
+            System.exit(window(path(args[1])));
         }
         System.exit(command().execute(args));
+    }
+
+    /** A path somebody typed; what the machine cannot name is said, not thrown. */
+    private static Path path(String typed) {
+        try {
+            return Path.of(typed);
+        } catch (InvalidPathException e) {
+            Terminal.on(Logging.ERR).println("There can be no file of that name on this machine: " + typed + ".");
+            System.exit(REFUSED);
+            throw e;
+        }
+    }
+
+    /** Tells what nobody foresaw: a sentence, with where the details are. Returns the exit code. */
+    static int failed(Throwable e) {
+        PrintWriter err = Terminal.on(Logging.ERR);
+        if (e instanceof JournalException) {
+            err.println(e.getMessage());
+            return REFUSED;
+        }
+        if (e instanceof UncheckedIOException io) {
+            err.println("A file could not be read or written: " + Durable.why(io.getCause()) + ".");
+            return REFUSED;
+        }
+        err.println(Logging.keep("In a command", e));
+        return FAILED;
     }
 
     /** The window without the command line's machinery, which takes a quarter of a second to load. */
     private static void openAtOnce(boolean demo) {
         Path log = demo ? DataFolder.demo() : DataFolder.logbook();
         if (!demo || Files.exists(log)) {
-            window(log);
-            System.exit(0);
+            System.exit(window(log));
         }
     }
 
     static CommandLine command() {
-        return new CommandLine(new Main())
+        CommandLine command = new CommandLine(new Main())
                 .setCaseInsensitiveEnumValuesAllowed(true)
-                .setExecutionExceptionHandler((e, line, parsed) -> {
-                    java.util.logging.Logger.getLogger("mussel").log(java.util.logging.Level.SEVERE, "In a command", e);
-                    line.getErr().println(e.getMessage());
-                    return 2;
-                });
+                .setOut(Terminal.on(System.out))
+                .setErr(Terminal.on(System.err));
+        return command.setExecutionExceptionHandler((e, line, parsed) -> {
+            if (e instanceof JournalException) {
+                line.getErr().println(e.getMessage());
+                return REFUSED;
+            }
+            if (e instanceof UncheckedIOException io) {
+                line.getErr().println("A file could not be read or written: " + Durable.why(io.getCause()) + ".");
+                return REFUSED;
+            }
+            if (e instanceof IOException io) {
+                line.getErr().println("A file could not be read or written: " + Durable.why(io) + ".");
+                return REFUSED;
+            }
+            line.getErr().println(Logging.keep("In a command", e));
+            return FAILED;
+        });
     }
 
     Path log() {
@@ -87,14 +139,25 @@ public final class Main implements Runnable {
     }
 
     @Override
-    public void run() {
-        window(log());
+    public Integer call() {
+        return window(log());
     }
 
-    /** Opens the window on a logbook and stays until it is closed. */
-    static void window(Path log) {
+    /** Opens the window on a logbook and stays until it is closed. Returns the exit code: 0 only where the window stood on its logbook. */
+    static int window(Path log) {
         Logging.silent();
+        Optional<String> missing = WindowNeeds.missing();
+        if (missing.isPresent()) {
+            Terminal.on(Logging.ERR).println(missing.get());
+            return REFUSED;
+        }
         MusselApp.prepare(log);
-        Application.launch(MusselApp.class);
+        try {
+            Application.launch(MusselApp.class);
+            return MusselApp.exitCode();
+        } catch (RuntimeException | LinkageError e) {
+            Terminal.on(Logging.ERR).println("The window could not be shown. " + Logging.keep("At the start", e));
+            return FAILED;
+        }
     }
 }

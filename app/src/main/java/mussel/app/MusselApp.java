@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.function.Function;
@@ -53,17 +54,20 @@ public final class MusselApp extends Application {
 
     private static CompletableFuture<SqliteJournal> opening;
     private static Path logbook;
+    private static int exitCode = Main.FAILED;
 
     private final CompletableFuture<Catalogue> catalogue = new CompletableFuture<>();
     private Stage stage;
     private MusselWindow window;
     private Workshop shop;
+    private Optional<ChainWatch> watch = Optional.empty();
 
     /** Begins to open a logbook, and the log file before it; the window takes it when it is there. */
     static void prepare(Path log) {
         logbook = log;
         opening = CompletableFuture.supplyAsync(() -> {
             Logging.toFileIn(DataFolder.path());
+            Logging.quieten();
             return SqliteJournal.openOrRead(log, Clock.systemDefaultZone());
         });
     }
@@ -87,9 +91,26 @@ public final class MusselApp extends Application {
         return stations;
     }
 
+    /** What the process is to end with: 0 once the window stood on its logbook. */
+    static int exitCode() {
+        return exitCode;
+    }
+
+    /** What nobody foresaw reaches the user as a sentence; the window stays, and what was entered before is kept. */
+    private void unforeseen(Thread thread, Throwable e) {
+        String sentence = Logging.keep("In " + thread.getName(), e);
+        Platform.runLater(() -> {
+            if (window != null) {
+                window.tell(sentence);
+            }
+        });
+    }
+
     @Override
     public void start(Stage primary) {
         stage = primary;
+        Thread.setDefaultUncaughtExceptionHandler(this::unforeseen);
+        Thread.currentThread().setUncaughtExceptionHandler(this::unforeseen);
         Look.loadType();
         stage.setTitle("Mussel");
         stage.setMinWidth(LEAST_WIDTH);
@@ -118,14 +139,18 @@ public final class MusselApp extends Application {
             shop = Yards.over(opening.join(), logbook, Clock.systemDefaultZone(), catalogue);
             window = new MusselWindow(shop, Look.of(shop.journal()), stations());
             readOnly(opening.join().whyReadOnly());
+            if (!opening.join().told().isEmpty()) {
+                window.tell(opening.join().told());
+            }
+            exitCode = 0;
             return window;
-        } catch (CompletionException e) {
-            String sentence = e.getCause() instanceof JournalException journal
-                    ? journal.getMessage()
-                    : "Mussel could not start: " + e.getCause().getMessage()
-                            + ". The log in the data folder says more.";
-            java.util.logging.Logger.getLogger("mussel").log(java.util.logging.Level.SEVERE, "At the start", e);
-            System.err.println(sentence);
+        } catch (RuntimeException e) {
+            Throwable cause = e instanceof CompletionException && e.getCause() != null ? e.getCause() : e;
+            String sentence = cause instanceof JournalException
+                    ? cause.getMessage()
+                    : "Mussel could not start. " + Logging.keep("At the start", cause);
+            Terminal.on(Logging.ERR).println(sentence);
+            exitCode = Main.REFUSED;
             return new Refusal(sentence, new Rescues(logbook), this::again);
         }
     }
@@ -152,7 +177,9 @@ public final class MusselApp extends Application {
             return;
         }
         try {
-            Backups.of(logbook, DataFolder.path(), Clock.systemDefaultZone()).daily();
+            Backups backups = Backups.of(logbook, DataFolder.path(), Clock.systemDefaultZone());
+            backups.oddClock().ifPresent(odd -> Platform.runLater(() -> window.tell(odd)));
+            backups.daily();
         } catch (JournalException e) {
             Platform.runLater(() -> window.tell(e.getMessage()));
         }
@@ -172,7 +199,12 @@ public final class MusselApp extends Application {
             OwnFiles.OwnYard yard = OwnFiles.OwnYard.load(DataFolder.path());
             catalogue.complete(Yards.catalogue(families.sheets(), families.own(), yard.yard(), tables, supplied));
             Platform.runLater(() -> {
-                Stream.of(families.refused(), tables.refused(), supplied.refused(), yard.refused())
+                Stream.of(
+                                shop.settingsSetAside(),
+                                families.refused(),
+                                tables.refused(),
+                                supplied.refused(),
+                                yard.refused())
                         .flatMap(List::stream)
                         .findFirst()
                         .ifPresent(window::tell);
@@ -185,9 +217,12 @@ public final class MusselApp extends Application {
             });
             if (System.getProperty("mussel.startup", "").isEmpty()) {
                 backUp();
+                watch = Optional.of(
+                        ChainWatch.begin(logbook, troubles -> Platform.runLater(() -> window.tell(troubles))));
             }
         } catch (RuntimeException e) {
             catalogue.completeExceptionally(e);
+            unforeseen(Thread.currentThread(), e);
         }
     }
 
@@ -232,6 +267,7 @@ public final class MusselApp extends Application {
 
     @Override
     public void stop() {
+        watch.ifPresent(ChainWatch::stop);
         if (window != null) {
             window.close();
         }

@@ -1,11 +1,12 @@
 package mussel.app;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import mussel.core.job.Yard;
+import mussel.exchange.file.InFile;
 import mussel.exchange.record.Read;
 import mussel.exchange.sheet.SheetFiles;
 
@@ -20,13 +21,10 @@ final class OwnFiles {
 
     /** Reads one, or says why it is refused. */
     static <T> Read<T> read(Path file, Function<byte[], Read<T>> reader) {
-        try {
-            return Files.size(file) > MOST_BYTES
-                    ? Read.refused("is larger than 8 MB; such a file fits in far less")
-                    : reader.apply(Files.readAllBytes(file));
-        } catch (IOException e) {
-            return Read.refused("cannot be read: " + e.getMessage());
-        }
+        Read<byte[]> bytes = InFile.bytes(file, MOST_BYTES);
+        return bytes.value().isPresent()
+                ? reader.apply(bytes.value().get())
+                : new Read<>(Optional.empty(), bytes.problems());
     }
 
     /**

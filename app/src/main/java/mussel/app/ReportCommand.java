@@ -9,6 +9,7 @@ import mussel.core.job.Entry;
 import mussel.core.job.Job;
 import mussel.core.job.JournalException;
 import mussel.desktop.desk.Workshop;
+import mussel.exchange.file.OutFile;
 import mussel.store.SqliteJournal;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -27,6 +28,9 @@ final class ReportCommand implements Callable<Integer> {
 
     @Option(names = "--out", required = true, paramLabel = "FILE.pdf", description = "where to write it")
     private Path out;
+
+    @Option(names = "--force", description = "replaces a PDF of that name")
+    private boolean force;
 
     @Option(
             names = "--paper",
@@ -65,29 +69,20 @@ final class ReportCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         Clock clock = Clock.systemDefaultZone();
+        OutFile.of(out, OutFile.Kind.PDF, force);
         try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
             List<Entry> entries = journal.entries(job);
             if (entries.isEmpty()) {
                 spec.commandLine().getErr().println("There is no job " + job + " in " + main.log() + ".");
                 return 2;
             }
-            Workshop shop = Yards.over(
-                    journal,
-                    main.log(),
-                    clock,
-                    Families.load(DataFolder.families()).sheets());
+            Workshop shop = Yards.over(journal, main.log(), clock);
             Job folded = Job.of(entries);
             shop.assess(folded).ifPresentOrElse(a -> paper.write(shop, a, out), () -> {
                 throw new JournalException(
                         "The family sheet " + folded.leg().family() + " of job " + job + " is not here.");
             });
             return 0;
-        } catch (java.io.UncheckedIOException e) {
-            spec.commandLine()
-                    .getErr()
-                    .println("The sheet cannot be written to " + out + ": "
-                            + e.getCause().getMessage() + ".");
-            return 2;
         }
     }
 }

@@ -28,6 +28,16 @@ final class Rescues implements Refusal.Rescue {
     }
 
     @Override
+    public List<String> salvageable() {
+        return restorer.salvageable();
+    }
+
+    @Override
+    public List<String> salvage() {
+        return restorer.salvage();
+    }
+
+    @Override
     public List<String> restore(Path backup) {
         return restorer.restore(backup);
     }

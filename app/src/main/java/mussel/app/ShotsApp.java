@@ -3,7 +3,6 @@ package mussel.app;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
@@ -29,6 +28,7 @@ import mussel.core.job.Station;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
+import mussel.exchange.file.Scratch;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.Backups;
 
@@ -68,11 +68,11 @@ public final class ShotsApp extends Application {
     @Override
     public void start(Stage stage) throws IOException {
         Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> {
-            e.printStackTrace();
-            System.exit(1);
+            Terminal.on(Logging.ERR).println(Logging.keep("While the pictures were made", e));
+            System.exit(Main.FAILED);
         });
         Look.loadType();
-        Path log = Files.createTempDirectory("mussel-shots").resolve("demo.mussel");
+        Path log = Scratch.folder().resolve("demo.mussel");
         DemoYard.fill(log, DAY);
         Workshop shop = Yards.open(log, Clock.fixed(DAY, ZoneOffset.UTC), SheetFiles.shipped());
         Look look = Look.of(shop.journal());
@@ -204,16 +204,12 @@ public final class ShotsApp extends Application {
 
     /** The demo as it stood long before, as a log from elsewhere. */
     private static Path anotherYard() {
-        try {
-            Path folder = Files.createTempDirectory("mussel-elsewhere");
-            Path log = folder.resolve("elsewhere.mussel");
-            DemoYard.fill(log, DAY.minus(900, ChronoUnit.DAYS));
-            Path backup = folder.resolve("elsewhere.mussel-backup");
-            Backups.of(log, Clock.fixed(DAY, ZoneOffset.UTC)).everything(backup);
-            return backup;
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        Path folder = Scratch.folder();
+        Path log = folder.resolve("elsewhere.mussel");
+        DemoYard.fill(log, DAY.minus(900, ChronoUnit.DAYS));
+        Path backup = folder.resolve("elsewhere.mussel-backup");
+        Backups.of(log, Clock.fixed(DAY, ZoneOffset.UTC)).everything(backup, false);
+        return backup;
     }
 
     private void show(int job, Station station) {

@@ -3,6 +3,7 @@ package mussel.app;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import javafx.application.Application;
 import picocli.CommandLine.Command;
@@ -44,12 +45,22 @@ final class ShotsCommand implements Callable<Integer> {
             spec.commandLine().getErr().println("A size is written 1280x800, not " + size + ".");
             return 2;
         }
+        Optional<String> missing = WindowNeeds.missing();
+        if (missing.isPresent()) {
+            spec.commandLine().getErr().println(missing.get());
+            return Main.REFUSED;
+        }
         Files.createDirectories(folder);
         Logging.toFileIn(DataFolder.path());
         String[] sides = size.split("x");
         ShotsApp.prepare(folder, Integer.parseInt(sides[0]), Integer.parseInt(sides[1]), dark, glove);
         ShotsApp.beginWith(from);
-        Application.launch(ShotsApp.class);
-        return 0;
+        try {
+            Application.launch(ShotsApp.class);
+            return 0;
+        } catch (RuntimeException | LinkageError e) {
+            spec.commandLine().getErr().println("The window could not be shown. " + Logging.keep("At the start", e));
+            return Main.FAILED;
+        }
     }
 }

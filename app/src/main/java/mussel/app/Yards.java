@@ -1,8 +1,6 @@
 package mussel.app;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -18,6 +16,7 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Overrides;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.desk.Workshop.Catalogue;
+import mussel.exchange.file.InFile;
 import mussel.exchange.leak.HoldCsv;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.record.Json;
@@ -34,11 +33,33 @@ import mussel.store.SqliteJournal;
 public final class Yards {
     private Yards() {}
 
-    /** Opens a logbook for work, its bench up to date. */
+    /** Opens a logbook for work with everything the yard keeps of its own, its bench up to date. */
+    static Workshop open(Path log, Clock clock) {
+        Workshop shop = over(SqliteJournal.open(log, clock), log, clock);
+        shop.fileEverything();
+        return shop;
+    }
+
+    /** Opens a logbook for work with some families, its bench up to date. */
     static Workshop open(Path log, Clock clock, List<FamilySheet> families) {
         Workshop shop = over(SqliteJournal.open(log, clock), log, clock, families);
         shop.fileEverything();
         return shop;
+    }
+
+    /** Brings an open journal and everything the yard keeps of its own together, as the window does. */
+    static Workshop over(SqliteJournal journal, Path log, Clock clock) {
+        Families families = Families.load(DataFolder.families());
+        return over(
+                journal,
+                log,
+                clock,
+                CompletableFuture.completedFuture(catalogue(
+                        families.sheets(),
+                        families.own(),
+                        OwnFiles.OwnYard.load(DataFolder.path()).yard(),
+                        Tabled.load(DataFolder.path()),
+                        Supplied.load(DataFolder.path()))));
     }
 
     /** Brings an open journal and the families together, with the diagnosis tables that ship. */
@@ -98,17 +119,14 @@ public final class Yards {
     }
 
     private static HoldFile hold(Path file) {
-        try {
-            if (Files.size(file) > HoldCsv.MOST_BYTES) {
-                return refused(file, "is larger than " + HoldCsv.MOST_BYTES / (1024 * 1024) + " MB; no hold is");
-            }
-            Read<HoldCsv.Imported> read = HoldCsv.read(Files.readAllBytes(file));
-            return read.value()
-                    .map(h -> new HoldFile(Optional.of(h.mode()), h.readings(), List.of()))
-                    .orElseGet(() -> refused(file, read.problems().get(0).problem()));
-        } catch (IOException e) {
-            return refused(file, "cannot be read: " + e.getMessage());
+        Read<byte[]> bytes = InFile.bytes(file, HoldCsv.MOST_BYTES);
+        if (bytes.value().isEmpty()) {
+            return refused(file, bytes.problems().get(0).problem());
         }
+        Read<HoldCsv.Imported> read = HoldCsv.read(bytes.value().get());
+        return read.value()
+                .map(h -> new HoldFile(Optional.of(h.mode()), h.readings(), List.of()))
+                .orElseGet(() -> refused(file, read.problems().get(0).problem()));
     }
 
     private static HoldFile refused(Path file, String why) {

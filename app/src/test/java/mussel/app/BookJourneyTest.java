@@ -112,7 +112,8 @@ class BookJourneyTest extends DemoJourney {
                     json,
                     exporter.job(journal.numbers().get(0)),
                     java.time.LocalDate.of(2026, 11, 22),
-                    Instant.EPOCH);
+                    Instant.EPOCH,
+                    false);
         }
         int before = shop.book().jobs();
         takeIn(json);
@@ -187,7 +188,7 @@ class BookJourneyTest extends DemoJourney {
         Path other = folder.resolve("sister.mussel");
         DemoYard.fill(other, Instant.parse("2025-03-01T09:00:00Z"));
         Path backup = folder.resolve("sister.mussel-backup");
-        Backups.of(other, Clock.systemUTC()).everything(backup);
+        Backups.of(other, Clock.systemUTC()).everything(backup, false);
         int before = shop.book().jobs();
         takeIn(backup);
         assertThat(words(robot.lookup("#take-in-file-page").query())).contains("49 new jobs");

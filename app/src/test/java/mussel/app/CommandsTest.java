@@ -138,7 +138,8 @@ class CommandsTest {
                         "--paper",
                         "estimate",
                         "--out",
-                        estimate.toString()))
+                        estimate.toString(),
+                        "--force"))
                 .isEqualTo(2);
         assertThat(err.toString()).contains("nothing is to be done yet").doesNotContain("Exception");
     }

@@ -155,7 +155,7 @@ class DataCommandsTest {
 
             Incoming changed = importer.look(json, done -> true);
             Files.writeString(json, Files.readString(json).replaceFirst("grinding|milky|haze", "streaks"));
-            assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("has changed");
+            assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("gone on");
             Files.writeString(json, "{");
             assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("has changed");
             assertThat(journal.numbers()).containsExactly(1);
@@ -168,7 +168,7 @@ class DataCommandsTest {
         Files.createDirectories(home);
         Files.writeString(home.resolve("knowledge.yaml"), "priors: []\n");
         Path backup = folder.resolve("yard.mussel-backup");
-        Backups.of(demo(), home, Clock.systemUTC()).everything(backup);
+        Backups.of(demo(), home, Clock.systemUTC()).everything(backup, false);
         Path data = folder.resolve("data");
         try (SqliteJournal journal = SqliteJournal.open(folder.resolve("here.mussel"), Clock.systemUTC())) {
             Incoming incoming = new Importer(journal, data, Clock.systemUTC()).look(backup, done -> true);
@@ -227,7 +227,7 @@ class DataCommandsTest {
                     .isFalse();
             Files.writeString(yard, shipped);
             assertThat(importer.look(yard, done -> true).says())
-                    .anyMatch(s -> s.endsWith("It takes the place of the yard’s own one."))
+                    .anyMatch(s -> s.contains("takes the place of the yard’s own one, which is kept beside it"))
                     .contains("/labour_per_h: 72.0, was 80.0");
             Files.writeString(yard, shipped.replace("downtime_per_day: 60", "downtime_per_day: sixty"));
             assertThat(importer.look(yard, done -> true).refused())

@@ -54,6 +54,9 @@ class SuppliedTest {
             assertThat(supplied.catalogue()).isEqualTo(CatalogueFiles.shipped());
         }
         Files.write(folder.resolve(Supplied.FILE), new byte[9 * 1024 * 1024]);
-        assertThat(Supplied.load(folder).refused()).singleElement().asString().contains("larger than 8 MB");
+        assertThat(Supplied.load(folder).refused())
+                .singleElement()
+                .asString()
+                .contains("is 9 MB; at most 8 MB are read");
     }
 }

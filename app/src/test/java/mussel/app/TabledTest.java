@@ -65,7 +65,7 @@ class TabledTest {
     @Test
     void aHugeFileIsRefusedUnread() throws IOException {
         Files.write(folder.resolve(Tabled.FILE), new byte[9 * 1024 * 1024]);
-        assertThat(Tabled.load(folder).refused()).singleElement().asString().contains("larger than 8 MB");
+        assertThat(Tabled.load(folder).refused()).singleElement().asString().contains("is 9 MB; at most 8 MB are read");
     }
 
     @Test

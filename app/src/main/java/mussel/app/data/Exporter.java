@@ -1,9 +1,7 @@
 package mussel.app.data;
 
-import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
-import java.io.UncheckedIOException;
+import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -11,15 +9,19 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Iterator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import mussel.core.book.LogBook;
 import mussel.core.job.Entry;
+import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.log.Visit;
+import mussel.exchange.file.Durable;
+import mussel.exchange.file.OutFile;
 import mussel.exchange.log.DueCalendar;
 import mussel.exchange.log.LogCsv;
 import mussel.exchange.log.LogJson;
@@ -88,20 +90,22 @@ public final class Exporter {
         return new Scope(Optional.of(jobs));
     }
 
-    /** Writes it and returns the files written. An UncheckedIOException says why it could not. */
-    public List<Path> export(Format format, Path out, Scope scope, LocalDate today, Instant now) {
-        try {
-            return switch (format) {
-                case JSON -> json(out, scope);
-                case CSV -> csv(out, scope, today);
-                case ICS -> {
-                    DueCalendar.write(due(scope), today, now, out);
-                    yield List.of(out);
-                }
-            };
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+    /**
+     * Writes it and returns the files written.
+     *
+     * @param replace whether files of the same kind may be replaced
+     * @throws JournalException with a sentence when it cannot be written there; what was there is as it was
+     */
+    public List<Path> export(Format format, Path out, Scope scope, LocalDate today, Instant now, boolean replace) {
+        return switch (format) {
+            case JSON -> json(out, scope, replace);
+            case CSV -> csv(out, scope, today, replace);
+            case ICS -> {
+                Path file = OutFile.of(out, OutFile.Kind.CALENDAR, replace).path();
+                DueCalendar.write(due(scope), today, now, file);
+                yield List.of(file);
+            }
+        };
     }
 
     private List<LogBook.Awaiting> due(Scope scope) {
@@ -113,36 +117,58 @@ public final class Exporter {
     }
 
     /** Job by job, so that a log of any size goes through. */
-    private List<Path> json(Path out, Scope scope) throws IOException {
+    private List<Path> json(Path out, Scope scope, boolean replace) {
         Iterable<List<Entry>> each =
                 () -> jobs(scope).stream().map(journal::entries).iterator();
-        try (OutputStream stream = new BufferedOutputStream(Files.newOutputStream(out))) {
-            LogJson.write(scope.jobs().isEmpty() ? journal.settings() : Map.of(), each, stream);
-        }
-        return List.of(out);
+        OutFile file = OutFile.of(out, OutFile.Kind.JSON, replace);
+        file.write(stream -> LogJson.write(scope.jobs().isEmpty() ? journal.settings() : Map.of(), each, stream));
+        return List.of(file.path());
     }
 
-    private List<Path> csv(Path out, Scope scope, LocalDate today) throws IOException {
+    /** A list as it is written. */
+    private interface Written {
+        void to(Writer out) throws IOException;
+    }
+
+    private List<Path> csv(Path out, Scope scope, LocalDate today, boolean replace) {
         List<Integer> jobs = jobs(scope);
-        Files.createDirectories(out);
-        Path list = out.resolve("jobs.csv");
-        Path readings = out.resolve("readings.csv");
-        Path holds = out.resolve("holds.csv");
-        Path due = out.resolve("due.csv");
-        try (Writer writer = Files.newBufferedWriter(list, StandardCharsets.UTF_8)) {
+        folder(out);
+        Map<String, Written> lists = new LinkedHashMap<>();
+        lists.put("jobs.csv", writer -> {
             Iterator<Visit> visits =
                     jobs.stream().flatMap(j -> book.visit(j).stream()).iterator();
             LogCsv.jobs(() -> visits, writer);
+        });
+        lists.put("readings.csv", writer -> LogCsv.readings(() -> readable(jobs), writer));
+        lists.put("holds.csv", writer -> LogCsv.holds(() -> readable(jobs), writer));
+        lists.put("due.csv", writer -> LogCsv.due(due(scope), today, writer));
+        // All names are looked at before the first list is written.
+        Map<OutFile, Written> files = new LinkedHashMap<>();
+        lists.forEach((name, list) -> files.put(OutFile.of(out.resolve(name), OutFile.Kind.CSV, replace), list));
+        files.forEach((file, list) -> file.write(stream -> {
+            Writer writer = new OutputStreamWriter(stream, StandardCharsets.UTF_8);
+            list.to(writer);
+            writer.flush();
+        }));
+        return files.keySet().stream().map(OutFile::path).toList();
+    }
+
+    /** The entries of each job that can be read as a whole: one that cannot stands in no other's way. */
+    private Iterator<List<Entry>> readable(List<Integer> jobs) {
+        return jobs.stream()
+                .map(journal::entries)
+                .filter(entries -> entries.get(0).fact() instanceof Fact.Opened)
+                .iterator();
+    }
+
+    private static void folder(Path out) {
+        if (Files.exists(out) && !Files.isDirectory(out)) {
+            throw new JournalException(out + " is no folder. Name one for the lists.");
         }
-        try (Writer writer = Files.newBufferedWriter(readings, StandardCharsets.UTF_8)) {
-            LogCsv.readings(() -> jobs.stream().map(journal::entries).iterator(), writer);
+        try {
+            Durable.folders(out);
+        } catch (IOException e) {
+            throw new JournalException("The folder " + out + " cannot be made: " + Durable.why(e) + ".", e);
         }
-        try (Writer writer = Files.newBufferedWriter(holds, StandardCharsets.UTF_8)) {
-            LogCsv.holds(() -> jobs.stream().map(journal::entries).iterator(), writer);
-        }
-        try (Writer writer = Files.newBufferedWriter(due, StandardCharsets.UTF_8)) {
-            LogCsv.due(due(scope), today, writer);
-        }
-        return List.of(list, readings, holds, due);
     }
 }

@@ -6,7 +6,6 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
@@ -21,6 +20,8 @@ import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
 import mussel.core.verdict.Overrides;
 import mussel.desktop.desk.Incoming;
+import mussel.exchange.file.Durable;
+import mussel.exchange.file.InFile;
 import mussel.exchange.log.LogJson;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.record.Changes;
@@ -57,8 +58,9 @@ public final class Importer {
     public Incoming look(Path file, IntPredicate goOn) {
         String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
         try {
-            if (!Files.isRegularFile(file)) {
-                return refused(file, List.of("is no file"));
+            Optional<String> unfit = InFile.refused(file, Long.MAX_VALUE);
+            if (unfit.isPresent()) {
+                return refused(file, List.of(unfit.get()));
             }
             if (name.endsWith(Backups.ENDING)) {
                 return backup(file, goOn);
@@ -77,7 +79,7 @@ public final class Importer {
                                     : "is of a kind Mussel does not read: it takes logs (.json), backups ("
                                             + Backups.ENDING + ") and sheets (.yaml, .json)"));
         } catch (IOException e) {
-            return refused(file, List.of("cannot be read: " + e.getMessage()));
+            return refused(file, List.of("cannot be read: " + Durable.why(e)));
         }
     }
 
@@ -158,8 +160,9 @@ public final class Importer {
     }
 
     private Incoming sheet(Path file) throws IOException {
-        if (Files.size(file) > MOST_BYTES) {
-            return refused(file, List.of("is larger than 8 MB; a sheet fits in far less"));
+        Optional<String> unfit = InFile.refused(file, MOST_BYTES);
+        if (unfit.isPresent()) {
+            return refused(file, List.of(unfit.get() + ". A sheet fits in far less"));
         }
         Sheet sheet = new Sheet(file, Files.readAllBytes(file));
         Read<JsonNode> tree = Yaml.tree(sheet.bytes());
@@ -186,6 +189,9 @@ public final class Importer {
                     SheetFiles::yard,
                     y -> new Place("yard.yaml", "yard sheet of " + y.name()),
                     y -> Optional.of(SheetFiles.shippedYard()));
+        }
+        if (!root.isObject() || root.isEmpty()) {
+            return refused(file, List.of("holds nothing: neither a sheet nor a log. What is here stays"));
         }
         Place place = new Place("knowledge.yaml", "set of own numbers for the diagnosis tables");
         return kept(sheet, Importer::overrides, o -> place, o -> Optional.of(Overrides.none()));
@@ -223,7 +229,7 @@ public final class Importer {
         List<String> says = new ArrayList<>();
         says.add("A " + place.what() + ". "
                 + (own.isPresent()
-                        ? "It takes the place of the yard’s own one."
+                        ? "It takes the place of the yard’s own one, which is kept beside it."
                         : before.isPresent()
                                 ? "It takes the place of the one that ships."
                                 : "The yard has none of its own yet."));
@@ -253,12 +259,25 @@ public final class Importer {
 
     private static void keep(byte[] bytes, Path target) {
         try {
-            Files.createDirectories(target.getParent());
-            Path half = Files.createTempFile(target.getParent(), "half", ".tmp");
-            Files.write(half, bytes);
-            Files.move(half, target, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+            Durable.folders(target.getParent());
+            if (Files.exists(target)) {
+                Path before = free(target);
+                Durable.write(before, out -> Files.copy(target, out));
+            }
+            Durable.write(target, out -> out.write(bytes));
         } catch (IOException e) {
-            throw new JournalException("The sheet could not be kept: " + e.getMessage() + ".", e);
+            throw new JournalException("The sheet could not be kept: " + Durable.why(e) + ".", e);
         }
+    }
+
+    /** A free name for what a sheet takes the place of; not one that is read as a sheet. */
+    private static Path free(Path target) {
+        int nr = 1;
+        Path before = target.resolveSibling(target.getFileName() + ".before-" + nr);
+        while (Files.exists(before)) {
+            nr++;
+            before = target.resolveSibling(target.getFileName() + ".before-" + nr);
+        }
+        return before;
     }
 }

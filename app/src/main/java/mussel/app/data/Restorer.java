@@ -6,10 +6,12 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.function.Consumer;
 import mussel.core.book.Merge;
 import mussel.core.job.JournalException;
+import mussel.exchange.file.Scratch;
 import mussel.store.Backups;
+import mussel.store.Salvage;
 import mussel.store.SqliteJournal;
 
 /** Puts a backup in place of a logbook that is not open, after a look at what would be gone then. */
@@ -69,10 +71,47 @@ public final class Restorer {
      * @throws JournalException with a sentence when it could not; the logbook is as it was then
      */
     public List<String> restore(Path backup) {
-        Optional<Path> before = backups.restore(backup);
+        return told(backups.restore(backup), "Restored into " + log + ".");
+    }
+
+    private static List<String> told(Backups.Restored done, String what) {
         List<String> says = new ArrayList<>();
-        before.ifPresent(kept -> says.add("What was there is kept in " + kept + "."));
-        says.add("Restored into " + log + ".");
+        done.before().ifPresent(kept -> says.add("What was there is kept in " + kept + "."));
+        says.addAll(done.says());
+        says.add(what);
         return says;
+    }
+
+    /**
+     * What could be brought out of the logbook itself, in sentences; nothing is changed.
+     *
+     * @throws JournalException with a sentence when there is nothing whole in it
+     */
+    public List<String> salvageable() {
+        return salvaged(out -> {});
+    }
+
+    /**
+     * Brings out of the logbook what is whole, puts that in its place and sets the damaged one aside. Says what became of it.
+     *
+     * @throws JournalException with a sentence when it could not; the logbook is as it was then
+     */
+    public List<String> salvage() {
+        List<String> says = new ArrayList<>();
+        says.addAll(
+                salvaged(out -> says.addAll(told(backups.putSalvaged(out), "What is whole was put in its place."))));
+        return says;
+    }
+
+    private List<String> salvaged(Consumer<Path> then) {
+        Path folder = Scratch.folder();
+        try {
+            Path out = folder.resolve("salvaged.mussel");
+            List<String> says = Salvage.bring(log, out, clock);
+            then.accept(out);
+            return says.stream().map(s -> s.replace(", into " + out, "")).toList();
+        } finally {
+            Scratch.remove(folder);
+        }
     }
 }

@@ -34,7 +34,7 @@ public final class YardData implements Workshop.Data {
     private void export(Exporter.Format format, Path path, Function<Exporter, Exporter.Scope> scope) {
         try (SqliteJournal reading = SqliteJournal.read(log, clock)) {
             Exporter exporter = new Exporter(reading, reading.book());
-            exporter.export(format, path, scope.apply(exporter), LocalDate.now(clock), clock.instant());
+            exporter.export(format, path, scope.apply(exporter), LocalDate.now(clock), clock.instant(), true);
         }
     }
 
@@ -64,7 +64,7 @@ public final class YardData implements Workshop.Data {
 
     @Override
     public void backup(Path file) {
-        Backups.of(log, dataFolder, clock).everything(file);
+        Backups.of(log, dataFolder, clock).everything(file, true);
     }
 
     @Override

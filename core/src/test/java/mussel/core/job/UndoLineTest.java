@@ -105,7 +105,7 @@ class UndoLineTest {
     @Test
     void aJournalThatDoesNotBeginWithItsOpeningIsRefused() {
         List<Entry> headless = List.of(entry(5, new Fact.Ticked("x", true)));
-        assertThatThrownBy(() -> Job.of(headless)).hasMessageContaining("opening");
+        assertThatThrownBy(() -> Job.of(headless)).hasMessageContaining("its first entry, which names the leg");
     }
 
     @Test

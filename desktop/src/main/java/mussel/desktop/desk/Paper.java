@@ -36,8 +36,11 @@ public final class Paper {
             }
         };
         task.setOnSucceeded(e -> say.accept("Written: " + file));
-        task.setOnFailed(e -> say.accept(what + " could not be written to " + file + ": " + reason(task.getException())
-                + ". Choose another place."));
+        task.setOnFailed(e -> say.accept(
+                task.getException() instanceof JournalException journal
+                        ? journal.getMessage()
+                        : what + " could not be written to " + file + ": " + reason(task.getException())
+                                + ". Choose another place."));
         Thread thread = new Thread(task, "paper");
         thread.setDaemon(true);
         thread.start();
@@ -45,9 +48,6 @@ public final class Paper {
     }
 
     private static String reason(Throwable failure) {
-        if (failure instanceof JournalException) {
-            return failure.getMessage();
-        }
         return failure instanceof UncheckedIOException io ? io.getCause().getMessage() : "it failed";
     }
 }

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.BiFunction;
@@ -30,10 +31,12 @@ import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
+import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Order;
 import mussel.core.job.PumpHabit;
 import mussel.core.job.Scale;
+import mussel.core.job.Settings;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
@@ -77,6 +80,7 @@ public final class Workshop {
     private final Planning planning = new Planning();
 
     private final Map<Integer, Stores> stores = new HashMap<>();
+    private final Map<Integer, String> unfiled = new TreeMap<>();
 
     /** Everything a screen needs, brought together by the application. */
     public Workshop(Journal journal, LogBook book, CompletableFuture<Catalogue> catalogue, Clock clock, Ports ports) {
@@ -222,10 +226,9 @@ public final class Workshop {
     private PumpHabit habit() {
         PumpHabit sheet = catalogue.join().yard().pump();
         return new PumpHabit(
-                PumpPolicy.valueOf(journal.setting(PUMP_POLICY, sheet.policy().name())),
-                Double.parseDouble(journal.setting(PUMP_MONTHS, String.valueOf(sheet.calendarMonths()))),
-                PumpInput.Extent.valueOf(
-                        journal.setting(PUMP_EXTENT, sheet.extent().name())));
+                Settings.constant(journal, PUMP_POLICY, PumpPolicy.class, sheet.policy()),
+                Settings.figure(journal, PUMP_MONTHS, sheet.calendarMonths()),
+                Settings.constant(journal, PUMP_EXTENT, PumpInput.Extent.class, sheet.extent()));
     }
 
     /** Sets how the yard renews pumps; every job follows. */
@@ -247,7 +250,7 @@ public final class Workshop {
         Map<String, Integer> change = journal.benchLines().shelfChange(family, exceptJob);
         Map<String, Integer> shelf = new HashMap<>();
         known().get(family).parts().forEach(part -> {
-            int counted = Integer.parseInt(journal.setting(shelfKey(family, part.id()), "0"));
+            int counted = Settings.count(journal, shelfKey(family, part.id()));
             int now = counted + change.getOrDefault(part.id(), 0);
             if (now > 0) {
                 shelf.put(part.id(), now);
@@ -255,7 +258,7 @@ public final class Workshop {
         });
         known().get(family).setup().ifPresent(setup -> setup.shimsMm().forEach(mm -> {
             String id = SetupSheet.shimId(mm);
-            shelf.put(id, Integer.parseInt(journal.setting(shelfKey(family, id), "0")) + change.getOrDefault(id, 0));
+            shelf.put(id, Settings.count(journal, shelfKey(family, id)) + change.getOrDefault(id, 0));
         }));
         return shelf;
     }
@@ -321,7 +324,7 @@ public final class Workshop {
 
     /** The units chosen. */
     public YardUnits units() {
-        return YardUnits.valueOf(journal.setting("units", YardUnits.METRIC.name()));
+        return Settings.constant(journal, "units", YardUnits.class, YardUnits.METRIC);
     }
 
     /** Goes on with other units or another name. */
@@ -464,6 +467,32 @@ public final class Workshop {
         return assess(Job.of(journal.entries(job)));
     }
 
+    /** A job as it goes into the book. One that cannot be read stays owed and is named; it stands in no other's way. */
+    private Optional<Filed> filed(int job) {
+        try {
+            return job(job).map(Filed::of);
+        } catch (RuntimeException e) {
+            System.getLogger("mussel").log(System.Logger.Level.WARNING, "Job " + job + " cannot be filed", e);
+            unfiled.put(
+                    job,
+                    e instanceof JournalException
+                            ? e.getMessage()
+                            : "Job " + job
+                                    + " cannot be shown: what is entered in it does not fit together. It is kept as it is; mussel check says more.");
+            return Optional.empty();
+        }
+    }
+
+    /** Jobs that could not be read, each in a sentence. */
+    public List<String> unfiled() {
+        return List.copyOf(unfiled.values());
+    }
+
+    /** What of the yard's settings is not understood here, each in a sentence. */
+    public List<String> settingsSetAside() {
+        return Settings.setAside(journal.settings());
+    }
+
     /**
      * Brings the book and the lines of the bench up to date with the journal, the families and the yard. Where that is much work, as after an
      * import, it is left to {@link #settle}.
@@ -496,11 +525,7 @@ public final class Workshop {
     /** Jobs as they go into the book; those of unknown families are left out. */
     private List<Filed> filed(Collection<Integer> jobs) {
         stores.clear();
-        return jobs.stream()
-                .map(this::job)
-                .flatMap(Optional::stream)
-                .map(Filed::of)
-                .toList();
+        return jobs.stream().map(this::filed).flatMap(Optional::stream).toList();
     }
 
     /**

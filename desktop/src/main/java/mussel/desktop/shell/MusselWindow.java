@@ -27,6 +27,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import mussel.core.job.BenchLine;
+import mussel.core.job.Entry;
+import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
 import mussel.core.job.Station;
 import mussel.core.measure.YardUnits;
@@ -360,6 +362,19 @@ public final class MusselWindow extends StackPane {
         body.show(shown);
         shown.showSpine();
         shown.requestFocus();
+        tellUnread(shown.desk());
+    }
+
+    /** What of a job is not understood here is named; the rest of it is worked with. */
+    private void tellUnread(Desk desk) {
+        List<Entry> unread = desk.now().get().job().unread();
+        if (!unread.isEmpty()) {
+            tell(unread.size()
+                    + (unread.size() == 1 ? " entry of this job is" : " entries of this job are")
+                    + " not understood here and counted for nothing: the first "
+                    + ((Fact.Unread) unread.get(0).fact()).why()
+                    + ". They are kept as they are; a newer Mussel may read them.");
+        }
     }
 
     /** The view with a job in it. */

@@ -18,6 +18,8 @@ import mussel.desktop.kit.Texts;
 
 /** What the window shows where the logbook cannot be opened: why, and its backups, each looked into before it is put in its place. */
 public final class Refusal extends StackPane {
+    private static final int MOST_SAID = 8;
+
     private final Rescue rescue;
     private final Consumer<String> again;
     private final Aside aside = new Aside(this::trouble);
@@ -34,6 +36,12 @@ public final class Refusal extends StackPane {
 
         /** Puts a backup in place and says where the logbook that was there is kept. A JournalException says why it could not. */
         List<String> restore(Path backup);
+
+        /** What could be brought out of the damaged logbook itself, in sentences. A JournalException says why nothing can. */
+        List<String> salvageable();
+
+        /** Puts what could be brought out in its place, and says where the damaged one is kept. A JournalException says why it could not. */
+        List<String> salvage();
     }
 
     /**
@@ -81,8 +89,25 @@ public final class Refusal extends StackPane {
             scroll.setMaxHeight(300);
             page.getChildren().add(scroll);
         }
-        page.getChildren().addAll(preview, said);
+        page.getChildren()
+                .addAll(
+                        Texts.heading("The logbook itself"),
+                        Texts.dim(
+                                "Entries that are whole can be brought out of a damaged logbook one by one: more than the last backup has, where the damage is small."),
+                        salvaging(),
+                        preview,
+                        said);
         getChildren().add(page);
+    }
+
+    private Button salvaging() {
+        Button salvage = new Button("See what can be brought out");
+        salvage.setId("refusal-salvage");
+        salvage.setOnAction(e -> work(
+                "Looking for what is whole…",
+                rescue::salvageable,
+                says -> show("What can be brought out", says, rescue::salvage)));
+        return salvage;
     }
 
     private HBox line(Copy copy) {
@@ -93,7 +118,10 @@ public final class Refusal extends StackPane {
         look.setAccessibleText("look into the backup of " + copy.title());
         look.setMinWidth(Region.USE_PREF_SIZE);
         look.getStyleClass().add("refusal-look");
-        look.setOnAction(e -> work("Looking into it…", () -> rescue.preview(copy.file()), says -> show(copy, says)));
+        look.setOnAction(e -> work(
+                "Looking into it…",
+                () -> rescue.preview(copy.file()),
+                says -> show("Backup of " + copy.title(), says, () -> rescue.restore(copy.file()))));
         HBox line = new HBox(10, title, look);
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
@@ -108,16 +136,16 @@ public final class Refusal extends StackPane {
         });
     }
 
-    private void show(Copy copy, List<String> says) {
-        preview.getChildren().setAll(Texts.heading("Backup of " + copy.title()));
-        says.forEach(s -> preview.getChildren().add(Texts.sentence(s)));
+    private void show(String title, List<String> says, Callable<List<String>> put) {
+        preview.getChildren().setAll(Texts.heading(title));
+        says.stream().limit(MOST_SAID).forEach(s -> preview.getChildren().add(Texts.sentence(s)));
+        if (says.size() > MOST_SAID) {
+            preview.getChildren().add(Texts.dim("and " + (says.size() - MOST_SAID) + " lines more"));
+        }
         Button restore = new Button("Put it in place");
         restore.setId("refusal-restore");
         restore.getStyleClass().add("act");
-        restore.setOnAction(e -> work(
-                "Putting it in place…",
-                () -> rescue.restore(copy.file()),
-                done -> again.accept(String.join(" ", done))));
+        restore.setOnAction(e -> work("Putting it in place…", put, done -> again.accept(String.join(" ", done))));
         preview.getChildren().add(restore);
     }
 

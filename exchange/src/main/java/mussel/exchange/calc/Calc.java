@@ -32,7 +32,7 @@ public final class Calc {
 
     /** Reads one object, writes one object, or a line per problem on the error stream. Returns the exit code. */
     public int single(InputStream in) throws IOException {
-        Read<ObjectNode> answer = engine.run(in.readNBytes(Json.MOST_BYTES + 1));
+        Read<ObjectNode> answer = run(in.readNBytes(Json.MOST_BYTES + 1));
         if (answer.value().isPresent()) {
             out.println(write(answer.value().get()));
             return OK;
@@ -70,13 +70,24 @@ public final class Calc {
         }
     }
 
+    /** Whatever fails inside an engine is this input's failure and no other's. */
+    private Read<ObjectNode> run(byte[] input) {
+        try {
+            return engine.run(input);
+        } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
+            System.getLogger("mussel").log(System.Logger.Level.ERROR, "In the engine " + engine.name(), e);
+            return Read.refused("could not be worked out: its figures are beyond what the engine " + engine.name()
+                    + " can do. Check the largest and the smallest of them");
+        }
+    }
+
     private int answerLine(ByteArrayOutputStream gathered) {
         byte[] line = gathered.toByteArray();
         gathered.reset();
         if (line.length == 0 || (line.length == 1 && line[0] == '\r')) {
             return OK;
         }
-        Read<ObjectNode> answer = engine.run(line);
+        Read<ObjectNode> answer = run(line);
         out.println(write(answer.value().orElseGet(() -> errors(answer.problems()))));
         return answer.value().isPresent() ? OK : REFUSED;
     }

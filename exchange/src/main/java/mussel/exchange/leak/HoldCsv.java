@@ -20,6 +20,7 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.Problem;
 import mussel.core.measure.UnitSymbol;
 import mussel.core.measure.UnitTable;
+import mussel.exchange.file.InFile;
 import mussel.exchange.record.Read;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -39,6 +40,7 @@ public final class HoldCsv {
     private static final Pattern UNIT = Pattern.compile(".*?(?:[(\\[]([^)\\]]+)[)\\]]|[_ ]([^_ (\\[]+))\\s*");
     private static final Pattern CLOCK = Pattern.compile("(?:(\\d{1,3}):)?(\\d{1,2}):(\\d{2}(?:[.,]\\d+)?)");
     private static final double SECONDS = 60;
+    private static final int LONGEST_HEAD = 200;
 
     private final List<LeakReading> readings = new ArrayList<>();
     private Column time;
@@ -69,8 +71,7 @@ public final class HoldCsv {
     /** Reads a file's bytes, or says on which line it stopped being readable. */
     public static Read<Imported> read(byte[] bytes) {
         if (bytes.length > MOST_BYTES) {
-            return Read.refused("is " + bytes.length / (1024 * 1024) + " MB; a hold has at most "
-                    + MOST_BYTES / (1024 * 1024) + " MB");
+            return Read.refused("is " + InFile.size(bytes.length) + "; a hold has at most " + InFile.size(MOST_BYTES));
         }
         try {
             String text = StandardCharsets.UTF_8
@@ -136,6 +137,9 @@ public final class HoldCsv {
     private static Column column(
             CSVRecord line, long number, String word, Set<String> others, Kind kind, String example) {
         for (int i = 0; i < line.size(); i++) {
+            if (line.get(i).length() > LONGEST_HEAD) {
+                throw new Refused(number, "names a column with more than " + LONGEST_HEAD + " letters");
+            }
             String head = line.get(i).toLowerCase(Locale.ROOT).strip();
             if (head.startsWith(word) || others.contains(head.split("[\\s_(\\[]", 2)[0])) {
                 Matcher unit = UNIT.matcher(line.get(i).strip());

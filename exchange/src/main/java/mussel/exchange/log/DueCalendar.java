@@ -3,13 +3,14 @@ package mussel.exchange.log;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import mussel.core.book.LogBook.Awaiting;
 import mussel.core.log.DueForecast;
+import mussel.exchange.file.OutFile;
+import mussel.exchange.record.Plain;
 import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
@@ -24,15 +25,14 @@ import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 
 /** What is due as a calendar (RFC 5545): a day's event each, its identity kept from export to export so that a calendar moves it. */
 public final class DueCalendar {
+    private static final int MOST_OCTETS = 75;
+
     private DueCalendar() {}
 
     /** Writes the calendar. An UncheckedIOException says why it could not. */
     public static void write(List<Awaiting> awaiting, LocalDate today, Instant now, Path file) {
-        try {
-            Files.writeString(file, text(awaiting, today, now), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        byte[] text = text(awaiting, today, now).getBytes(StandardCharsets.UTF_8);
+        OutFile.of(file, OutFile.Kind.CALENDAR, true).write(out -> out.write(text));
     }
 
     /** The calendar as text. */
@@ -44,11 +44,30 @@ public final class DueCalendar {
         awaiting.forEach(each -> calendar.add(event(each, today, now)));
         java.io.StringWriter out = new java.io.StringWriter();
         try {
-            new CalendarOutputter(!awaiting.isEmpty()).output(calendar, out);
+            new CalendarOutputter(!awaiting.isEmpty(), Integer.MAX_VALUE).output(calendar, out);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return out.toString();
+        return folded(out.toString());
+    }
+
+    /** Lines of at most 75 octets, as RFC 5545, 3.1 has it; the library counts letters, of which some take more than one. */
+    static String folded(String text) {
+        StringBuilder folded = new StringBuilder();
+        for (String line : text.split("\r\n")) {
+            int octets = 0;
+            for (int c : line.codePoints().toArray()) {
+                int more = Character.toString(c).getBytes(StandardCharsets.UTF_8).length;
+                if (octets + more > MOST_OCTETS) {
+                    folded.append("\r\n ");
+                    octets = 1;
+                }
+                folded.appendCodePoint(c);
+                octets += more;
+            }
+            folded.append("\r\n");
+        }
+        return folded.toString();
     }
 
     private static VEvent event(Awaiting each, LocalDate today, Instant now) {
@@ -57,8 +76,8 @@ public final class DueCalendar {
         event.add(new Uid(identity(each)));
         event.add(new DtStamp(now));
         event.add(new DtStart<>(forecast.by()));
-        event.add(new Summary(each.due().what() + ": " + each.leg().title()));
-        event.add(new Description(forecast.says(today) + " Job " + each.job() + " said so."));
+        event.add(new Summary(Plain.text(each.due().what() + ": " + each.leg().title())));
+        event.add(new Description(Plain.text(forecast.says(today) + " Job " + each.job() + " said so.")));
         return event;
     }
 

@@ -24,6 +24,7 @@ final class FactRules {
     private static final Set<String> TOPICS = names(Topic.values());
 
     private final Set<Long> numbers = new HashSet<>();
+    private long last;
     private final Set<String> holds = new HashSet<>();
     private final Set<String> orders = new HashSet<>();
 
@@ -50,6 +51,10 @@ final class FactRules {
         if (!numbers.add(seq)) {
             return Optional.of("has the number " + seq + ", which an earlier entry of the job has");
         }
+        if (seq < last) {
+            return Optional.of("has the number " + seq + ", which is below that of the entry before it, " + last);
+        }
+        last = seq;
         if (first != fact instanceof Fact.Opened) {
             return Optional.of(first ? "is the first of its job and must open it" : "opens a job that is open already");
         }

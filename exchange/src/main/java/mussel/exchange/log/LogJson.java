@@ -26,7 +26,9 @@ import mussel.core.book.LogCopy;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
+import mussel.core.job.Settings;
 import mussel.core.measure.Problem;
+import mussel.exchange.file.Durable;
 import mussel.exchange.job.FactJson;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
@@ -41,7 +43,14 @@ public final class LogJson {
 
     private static final ObjectMapper PARTS =
             Json.mapper().copy().disable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
-    private static final int VERSION = 1;
+    /** Version 2 carries the head of each job's chain, and how much there is of everything. */
+    private static final int VERSION = 2;
+
+    private static final int FIRST_VERSION = 1;
+    /** The largest number of an entry and of a job that another may follow: 2^53 - 1, which every reader of JSON keeps, and a billion. */
+    private static final long MOST_SEQ = (1L << 53) - 1;
+
+    private static final int MOST_JOB = 1_000_000_000;
     private static final int MOST_PROBLEMS = 20;
     private static final int LONGEST_NAME = 200;
 
@@ -56,6 +65,12 @@ public final class LogJson {
 
     private String format = "";
     private int version;
+    private long entries;
+    private Optional<Count> counted = Optional.empty();
+    private boolean jobsSeen;
+
+    /** How much a file says it holds. */
+    private record Count(long jobs, long entries) {}
 
     private LogJson(JsonParser in, Consumer<List<Entry>> each, boolean known) {
         this.in = in;
@@ -82,10 +97,15 @@ public final class LogJson {
             }
             json.writeEndObject();
             json.writeArrayFieldStart("jobs");
+            long count = 0;
+            long entries = 0;
             for (List<Entry> job : jobs) {
+                count++;
+                entries += job.size();
                 json.writeRaw('\n');
                 json.writeStartObject();
                 json.writeNumberField("job", job.get(0).job());
+                json.writeStringField("head", Chain.head(job));
                 json.writeArrayFieldStart("entries");
                 for (Entry entry : job) {
                     json.writeRaw('\n');
@@ -95,6 +115,10 @@ public final class LogJson {
                 json.writeEndObject();
             }
             json.writeEndArray();
+            json.writeObjectFieldStart("count");
+            json.writeNumberField("jobs", count);
+            json.writeNumberField("entries", entries);
+            json.writeEndObject();
             json.writeEndObject();
             json.writeRaw('\n');
         }
@@ -141,12 +165,11 @@ public final class LogJson {
         } catch (JsonProcessingException e) {
             String line =
                     e.getLocation() == null ? "" : "line " + e.getLocation().getLineNr();
-            return new Read<>(
-                    Optional.empty(), List.of(new Problem(line, "is not JSON: " + firstLine(e.getOriginalMessage()))));
+            return new Read<>(Optional.empty(), List.of(new Problem(line, "is not JSON: " + Json.plain(e))));
         } catch (MalformedInputException e) {
             return Read.refused("is not UTF-8 text");
         } catch (IOException e) {
-            return Read.refused("cannot be read: " + firstLine(String.valueOf(e.getMessage())));
+            return Read.refused("cannot be read: " + Durable.why(e));
         }
     }
 
@@ -168,8 +191,10 @@ public final class LogJson {
                 case "version" -> version = value == JsonToken.VALUE_NUMBER_INT ? whole(in.getValueAsLong()) : 0;
                 case "settings" -> settings(value);
                 case "jobs" -> jobs(value);
+                case "count" -> counted = count(value);
                 default -> {
-                    refuse("has “" + name + "”, which is no field here; there are format, version, settings, jobs");
+                    refuse("has “" + name
+                            + "”, which is no field here; there are format, version, settings, jobs, count");
                     in.skipChildren();
                 }
             }
@@ -179,11 +204,48 @@ public final class LogJson {
         }
         if (!format.equals(FORMAT)) {
             problems.add(0, new Problem("", "is no log of Mussel: its format must be " + FORMAT));
-        } else if (version != VERSION) {
-            problems.add(0, new Problem("", "is a log of version " + version + "; this program reads " + VERSION));
+        } else if (version < FIRST_VERSION || version > VERSION) {
+            problems.add(
+                    0,
+                    new Problem(
+                            "",
+                            version > VERSION
+                                    ? "is a log of version " + version + "; this program reads up to " + VERSION
+                                            + ". A newer Mussel wrote it"
+                                    : "has no version this program knows"));
         } else if (problems.isEmpty()) {
+            if (!jobsSeen) {
+                problems.add(new Problem("", "has no jobs"));
+            }
             doubles();
+            complete();
         }
+    }
+
+    /** A file that was cut and closed again by hand holds less than it says. */
+    private void complete() {
+        counted.filter(c -> c.jobs() != numbers.size() || c.entries() != entries)
+                .ifPresent(c -> problems.add(new Problem(
+                        "",
+                        "holds " + numbers.size() + " jobs with " + entries + " entries and says it holds " + c.jobs()
+                                + " with " + c.entries() + ": something was taken out or put in")));
+        if (version == VERSION && counted.isEmpty()) {
+            problems.add(new Problem("", "does not say how much it holds: its end is missing"));
+        }
+    }
+
+    private Optional<Count> count(JsonToken begin) throws IOException {
+        JsonNode tree = begin == JsonToken.START_OBJECT ? in.readValueAsTree() : null;
+        if (tree == null
+                || tree.size() != 2
+                || !tree.path("jobs").isIntegralNumber()
+                || !tree.path("entries").isIntegralNumber()) {
+            refuse("count has two whole numbers, jobs and entries");
+            in.skipChildren();
+            return Optional.empty();
+        }
+        return Optional.of(
+                new Count(tree.get("jobs").longValue(), tree.get("entries").longValue()));
     }
 
     private void doubles() {
@@ -219,7 +281,9 @@ public final class LogJson {
         while (in.nextToken() == JsonToken.FIELD_NAME) {
             String key = in.currentName();
             if (in.nextToken() == JsonToken.VALUE_STRING) {
-                settings.put(key, in.getText());
+                String value = in.getText();
+                Settings.problem(key, value).ifPresent(why -> refuse("the setting " + key + " " + why));
+                settings.put(key, value);
             } else {
                 refuse("the setting " + key + " must be a text");
                 in.skipChildren();
@@ -228,6 +292,7 @@ public final class LogJson {
     }
 
     private void jobs(JsonToken begin) throws IOException {
+        jobsSeen = true;
         if (begin != JsonToken.START_ARRAY) {
             refuse("jobs must be a list");
             in.skipChildren();
@@ -246,35 +311,39 @@ public final class LogJson {
     private void job() throws IOException {
         int begins = in.currentLocation().getLineNr();
         int job = 0;
+        String head = "";
         List<Line> lines = new ArrayList<>();
         while (in.nextToken() == JsonToken.FIELD_NAME) {
             String name = in.currentName();
             JsonToken value = in.nextToken();
             if (name.equals("job") && value == JsonToken.VALUE_NUMBER_INT) {
-                job = whole(in.getValueAsLong());
+                job = in.getNumberType() == JsonParser.NumberType.BIG_INTEGER ? 0 : whole(in.getLongValue());
+            } else if (name.equals("head") && value == JsonToken.VALUE_STRING) {
+                head = in.getText();
             } else if (name.equals("entries") && value == JsonToken.START_ARRAY) {
                 while (in.nextToken() != JsonToken.END_ARRAY && in.currentToken() != null) {
                     lines.add(new Line(in.currentLocation().getLineNr(), in.readValueAsTree()));
                 }
             } else {
-                refuse("a job has a number as job and a list as entries, and nothing else");
+                refuse("a job has a number as job, a text as head and a list as entries, and nothing else");
                 in.skipChildren();
             }
         }
-        if (job < 1 || !numbers.add(job)) {
-            refuse(begins, "a job’s number must be above 0 and its own");
+        if (job < 1 || job > MOST_JOB || !numbers.add(job)) {
+            refuse(begins, "a job’s number must be its own, above 0 and at most " + MOST_JOB);
         } else if (lines.isEmpty()) {
             refuse(begins, "job " + job + " has no entries");
         } else {
-            entries(begins, job, lines);
+            entries(begins, job, head, lines);
         }
     }
 
     /** An entry as a tree with the line it begins on. */
     private record Line(int line, JsonNode tree) {}
 
-    private void entries(int begins, int job, List<Line> lines) {
+    private void entries(int begins, int job, String head, List<Line> lines) {
         int before = problems.size();
+        entries += lines.size();
         FactRules rules = new FactRules();
         List<Entry> entries = new ArrayList<>();
         for (Line line : lines) {
@@ -283,7 +352,12 @@ public final class LogJson {
             entry.ifPresent(entries::add);
         }
         if (problems.size() == before) {
-            if (known || folds(entries)) {
+            if (!head.isEmpty() && !head.equals(Chain.head(entries))) {
+                refuse(
+                        begins,
+                        "job " + job
+                                + " is not as it was written: something in it was changed, taken out or put in (its head does not fit)");
+            } else if (known || folds(entries)) {
                 each.accept(entries);
             } else {
                 refuse(begins, "job " + job + " cannot be read as a whole: its entries do not fit together");
@@ -312,11 +386,15 @@ public final class LogJson {
         boolean sound = tree.get("seq").isIntegralNumber()
                 && tree.get("seq").canConvertToLong()
                 && tree.get("seq").longValue() > 0
+                && tree.get("seq").longValue() <= MOST_SEQ
                 && tree.get("at").isTextual()
                 && by.isTextual()
                 && by.textValue().length() <= LONGEST_NAME;
         if (!sound) {
-            refuse(line.line(), "seq must be a number of its own above 0, at a time in UTC, by a name");
+            refuse(
+                    line.line(),
+                    "seq must be a number of its own, above 0 and at most " + MOST_SEQ
+                            + ", at a time in UTC, by a name");
             return Optional.empty();
         }
         sequence.add(tree.get("seq").longValue());

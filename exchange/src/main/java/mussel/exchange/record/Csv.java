@@ -7,7 +7,8 @@ public final class Csv {
     private Csv() {}
 
     /** Text that no spreadsheet takes for a formula: an apostrophe goes before one. */
-    public static String plain(String cell) {
+    public static String plain(String text) {
+        String cell = Plain.text(text);
         return !cell.isEmpty() && FORMULA_STARTS.indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
     }
 }

@@ -22,6 +22,7 @@ import java.lang.reflect.RecordComponent;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
 import mussel.core.measure.Given;
 import mussel.core.measure.NamedBy;
 
@@ -41,6 +42,9 @@ public final class Json {
             .addModule(new SimpleModule().addSerializer(new LowerCaseEnum()))
             .build();
 
+    private static final Pattern OF_A_CLASS = Pattern.compile(
+            "\\(?(?:for|through reference chain:?|of type)? ?[`\\[]?(?:com|java|org|mussel)\\.[\\w.$]+[`\\]]?\\)?");
+
     private Json() {}
 
     /** The mapper itself, for trees and writing. */
@@ -55,8 +59,7 @@ public final class Json {
 
     static Read<JsonNode> tree(byte[] utf8, ObjectMapper mapper, String format) {
         if (utf8.length > MOST_BYTES) {
-            return Read.refused("is " + utf8.length / (1024 * 1024) + " MB; at most " + MOST_BYTES / (1024 * 1024)
-                    + " MB are read");
+            return Read.refused("is larger than " + MOST_BYTES / (1024 * 1024) + " MB, which is the most that is read");
         }
         try {
             String text = StandardCharsets.UTF_8
@@ -69,8 +72,18 @@ public final class Json {
         } catch (CharacterCodingException e) {
             return Read.refused("is not UTF-8 text: save it as UTF-8");
         } catch (JsonProcessingException e) {
-            return Read.refused("is not " + format + where(e) + ": " + firstLine(e.getOriginalMessage()));
+            return Read.refused("is not " + format + where(e) + ": " + plain(e));
+        } catch (RuntimeException e) {
+            // The YAML library throws its own kinds for what it will not read.
+            return Read.refused("is not " + format + ": " + firstLine(String.valueOf(e.getMessage())));
         }
+    }
+
+    /** What keeps a text from being JSON or YAML, in words that name no class. */
+    public static String plain(JsonProcessingException e) {
+        String said = firstLine(String.valueOf(e.getOriginalMessage()));
+        String plain = OF_A_CLASS.matcher(said).replaceAll("").strip();
+        return plain.isEmpty() || plain.equals("null") ? "it is not whole" : plain;
     }
 
     private static String where(JsonProcessingException e) {

@@ -3,7 +3,6 @@ package mussel.exchange.report;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -22,6 +21,7 @@ import mussel.core.measure.YardUnits;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Plug;
+import mussel.exchange.file.OutFile;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
 /** The job sheet: what came in, what was found and done, what went in and what is next due, on one page for the owner. */
@@ -43,7 +43,8 @@ public final class JobSheetPdf {
     /** Writes the sheet of a job into a file, whole or not at all. An UncheckedIOException says why it could not. */
     public static void write(Assessment job, Path file) {
         try {
-            Files.write(file, new JobSheetPdf(job).bytes());
+            byte[] page = new JobSheetPdf(job).bytes();
+            OutFile.of(file, OutFile.Kind.PDF, true).write(out -> out.write(page));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

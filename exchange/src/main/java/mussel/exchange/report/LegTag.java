@@ -7,7 +7,6 @@ import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.Map;
@@ -18,11 +17,11 @@ import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
+import mussel.exchange.file.OutFile;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /** The tag that hangs on the leg: what was done, when again, and a QR code (ISO/IEC 18004) that opens the leg when it is scanned into the window. */
 public final class LegTag {
@@ -49,8 +48,8 @@ public final class LegTag {
             document.getDocumentInformation().setTitle("Tag, job " + job.job().id());
             PDPage page = new PDPage(new PDRectangle(WIDTH, HEIGHT));
             document.addPage(page);
-            PDType0Font bold = font(document, "Bold");
-            PDType0Font plain = font(document, "Regular");
+            TypeFace bold = new TypeFace(document, true);
+            TypeFace plain = new TypeFace(document, false);
             try (PDPageContentStream out = new PDPageContentStream(document, page)) {
                 squares(out, matrix(code(job.job().leg())));
                 Lines lines = new Lines(out, HEIGHT - EDGE);
@@ -75,7 +74,7 @@ public final class LegTag {
                 }
                 lines.line(plain, 7, "The maker’s manual outranks this tag.", beside);
             }
-            document.save(file.toFile());
+            OutFile.of(file, OutFile.Kind.PDF, true).write(document::save);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -114,12 +113,6 @@ public final class LegTag {
         out.fill();
     }
 
-    private static PDType0Font font(PDDocument document, String weight) throws IOException {
-        try (InputStream in = LegTag.class.getResourceAsStream("/mussel/type/B612-" + weight + ".ttf")) {
-            return PDType0Font.load(document, in);
-        }
-    }
-
     /** Lines from the top down, each broken into as many as it takes. */
     private static final class Lines {
         private final PDPageContentStream out;
@@ -134,14 +127,10 @@ public final class LegTag {
             y -= points;
         }
 
-        void line(PDType0Font font, float size, String text, float width) throws IOException {
-            for (String line : Page.wrap(font, size, width, text)) {
+        void line(TypeFace font, float size, String text, float width) throws IOException {
+            for (String line : font.wrap(size, width, text)) {
                 y -= size * 1.25f;
-                out.beginText();
-                out.setFont(font, size);
-                out.newLineAtOffset(EDGE, y);
-                out.showText(line);
-                out.endText();
+                font.line(out, size, EDGE, y, line);
             }
         }
     }

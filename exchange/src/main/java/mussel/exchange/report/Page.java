@@ -1,15 +1,10 @@
 package mussel.exchange.report;
 
 import java.io.IOException;
-import java.io.InputStream;
-import java.util.ArrayList;
-import java.util.List;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
-import org.apache.pdfbox.pdmodel.font.PDFont;
-import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /**
  * A4 pages, written from the top down in the product's type, black on white; what does not fit goes on a further page. Text is wrapped and
@@ -21,15 +16,15 @@ final class Page implements AutoCloseable {
     private static final float LEADING = 1.32f;
     private static final float FOOT = 30;
 
-    private final PDFont regular;
-    private final PDFont bold;
+    private final TypeFace regular;
+    private final TypeFace bold;
     private final PDDocument document;
     private PDPageContentStream out;
     private float y;
 
     Page(PDDocument document) throws IOException {
-        regular = font(document, "Regular");
-        bold = font(document, "Bold");
+        regular = new TypeFace(document, false);
+        bold = new TypeFace(document, true);
         this.document = document;
         turn();
     }
@@ -64,12 +59,6 @@ final class Page implements AutoCloseable {
         out.setNonStrokingColor(0f);
         out.addRect(left + (float) mark * width - 1, y, 2, size * 1.2f);
         out.fill();
-    }
-
-    private static PDFont font(PDDocument document, String weight) throws IOException {
-        try (InputStream in = Page.class.getResourceAsStream("/mussel/type/B612-" + weight + ".ttf")) {
-            return PDType0Font.load(document, in, true);
-        }
     }
 
     /** What is left to the bottom margin, in points. */
@@ -108,49 +97,14 @@ final class Page implements AutoCloseable {
         y = Math.min(y, afterCaption);
     }
 
-    private void write(PDFont font, float size, float x, float width, String text) throws IOException {
-        for (String line : wrap(font, size, width, text)) {
+    private void write(TypeFace font, float size, float x, float width, String text) throws IOException {
+        for (String line : font.wrap(size, width, text)) {
             if (y - size * LEADING < FOOT) {
                 turn();
             }
             y -= size * LEADING;
-            out.beginText();
-            out.setFont(font, size);
-            out.newLineAtOffset(x, y + size * 0.3f);
-            out.showText(line);
-            out.endText();
+            font.line(out, size, x, y + size * 0.3f, line);
         }
-    }
-
-    static List<String> wrap(PDFont font, float size, float width, String text) throws IOException {
-        List<String> lines = new ArrayList<>();
-        StringBuilder line = new StringBuilder();
-        for (String word : printable(font, text).split(" ")) {
-            String longer = line.isEmpty() ? word : line + " " + word;
-            if (!line.isEmpty() && font.getStringWidth(longer) / 1000 * size > width) {
-                lines.add(line.toString());
-                line = new StringBuilder(word);
-            } else {
-                line = new StringBuilder(longer);
-            }
-        }
-        lines.add(line.toString());
-        return lines;
-    }
-
-    /** What the type has no shape for becomes a question mark rather than an error. */
-    private static String printable(PDFont font, String text) {
-        StringBuilder out = new StringBuilder();
-        text.replace('\n', ' ').replace('\t', ' ').codePoints().forEach(c -> {
-            String one = Character.toString(c);
-            try {
-                font.encode(one);
-                out.append(one);
-            } catch (IOException | IllegalArgumentException e) {
-                out.append('?');
-            }
-        });
-        return out.toString();
     }
 
     @Override

@@ -4,7 +4,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,6 +23,7 @@ import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Step;
+import mussel.exchange.file.OutFile;
 import mussel.exchange.parts.OrderCsv;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
@@ -133,11 +133,8 @@ public final class Papers {
     /** An order as it was placed. An UncheckedIOException says why it could not be written. */
     public static void order(Assessment job, Order order, Path file) {
         if (file.getFileName().toString().endsWith(".csv")) {
-            try {
-                Files.write(file, OrderCsv.write(order, job.supply()).getBytes(StandardCharsets.UTF_8));
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
+            byte[] list = OrderCsv.write(order, job.supply()).getBytes(StandardCharsets.UTF_8);
+            OutFile.of(file, OutFile.Kind.CSV, true).write(out -> out.write(list));
             return;
         }
         print("Order " + order.placed().order(), file, page -> {
@@ -271,7 +268,7 @@ public final class Papers {
             }
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             document.save(out);
-            Files.write(file, out.toByteArray());
+            OutFile.of(file, OutFile.Kind.PDF, true).write(out::writeTo);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -108,7 +108,7 @@ class CalcContractTest {
     void fiftyMegabytesAreRefusedWithoutReadingThemAll() throws IOException {
         assertThat(calc("fill").single(new ByteArrayInputStream(new byte[50 * 1024 * 1024])))
                 .isEqualTo(2);
-        assertThat(err.toString(UTF_8)).contains("MB are read");
+        assertThat(err.toString(UTF_8)).contains("is larger than 8 MB");
     }
 
     @Test

@@ -48,7 +48,8 @@ class FactJsonTest {
                 new Fact.Arrived("7-1", LocalDate.of(2026, 11, 27)),
                 new Fact.Pictured(magnet, "00ff.png", "washers.png"),
                 new Fact.Tagged(LocalDate.of(2026, 11, 23)),
-                new Fact.Retracted(17));
+                new Fact.Retracted(17),
+                new Fact.Unread("{\"kind\":", "it is not whole"));
     }
 
     @ParameterizedTest

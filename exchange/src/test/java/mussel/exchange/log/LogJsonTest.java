@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import mussel.core.book.LogCopy;
+import mussel.core.measure.Problem;
 import mussel.exchange.record.Mutations;
 import mussel.exchange.record.Read;
 import org.junit.jupiter.api.Test;
@@ -23,6 +24,9 @@ import org.junit.jupiter.api.Test;
 class LogJsonTest {
     private static final LogCopy COPY =
             new LogCopy(Map.of("units", "US", "by", "“bench”"), List.of(Samples.job(1, 1), Samples.job(7, 40)));
+
+    private static final Schema SCHEMA = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+            .getSchema(LogSchema.text());
 
     static byte[] written(LogCopy copy) {
         try {
@@ -50,22 +54,21 @@ class LogJsonTest {
 
     @Test
     void theFileKeepsToItsPublishedSchema() {
-        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-                .getSchema(LogSchema.text());
-        assertThat(schema.validate(text(), InputFormat.JSON)).isEmpty();
-        assertThat(schema.validate(text().replace("\"kind\":\"ticked\"", "\"kind\":\"tocked\""), InputFormat.JSON))
+        assertThat(SCHEMA.validate(text(), InputFormat.JSON)).isEmpty();
+        assertThat(SCHEMA.validate(first(), InputFormat.JSON)).isEmpty();
+        assertThat(SCHEMA.validate(text().replace("\"kind\":\"ticked\"", "\"kind\":\"tocked\""), InputFormat.JSON))
                 .isNotEmpty();
     }
 
     @Test
     void whatIsWrongIsToldWithItsLine() {
-        String broken = text().replace("\"outcome\":\"milky\"", "\"outcome\":\"muddy\"");
+        String broken = first().replace("\"outcome\":\"milky\"", "\"outcome\":\"muddy\"");
         assertThat(read(broken).value()).isEmpty();
         assertThat(read(broken).problems())
                 .first()
                 .asString()
                 .startsWith("line 8: chooses “muddy” on oil_water; there are none, haze");
-        String far = text().replace("\"value\":412.25", "\"value\":4.1225E9");
+        String far = first().replace("\"value\":412.25", "\"value\":4.1225E9");
         assertThat(read(far).problems())
                 .first()
                 .asString()
@@ -73,10 +76,11 @@ class LogJsonTest {
                 .contains("50000.0 h");
         assertThat(read("{}").problems()).first().asString().contains("is no log of Mussel");
         assertThat(read("[1").problems()).isNotEmpty();
-        assertThat(read(text().replace("\"version\":1", "\"version\":2")).problems())
+        assertThat(read(text().replace("\"version\":2", "\"version\":3")).problems())
                 .first()
                 .asString()
-                .contains("reads 1");
+                .contains("reads up to 2")
+                .contains("newer Mussel");
         assertThat(read(text().substring(0, text().length() / 2)).problems())
                 .first()
                 .asString()
@@ -90,19 +94,104 @@ class LogJsonTest {
                 .hasSize(1);
     }
 
+    /** A file as the first version had it: nothing in it says what it holds. */
+    private static String first() {
+        return text().replaceAll("\"head\":\"[0-9a-f]+\",", "")
+                .replaceAll(",\"count\":\\{[^}]*}", "")
+                .replace("\"version\":2", "\"version\":1");
+    }
+
+    @Test
+    void aFileOfTheFirstVersionIsRead() {
+        assertThat(read(first()).value()).contains(COPY);
+    }
+
+    @Test
+    void whatWasChangedTakenOutOrPutInIsTold() {
+        assertThat(read(text().replaceFirst("\"value\":412.25", "\"value\":413.25"))
+                        .problems())
+                .singleElement()
+                .asString()
+                .contains("is not as it was written");
+        assertThat(read(text().replaceFirst("\"entries\":(\\d+)}}", "\"entries\":1}}"))
+                        .problems())
+                .first()
+                .asString()
+                .contains("something was taken out or put in");
+        assertThat(read(text().replaceAll(",\"count\":\\{[^}]*}", "")).problems())
+                .first()
+                .asString()
+                .contains("its end is missing");
+    }
+
+    @Test
+    void whatNothingCouldFollowOrNobodyCouldReadIsRefused() {
+        for (String[] edit : new String[][] {
+            {"\"job\":1,", "\"job\":2147483647,", "at most 1000000000"},
+            {"\"job\":1,", "\"job\":99999999999999999999,", "its own"},
+            {"\"seq\":2,", "\"seq\":9223372036854775807,", "at most 9007199254740991"},
+            {"\"seq\":2,", "\"seq\":\"2\",", "seq must be a number"},
+            {"\"seq\":1,", "\"seq\":9,", "below that of the entry before it"},
+            {"\"value\":412.25", "\"value\":\"412.25\"", "value is missing or of another kind"},
+            {"\"value\":412.25", "\"value\":\"Infinity\"", "missing or of another kind"},
+            {"\"value\":412.25", "\"value\":\"NaN\"", "missing or of another kind"},
+            {"\"value\":412.25", "\"value\":NaN", "NaN"},
+            {"\"simulated\":false", "\"simulated\":\"false\"", "simulated"},
+            {"\"simulated\":false", "\"simulated\":0", "simulated"},
+            {"\"typed\":\"412", "\"typed\":412,\"x\":\"", "no field of it"}
+        }) {
+            String broken = first().replace(edit[0], edit[1]);
+            assertThat(broken).as(edit[0]).isNotEqualTo(first());
+            assertThat(read(broken).value()).as(edit[1]).isEmpty();
+            assertThat(read(broken).problems())
+                    .as(edit[1])
+                    .anyMatch(p -> p.toString().contains(edit[2]))
+                    .noneMatch(p -> p.toString().matches(".*(mussel\\.|java\\.|null|Exception).*"));
+        }
+        String wrong =
+                first().replaceFirst("\"settings\":\\{[^}]*}", "\"settings\":{\"units\":\"furlong\",\"colour\":\"x\"}");
+        assertThat(read(wrong).problems())
+                .extracting(Problem::problem)
+                .containsExactly(
+                        "the setting units is “furlong”, which is none this program knows",
+                        "the setting colour is none this program knows");
+    }
+
+    /** Whatever is read passes the published schema too. */
+    @Test
+    void mutatedFilesThatAreReadPassTheSchema() {
+        Random random = new Random(7);
+        byte[] sound = first().getBytes(StandardCharsets.UTF_8);
+        int read = 0;
+        for (int i = 0; i < 3_000; i++) {
+            byte[] mutated = Mutations.of(sound, random);
+            if (LogJson.read(new ByteArrayInputStream(mutated)).value().isPresent()) {
+                read++;
+                String text = new String(mutated, StandardCharsets.UTF_8);
+                assertThat(SCHEMA.validate(text, InputFormat.JSON)).as(text).isEmpty();
+            }
+        }
+        assertThat(read).isGreaterThan(30);
+    }
+
     /** Five thousand files with bytes flipped, cut out, doubled, swapped or cut off: refused with sentences, or read as they now stand. */
     @Test
     void mutatedFilesAreRefusedOrReadRight() {
-        byte[] sound = written(COPY);
+        byte[] sealed = written(COPY);
+        byte[] bare = first().getBytes(StandardCharsets.UTF_8);
         Random random = new Random(2026);
         int read = 0;
         for (int i = 0; i < 5_000; i++) {
-            byte[] mutated = Mutations.of(sound, random);
+            boolean first = i % 2 == 0;
+            byte[] mutated = Mutations.of(first ? bare : sealed, random);
             try {
                 Read<LogCopy> result = LogJson.read(new ByteArrayInputStream(mutated));
                 if (result.value().isPresent()) {
                     read++;
                     LogCopy copy = result.value().get();
+                    assertThat(first || copy.jobs().equals(COPY.jobs()))
+                            .as("what carries its head is right or refused")
+                            .isTrue();
                     assertThat(LogJson.read(new ByteArrayInputStream(written(copy)))
                                     .value())
                             .contains(copy);

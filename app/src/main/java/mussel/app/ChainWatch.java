@@ -1,0 +1,61 @@
+package mussel.app;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.Consumer;
+import mussel.core.job.JournalException;
+import mussel.store.Integrity;
+
+/**
+ * Follows the chains of the whole log beside the work, once after each start, and tells what does not fit. It rests longer than it works, so that
+ * it takes less than half of one core however large the log is.
+ */
+final class ChainWatch {
+    private static final double REST = 1.5;
+    private static final long FIRST_NANOS = TimeUnit.SECONDS.toNanos(2);
+
+    private volatile boolean stopped;
+    private long worked = System.nanoTime();
+
+    private ChainWatch() {}
+
+    /** Begins, a little after the start; what is wrong is told once, in a sentence. */
+    static ChainWatch begin(Path log, Consumer<String> tell) {
+        ChainWatch watch = new ChainWatch();
+        Thread thread = new Thread(() -> watch.follow(log, tell), "chain watch");
+        thread.setDaemon(true);
+        thread.setPriority(Thread.MIN_PRIORITY);
+        thread.start();
+        return watch;
+    }
+
+    private void follow(Path log, Consumer<String> tell) {
+        LockSupport.parkNanos(FIRST_NANOS);
+        try {
+            worked = System.nanoTime();
+            List<String> troubles = Integrity.chains(log, this::rest);
+            if (!troubles.isEmpty() && !stopped) {
+                tell.accept("The logbook was changed by another hand, or its disk is failing. " + troubles.get(0)
+                        + (troubles.size() > 1 ? " And " + (troubles.size() - 1) + " more:" : "")
+                        + " mussel check tells everything, and backups from before are beside the logbook.");
+            }
+        } catch (JournalException e) {
+            if (!stopped) {
+                tell.accept(e.getMessage());
+            }
+        }
+    }
+
+    private boolean rest(int jobs) {
+        long spent = System.nanoTime() - worked;
+        LockSupport.parkNanos((long) (spent * REST));
+        worked = System.nanoTime();
+        return !stopped;
+    }
+
+    void stop() {
+        stopped = true;
+    }
+}

@@ -1,0 +1,142 @@
+package mussel.core.job;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Function;
+import java.util.regex.Pattern;
+import mussel.core.measure.YardUnits;
+import mussel.core.pump.PumpInput;
+import mussel.core.sheet.PumpPolicy;
+
+/**
+ * What the settings of a yard may hold, as this program reads them. What is not understood is named; whoever reads a setting goes on without it.
+ */
+public final class Settings {
+    private static final int LONGEST_NAME = 200;
+    private static final int LONGEST_STAMP = 20_000;
+    private static final int LONGEST_KEY = 400;
+    private static final int MOST_COUNT = 1_000_000;
+    private static final double MOST_MONTHS = 1_200;
+    private static final double MOST_FIGURE = 1e6;
+    private static final Pattern SHELF = Pattern.compile("shelf:[^:]+:.+");
+    private static final Set<String> FIGURES = Set.of("life-planned", "life-failure", "life-risk");
+
+    private Settings() {}
+
+    /** Why a setting is not understood here; empty where it is. */
+    public static Optional<String> problem(String key, String value) {
+        if (key.length() > LONGEST_KEY || key.isBlank()) {
+            return Optional.of("has no name this program knows");
+        }
+        if (SHELF.matcher(key).matches()) {
+            return count(value).isPresent() ? Optional.empty() : Optional.of("is “" + shown(value) + "”, and no count");
+        }
+        if (key.startsWith("away:")) {
+            return days(value) ? Optional.empty() : Optional.of("is “" + shown(value) + "”, and no list of days");
+        }
+        if (FIGURES.contains(key)) {
+            return value.isEmpty() || figure(value, MOST_FIGURE).isPresent()
+                    ? Optional.empty()
+                    : Optional.of("is “" + shown(value) + "”, and no figure");
+        }
+        return switch (key) {
+            case "units" -> named(YardUnits.class, value);
+            case "pump_policy" -> named(PumpPolicy.class, value);
+            case "pump_extent" -> named(PumpInput.Extent.class, value);
+            case "pump_calendar_months" ->
+                figure(value, MOST_MONTHS).isPresent()
+                        ? Optional.empty()
+                        : Optional.of("is “" + shown(value) + "”, and no number of months");
+            case "look" -> oneOf(value, "light", "dark");
+            case "glove", "learn_priors" -> oneOf(value, "on", "off");
+            case "by", "yard_name" ->
+                value.length() <= LONGEST_NAME ? Optional.empty() : Optional.of("is longer than 200 characters");
+            case "bench_stamp" ->
+                value.length() <= LONGEST_STAMP ? Optional.empty() : Optional.of("is longer than it ever is");
+            default -> Optional.of("is none this program knows");
+        };
+    }
+
+    /** The settings that are not understood here, each in a sentence, in the order of their names. */
+    public static List<String> setAside(Map<String, String> settings) {
+        List<String> told = new ArrayList<>();
+        new TreeMap<>(settings).forEach((key, value) -> problem(key, value)
+                .ifPresent(why -> told.add("The setting " + shown(key) + " " + why
+                        + ". A newer Mussel or another hand wrote it; it is kept and counts for nothing.")));
+        return told;
+    }
+
+    /** A constant named by a setting; the fallback where there is none or it is not understood. */
+    public static <E extends Enum<E>> E constant(Journal journal, String key, Class<E> type, E fallback) {
+        return constant(type, journal.setting(key, fallback.name())).orElse(fallback);
+    }
+
+    /** A figure kept in a setting; the fallback where there is none or it is not understood. */
+    public static double figure(Journal journal, String key, double fallback) {
+        return figure(journal.setting(key, ""), MOST_FIGURE).orElse(fallback);
+    }
+
+    /** A count kept in a setting; zero where there is none or it is not understood. */
+    public static int count(Journal journal, String key) {
+        return count(journal.setting(key, "0")).orElse(0);
+    }
+
+    private static <E extends Enum<E>> Optional<E> constant(Class<E> type, String name) {
+        for (E each : type.getEnumConstants()) {
+            if (each.name().equals(name)) {
+                return Optional.of(each);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static <E extends Enum<E>> Optional<String> named(Class<E> type, String value) {
+        return constant(type, value).isPresent()
+                ? Optional.empty()
+                : Optional.of("is “" + shown(value) + "”, which is none this program knows");
+    }
+
+    private static Optional<String> oneOf(String value, String one, String other) {
+        return value.equals(one) || value.equals(other)
+                ? Optional.empty()
+                : Optional.of("is “" + shown(value) + "”, and must be " + one + " or " + other);
+    }
+
+    private static Optional<Double> figure(String value, double most) {
+        return parsed(value, Double::valueOf).filter(f -> f >= 0 && f <= most);
+    }
+
+    private static Optional<Integer> count(String value) {
+        return parsed(value, Integer::valueOf).filter(n -> Math.abs((long) n) <= MOST_COUNT);
+    }
+
+    private static <T> Optional<T> parsed(String value, Function<String, T> parse) {
+        try {
+            return Optional.of(parse.apply(value));
+        } catch (NumberFormatException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static boolean days(String value) {
+        try {
+            for (String day : value.isBlank() ? new String[0] : value.strip().split(" ")) {
+                LocalDate.parse(day);
+            }
+            return true;
+        } catch (DateTimeParseException e) {
+            return false;
+        }
+    }
+
+    private static String shown(String text) {
+        String plain = text.replaceAll("\\p{Cntrl}", "?");
+        return plain.length() > 60 ? plain.substring(0, 60) + "…" : plain;
+    }
+}

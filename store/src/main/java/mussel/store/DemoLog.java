@@ -1,0 +1,64 @@
+package mussel.store;
+
+import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import mussel.core.job.JournalException;
+import mussel.exchange.file.Durable;
+
+/** Logs of demo data, the only ones that are ever thrown away. */
+public final class DemoLog {
+    private static final List<String> PARTS = List.of("-wal", "-shm", "");
+
+    private DemoLog() {}
+
+    /** Whether a file is a log that is marked as demo data; whatever cannot be read is none. */
+    public static boolean is(Path file) {
+        try (SqliteJournal journal = SqliteJournal.read(file, Clock.systemUTC())) {
+            return journal.demo();
+        } catch (JournalException e) {
+            return false;
+        }
+    }
+
+    /**
+     * Throws demo data away.
+     *
+     * @throws JournalException with a sentence when it is something else or open; nothing has changed then
+     */
+    public static void throwAway(Path named) {
+        Path file = LogFile.real(named);
+        try (FileChannel held = SqliteJournal.lock(file)) {
+            if (!held.isOpen() || !is(file)) {
+                throw new JournalException(file + " is no demo data. Nothing of it was touched.");
+            }
+            for (String part : PARTS) {
+                Files.deleteIfExists(file.resolveSibling(file.getFileName() + part));
+            }
+        } catch (IOException e) {
+            throw new JournalException("The demo data " + file + " cannot be removed: " + Durable.why(e) + ".", e);
+        }
+    }
+
+    /** Moves what lies in the demo data's place, and is none, out of the way under a name of its own. */
+    public static void setAside(Path named) {
+        Path file = LogFile.real(named);
+        try (FileChannel held = SqliteJournal.lock(file)) {
+            int nr = 1;
+            while (held.isOpen() && Files.exists(file.resolveSibling(file.getFileName() + ".set-aside-" + nr))) {
+                nr++;
+            }
+            for (String part : PARTS) {
+                Path from = file.resolveSibling(file.getFileName() + part);
+                if (Files.exists(from)) {
+                    Files.move(from, file.resolveSibling(file.getFileName() + ".set-aside-" + nr + part));
+                }
+            }
+        } catch (IOException e) {
+            throw new JournalException(file + " cannot be set aside: " + Durable.why(e) + ".", e);
+        }
+    }
+}
