@@ -1,10 +1,10 @@
 package mussel.app;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
+import mussel.core.job.JournalException;
+import mussel.exchange.file.Durable;
 
 /** Where the yard's data lives: the user's data folder as his system has it. */
 final class DataFolder {
@@ -26,15 +26,22 @@ final class DataFolder {
             folder = env("XDG_DATA_HOME", home.resolve(".local").resolve("share"));
         }
         try {
-            return Files.createDirectories(folder.resolve("mussel"));
+            Path data = folder.resolve("mussel");
+            Durable.folders(data);
+            Durable.keepPrivate(data);
+            return data;
         } catch (IOException e) {
-            throw new UncheckedIOException("The data folder " + folder.resolve("mussel") + " cannot be made", e);
+            throw new JournalException(
+                    "The data folder " + folder.resolve("mussel") + " cannot be made: " + Durable.why(e)
+                            + ". Set XDG_DATA_HOME to a folder that may be written.",
+                    e);
         }
     }
 
     private static Path env(String name, Path otherwise) {
         String value = System.getenv(name);
-        return value == null || value.isBlank() ? otherwise : Path.of(value);
+        // What is not absolute is to be ignored, as the XDG base directory specification has it.
+        return value == null || value.isBlank() || !Path.of(value).isAbsolute() ? otherwise : Path.of(value);
     }
 
     static Path logbook() {

@@ -11,6 +11,7 @@ import java.util.logging.Handler;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import java.util.logging.SimpleFormatter;
+import mussel.exchange.file.Durable;
 
 /** Logging into a rotating file in the data folder; nothing of it on the screen. */
 public final class Logging {
@@ -41,6 +42,7 @@ public final class Logging {
             file.setFormatter(new SimpleFormatter());
             file.setLevel(Level.INFO);
             root.addHandler(file);
+            Durable.keepPrivate(folder.resolve("mussel.0.log"));
             keptIn = Optional.of(folder.resolve("mussel.0.log"));
         } catch (IOException e) {
             root.setLevel(Level.OFF);

@@ -112,6 +112,14 @@ public final class Main implements Callable<Integer> {
                 .setCaseInsensitiveEnumValuesAllowed(true)
                 .setOut(Terminal.on(System.out))
                 .setErr(Terminal.on(System.err));
+        command.registerConverter(Path.class, typed -> {
+            try {
+                return Path.of(typed);
+            } catch (InvalidPathException e) {
+                throw new CommandLine.TypeConversionException(
+                        "there can be no file of that name on this machine; its locale may not be UTF-8");
+            }
+        });
         return command.setExecutionExceptionHandler((e, line, parsed) -> {
             if (e instanceof JournalException) {
                 line.getErr().println(e.getMessage());

@@ -56,9 +56,9 @@ final class RepairCost {
         return more;
     }
 
-    /** Whether labour has no spread, so that the cost moves in steps. */
+    /** Whether labour has no spread, or comes to less than the smallest sum told apart, so that the cost moves in steps. */
     private boolean stepped() {
-        return sigma < NARROW || medianLabour <= 0;
+        return sigma < NARROW || medianLabour < SAME_SUM;
     }
 
     /** The probability that it costs at most so much. */

@@ -150,10 +150,26 @@ public final class Engine {
             }
             Problems problems = new Problems();
             check.accept(in.value().get(), problems);
-            return problems.none()
-                    ? Read.of(compute.apply(in.value().get()))
-                    : new Read<>(Optional.empty(), problems.list());
+            if (!problems.none()) {
+                return new Read<>(Optional.empty(), problems.list());
+            }
+            return finite(in.value().get(), compute)
+                    .map(Read::of)
+                    .orElseGet(() ->
+                            new Read<>(Optional.empty(), List.of(Blame.of(tree, tried -> RecordReader.read(tried, type)
+                                    .value()
+                                    .flatMap(other -> finite(other, compute))))));
         });
+    }
+
+    /** The answer, where every figure in it is finite: what an engine throws at figures beyond its reach is none. */
+    private static <T> Optional<ObjectNode> finite(T in, Function<T, ObjectNode> compute) {
+        try {
+            return Optional.of(compute.apply(in)).filter(Blame::finite);
+        } catch (RuntimeException e) {
+            System.getLogger("mussel").log(System.Logger.Level.INFO, "No finite result", e);
+            return Optional.empty();
+        }
     }
 
     private static ObjectNode answer(String engine, Record result, List<String> notes) {
