@@ -14,6 +14,7 @@ import mussel.core.job.Address;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -21,9 +22,10 @@ import org.junit.jupiter.api.io.TempDir;
  * Another process writes entries and is killed without warning, again and again on one log: every entry it had reported
  * must be there, once, and the next writer goes on from there.
  */
+@Tag("attack")
 class KilledWriterTest {
-    /** Eight moments, or as many as {@code -Dmussel.kills} says: five hundred take some minutes. */
-    private static final int KILLS = Integer.getInteger("mussel.kills", 8);
+    /** Eight moments, or five hundred in a whole attack, which take some minutes. */
+    private static final int KILLS = Attack.times(8, 500);
 
     private static final int LONGEST_MICROS = 250_000;
 
@@ -63,6 +65,8 @@ class KilledWriterTest {
                             .mapToObj(Writer::reading)
                             .toList());
         }
+        assertThat(Integrity.of(file, Clock.systemUTC()).troubles()).isEmpty();
+        System.out.println("ATTACK kills while entries are made: " + KILLS + " tried, 0 failed");
     }
 
     private static Process writing(Path file, Path reports) throws IOException {
