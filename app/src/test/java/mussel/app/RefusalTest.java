@@ -82,6 +82,24 @@ class RefusalTest {
         }
     }
 
+    /** There is no backup; what is whole in the damaged log itself takes its place. */
+    @Test
+    void whatIsWholeIsBroughtOutAndPutInPlace() throws Exception {
+        byte[] bytes = Files.readAllBytes(log);
+        java.util.Arrays.fill(bytes, 0, 3_000, (byte) 0x5a);
+        Files.write(log, bytes);
+        show();
+        robot.clickOn("#refusal-salvage");
+        settled("Brought out: 1 jobs with 1 entries");
+        assertThat(log).as("looking changes nothing").hasBinaryContent(bytes);
+        robot.clickOn("#refusal-restore");
+        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> !again.isEmpty());
+        assertThat(again.get(0)).contains("What is whole was put in its place");
+        try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
+            assertThat(journal.entries(1)).hasSize(1);
+        }
+    }
+
     @Test
     void aDamagedBackupIsToldAndChangesNothing() throws Exception {
         Path backup = Backups.of(log, Clock.systemUTC()).daily().orElseThrow();
