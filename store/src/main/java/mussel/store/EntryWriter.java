@@ -1,5 +1,6 @@
 package mussel.store;
 
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -10,8 +11,6 @@ import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
 import mussel.exchange.job.FactJson;
 import mussel.exchange.log.Chain;
-import org.jdbi.v3.core.Handle;
-import org.jdbi.v3.core.statement.PreparedBatch;
 
 /** Puts entries at the ends of their jobs' chains, inside one transaction: each with its seal and link, at the end the heads and their sum. */
 final class EntryWriter {
@@ -19,18 +18,22 @@ final class EntryWriter {
     static final long MOST_SEQ = Long.MAX_VALUE / 4;
 
     static final int MOST_JOB = 2_000_000_000;
-    private static final int AT_ONCE = 4_000;
 
-    private final Handle h;
-    private final PreparedBatch batch;
+    private static final String LAST = "SELECT max(coalesce((SELECT max(seq) FROM entry), 0),"
+            + " coalesce((SELECT seq FROM sqlite_sequence WHERE name = 'entry'), 0))";
+    private static final String PUT = "INSERT INTO entry (seq, job, at, by, fact, hash) VALUES (?, ?, ?, ?, ?, ?)";
+    private static final String HEAD = "SELECT entries, last, link FROM head WHERE job = ?";
+    private static final String PUT_HEAD = "INSERT OR REPLACE INTO head VALUES (?, ?, ?, ?)";
+    private static final String PUT_SEAL = "UPDATE seal SET jobs = ?, entries = ?, heads = ?";
+
+    private final Prepared log;
     private final Map<Integer, Head> before = new HashMap<>();
     private final Map<Integer, Head> heads = new LinkedHashMap<>();
     private long next;
 
-    EntryWriter(Handle h) {
-        this.h = h;
-        this.batch = h.prepareBatch("INSERT INTO entry (seq, job, at, by, fact, hash) VALUES (?, ?, ?, ?, ?, ?)");
-        long last = last(h);
+    EntryWriter(Prepared log) throws SQLException {
+        this.log = log;
+        long last = last(log);
         this.next = last + 1;
         if (last >= MOST_SEQ) {
             throw new JournalException(
@@ -40,56 +43,46 @@ final class EntryWriter {
     }
 
     /** The last number given, also to an entry that is no more. */
-    static long last(Handle h) {
-        return h.createQuery("SELECT max(coalesce((SELECT max(seq) FROM entry), 0),"
-                        + " coalesce((SELECT seq FROM sqlite_sequence WHERE name = 'entry'), 0))")
-                .mapTo(Long.class)
-                .one();
+    static long last(Prepared log) throws SQLException {
+        return log.one(LAST, row -> row.getLong(1)).orElse(0L);
+    }
+
+    /** After the largest number of a job that a Mussel gives; one that a hand wrote beyond it is passed over. */
+    static int nextJob(Prepared log) throws SQLException {
+        return log.one("SELECT coalesce(max(job), 0) + 1 FROM entry WHERE job < ?", row -> row.getInt(1), MOST_JOB)
+                .orElse(1);
     }
 
     /** Adds an entry under the next number. */
-    Entry add(int job, Instant at, String by, Fact fact) {
+    Entry add(int job, Instant at, String by, Fact fact) throws SQLException {
         return add(next, job, at, by, fact);
     }
 
     /** Adds an entry under a number of its own, above those of its job. */
-    Entry add(long seq, int job, Instant at, String by, Fact fact) {
-        Head head = heads.computeIfAbsent(job, this::stored);
+    Entry add(long seq, int job, Instant at, String by, Fact fact) throws SQLException {
+        Head head = heads.containsKey(job) ? heads.get(job) : stored(job);
         String text = FactJson.write(fact);
         byte[] seal = Chain.seal(seq, job, Chain.at(at), by, text);
         Head after = head.with(seq, seal);
         heads.put(job, after);
-        batch.add(seq, job, Chain.at(at), by, text, Chain.carried(seal, after.link()));
+        log.change(PUT, seq, job, Chain.at(at), by, text, Chain.carried(seal, after.link()));
         next = Math.max(next, seq + 1);
-        if (batch.size() >= AT_ONCE) {
-            write();
-        }
         return new Entry(seq, job, at, by, fact);
     }
 
-    private Head stored(int job) {
-        Optional<Head> there = h.createQuery("SELECT entries, last, link FROM head WHERE job = :job")
-                .bind("job", job)
-                .map((row, context) -> new Head(job, row.getLong(1), row.getLong(2), row.getBytes(3)))
-                .findOne();
+    private Head stored(int job) throws SQLException {
+        Optional<Head> there =
+                log.one(HEAD, row -> new Head(job, row.getLong(1), row.getLong(2), row.getBytes(3)), job);
         there.ifPresent(head -> before.put(job, head));
         return there.orElseGet(() -> Head.before(job));
     }
 
-    private void write() {
-        if (batch.size() > 0) {
-            batch.execute();
-        }
-    }
-
-    /** Writes what waits, and what it makes of heads and sum. */
-    void finish() {
-        write();
-        Seal seal = Seal.of(h);
+    /** Writes what the entries make of heads and sum. */
+    void finish() throws SQLException {
+        Seal seal = Seal.of(log);
         byte[] sum = seal.heads();
         long jobs = seal.jobs();
         long entries = seal.entries();
-        PreparedBatch put = h.prepareBatch("INSERT OR REPLACE INTO head VALUES (?, ?, ?, ?)");
         for (Head head : heads.values()) {
             Head was = before.get(head.job());
             if (was == null) {
@@ -99,14 +92,9 @@ final class EntryWriter {
             }
             sum = Chain.sum(sum, head.digest());
             entries += head.entries() - (was == null ? 0 : was.entries());
-            put.add(head.job(), head.entries(), head.last(), head.link());
+            log.change(PUT_HEAD, head.job(), head.entries(), head.last(), head.link());
         }
-        put.execute();
-        h.createUpdate("UPDATE seal SET jobs = ?, entries = ?, heads = ?")
-                .bind(0, jobs)
-                .bind(1, entries)
-                .bind(2, sum)
-                .execute();
+        log.change(PUT_SEAL, jobs, entries, sum);
     }
 
     /** The jobs written to. */
@@ -123,10 +111,10 @@ final class EntryWriter {
      * @param settings the sum of the settings
      */
     record Seal(long jobs, long entries, byte[] heads, byte[] settings) {
-        static Seal of(Handle h) {
-            return h.createQuery("SELECT jobs, entries, heads, settings FROM seal")
-                    .map((row, context) -> new Seal(row.getLong(1), row.getLong(2), row.getBytes(3), row.getBytes(4)))
-                    .findOne()
+        static Seal of(Prepared log) throws SQLException {
+            return log.one(
+                            "SELECT jobs, entries, heads, settings FROM seal",
+                            row -> new Seal(row.getLong(1), row.getLong(2), row.getBytes(3), row.getBytes(4)))
                     .orElseThrow(
                             () -> new JournalException(
                                     "Nothing can be entered: the list of the logbook’s jobs is missing. Another hand took it out; mussel check says more, and mussel salvage makes a logbook that is whole."));

@@ -39,6 +39,11 @@ final class SqlWork {
             throw new JournalException("The logbook is open for reading only. Nothing was written.");
         }
         guard.run();
+        return step(work);
+    }
+
+    /** A step of work that was begun by {@link #write}. */
+    <T> T step(Work<T> work) {
         try {
             return work.run();
         } catch (JournalException e) {

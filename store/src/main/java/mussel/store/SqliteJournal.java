@@ -54,6 +54,7 @@ public final class SqliteJournal implements Journal {
     private final SqliteBenchLines benchLines;
     private final SqliteLogBook book;
     private final Map<String, String> settings;
+    private final Prepared prepared;
     private String whyReadOnly = "";
     private String told = "";
     private Handle mapped;
@@ -67,6 +68,7 @@ public final class SqliteJournal implements Journal {
         this.clock = clock;
         this.identity = identity;
         this.work = new SqlWork(identity.isEmpty(), () -> identity.ifPresent(LogIdentity::check));
+        this.prepared = new Prepared(connection);
         this.benchLines = new SqliteBenchLines(connection, work);
         this.book = new SqliteLogBook(file, connection, work, benchLines);
         this.settings = work.read(this::readSettings);
@@ -276,32 +278,51 @@ public final class SqliteJournal implements Journal {
 
     private List<Entry> entering(Optional<Integer> to, String by, List<Fact> facts) {
         try {
-            return work.write(() -> handle().inTransaction(h -> {
-                int job = to.orElseGet(() -> nextJob(h));
-                EntryWriter writer = new EntryWriter(h);
+            return together(() -> {
+                int job = to.isPresent() ? to.get() : EntryWriter.nextJob(prepared);
+                EntryWriter writer = new EntryWriter(prepared);
                 Instant at = clock.instant();
-                List<Entry> made = facts.stream()
-                        .map(fact -> writer.add(job, at, by, fact))
-                        .toList();
+                List<Entry> made = new ArrayList<>();
+                for (Fact fact : facts) {
+                    made.add(writer.add(job, at, by, fact));
+                }
                 writer.finish();
                 return made;
-            }));
+            });
         } catch (AdriftException e) {
-            throw keptAside().keep(e, to.orElseGet(() -> work.read(() -> nextJob(handle()))), by, facts);
+            int job = to.orElseGet(() -> work.read(() -> EntryWriter.nextJob(prepared)));
+            throw keptAside().keep(e, job, by, facts);
         }
     }
 
-    /** After the largest number a Mussel gives; one that a hand wrote beyond it is passed over. */
-    private static int nextJob(Handle h) {
-        return h.createQuery("SELECT coalesce(max(job), 0) + 1 FROM entry WHERE job < :most")
-                .bind("most", EntryWriter.MOST_JOB)
-                .mapTo(Integer.class)
-                .one();
+    /** All of it or nothing; the transaction says when it begins that it will write. */
+    private <T> T together(SqlWork.Work<T> change) {
+        return work.write(() -> {
+            prepared.change("BEGIN IMMEDIATE");
+            try {
+                T made = change.run();
+                prepared.change("COMMIT");
+                return made;
+            } catch (SQLException | RuntimeException e) {
+                takeBack(e);
+                throw e;
+            }
+        });
+    }
+
+    private void takeBack(Exception why) {
+        try {
+            prepared.change("ROLLBACK");
+        } catch (SQLException e) {
+            // A full disk has taken the change back by itself already.
+            why.addSuppressed(e);
+        }
     }
 
     private KeptAside keptAside() {
         if (kept.isEmpty()) {
             KeptAside aside = new KeptAside(file, clock, this::entries);
+            prepared.release();
             aside.begin(connection);
             kept = Optional.of(aside);
         }
@@ -351,39 +372,39 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public void bring(Map<String, String> brought, Consumer<Consumer<Brought>> jobs) {
-        work.write(() -> {
-            handle().useTransaction(h -> {
-                Bringing into = new Bringing(h);
-                jobs.accept(into::add);
-                into.writer.finish();
-                into.writer.jobs().forEach(this::readBack);
-                brought.forEach((key, value) -> keep(h, key, value));
-            });
-            settings.putAll(brought);
+        together(() -> {
+            Bringing into = new Bringing();
+            jobs.accept(into::add);
+            into.writer.finish();
+            for (int job : into.writer.jobs()) {
+                readBack(job);
+            }
+            for (Map.Entry<String, String> setting : brought.entrySet()) {
+                keep(setting.getKey(), setting.getValue());
+            }
             return null;
         });
+        settings.putAll(brought);
     }
 
     /** What came in must be what the next start reads: a whole job, with as many entries as its head says. */
-    private void readBack(int job) {
+    private void readBack(int job) throws SQLException {
         List<Entry> entries = entries(job);
-        long wanted = handle().createQuery("SELECT entries FROM head WHERE job = ?")
-                .bind(0, job)
-                .mapTo(Long.class)
-                .one();
+        long wanted = prepared.one("SELECT entries FROM head WHERE job = ?", row -> row.getLong(1), job)
+                .orElse(0L);
         if (entries.size() != wanted || Job.of(entries).id() != job) {
             throw new JournalException("Job " + job + " would not be whole once it is in. Nothing was taken in.");
         }
     }
 
-    /** Entries on their way in: written a few thousand at a time, so that a log of any size goes through. */
-    private static final class Bringing {
+    /** Entries on their way in, job by job, so that a log of any size goes through. */
+    private final class Bringing {
         private final EntryWriter writer;
         private final boolean keepNumbers;
 
-        Bringing(Handle h) {
-            writer = new EntryWriter(h);
-            keepNumbers = EntryWriter.last(h) == 0;
+        Bringing() throws SQLException {
+            writer = new EntryWriter(prepared);
+            keepNumbers = EntryWriter.last(prepared) == 0;
         }
 
         void add(Brought job) {
@@ -396,9 +417,10 @@ public final class SqliteJournal implements Journal {
                     throw new JournalException("Job " + job.job() + " has an entry, number " + entry.seq()
                             + ", that would not be understood once it is in. Nothing was taken in.");
                 }
-                Entry in = keepNumbers && entry.seq() <= MOST_KEPT
+                // What the database refuses here is told as what it refuses anywhere.
+                Entry in = work.step(() -> keepNumbers && entry.seq() <= MOST_KEPT
                         ? writer.add(entry.seq(), job.job(), entry.at(), entry.by(), fact)
-                        : writer.add(job.job(), entry.at(), entry.by(), fact);
+                        : writer.add(job.job(), entry.at(), entry.by(), fact));
                 numbers.put(entry.seq(), in.seq());
             }
         }
@@ -430,30 +452,21 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public void keepSetting(String key, String value) {
-        work.write(() -> {
-            handle().useTransaction(h -> keep(h, key, value));
+        together(() -> {
+            keep(key, value);
             return null;
         });
         settings.put(key, value);
     }
 
-    private static void keep(Handle h, String key, String value) {
-        byte[] sum = EntryWriter.Seal.of(h).settings();
-        Optional<String> before = h.createQuery("SELECT value FROM setting WHERE key = ?")
-                .bind(0, key)
-                .mapTo(String.class)
-                .findOne();
+    private void keep(String key, String value) throws SQLException {
+        byte[] sum = EntryWriter.Seal.of(prepared).settings();
+        Optional<String> before = prepared.one("SELECT value FROM setting WHERE key = ?", row -> row.getString(1), key);
         if (before.isPresent()) {
             sum = Chain.sum(sum, ChainMigration.settingDigest(key, before.get()));
         }
-        h.createUpdate(
-                        "INSERT INTO setting (key, value) VALUES (:key, :value) ON CONFLICT (key) DO UPDATE SET value = :value")
-                .bind("key", key)
-                .bind("value", value)
-                .execute();
-        h.createUpdate("UPDATE seal SET settings = ?")
-                .bind(0, Chain.sum(sum, ChainMigration.settingDigest(key, value)))
-                .execute();
+        prepared.change("INSERT OR REPLACE INTO setting (key, value) VALUES (?, ?)", key, value);
+        prepared.change("UPDATE seal SET settings = ?", Chain.sum(sum, ChainMigration.settingDigest(key, value)));
     }
 
     /** Takes out everything that was derived from the entries, which are all owed again. */
