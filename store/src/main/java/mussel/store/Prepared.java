@@ -23,8 +23,7 @@ final class Prepared {
 
     PreparedStatement with(String sql, Object... given) throws SQLException {
         PreparedStatement statement = statements.get(sql);
-        // The driver closes a statement that failed.
-        if (statement == null || statement.isClosed()) {
+        if (statement == null) {
             statement = connection.prepareStatement(sql);
             statements.put(sql, statement);
         }

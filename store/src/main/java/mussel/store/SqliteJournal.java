@@ -317,6 +317,8 @@ public final class SqliteJournal implements Journal {
             // A full disk has taken the change back by itself already.
             why.addSuppressed(e);
         }
+        // The driver lets a statement go that failed, without saying so.
+        prepared.release();
     }
 
     private KeptAside keptAside() {
