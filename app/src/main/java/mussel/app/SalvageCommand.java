@@ -29,6 +29,7 @@ final class SalvageCommand implements Callable<Integer> {
     public Integer call() {
         Salvage.bring(damaged.toAbsolutePath(), out.toAbsolutePath(), Clock.systemDefaultZone())
                 .forEach(spec.commandLine().getOut()::println);
+        spec.commandLine().getOut().println(damaged + " was left as it is.");
         return 0;
     }
 }

@@ -83,7 +83,9 @@ final class LogFile {
             byte[] header = header(file);
             if (header.length < HEADER
                     || !new String(header, 0, 16, java.nio.charset.StandardCharsets.ISO_8859_1).equals(MAGIC)) {
-                throw refuse(file, "is not a Mussel logbook, or it is damaged at its beginning. It was left as it is");
+                throw refuse(
+                        file,
+                        "is not a Mussel logbook, or it is damaged at its beginning. It was left as it is; if it is one, take the last backup, or mussel salvage brings out what is whole");
             }
             ByteBuffer fields = ByteBuffer.wrap(header);
             if (fields.getInt(APPLICATION_ID_AT) != APPLICATION_ID) {

@@ -21,7 +21,14 @@ import java.util.function.BiConsumer;
  */
 final class RawPages implements AutoCloseable {
     private static final int PAGE = 4_096;
+    /** The number of a row of a table without row ids. */
+    static final long NO_NUMBER = Long.MIN_VALUE;
+
     private static final int LEAF_OF_A_TABLE = 0x0D;
+    /** Tables without row ids lie in the leaves of an index. */
+    private static final int LEAF_OF_AN_INDEX = 0x0A;
+
+    private static final int MOST_IN_AN_INDEX = (PAGE - 12) * 64 / 255 - 23;
     private static final int FILE_HEADER = 100;
     private static final int WAL_HEADER = 32;
     private static final int FRAME_HEADER = 24;
@@ -84,7 +91,8 @@ final class RawPages implements AutoCloseable {
     }
 
     private void leaf(ByteBuffer page, int header, BiConsumer<Long, List<Object>> row) throws IOException {
-        if (page.limit() < header + 8 || (page.get(header) & 0xFF) != LEAF_OF_A_TABLE) {
+        int kind = page.limit() < header + 8 ? 0 : page.get(header) & 0xFF;
+        if (kind != LEAF_OF_A_TABLE && kind != LEAF_OF_AN_INDEX) {
             return;
         }
         int cells = page.getShort(header + 3) & 0xFFFF;
@@ -92,11 +100,29 @@ final class RawPages implements AutoCloseable {
             int at = page.getShort(header + 8 + 2 * i) & 0xFFFF;
             if (at >= header + 8 && at < page.limit()) {
                 try {
-                    cell(page, at, row);
+                    if (kind == LEAF_OF_A_TABLE) {
+                        cell(page, at, row);
+                    } else {
+                        indexed(page, at, row);
+                    }
                 } catch (IndexOutOfBoundsException | java.nio.BufferUnderflowException e) {
                     // This cell is damaged; the next one may be whole.
                     continue;
                 }
+            }
+        }
+    }
+
+    /** A row of a table without row ids, as far as it lies on this page. */
+    private static void indexed(ByteBuffer page, int at, BiConsumer<Long, List<Object>> row) {
+        ByteBuffer in = page.duplicate().position(at);
+        long payload = varint(in);
+        if (payload > 0 && payload <= MOST_IN_AN_INDEX) {
+            byte[] whole = new byte[(int) payload];
+            in.get(whole);
+            List<Object> values = record(whole);
+            if (!values.isEmpty()) {
+                row.accept(NO_NUMBER, values);
             }
         }
     }

@@ -23,6 +23,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Journal.Brought;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
+import mussel.core.job.Settings;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.OutFile;
 import mussel.exchange.file.Scratch;
@@ -43,6 +44,9 @@ public final class Salvage {
     private final Map<Long, Raw> unsealed = new TreeMap<>();
     private final Map<Long, Integer> broken = new TreeMap<>();
     private final Map<Integer, Head> heads = new HashMap<>();
+    /** Settings met on pages by themselves; those of the write-ahead file come last and count. */
+    private final Map<String, String> found = new HashMap<>();
+
     private final List<String> says = new ArrayList<>();
 
     private Salvage(Path damaged) {
@@ -95,6 +99,12 @@ public final class Salvage {
     }
 
     private void row(long number, List<Object> values) {
+        if (values.size() == 2 && values.get(0) instanceof String key && values.get(1) instanceof String value) {
+            if (number == RawPages.NO_NUMBER && Settings.problem(key, value).isEmpty()) {
+                found.put(key, value);
+            }
+            return;
+        }
         if (values.size() == HEAD_COLUMNS && values.get(3) instanceof byte[] link && link.length == Chain.BYTES) {
             if (values.get(1) instanceof Long entries && values.get(2) instanceof Long last) {
                 Head head = new Head((int) number, entries, last, link);
@@ -162,7 +172,6 @@ public final class Salvage {
                     openings + " of the jobs had lost the entry that names their leg; they carry a stand-in for it.");
         }
         tell(jobs);
-        says.add(damaged + " was left as it is.");
     }
 
     private void tell(Map<Integer, List<Entry>> jobs) {
@@ -256,7 +265,12 @@ public final class Salvage {
                     .query("SELECT key, value FROM setting", row -> Map.entry(row.getString(1), row.getString(2)))
                     .forEach(s -> settings.put(s.getKey(), s.getValue()));
         } catch (SQLException | RuntimeException e) {
-            says.add("The yard's settings could not be read; they are as at a first start.");
+            settings.putAll(found);
+        }
+        settings.entrySet()
+                .removeIf(s -> Settings.problem(s.getKey(), s.getValue()).isPresent());
+        if (settings.isEmpty()) {
+            says.add("No settings of the yard were found; they are as at a first start.");
         }
         return settings;
     }

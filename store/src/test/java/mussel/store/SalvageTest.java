@@ -73,6 +73,20 @@ class SalvageTest {
         assertThat(damaged).hasBinaryContent(sound);
     }
 
+    /** Its beginning, where the database keeps what lies where, is gone: the pages say it themselves. */
+    @Test
+    void withoutItsBeginningItComesOutWholeWithItsSettings() throws IOException {
+        byte[] bytes = sound.clone();
+        Arrays.fill(bytes, 0, PAGE, (byte) 0x5A);
+        Path damaged = Files.write(folder.resolve("damaged.mussel"), bytes);
+        Path out = folder.resolve("out.mussel");
+        assertThat(Salvage.bring(damaged, out, NOON)).contains("No entry is known to be missing.");
+        assertThat(brought(out)).isEqualTo(ENTRIES);
+        try (SqliteJournal journal = SqliteJournal.read(out, NOON)) {
+            assertThat(journal.setting("yard_name", "")).isEqualTo("Slip");
+        }
+    }
+
     private static Map<Long, Entry> brought(Path out) {
         Map<Long, Entry> brought = new HashMap<>();
         try (SqliteJournal journal = SqliteJournal.read(out, NOON)) {
