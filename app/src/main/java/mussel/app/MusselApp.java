@@ -51,6 +51,7 @@ public final class MusselApp extends Application {
     private static final double HEIGHT = 800;
     private static final double LEAST_WIDTH = 1000;
     private static final double LEAST_HEIGHT = 640;
+    private static final int MOST_TOLD = 4;
 
     private static CompletableFuture<SqliteJournal> opening;
     private static Path logbook;
@@ -140,7 +141,7 @@ public final class MusselApp extends Application {
             window = new MusselWindow(shop, Look.of(shop.journal()), stations());
             readOnly(opening.join().whyReadOnly());
             if (!opening.join().told().isEmpty()) {
-                window.tell(opening.join().told());
+                window.tellToo(opening.join().told());
             }
             exitCode = 0;
             return window;
@@ -178,10 +179,10 @@ public final class MusselApp extends Application {
         }
         try {
             Backups backups = Backups.of(logbook, DataFolder.path(), Clock.systemDefaultZone());
-            backups.oddClock().ifPresent(odd -> Platform.runLater(() -> window.tell(odd)));
+            backups.oddClock().ifPresent(odd -> Platform.runLater(() -> window.tellToo(odd)));
             backups.daily();
         } catch (JournalException e) {
-            Platform.runLater(() -> window.tell(e.getMessage()));
+            Platform.runLater(() -> window.tellToo(e.getMessage()));
         }
     }
 
@@ -206,8 +207,8 @@ public final class MusselApp extends Application {
                                 supplied.refused(),
                                 yard.refused())
                         .flatMap(List::stream)
-                        .findFirst()
-                        .ifPresent(window::tell);
+                        .limit(MOST_TOLD)
+                        .forEach(window::tellToo);
                 window.refreshBench();
                 stage.getIcons().add(new Image(MusselApp.class.getResourceAsStream("mussel.png")));
                 window.firstStart();
@@ -218,7 +219,7 @@ public final class MusselApp extends Application {
             if (System.getProperty("mussel.startup", "").isEmpty()) {
                 backUp();
                 watch = Optional.of(
-                        ChainWatch.begin(logbook, troubles -> Platform.runLater(() -> window.tell(troubles))));
+                        ChainWatch.begin(logbook, troubles -> Platform.runLater(() -> window.tellToo(troubles))));
             }
         } catch (RuntimeException e) {
             catalogue.completeExceptionally(e);

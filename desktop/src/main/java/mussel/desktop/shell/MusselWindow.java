@@ -437,6 +437,14 @@ public final class MusselWindow extends StackPane {
         trouble.setText(sentence);
     }
 
+    /** Says a sentence beside what is said already: several things may be noticed at a start, and none may hide another. */
+    public void tellToo(String sentence) {
+        String said = trouble.getText();
+        if (!said.contains(sentence)) {
+            tell(said.isEmpty() ? sentence : said + "\n" + sentence);
+        }
+    }
+
     private void guarded(Runnable work) {
         try {
             work.run();
