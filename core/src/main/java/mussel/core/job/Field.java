@@ -65,6 +65,8 @@ public enum Field {
     VANE_SET("stays bent by", Kind.ANGLE, Range.of(0, 120)),
     /** How much of a vane is gone, by vane. */
     VANE_MISSING("missing", PumpInput.Vane.class, "missingMm"),
+    /** How much the impeller's end faces have lost. */
+    FACE_WEAR("end faces worn by", PumpInput.class, "faceWearMm"),
     /** The deepest groove in the wear plate. */
     PLATE_GROOVE("plate groove", PumpInput.class, "plateGrooveMm"),
     /** The deepest groove in housing or cup. */

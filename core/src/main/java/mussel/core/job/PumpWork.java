@@ -9,6 +9,7 @@ import mussel.core.pump.PumpEngine;
 import mussel.core.pump.PumpInput;
 import mussel.core.pump.PumpInput.Crack;
 import mussel.core.pump.PumpInput.FlowReading;
+import mussel.core.pump.PumpInput.HousingState;
 import mussel.core.pump.PumpInput.HubBond;
 import mussel.core.pump.PumpInput.KeyState;
 import mussel.core.pump.PumpInput.Vane;
@@ -41,6 +42,9 @@ public final class PumpWork {
         List<FlowReading> flows = flows(job);
         this.in = new PumpInput(
                 vanes,
+                job.reading(Field.FACE_WEAR),
+                job.choice(Scale.RUBBER).equals(Optional.of("hardened")),
+                job.choice(Scale.HOUSING_STATE).map(h -> Assessment.constant(HousingState.class, h)),
                 job.choice(Address.the(HUB_BOND)).map(b -> Assessment.constant(HubBond.class, b)),
                 job.choice(Address.the(PUMP_KEY)).map(k -> Assessment.constant(KeyState.class, k)),
                 job.reading(Field.PLATE_GROOVE),
@@ -62,6 +66,9 @@ public final class PumpWork {
                 || in.key().isPresent()
                 || in.plateGrooveMm().isPresent()
                 || in.housingGrooveMm().isPresent()
+                || in.faceWearMm().isPresent()
+                || in.hardened()
+                || in.housingState().isPresent()
                 || !flows.isEmpty();
         this.simulatedFlow = job.readings().entrySet().stream()
                 .anyMatch(

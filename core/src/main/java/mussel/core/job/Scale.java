@@ -45,6 +45,10 @@ public enum Scale {
     VANE_CRACK("Crack at the root", "none", "surface", "through"),
     /** Whether a vane is burnt, by vane. */
     VANE_BURNT("Burnt", "no", "yes"),
+    /** Whether the impeller's rubber is still supple. */
+    RUBBER("Rubber", "supple", "hardened"),
+    /** How housing or cup look. */
+    HOUSING_STATE("Housing or cup", "sound", "scored", "melted", "cracked"),
     /** Where the telltale was caught, by reading. */
     FLOW_WHERE("Where", "tank", "cups"),
     /** Whether the old leg goes back for its core charge. */

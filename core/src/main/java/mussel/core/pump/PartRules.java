@@ -9,6 +9,7 @@ import java.util.function.ToDoubleFunction;
 import mussel.core.measure.Sentences;
 import mussel.core.pump.PumpInput.Crack;
 import mussel.core.pump.PumpInput.Extent;
+import mussel.core.pump.PumpInput.HousingState;
 import mussel.core.pump.PumpInput.HubBond;
 import mussel.core.pump.PumpInput.KeyState;
 import mussel.core.pump.PumpInput.Vane;
@@ -21,6 +22,8 @@ import mussel.core.sheet.PumpPolicy;
 /** The rules by which a pump's parts are kept or renewed: each that fires is told with what it saw and its limit. */
 final class PartRules {
     private static final Sentences SAY = Sentences.beside(PartRules.class);
+    /** The most the end faces may have lost: what a bench goes by, since sheets do not say. */
+    private static final double FACE_WEAR_MM = 0.2;
 
     private final PumpInput in;
     private final PumpLimits limits;
@@ -63,7 +66,14 @@ final class PartRules {
         worst(Vane::missingMm).ifPresent(v -> over(rules, "missing_piece", v, 0, "mm"));
         worst(Vane::tipWearMm).ifPresent(v -> over(rules, "tip_wear", v, limits.tipWearMm(), "mm"));
         if (!in.vanes().isEmpty()) {
-            over(rules, "set", PumpEngine.meanSetDeg(in), limits.setDeg(), "°");
+            double set = PumpEngine.worstSetDeg(in);
+            if (set >= limits.setDeg()) {
+                rules.add(figured("set", PartVerdict.REPLACE, set, limits.setDeg(), "°"));
+            }
+        }
+        in.faceWearMm().ifPresent(w -> over(rules, "face_wear", w, FACE_WEAR_MM, "mm"));
+        if (in.hardened()) {
+            rules.add(plain("hardened", PartVerdict.REPLACE));
         }
         count("burnt", in.vanes().stream().filter(Vane::burnt).count(), PartVerdict.REPLACE, rules);
         count("crack_through", cracks(Crack.THROUGH), PartVerdict.REPLACE, rules);
@@ -112,6 +122,13 @@ final class PartRules {
 
     private List<Rule> housing(boolean impellerRenewed) {
         List<Rule> rules = new ArrayList<>();
+        in.housingState().ifPresent(state -> {
+            if (state == HousingState.MELTED || state == HousingState.CRACKED) {
+                rules.add(plain("housing_" + state.name().toLowerCase(Locale.ROOT), PartVerdict.REPLACE));
+            } else if (state == HousingState.SCORED) {
+                rules.add(plain("housing_scored", PartVerdict.JUDGE_AFTER_CLEANING));
+            }
+        });
         groove(rules, "housing_groove", in.housingGrooveMm(), limits.housingGrooveMm());
         extent(rules, impellerRenewed);
         return rules;

@@ -36,7 +36,9 @@ public final class PumpEngine {
     private static final double[] SPEEDS = {
         600, 800, 1_000, 1_500, 2_000, 2_500, 3_000, 3_500, 4_000, 4_500, 5_000, 5_500, 6_000
     };
-    private static final double FLATTENED_SHARE = 0.8;
+    /** From two thirds of the housing's curl on a vane has flattened: it hardly follows the wall any more. */
+    private static final double FLATTENED_SHARE = 2.0 / 3;
+
     private static final double SMOOTH_MM = 0.05;
 
     private PumpEngine() {}
@@ -48,7 +50,7 @@ public final class PumpEngine {
         return new PumpResult(
                 new PartRules(in).judged(),
                 in.vanes().stream().anyMatch(v -> v.missingMm() > 0),
-                findings(in, set),
+                findings(in),
                 in.geometry().isPresent()
                         ? OptionalDouble.of(in.geometry().get().displacementMl())
                         : OptionalDouble.empty(),
@@ -72,14 +74,20 @@ public final class PumpEngine {
                 Math.min(1, meanSetDeg(in) / in.geometry().get().curlDeg()));
     }
 
-    static double meanSetDeg(PumpInput in) {
+    /** The mean, which the flow goes by; every judgement goes by the worst. */
+    private static double meanSetDeg(PumpInput in) {
         return in.vanes().stream().mapToDouble(Vane::setDeg).average().orElse(0);
     }
 
-    /** Clearance a side: the plate's groove and warp on one, the housing's groove on the other, on the mean. */
+    /** The set of the worst vane (degrees): an engine parked for a year bends only those on the narrow side. */
+    static double worstSetDeg(PumpInput in) {
+        return in.vanes().stream().mapToDouble(Vane::setDeg).max().orElse(0);
+    }
+
+    /** Clearance a side: the plate's groove and warp on one, the housing's groove on the other, on the mean; the end faces' wear on each. */
     private static double clearance(PumpInput in) {
         double plate = in.plateGrooveMm().orElse(0) + in.plateWarpMm().orElse(0);
-        return (plate + in.housingGrooveMm().orElse(0)) / 2;
+        return (plate + in.housingGrooveMm().orElse(0)) / 2 + in.faceWearMm().orElse(0);
     }
 
     private static List<FlowPoint> curve(PumpGeometry pump, double set, double clearance) {
@@ -131,7 +139,7 @@ public final class PumpEngine {
         return Math.sqrt(U_MODEL * U_MODEL + U_BUCKET * U_BUCKET + hand * hand + cups * cups);
     }
 
-    private static Map<String, String> findings(PumpInput in, OptionalDouble set) {
+    private static Map<String, String> findings(PumpInput in) {
         Map<String, String> findings = new LinkedHashMap<>();
         PumpLimits limits = in.judgedBy();
         if (!in.vanes().isEmpty()) {
@@ -140,9 +148,7 @@ public final class PumpEngine {
                     .anyMatch(
                             v -> v.tipWearMm() > limits.tipWearMm() || v.burnt() || v.crack() != PumpInput.Crack.NONE);
             findings.put("vane_tips", missing ? "missing" : worn ? "worn" : "sound");
-            boolean flattened = set.isPresent() && set.getAsDouble() >= FLATTENED_SHARE;
-            findings.put(
-                    "vane_set", flattened ? "flattened" : meanSetDeg(in) > limits.setDeg() ? "curled" : "straight");
+            findings.put("vane_set", vaneSet(in));
         }
         in.hubBond().ifPresent(b -> findings.put("hub_bond", b.name().toLowerCase(Locale.ROOT)));
         in.key().ifPresent(k -> findings.put("pump_key", k.name().toLowerCase(Locale.ROOT)));
@@ -153,6 +159,14 @@ public final class PumpEngine {
         }
         flowRatio(in).ifPresent(f -> findings.put("flow_ratio", f));
         return findings;
+    }
+
+    /** By the worst vane: flattened against the housing's curl, curled from the sheet's limit on. */
+    private static String vaneSet(PumpInput in) {
+        double worst = worstSetDeg(in);
+        boolean flattened = in.geometry().isPresent()
+                && worst >= FLATTENED_SHARE * in.geometry().get().curlDeg();
+        return flattened ? "flattened" : worst >= in.judgedBy().setDeg() ? "curled" : "straight";
     }
 
     /** What the telltale proves: a full one exonerates wherever it was seen, a poor one only in a tank. */

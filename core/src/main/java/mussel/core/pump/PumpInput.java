@@ -15,6 +15,9 @@ import mussel.core.sheet.PumpPolicy;
  * What the pump engine needs. What was not looked at stays absent and is judged after cleaning, never taken as sound.
  *
  * @param vanes the impeller's vanes, one by one around the hub
+ * @param faceWearMm how much the impeller's end faces have lost, the worse one (mm); it adds to the clearance a side
+ * @param hardened whether the rubber has gone hard
+ * @param housingState how housing or cup look
  * @param hubBond how the rubber holds to its hub
  * @param key the key or pin that drives it
  * @param plateGrooveMm the deepest groove in the wear plate (mm)
@@ -33,6 +36,9 @@ import mussel.core.sheet.PumpPolicy;
  */
 public record PumpInput(
         @Given("the vanes") List<Vane> vanes,
+        @Given(value = "the wear of the end faces", kind = Kind.LENGTH, min = 0, max = 10) OptionalDouble faceWearMm,
+        @Given(value = "whether the rubber has gone hard", orElse = "false") boolean hardened,
+        @Given("the housing as it looks") Optional<HousingState> housingState,
         @Given("how the rubber holds to its hub") Optional<HubBond> hubBond,
         @Given("the pump key") Optional<KeyState> key,
         @Given(value = "the groove in the plate", kind = Kind.LENGTH, min = 0, max = 10) OptionalDouble plateGrooveMm,
@@ -104,6 +110,18 @@ public record PumpInput(
         SURFACE,
         /** Through, or nearly. */
         THROUGH
+    }
+
+    /** How housing or cup look. */
+    public enum HousingState {
+        /** Smooth. */
+        SOUND,
+        /** Scratched all round. */
+        SCORED,
+        /** Melted by a dry run. */
+        MELTED,
+        /** Cracked. */
+        CRACKED
     }
 
     /** How the rubber holds to its hub. */

@@ -53,6 +53,11 @@ public final class PumpWords {
         return SAY.say("missing");
     }
 
+    /** What oil under the impeller says, and that water at the shaft's bushing says nothing. */
+    public static String underTheImpeller() {
+        return SAY.say("under");
+    }
+
     /** A part's verdict with its reasons. */
     public static String verdict(Judged part) {
         String reasons = part.rules().stream()

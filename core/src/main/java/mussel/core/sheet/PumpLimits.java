@@ -7,7 +7,7 @@ import mussel.core.measure.Kind;
  * How far the parts of a pump may be worn.
  *
  * @param tipWearMm the most a vane's tip may have lost (mm)
- * @param setDeg the most a vane may stay bent when free, mean of all (degrees)
+ * @param setDeg the set from which a vane is judged curled, the worst one counting (degrees)
  * @param plateGrooveMm the deepest groove the plate may have (mm)
  * @param housingGrooveMm the deepest groove housing or cup may have (mm)
  * @param plateWarpMm the most the plate may be out of flat (mm)

@@ -41,6 +41,8 @@ import mussel.desktop.kit.WhyButton;
 /** The water pump: the impeller as a wheel to mark, its plate, housing, hub and key, the telltale, and what each part comes to. */
 public final class PumpStation implements StationView {
     private static final double VANE_WIDTH = 326;
+    /** The finding of oil that has crept up onto the plate. */
+    private static final String RING = "ring_under_impeller";
 
     private final Desk desk;
     private final JobFields fields;
@@ -92,10 +94,27 @@ public final class PumpStation implements StationView {
                                         Address.the(PumpWork.PUMP_KEY),
                                         "Key or pin",
                                         List.of("sound", "worn", "sheared"),
+                                        o -> null),
+                                picks.row(
+                                        Scale.RUBBER.address(),
+                                        Scale.RUBBER.label(),
+                                        Scale.RUBBER.outcomes(),
+                                        o -> null),
+                                picks.row(
+                                        Scale.HOUSING_STATE.address(),
+                                        Scale.HOUSING_STATE.label(),
+                                        Scale.HOUSING_STATE.outcomes(),
+                                        o -> null),
+                                picks.row(
+                                        Address.the(RING),
+                                        "Under the impeller",
+                                        List.of("none", "film", "ring"),
                                         o -> null)),
+                        Texts.dim(PumpWords.underTheImpeller()),
                         new FlowPane(
                                 12,
                                 6,
+                                fields.field(Field.FACE_WEAR),
                                 fields.field(Field.PLATE_GROOVE),
                                 fields.field(Field.PLATE_WARP),
                                 fields.field(Field.HOUSING_GROOVE),
