@@ -318,7 +318,9 @@ public final class DemoYard {
                 .read("present_shim", "forward", "0.62 mm")
                 .read("present_shim", "reverse", "0.80 mm")
                 .read("arm", "forward", "60 mm")
-                .read("arm", "reverse", "60 mm");
+                .read("arm", "reverse", "60 mm")
+                .choose("arm_on", "forward", "gear")
+                .choose("arm_on", "reverse", "gear");
     }
 
     private static LegRef skua(Position position) {

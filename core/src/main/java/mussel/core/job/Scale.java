@@ -65,6 +65,8 @@ public enum Scale {
     FITTED("Fitted", "yes"),
     /** How the shims of a place are found, by place. */
     SCHOOL("Shims from", "reuse", "marks", "lash"),
+    /** On which shaft the indicator's arm sits, by gear. */
+    ARM_ON("The arm sits on", "gear", "driveshaft"),
     /** Where the teeth bear, by gear. */
     CONTACT("Teeth bear", "centred", "toe", "heel", "high", "low"),
     /** The shift check in neutral: the propeller turned by hand. */

@@ -110,12 +110,13 @@ public record SetupPlace(
         School school = read.school(PINION, School.MARKS);
         OptionalDouble present = read.present(PINION);
         List<Double> heights = read.heights();
+        List<Problem> unread = school == School.MARKS ? read.unreadMarks() : List.of();
         PinionInput in = new PinionInput(
                 read.sheet().pinion().constantMm(),
                 read.marks(),
                 heights,
                 read.sheet().pinion().spreadLimitMm());
-        Optional<PinionAnswer> answer = school == School.MARKS && heights.size() >= LEAST_AROUND
+        Optional<PinionAnswer> answer = school == School.MARKS && heights.size() >= LEAST_AROUND && unread.isEmpty()
                 ? Optional.of(new PinionAnswer(in, PinionEngine.run(in)))
                 : Optional.empty();
         OptionalDouble target = school == School.REUSE
@@ -131,7 +132,7 @@ public record SetupPlace(
                 answer,
                 Optional.empty(),
                 Optional.empty(),
-                List.of(),
+                heights.size() >= LEAST_AROUND ? unread : List.of(),
                 stack,
                 List.of(),
                 read.taken(PINION),
@@ -174,7 +175,8 @@ public record SetupPlace(
             SetupReadings read, GearPlace gear, Field which, OptionalDouble present, List<Problem> problems) {
         List<Double> readings = read.around(which, gear.id());
         OptionalDouble arm = read.arm(gear.id());
-        if (readings.size() < LEAST_AROUND || arm.isEmpty() || present.isEmpty()) {
+        Optional<LashInput.ArmOn> armOn = read.armOn(gear.id());
+        if (readings.size() < LEAST_AROUND || arm.isEmpty() || present.isEmpty() || armOn.isEmpty()) {
             return Optional.empty();
         }
         LashInput in = new LashInput(
@@ -187,6 +189,7 @@ public record SetupPlace(
                 gear.thicker(),
                 U_INDICATOR_MM,
                 U_SHIM_MM,
+                armOn.get(),
                 OptionalDouble.empty(),
                 Optional.of(gear.teeth()),
                 read.drawer(gear.id()),

@@ -4,10 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
 import mussel.core.measure.NamedBy;
+import mussel.core.measure.Problem;
 import mussel.core.sheet.SetupSheet;
+import mussel.core.shim.LashInput;
 import mussel.core.shim.PinionInput;
 import mussel.core.shim.Shim;
 
@@ -57,6 +60,23 @@ record SetupReadings(Job job, SetupSheet sheet, Stores stores) {
                         m.coefficient(),
                         job.reading(Field.MARK.of(m.id())).getAsDouble()))
                 .toList();
+    }
+
+    /** Marks the sheet names and nobody read: one that is not read is not zero. */
+    List<Problem> unreadMarks() {
+        return sheet.pinion().marks().stream()
+                .filter(m -> job.reading(Field.MARK.of(m.id())).isEmpty())
+                .map(
+                        m -> new Problem(
+                                "",
+                                "No shim yet: the mark “" + m.title()
+                                        + "” is not read, and a mark that nobody read is not zero. Read it, or take the shims found and check"))
+                .toList();
+    }
+
+    /** On which shaft the indicator's arm sits. */
+    Optional<LashInput.ArmOn> armOn(String place) {
+        return job.choice(Scale.ARM_ON.of(place)).map(on -> Assessment.constant(LashInput.ArmOn.class, on));
     }
 
     /** The pieces put in at a place, by whole micrometres. */

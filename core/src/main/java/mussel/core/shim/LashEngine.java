@@ -19,7 +19,7 @@ public final class LashEngine {
 
     /** Computes the lash; the input has been checked. */
     public static LashResult run(LashInput in) {
-        double scale = in.pitchRadiusMm() / in.armMm();
+        double scale = in.armPitchRadiusMm() / in.armMm();
         DescriptiveStatistics converted = new DescriptiveStatistics();
         in.readingsMm().forEach(r -> converted.addValue(r * scale));
         double mean = converted.getMean();

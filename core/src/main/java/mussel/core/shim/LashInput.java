@@ -20,6 +20,7 @@ import mussel.core.measure.Problems;
  * @param thicker what a thicker shim does to the lash
  * @param uIndicatorMm standard uncertainty of a reading (mm)
  * @param uShimMm standard uncertainty of a piece's thickness (mm)
+ * @param armOn on which shaft the indicator's arm is clamped; on the driveshaft the pinion's pitch radius converts
  * @param factor lash for shim, where the sheet gives it
  * @param gears the gears it is computed from, where it does not
  * @param drawer the shims there are; none where only the thickness is asked for
@@ -42,6 +43,7 @@ public record LashInput(
                 double uIndicatorMm,
         @Given(value = "the uncertainty of a shim", kind = Kind.LENGTH, min = 0, max = 1, orElse = "0.003")
                 double uShimMm,
+        @Given(value = "on which shaft the arm sits", orElse = "gear") ArmOn armOn,
         @Given(value = "the factor of lash for shim", min = 0, minOpen = true, max = 10) OptionalDouble factor,
         @Given("the gears") Optional<Gears> gears,
         @Given("the drawer of shims") List<Shim> drawer,
@@ -56,6 +58,15 @@ public record LashInput(
         drawer = List.copyOf(drawer);
     }
 
+    /** The pitch radius of the wheel on the shaft the arm sits on (mm). */
+    public double armPitchRadiusMm() {
+        return armOn == ArmOn.DRIVESHAFT
+                ? pitchRadiusMm
+                        * gears.orElseThrow().pinionTeeth()
+                        / gears.orElseThrow().gearTeeth()
+                : pitchRadiusMm;
+    }
+
     /** What a change of the shim's thickness does to the lash. */
     double factorUsed() {
         return factor.isPresent() ? factor.getAsDouble() : gears.orElseThrow().factor();
@@ -63,18 +74,33 @@ public record LashInput(
 
     @Override
     public void check(Problems problems, String pointer) {
-        problems.unless(
-                factor.isPresent() != gears.isPresent(),
-                pointer + "/factor",
-                factor.isPresent()
-                        ? "stands beside gears: give the factor or the gears, not both"
-                        : "is missing, and so are gears: give one of the two");
+        if (armOn == ArmOn.DRIVESHAFT) {
+            problems.unless(
+                    gears.isPresent(),
+                    pointer + "/gears",
+                    "is missing: with the arm on the driveshaft the teeth of both gears convert the reading");
+        } else {
+            problems.unless(
+                    factor.isPresent() != gears.isPresent(),
+                    pointer + "/factor",
+                    factor.isPresent()
+                            ? "stands beside gears: give the factor or the gears, not both"
+                            : "is missing, and so are gears: give one of the two");
+        }
         problems.unless(
                 windowMm.size() == 2, pointer + "/window_mm", "has " + windowMm.size() + " figures; it takes two");
         problems.unless(
                 windowMm.size() != 2 || windowMm.get(0) < windowMm.get(1),
                 pointer + "/window_mm",
                 "stands upside down or is empty: its first figure must be below its second");
+    }
+
+    /** On which shaft the indicator's arm is clamped. */
+    public enum ArmOn {
+        /** The gear's, with the driveshaft held. */
+        GEAR,
+        /** The driveshaft, with the gear held. */
+        DRIVESHAFT
     }
 
     /** What a thicker shim does to the lash. */

@@ -88,7 +88,11 @@ public final class ShimWords {
                         new InputLine(
                                 "mean of " + in.readingsMm().size() + " readings, at the pitch circle",
                                 mm(out.lashMm()),
-                                "reading × pitch radius " + mm(in.pitchRadiusMm()) + " / arm " + mm(in.armMm())),
+                                "reading × pitch radius " + mm(in.armPitchRadiusMm())
+                                        + (in.armOn() == LashInput.ArmOn.DRIVESHAFT
+                                                ? " (of the pinion: the arm sits on the driveshaft)"
+                                                : " (of the gear)")
+                                        + " / arm " + mm(in.armMm())),
                         new InputLine(
                                 "window",
                                 mm(in.windowMm().get(0)) + " to "

@@ -67,6 +67,62 @@ class LashEngineTest {
         assertThat(out.alternatives()).isSortedAccordingTo((a, b) -> Double.compare(b.pInWindow(), a.pInWindow()));
     }
 
+    /**
+     * By hand: 13 and 26 teeth, 20 and 30 degrees: cone atan(2) = 63.435 degrees, factor 2 x 0.363970 x 0.894427 / 0.866025 = 0.751814. A reading
+     * of 0.30 mm at 40 mm on the driveshaft is 0.30 x 33 x 13/26 / 40 = 0.12375 mm of lash; taken as the gear's it would be 0.2475, and the shim
+     * asked for 0.1646 mm too thick: it would bind the gears.
+     */
+    @Test
+    void aReadingOnTheDriveshaftIsConvertedByThePinion() {
+        LashResult right = LashEngine.run(onShaft(LashInput.ArmOn.DRIVESHAFT));
+        LashResult wrong = LashEngine.run(onShaft(LashInput.ArmOn.GEAR));
+
+        assertThat(right.factor()).isCloseTo(0.751814, within(1e-6));
+        assertThat(right.lashMm()).isCloseTo(0.12375, within(1e-12));
+        assertThat(right.changeMm()).isCloseTo((0.12375 - 0.225) / 0.751814, within(1e-6));
+        assertThat(wrong.shimMm() - right.shimMm()).isCloseTo(0.16460, within(1e-5));
+
+        Problems problems = new Problems();
+        LashInput sound = onShaft(LashInput.ArmOn.DRIVESHAFT);
+        new LashInput(
+                        sound.readingsMm(),
+                        40,
+                        33,
+                        sound.windowMm(),
+                        0.06,
+                        0.85,
+                        Thicker.REDUCES,
+                        0.01,
+                        0.003,
+                        LashInput.ArmOn.DRIVESHAFT,
+                        OptionalDouble.of(0.7),
+                        Optional.empty(),
+                        List.of(),
+                        0.02,
+                        5)
+                .check(problems, "");
+        assertThat(problems.list()).extracting(p -> p.at()).containsExactly("/gears");
+    }
+
+    private static LashInput onShaft(LashInput.ArmOn shaft) {
+        return new LashInput(
+                List.of(0.30, 0.30, 0.30),
+                40,
+                33,
+                List.of(0.15, 0.30),
+                0.06,
+                0.85,
+                Thicker.REDUCES,
+                0.01,
+                0.003,
+                shaft,
+                OptionalDouble.empty(),
+                Optional.of(new Gears(13, 26, 20, 30, Member.GEAR)),
+                List.of(),
+                0.02,
+                5);
+    }
+
     @Test
     void aShimBelowNothingIsToldAndNotRefused() {
         LashInput in = lash(List.of(0.01, 0.01, 0.01), Thicker.REDUCES, List.of());
@@ -80,6 +136,7 @@ class LashEngineTest {
                 Thicker.REDUCES,
                 0.01,
                 0.003,
+                LashInput.ArmOn.GEAR,
                 OptionalDouble.of(0.65),
                 Optional.empty(),
                 DRAWER,
@@ -105,6 +162,7 @@ class LashEngineTest {
                         Thicker.REDUCES,
                         0.01,
                         0.003,
+                        LashInput.ArmOn.GEAR,
                         OptionalDouble.of(0.6),
                         Optional.of(new Gears(14, 29, 20, 0, Member.GEAR)),
                         List.of(),
@@ -139,6 +197,7 @@ class LashEngineTest {
                 thicker,
                 0.01,
                 0.003,
+                LashInput.ArmOn.GEAR,
                 OptionalDouble.of(0.65),
                 Optional.empty(),
                 drawer,

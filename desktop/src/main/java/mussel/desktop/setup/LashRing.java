@@ -36,7 +36,7 @@ final class LashRing extends Pane {
         mean.getStyleClass().add("lash-mean");
         getChildren().addAll(outer, inner, mean);
         List<Double> readings = answer.in().readingsMm();
-        double toPitch = answer.in().pitchRadiusMm() / answer.in().armMm();
+        double toPitch = answer.in().armPitchRadiusMm() / answer.in().armMm();
         List<Circle> dots = new ArrayList<>();
         for (int i = 0; i < readings.size(); i++) {
             double angle = -Math.PI / 2 + 2 * Math.PI * i / readings.size();

@@ -42,6 +42,7 @@ final class PlacePage extends VBox {
     private final Optional<GearPlace> gear;
     private final JobFields fields;
     private final PickRow school;
+    private final PickRow armOn;
     private final Label assumes = Texts.dim("");
     private final VBox marks;
     private final VBox measured;
@@ -68,6 +69,10 @@ final class PlacePage extends VBox {
                 gear.isPresent()
                         ? List.of(Choice.text("lash", "Measured lash"), Choice.text("reuse", "Shims found"))
                         : List.of(Choice.text("marks", "Marks and height"), Choice.text("reuse", "Shims found")));
+        armOn = new PickRow(
+                "arm-on-" + place,
+                Scale.ARM_ON.label(),
+                List.of(Choice.text("gear", "the gear's shaft"), Choice.text("driveshaft", "the driveshaft")));
         school.keepsOne().onPick(s -> desk.choose(Scale.SCHOOL.of(place), s));
         marks = gear.isPresent() ? new VBox() : marks(sheet);
         measured = gear.isPresent() ? readings(Field.LASH, "read-") : new VBox();
@@ -81,7 +86,8 @@ final class PlacePage extends VBox {
         after.setId("after-" + place);
         HBox top = new HBox(18, school, fields.field(Field.PRESENT_SHIM, Field.PRESENT_SHIM.of(place), "were in"));
         if (gear.isPresent()) {
-            top.getChildren().add(fields.field(Field.ARM, Field.ARM.of(place), "indicator's arm"));
+            armOn.keepsOne().onPick(s -> desk.choose(Scale.ARM_ON.of(place), s));
+            top.getChildren().addAll(fields.field(Field.ARM, Field.ARM.of(place), "indicator's arm"), armOn);
         }
         getChildren()
                 .addAll(
@@ -147,9 +153,13 @@ final class PlacePage extends VBox {
         double arm = desk.job().reading(Field.ARM.of(place)).orElse(at.pitchRadiusMm());
         double found = now.presentMm().orElse(0);
         double factor = at.teeth().factor() * (at.thicker() == Thicker.REDUCES ? -1 : 1);
+        boolean onDriveshaft = desk.job().choice(Scale.ARM_ON.of(place)).equals(Optional.of("driveshaft"));
+        double radius = onDriveshaft
+                ? at.pitchRadiusMm() * at.teeth().pinionTeeth() / at.teeth().gearTeeth()
+                : at.pitchRadiusMm();
         DialIndicator.Gear hand = new DialIndicator.Gear(
                 arm,
-                at.pitchRadiusMm(),
+                radius,
                 (at.lash().low() + at.lash().high()) / 2,
                 factor,
                 found,
@@ -177,11 +187,13 @@ final class PlacePage extends VBox {
         shown(marks, gear.isEmpty() && at.school() == School.MARKS);
         shown(measured, gear.isPresent());
         boolean ready = at.presentMm().isPresent()
-                && now.job().reading(Field.ARM.of(place)).isPresent();
+                && now.job().reading(Field.ARM.of(place)).isPresent()
+                && now.job().choice(Scale.ARM_ON.of(place)).isPresent();
+        armOn.show(now.job().choice(Scale.ARM_ON.of(place)));
         practice.forEach(b -> b.setDisable(!ready));
         trouble.setText(
                 gear.isPresent() && !ready
-                        ? "Enter the shims that were in and the indicator's arm first: both are needed for any answer."
+                        ? "Enter the shims that were in, the indicator's arm and on which shaft it sits first: all are needed for any answer."
                         : String.join(
                                 " ",
                                 at.problems().stream()

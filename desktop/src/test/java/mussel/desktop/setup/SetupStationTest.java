@@ -88,6 +88,7 @@ class SetupStationTest {
             type("#field-arm-forward", "0 mm");
             assertThat(desk.job().reading(Field.ARM.of("forward"))).isEmpty();
             type("#field-arm-forward", "60 mm");
+            press("#arm-on-forward-gear");
             ((ButtonBase) node("#read-forward")).fire();
             assertThat(desk.job().read(Field.LASH.of("forward.1")).orElseThrow().simulated())
                     .isTrue();
@@ -109,6 +110,7 @@ class SetupStationTest {
             press("#setup-view-forward");
             type("#field-present_shim-forward", "0.62 mm");
             type("#field-arm-forward", "60 mm");
+            press("#arm-on-forward-gear");
             ((ButtonBase) node("#read-forward")).fire();
             ((ButtonBase) node("#take-stack-forward")).fire();
             ((ButtonBase) node("#read-after-forward")).fire();

@@ -101,10 +101,18 @@ class SetupAndProofTest {
         assertThat(setup().called()).isTrue();
         assertThat(setup().place("pinion").targetMm()).isEmpty();
         read(Field.MARK.of("case"), 6);
-        read(Field.MARK.of("gear"), -4);
         for (int i = 1; i <= 3; i++) {
             read(Field.HEIGHT.of("" + i), 45.60 + 0.01 * i);
         }
+        assertThat(setup().place("pinion").targetMm())
+                .as("one mark is not read")
+                .isEmpty();
+        assertThat(setup().place("pinion").problems())
+                .singleElement()
+                .asString()
+                .contains("a mark that nobody read is not zero");
+        read(Field.MARK.of("gear"), -4);
+        assertThat(setup().place("pinion").problems()).isEmpty();
         double constant = SKUA.setup().orElseThrow().pinion().constantMm();
         double expected = constant + 0.06 + 0.04 - 45.62;
         assertThat(setup().place("pinion").targetMm()).isPresent();
@@ -122,6 +130,10 @@ class SetupAndProofTest {
         lash(Field.LASH, "forward", 0.20, 0.19, 0.20, 0.21);
         assertThat(setup().place("forward").lash()).as("no arm yet").isEmpty();
         read(Field.ARM.of("forward"), 47.5);
+        assertThat(setup().place("forward").lash())
+                .as("nobody said on which shaft the arm sits")
+                .isEmpty();
+        choose(Scale.ARM_ON.of("forward"), "gear");
         SetupPlace at = setup().place("forward");
         double mean = at.lash().orElseThrow().out().lashMm();
         double factor = at.lash().orElseThrow().out().factor();
