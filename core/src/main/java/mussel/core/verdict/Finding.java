@@ -21,6 +21,9 @@ import mussel.core.measure.Kind;
  * @param why the reason for the base
  * @param given each cause's own share
  * @param gate it says something benign only while one of these stands
+ * @param only what the construction or the keeping must be for it to be looked for at all; an absent key forbids nothing
+ * @param notAfter findings after which it cannot be made any more; with no outcomes named, any of them
+ * @param once an access level that must have been opened before it, as the plugs before a vacuum hold: else it would draw oil into the tester
  * @param variants rows that take the place of others in some contexts
  */
 public record Finding(
@@ -34,6 +37,9 @@ public record Finding(
         @Given("the reason for the base") String why,
         @Given(value = "each cause's own share", atLeast = 1) List<Share> given,
         @Given("what opens it") List<Gate> gate,
+        @Given("what it needs of the leg") List<Need> only,
+        @Given("after what it is too late") List<Past> notAfter,
+        @Given("what must have been opened before it") Optional<String> once,
         @Given("rows for other contexts") List<Variant> variants) {
     /** Keeps its own copies. */
     public Finding {
@@ -41,6 +47,8 @@ public record Finding(
         base = List.copyOf(base);
         given = List.copyOf(given);
         gate = List.copyOf(gate);
+        only = List.copyOf(only);
+        notAfter = List.copyOf(notAfter);
         variants = List.copyOf(variants);
     }
 
@@ -63,15 +71,34 @@ public record Finding(
                                 && g.outcomes().contains(findings.get(g.finding())));
     }
 
+    /** Whether it can be looked for on this leg, and still can after what was found. One that is given all the same counts. */
+    public boolean possible(Context context, Map<String, String> findings) {
+        return only.stream().allMatch(n -> n.met(context)) && notAfter.stream().noneMatch(p -> p.stands(findings));
+    }
+
     /** The same finding with another base or another row. */
     Finding with(Share row) {
         if (row.cause().equals(Share.BASE)) {
             return new Finding(
-                    id, title, outcomes, station, access, minutes, row.shares(), row.why(), given, gate, variants);
+                    id,
+                    title,
+                    outcomes,
+                    station,
+                    access,
+                    minutes,
+                    row.shares(),
+                    row.why(),
+                    given,
+                    gate,
+                    only,
+                    notAfter,
+                    once,
+                    variants);
         }
         List<Share> rows =
                 given.stream().map(s -> s.cause().equals(row.cause()) ? row : s).toList();
-        return new Finding(id, title, outcomes, station, access, minutes, base, why, rows, gate, variants);
+        return new Finding(
+                id, title, outcomes, station, access, minutes, base, why, rows, gate, only, notAfter, once, variants);
     }
 
     /**
@@ -106,6 +133,46 @@ public record Finding(
         /** Keeps its own copy. */
         public Gate {
             outcomes = List.copyOf(outcomes);
+        }
+    }
+
+    /**
+     * What a finding needs of the leg.
+     *
+     * @param key the key of the context
+     * @param is the values it may have
+     */
+    public record Need(
+            @Given("the key of the context") When key,
+            @Given(value = "the values it may have", atLeast = 1) List<String> is) {
+        /** Keeps its own copy. */
+        public Need {
+            is = List.copyOf(is);
+        }
+
+        private boolean met(Context context) {
+            return key.absent(context)
+                    || is.stream()
+                            .anyMatch(v -> key.matches(
+                                    context, Optional.of(v), OptionalDouble.empty(), OptionalDouble.empty()));
+        }
+    }
+
+    /**
+     * A finding after which it is too late.
+     *
+     * @param finding another finding
+     * @param outcomes the outcomes of it; none for any
+     */
+    public record Past(@Given("the other finding") String finding, @Given("the outcomes of it") List<String> outcomes) {
+        /** Keeps its own copy. */
+        public Past {
+            outcomes = List.copyOf(outcomes);
+        }
+
+        private boolean stands(Map<String, String> findings) {
+            String found = findings.get(finding);
+            return found != null && (outcomes.isEmpty() || outcomes.contains(found));
         }
     }
 

@@ -88,6 +88,10 @@ public record Knowledge(
     private void check(Finding finding, Problems problems, String at) {
         problems.unless(
                 access(finding.access()).isPresent(), at + "/access", "is no access level: " + finding.access());
+        past(finding, problems, at);
+        finding.once()
+                .ifPresent(level ->
+                        problems.unless(access(level).isPresent(), at + "/once", "is no access level: " + level));
         row(finding, finding.base(), problems, at + "/base");
         rows(finding, finding.given(), problems, at + "/given");
         for (int v = 0; v < finding.variants().size(); v++) {
@@ -100,6 +104,17 @@ public record Knowledge(
                     other.isPresent() && other.get().outcomes().containsAll(gate.outcomes()),
                     at + "/gate/" + g,
                     "names a finding or an outcome that is not there: " + gate.finding());
+        }
+    }
+
+    private void past(Finding finding, Problems problems, String at) {
+        for (int p = 0; p < finding.notAfter().size(); p++) {
+            Finding.Past past = finding.notAfter().get(p);
+            Optional<Finding> other = finding(past.finding());
+            problems.unless(
+                    other.isPresent() && other.get().outcomes().containsAll(past.outcomes()),
+                    at + "/not_after/" + p,
+                    "names a finding or an outcome that is not there: " + past.finding());
         }
     }
 

@@ -173,7 +173,11 @@ public final class VerdictEngine {
             Group group = tables.groups().get(g);
             for (int f = 0; f < group.findings.size(); f++) {
                 Finding finding = group.findings.get(f);
-                if (!in.findings().containsKey(finding.id()) && finding.open(in.findings()) && !excluded(finding)) {
+                if (!in.findings().containsKey(finding.id())
+                        && finding.open(in.findings())
+                        && opened(finding)
+                        && finding.possible(tables.context(), in.findings())
+                        && !excluded(finding)) {
                     checks.add(check(g, f, finding, costNow));
                 }
             }
@@ -184,6 +188,15 @@ public final class VerdictEngine {
                         .reversed())
                 .thenComparing(Check::finding));
         return checks;
+    }
+
+    /** Whether what must be open before a look is, or was: something that is seen there was found. */
+    private boolean opened(Finding finding) {
+        return finding.once().isEmpty()
+                || in.open().contains(finding.once().get())
+                || in.findings().keySet().stream()
+                        .flatMap(made -> tables.knowledge().finding(made).stream())
+                        .anyMatch(made -> made.access().equals(finding.once().get()));
     }
 
     /** More and less than went in are one measurement. */

@@ -40,6 +40,13 @@ public enum When {
         return is.isPresent() && word(context).equals(is);
     }
 
+    /** Whether the context says nothing of it. */
+    boolean absent(Context context) {
+        return this == TWIN_FOUND
+                ? context.twinFound().isEmpty()
+                : number(context).isEmpty() && word(context).isEmpty();
+    }
+
     private OptionalDouble number(Context context) {
         return switch (this) {
             case HOURS_SINCE_CHANGE -> context.hoursSinceChange();

@@ -67,7 +67,20 @@ class VerdictEngineTest {
                 given.add(new Finding.Share("c" + c, shares(outcomes), "why"));
             }
             looks.add(new Finding(
-                    "f" + f, "f" + f, names, "drain", "seen", 1, shares(outcomes), "why", given, List.of(), List.of()));
+                    "f" + f,
+                    "f" + f,
+                    names,
+                    "drain",
+                    "seen",
+                    1,
+                    shares(outcomes),
+                    "why",
+                    given,
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    java.util.Optional.empty(),
+                    List.of()));
         }
         return new Knowledge("random", List.of(new Access("seen", "seen", 3, false)), goals, all, looks);
     }
@@ -280,6 +293,9 @@ class VerdictEngineTest {
                 "why",
                 given,
                 List.of(),
+                List.of(),
+                List.of(),
+                java.util.Optional.empty(),
                 List.of());
         Knowledge tables = few.withFindings(List.of(wide));
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> Tables.of(tables, Context.empty()))

@@ -59,6 +59,9 @@ class NoisyMaxExampleTest {
                     "example",
                     rows,
                     List.of(),
+                    List.of(),
+                    List.of(),
+                    java.util.Optional.empty(),
                     List.of()));
         });
         return new Knowledge(

@@ -103,6 +103,73 @@ class VerdictOfShippedTablesTest {
         assertThat(PLAIN.causesByGroup()).extracting(List::size).containsExactlyInAnyOrder(18, 8);
     }
 
+    private static List<String> looks(Tables tables, String... pairs) {
+        return judge(tables, made(pairs), 80).checks().stream()
+                .map(VerdictResult.Check::finding)
+                .toList();
+    }
+
+    private static Tables caseOf(Context.CaseKind kind) {
+        return Tables.of(
+                SHIPPED,
+                new Context(
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        Optional.of(kind),
+                        OptionalDouble.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        List.of()));
+    }
+
+    /** No joint of a one-piece case, nothing that ran out first after the drain, no growl of a seized leg, no vacuum into a full case. */
+    @Test
+    void onlyLooksThatCanBeMadeAreOffered() {
+        assertThat(looks(caseOf(Context.CaseKind.ONE_PIECE))).doesNotContain("joint_weep");
+        assertThat(looks(caseOf(Context.CaseKind.SPLIT))).contains("joint_weep");
+        assertThat(looks(PLAIN)).as("what is not known forbids nothing").contains("joint_weep", "free_water_first");
+        assertThat(looks(PLAIN, "oil_water", "milky")).doesNotContain("free_water_first");
+        assertThat(looks(PLAIN, "magnet", "paste")).doesNotContain("free_water_first");
+        assertThat(looks(PLAIN)).contains("growl", "knock", "jumps_out_of_gear", "will_not_engage");
+        for (String[] stuck : new String[][] {{"rotation_feel", "seized"}, {"stiff_to_turn", "locked"}}) {
+            assertThat(looks(PLAIN, stuck))
+                    .doesNotContain("growl", "knock", "jumps_out_of_gear", "will_not_engage")
+                    .contains("shaft_play");
+        }
+        assertThat(looks(PLAIN)).contains("pressure_hold").doesNotContain("vacuum_hold");
+        assertThat(looks(PLAIN, "oil_water", "milky")).contains("vacuum_hold");
+        VerdictResult open =
+                VerdictEngine.run(PLAIN, new VerdictInput(Optional.empty(), Map.of(), 80, List.of("drain"), Map.of()));
+        assertThat(open.checks()).extracting(VerdictResult.Check::finding).contains("vacuum_hold");
+        assertThat(SHIPPED.finding("hot_at_speed").orElseThrow().access())
+                .as("on cups it may only idle")
+                .isEqualTo("underway");
+        double without = p(judge("oil_water", "milky"), "case_leak");
+        assertThat(p(
+                        judge(caseOf(Context.CaseKind.ONE_PIECE), made("oil_water", "milky", "joint_weep", "yes"), 80),
+                        "case_leak"))
+                .as("one that is given all the same counts")
+                .isGreaterThan(without);
+    }
+
+    /** By what a leg that will not take a gear, or sits stiff, is brought for. */
+    @Test
+    void shiftTroublePointsAtLinkageDogAndGears() {
+        VerdictResult will = judge("will_not_engage", "both");
+        assertThat(p(will, "linkage_off")).isGreaterThan(0.5);
+        assertThat(p(judge("will_not_engage", "both", "linkage_measured", "right"), "dog_wear"))
+                .isGreaterThan(p(will, "dog_wear"));
+        assertThat(p(judge("linkage_measured", "off"), "linkage_off")).isGreaterThan(0.6);
+        assertThat(p(judge("stiff_to_turn", "locked"), "bearing_failure"))
+                .isGreaterThan(10 * p(NOTHING, "bearing_failure"));
+        VerdictResult seized = judge("magnet", "slivers", "stiff_to_turn", "locked", "rotation_feel", "seized");
+        assertThat(p(seized, "bearing_failure")).isGreaterThan(0.8);
+        assertThat(seized.causes().get(0).id()).isEqualTo("bearing_failure");
+    }
+
     static Stream<Finding> findings() {
         return SHIPPED.findings().stream();
     }
