@@ -11,6 +11,8 @@ import mussel.core.fill.FillInput;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
 import mussel.core.plan.Plan;
+import mussel.core.sheet.Phase;
+import mussel.core.sheet.Place;
 
 /** What drain and fill are asked, gathered from the job, its sheet and the yard. */
 record EngineInputs(Assessment all) {
@@ -68,9 +70,11 @@ record EngineInputs(Assessment all) {
                     (int) all.job().reading(Field.BOTTLE_HAVE.of(b.name())).orElse(b.have()),
                     all.job().reading(Field.BOTTLE_OPENED.of(b.name())).orElse(b.openedMl())));
         }
-        double residual = Math.min(
-                all.sheet().oil().capacityMl(),
-                plan.steps().isEmpty() ? drain.map(DrainResult::residualMl).orElse(0.0) : 0);
+        double residual = strippedBare(plan)
+                ? 0
+                : Math.min(
+                        all.sheet().oil().capacityMl(),
+                        drain.map(DrainResult::residualMl).orElse(0.0));
         return new FillInput(
                 all.sheet().oil().capacityMl(),
                 residual,
@@ -78,6 +82,15 @@ record EngineInputs(Assessment all) {
                 all.sheet().oil().spillMl(),
                 bottles,
                 all.job().reading(Field.PUMPED));
+    }
+
+    /** Whether the gears were out, and the case washed and dried with them: one that was only drained keeps what clings to its walls, whatever its goals. */
+    private boolean strippedBare(Plan plan) {
+        return plan.steps().stream()
+                .map(Plan.PlannedStep::step)
+                .anyMatch(s -> s.phase() == Phase.STRIP
+                        && s.place() == Place.GEARS
+                        && all.job().ticked(s.id()).isPresent());
     }
 
     /** What is wrong with it. */

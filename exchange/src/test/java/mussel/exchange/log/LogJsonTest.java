@@ -138,7 +138,7 @@ class LogJsonTest {
             {"\"value\":412.25", "\"value\":NaN", "NaN"},
             {"\"simulated\":false", "\"simulated\":\"false\"", "simulated"},
             {"\"simulated\":false", "\"simulated\":0", "simulated"},
-            {"\"typed\":\"412", "\"typed\":412,\"x\":\"", "no field of it"}
+            {"\"typed\":\"412", "\"typed\":412,\"x\":\"", "typed"}
         }) {
             String broken = first().replace(edit[0], edit[1]);
             assertThat(broken).as(edit[0]).isNotEqualTo(first());
@@ -163,7 +163,7 @@ class LogJsonTest {
         Random random = new Random(7);
         byte[] sound = first().getBytes(StandardCharsets.UTF_8);
         int read = 0;
-        for (int i = 0; i < 3_000; i++) {
+        for (int i = 0; i < 1_000; i++) {
             byte[] mutated = Mutations.of(sound, random);
             if (LogJson.read(new ByteArrayInputStream(mutated)).value().isPresent()) {
                 read++;
@@ -171,7 +171,7 @@ class LogJsonTest {
                 assertThat(SCHEMA.validate(text, InputFormat.JSON)).as(text).isEmpty();
             }
         }
-        assertThat(read).isGreaterThan(30);
+        assertThat(read).isGreaterThan(10);
     }
 
     /** Five thousand files with bytes flipped, cut out, doubled, swapped or cut off: refused with sentences, or read as they now stand. */
