@@ -5,9 +5,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.concurrent.Task;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
@@ -24,6 +26,9 @@ public final class Desk {
     private final Workshop shop;
     private final List<Entry> entries = new ArrayList<>();
     private int job;
+    /** Counts who sat down: what was begun for one job is not answered for another, nor for the same one opened again. */
+    private int sittings;
+
     private final Map<Address, Double> drafts = new LinkedHashMap<>();
     private final ReadOnlyObjectWrapper<Assessment> now = new ReadOnlyObjectWrapper<>();
     private final List<Runnable> leaving = new ArrayList<>();
@@ -50,6 +55,7 @@ public final class Desk {
                     + " is untouched.");
         }
         job = other;
+        sittings++;
         shop.forgetTwins();
         drafts.clear();
         entries.clear();
@@ -109,6 +115,51 @@ public final class Desk {
             onTrouble.accept(e.getMessage());
             return false;
         }
+    }
+
+    /**
+     * Does work off the interface thread and answers on it. When another job came onto the desk meanwhile the answer is dropped and that is told; what
+     * fails is told too.
+     *
+     * @param what what is done, as it stands in a sentence, like "the reading of hold.csv"
+     * @return the work, for those who show that it goes on or let it go
+     */
+    public <T> Task<T> aside(String what, Callable<T> work, Consumer<T> answer) {
+        int sitting = sittings;
+        String leg = entered.leg().title();
+        Task<T> task = new Task<>() {
+            @Override
+            protected T call() throws Exception {
+                return work.call();
+            }
+        };
+        task.setOnSucceeded(e -> {
+            if (sitting == sittings) {
+                answer.accept(task.getValue());
+            } else {
+                tell("Nothing came of " + what + " for " + leg
+                        + ": another leg was put on the desk meanwhile. Open that leg again and begin once more.");
+            }
+        });
+        task.setOnFailed(e -> {
+            Throwable why = task.getException();
+            System.getLogger("mussel").log(System.Logger.Level.ERROR, "Beside the desk", why);
+            if (sitting == sittings) {
+                tell(
+                        why instanceof JournalException
+                                ? why.getMessage()
+                                : "Nothing came of " + what + ". The log in the data folder says more.");
+            }
+        });
+        Thread thread = new Thread(task, "beside the desk");
+        thread.setDaemon(true);
+        thread.start();
+        return task;
+    }
+
+    /** Which sitting this is: it changes whenever a job is put on the desk. */
+    public int sitting() {
+        return sittings;
     }
 
     /** How many entries the job has. */

@@ -7,8 +7,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.concurrent.CompletableFuture;
-import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -253,8 +251,10 @@ public final class LeakStation implements StationView {
     public void read(File file) {
         open("file");
         imported.setText("Reading " + file.getName() + " …");
-        CompletableFuture.supplyAsync(() -> desk.shop().holdFiles().read(file.toPath()))
-                .thenAccept(hold -> Platform.runLater(() -> take(file, hold)));
+        desk.aside(
+                "the reading of " + file.getName(),
+                () -> desk.shop().holdFiles().read(file.toPath()),
+                hold -> take(file, hold));
     }
 
     private void take(File file, HoldFile hold) {

@@ -47,6 +47,8 @@ public final class PartsStation implements StationView {
     private Optional<PartsInput> asked = Optional.empty();
     private Optional<Answers> answers = Optional.empty();
     private Task<Answers> working;
+    /** For which sitting at the desk it was asked. */
+    private int sitting;
 
     private record Answers(Supply.Answer cheapest, Supply.Answer soonest) {
         Supply.Answer of(Objective objective) {
@@ -130,38 +132,28 @@ public final class PartsStation implements StationView {
     private void workOut(Assessment now) {
         OptionalDouble deadline = now.job().reading(Field.PARTS_DEADLINE);
         PartsInput question = now.supply().input(Objective.COST, deadline);
-        if (asked.equals(Optional.of(question))) {
+        boolean same = asked.equals(Optional.of(question)) && sitting == desk.sitting();
+        if (same && (answers.isPresent() || working != null && working.isRunning())) {
             answers.ifPresent(this::answer);
             return;
         }
         asked = Optional.of(question);
+        sitting = desk.sitting();
         answers = Optional.empty();
         cheapest.wait("Working it out.");
         soonest.wait("Working it out.");
         if (working != null) {
             working.cancel(false);
         }
-        Task<Answers> task = new Task<>() {
-            @Override
-            protected Answers call() {
-                return new Answers(
+        working = desk.aside(
+                "working out the order",
+                () -> new Answers(
                         now.supply().best(Objective.COST, deadline),
-                        now.supply().best(Objective.SPEED, deadline));
-            }
-        };
-        working = task;
-        task.setOnSucceeded(e -> {
-            answers = Optional.of(task.getValue());
-            answer(task.getValue());
-        });
-        task.setOnFailed(e -> {
-            asked = Optional.empty();
-            desk.tell(
-                    "The order could not be worked out: " + task.getException().getMessage() + ".");
-        });
-        Thread thread = new Thread(task, "parts");
-        thread.setDaemon(true);
-        thread.start();
+                        now.supply().best(Objective.SPEED, deadline)),
+                found -> {
+                    answers = Optional.of(found);
+                    answer(found);
+                });
     }
 
     private void answer(Answers found) {

@@ -25,6 +25,10 @@ import mussel.sim.instrument.SimulatedInstruments;
 /** A shop on a journal in memory, with the families and tables that ship. */
 public final class TestShop {
     /** Its journal. */
+    /** What reading a hold from a file gives. */
+    public java.util.function.Function<java.nio.file.Path, HoldFile> holdFile =
+            file -> new HoldFile(Optional.empty(), List.of(), List.of("no files here"));
+
     public final MemoryJournal journal = new MemoryJournal();
     /** Its book. */
     public final LogBook book = new MemoryBook(journal);
@@ -47,7 +51,7 @@ public final class TestShop {
                 new Workshop.Ports(
                         (job, file) -> {},
                         new NoPapers(),
-                        file -> new HoldFile(Optional.empty(), List.of(), List.of("no files here")),
+                        file -> holdFile.apply(file),
                         new NoPictures(),
                         new SimulatedInstruments(),
                         new NoData()));

@@ -2,14 +2,19 @@ package mussel.desktop.leak;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.File;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
 import javafx.scene.Scene;
 import javafx.scene.chart.NumberAxis;
 import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.LegRef;
+import mussel.core.leak.HoldFile;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
 import mussel.core.leak.LeakTrace;
@@ -36,6 +41,62 @@ class LeakStationTest {
 
     private static String text(LeakStation station, String id) {
         return ((Label) station.node().lookup(id)).getText();
+    }
+
+    private static HoldFile held() {
+        List<LeakReading> readings = new ArrayList<>();
+        for (int i = 0; i < 20; i++) {
+            readings.add(new LeakReading(10.0 * i, 69 - 0.1 * i, 18, Optional.empty()));
+        }
+        return new HoldFile(Optional.of(LeakMode.PRESSURE), readings, List.of());
+    }
+
+    /** Another leg came onto the desk while the file was read: the hold is in neither, and that is told. */
+    @Test
+    void aHoldReadFromAFileNeverEntersAnotherLeg() throws Exception {
+        CountDownLatch reads = new CountDownLatch(1);
+        CountDownLatch goOn = new CountDownLatch(1);
+        List<String> told = new ArrayList<>();
+        test.holdFile = file -> {
+            reads.countDown();
+            try {
+                goOn.await();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+            return held();
+        };
+        Desk desk = FxThread.on(test::milky);
+        int milky = desk.job().id();
+        LeakStation station = FxThread.on(() -> shown(desk));
+        FxThread.on(() -> {
+            desk.setOnTrouble(told::add);
+            station.read(new File("hold.csv"));
+            return null;
+        });
+        reads.await();
+        int other = FxThread.on(() -> {
+            int job = test.shop.takeIn(new LegRef("x", "Slack Water", LegRef.Position.SINGLE, "tern-60"));
+            desk.sit(job);
+            return job;
+        });
+        goOn.countDown();
+        while (FxThread.on(told::isEmpty)) {
+            Thread.onSpinWait();
+        }
+        assertThat(told).singleElement().asString().contains("hold.csv").contains("another leg was put on the desk");
+        for (int job : List.of(milky, other)) {
+            assertThat(test.journal.entries(job)).noneMatch(e -> e.fact() instanceof Fact.HoldBegun);
+        }
+        FxThread.on(() -> {
+            desk.sit(milky);
+            station.read(new File("hold.csv"));
+            return null;
+        });
+        while (FxThread.on(() -> desk.job().holds().isEmpty())) {
+            Thread.onSpinWait();
+        }
+        assertThat(FxThread.on(() -> desk.job().holds().get(0).readings())).hasSize(20);
     }
 
     @Test
