@@ -142,15 +142,18 @@ public final class Planner {
                 why.putIfAbsent(fit.part(), goal.title());
             }
         }
+        Map<String, Integer> disturbed = new LinkedHashMap<>();
         for (PlannedStep planned : steps) {
             for (PartQty in : planned.step().partsIn()) {
                 Optional<Part> part = sheet.part(in.part()).filter(Part::alwaysNew);
                 if (part.isPresent()) {
-                    qty.merge(in.part(), in.qty(), Math::max);
+                    // Three plugs that go in one after the other take three washers.
+                    disturbed.merge(in.part(), in.qty(), Integer::sum);
                     why.putIfAbsent(in.part(), "always new: " + planned.step().title());
                 }
             }
         }
+        disturbed.forEach((part, many) -> qty.merge(part, many, Math::max));
         return qty.entrySet().stream()
                 .map(e -> new PartNeed(
                         new PartQty(e.getKey(), e.getValue(), "-"), why.get(e.getKey()), kitHolding(sheet, e.getKey())))

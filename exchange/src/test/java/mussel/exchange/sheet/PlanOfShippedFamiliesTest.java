@@ -75,6 +75,37 @@ class PlanOfShippedFamiliesTest {
         }
     }
 
+    /** What comes out of the case takes its always-new parts with it, whatever the goal was: no old seal goes back into a carrier that was out. */
+    @ParameterizedTest
+    @MethodSource("manySubsets")
+    void whatComesOutTakesItsAlwaysNewPartsWithIt(Case c) {
+        Plan plan = c.plan();
+        Map<String, Integer> listed = new HashMap<>();
+        plan.parts().forEach(p -> listed.merge(p.part().part(), p.part().qty(), Integer::sum));
+        List<String> steps = ids(plan);
+        Map.of("seal_carrier", "ds_seal", "prop_carrier", "prop_seal", "shift", "shift_seal")
+                .forEach((place, seal) -> {
+                    boolean out = plan.steps().stream()
+                            .map(PlannedStep::step)
+                            .anyMatch(s -> s.phase() == Phase.STRIP
+                                    && s.partsOut().stream()
+                                            .map(o -> c.sheet().part(o.part()).orElseThrow())
+                                            .anyMatch(p -> p.id().matches(
+                                                                    "seal_carrier|seal_cover|prop_carrier|shift_retainer")
+                                                    && p.group().name().equalsIgnoreCase(place)));
+                    if (out) {
+                        assertThat(listed).as(c + " " + steps).containsKey(seal);
+                    }
+                });
+        Map<String, Integer> opened = new HashMap<>();
+        plan.steps().stream()
+                .flatMap(s -> s.step().partsOut().stream())
+                .filter(o -> c.sheet().part(o.part()).orElseThrow().alwaysNew())
+                .forEach(o -> opened.merge(o.part(), o.qty(), Integer::sum));
+        opened.forEach((part, many) ->
+                assertThat(listed.getOrDefault(part, 0)).as(c + ", " + part).isGreaterThanOrEqualTo(many));
+    }
+
     @ParameterizedTest
     @MethodSource("manySubsets")
     void nothingIsTakenOffThatIsNotPutBack(Case c) {
