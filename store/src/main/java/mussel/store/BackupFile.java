@@ -146,9 +146,10 @@ final class BackupFile {
         return sound(into);
     }
 
-    private void room(long bytes, Path into) throws IOException {
-        long free = Files.getFileStore(Durable.folderOf(into)).getUsableSpace();
-        if (bytes > free) {
+    /** Where a system does not tell what is free, as in some containers, the disk says it itself when it is full. */
+    private void room(long bytes, Path into) {
+        long free = Durable.folderOf(into).toFile().getUsableSpace();
+        if (free > 0 && bytes > free) {
             throw new JournalException("The logbook in " + file + " takes " + InFile.size(bytes) + ", and "
                     + InFile.size(free) + " are free on the disk. Make room first; nothing was changed.");
         }
