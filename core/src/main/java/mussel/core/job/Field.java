@@ -66,7 +66,7 @@ public enum Field {
     /** How much of a vane is gone, by vane. */
     VANE_MISSING("missing", PumpInput.Vane.class, "missingMm"),
     /** How much the impeller's end faces have lost. */
-    FACE_WEAR("end faces worn by", PumpInput.class, "faceWearMm"),
+    FACE_WEAR("end faces", PumpInput.class, "faceWearMm"),
     /** The deepest groove in the wear plate. */
     PLATE_GROOVE("plate groove", PumpInput.class, "plateGrooveMm"),
     /** The deepest groove in housing or cup. */

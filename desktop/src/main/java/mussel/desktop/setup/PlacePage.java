@@ -84,7 +84,8 @@ final class PlacePage extends VBox {
                 readings(Field.LASH_AFTER, "read-after-"),
                 beside(ringAfter, wordsAfter));
         after.setId("after-" + place);
-        HBox top = new HBox(18, school, fields.field(Field.PRESENT_SHIM, Field.PRESENT_SHIM.of(place), "were in"));
+        FlowPane top =
+                new FlowPane(18, 8, school, fields.field(Field.PRESENT_SHIM, Field.PRESENT_SHIM.of(place), "were in"));
         if (gear.isPresent()) {
             armOn.keepsOne().onPick(s -> desk.choose(Scale.ARM_ON.of(place), s));
             top.getChildren().addAll(fields.field(Field.ARM, Field.ARM.of(place), "indicator's arm"), armOn);

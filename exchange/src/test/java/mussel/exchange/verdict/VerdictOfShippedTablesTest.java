@@ -163,6 +163,9 @@ class VerdictOfShippedTablesTest {
         assertThat(p(judge("will_not_engage", "both", "linkage_measured", "right"), "dog_wear"))
                 .isGreaterThan(p(will, "dog_wear"));
         assertThat(p(judge("linkage_measured", "off"), "linkage_off")).isGreaterThan(0.6);
+        assertThat(looks(PLAIN, "oil_water", "milky"))
+                .as("nobody measures the linkage of a leg that shifts")
+                .doesNotContain("linkage_measured");
         assertThat(p(judge("stiff_to_turn", "locked"), "bearing_failure"))
                 .isGreaterThan(10 * p(NOTHING, "bearing_failure"));
         VerdictResult seized = judge("magnet", "slivers", "stiff_to_turn", "locked", "rotation_feel", "seized");
