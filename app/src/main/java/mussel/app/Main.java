@@ -12,6 +12,7 @@ import java.util.concurrent.Callable;
 import javafx.application.Application;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Durable;
+import mussel.exchange.file.Scratch;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -70,6 +71,7 @@ public final class Main implements Callable<Integer> {
         } else if (args.length == 2 && args[0].equals("--log") && !args[1].startsWith("-")) {
             System.exit(window(path(args[1])));
         }
+        Scratch.sweep();
         System.exit(command().execute(args));
     }
 

@@ -42,6 +42,7 @@ import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.desktop.shell.Refusal;
 import mussel.desktop.verdict.VerdictStation;
+import mussel.exchange.file.Scratch;
 import mussel.store.Backups;
 import mussel.store.SqliteJournal;
 
@@ -217,6 +218,7 @@ public final class MusselApp extends Application {
                 }
             });
             if (System.getProperty("mussel.startup", "").isEmpty()) {
+                Scratch.sweep();
                 backUp();
                 watch = Optional.of(
                         ChainWatch.begin(logbook, troubles -> Platform.runLater(() -> window.tellToo(troubles))));

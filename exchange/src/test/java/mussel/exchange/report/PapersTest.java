@@ -94,6 +94,22 @@ class PapersTest {
                 .contains("These are estimates", "outranks");
     }
 
+    /** Latin, Greek and Cyrillic names stand whole on paper and tag; what no type shipped has is marked, not dropped. */
+    @Test
+    void namesStandWholeOnPaper() throws IOException {
+        note(new Fact.LegCorrected(new LegRef("l", "Žďár Ölfaß Πλωτή Ёршик 漏", LegRef.Position.PORT, "skua-225")));
+        note(new Fact.Noted(mussel.core.job.Topic.COMPLAINT.address(), "bell \u0007 rings"));
+        work("driveshaft_seals");
+        Path sheet = folder.resolve("sheet.pdf");
+        Path tag = folder.resolve("tag.pdf");
+        JobSheetPdf.write(now(), sheet);
+        LegTag.write(now(), tag);
+        for (Path paper : List.of(sheet, tag)) {
+            assertThat(text(paper).replaceAll("\\s+", " ")).contains("Žďár Ölfaß Πλωτή Ёршик □");
+        }
+        assertThat(text(sheet)).contains("bell");
+    }
+
     @Test
     void simulatedReadingsAreNamedOnPaper() throws IOException {
         work("propshaft_seals");
