@@ -73,7 +73,7 @@ class TabledTest {
         assertThat(run("knowledge", "--json")).as(err.toString()).isZero();
         JsonNode plain = Json.mapper().readTree(out.toString());
         assertThat(plain.get("causes")).hasSize(26);
-        assertThat(plain.get("findings")).hasSize(58);
+        assertThat(plain.get("findings")).hasSize(61);
         plain.get("findings").forEach(f -> {
             double base = 0;
             for (JsonNode share : f.get("base")) {
