@@ -1,6 +1,7 @@
 package mussel.store;
 
 import java.io.IOException;
+import java.nio.BufferUnderflowException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -105,7 +106,7 @@ final class RawPages implements AutoCloseable {
                     } else {
                         indexed(page, at, row);
                     }
-                } catch (IndexOutOfBoundsException | java.nio.BufferUnderflowException e) {
+                } catch (IndexOutOfBoundsException | BufferUnderflowException e) {
                     // This cell is damaged; the next one may be whole.
                     continue;
                 }
@@ -173,7 +174,7 @@ final class RawPages implements AutoCloseable {
         return true;
     }
 
-    /** The values of a record: null, Long, Double, String or byte[]; none where it is no record. */
+    /** The values of a record: null, Long, Double, String or byte[]; none where it is no record, an underflow where a value is longer than it. */
     private static List<Object> record(byte[] payload) {
         ByteBuffer in = ByteBuffer.wrap(payload);
         int header = (int) varint(in);
@@ -193,11 +194,18 @@ final class RawPages implements AutoCloseable {
     }
 
     private static Object value(ByteBuffer in, long type) {
+        if (type < 0) {
+            throw new BufferUnderflowException();
+        }
         if (type == 0) {
             return null;
         }
         if (type >= 12) {
-            byte[] bytes = new byte[Math.toIntExact((type - 12) / 2)];
+            long length = (type - 12) / 2;
+            if (length > in.remaining()) {
+                throw new BufferUnderflowException();
+            }
+            byte[] bytes = new byte[(int) length];
             in.get(bytes);
             return type % 2 == 0 ? bytes : new String(bytes, StandardCharsets.UTF_8);
         }
