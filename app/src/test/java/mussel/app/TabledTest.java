@@ -72,8 +72,8 @@ class TabledTest {
     void knowledgeIsWholeAndTakesAContext() throws IOException {
         assertThat(run("knowledge", "--json")).as(err.toString()).isZero();
         JsonNode plain = Json.mapper().readTree(out.toString());
-        assertThat(plain.get("causes")).hasSize(26);
-        assertThat(plain.get("findings")).hasSize(61);
+        assertThat(plain.get("causes")).hasSize(27);
+        assertThat(plain.get("findings")).hasSize(63);
         plain.get("findings").forEach(f -> {
             double base = 0;
             for (JsonNode share : f.get("base")) {

@@ -236,7 +236,7 @@ public final class Assessment {
 
     /** The verdict in words. */
     public VerdictWords verdictWords() {
-        return new VerdictWords(knowledge(), verdict());
+        return new VerdictWords(knowledge(), context(), verdict());
     }
 
     /** How likely something is wrong at each place of the case; nothing before anything was looked at. */

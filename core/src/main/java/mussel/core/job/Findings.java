@@ -127,7 +127,10 @@ final class Findings {
                 job.choice(Scale.LAST_JOB).map(l -> Assessment.constant(Context.LastJob.class, l)),
                 Optional.of(Context.SealLayout.valueOf(
                         all.sheet().construction().sealLayout().name())),
-                twinFound);
+                twinFound,
+                List.of(),
+                Optional.empty(),
+                OptionalDouble.empty());
     }
 
     private static OptionalDouble years(OptionalDouble months) {

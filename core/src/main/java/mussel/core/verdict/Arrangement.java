@@ -13,6 +13,8 @@ import java.util.List;
  */
 record Arrangement(int cut, List<Integer> blocks) {
     private static final int LARGEST_CUT = 3;
+    /** Causes of a block that is not worth its own overhead. */
+    private static final int SMALL = 4;
 
     Arrangement {
         blocks = List.copyOf(blocks);
@@ -61,6 +63,26 @@ record Arrangement(int cut, List<Integer> blocks) {
             blocks.add(0);
         }
         return new Arrangement(cut, blocks);
+    }
+
+    /** The same with small blocks put together while that costs next to nothing: each block has its overhead. */
+    Arrangement packed() {
+        List<Integer> packed = new ArrayList<>();
+        int small = 0;
+        for (int block : blocks) {
+            if (Integer.bitCount(block) > SMALL) {
+                packed.add(block);
+            } else if (Integer.bitCount(small | block) > SMALL) {
+                packed.add(small);
+                small = block;
+            } else {
+                small |= block;
+            }
+        }
+        if (small != 0 || packed.isEmpty()) {
+            packed.add(small);
+        }
+        return new Arrangement(cut, packed);
     }
 
     /** Subsets walked through. */

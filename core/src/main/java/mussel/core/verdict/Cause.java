@@ -15,6 +15,7 @@ import mussel.core.measure.Given;
  * @param goal the repair goal it calls for
  * @param why the reason for the prior
  * @param factors what moves its odds
+ * @param called its name in some contexts
  */
 public record Cause(
         @Given("the cause's id") String id,
@@ -23,13 +24,34 @@ public record Cause(
         @Given("where it sits") String place,
         @Given("the goal it calls for") String goal,
         @Given("the reason for the number") String why,
-        @Given("what moves its odds") List<Factor> factors) {
+        @Given("what moves its odds") List<Factor> factors,
+        @Given("its name in some contexts") List<Called> called) {
+    /** The place of what is wrong with the oil itself. */
+    public static final String OIL = "oil";
     /** Odds move by no more than this factor either way. */
     public static final double MOST_FACTOR = 20;
 
     /** Keeps its own copy. */
     public Cause {
         factors = List.copyOf(factors);
+        called = List.copyOf(called);
+    }
+
+    /** Its name in a context: with both lips outward a pair has an inner and an outer one. */
+    public String title(Context context) {
+        return called.stream()
+                .filter(c ->
+                        c.key().matches(context, Optional.of(c.is()), OptionalDouble.empty(), OptionalDouble.empty()))
+                .map(Called::title)
+                .findFirst()
+                .orElse(title);
+    }
+
+    /** Whether what the leg came in for speaks for it. */
+    boolean raisedByComplaint(Context context) {
+        return factors.stream()
+                .filter(f -> f.key() == When.COMPLAINT && f.factor() > 1)
+                .anyMatch(f -> f.key().matches(context, f.is(), f.from(), f.to()));
     }
 
     /** The prior after the context has moved its odds. */
@@ -47,8 +69,20 @@ public record Cause(
 
     /** The same cause with another prior. */
     public Cause withPrior(double other, String reason) {
-        return new Cause(id, title, other, place, goal, reason, factors);
+        return new Cause(id, title, other, place, goal, reason, factors, called);
     }
+
+    /**
+     * A name in some contexts.
+     *
+     * @param key the key of the context
+     * @param is its value
+     * @param title the name then
+     */
+    public record Called(
+            @Given("the key of the context") When key,
+            @Given("its value") String is,
+            @Given("the name then") String title) {}
 
     /**
      * What moves the odds.

@@ -19,6 +19,9 @@ import mussel.core.measure.Kind;
  * @param lastJob what was done last
  * @param sealLayout how the lips of a pair face
  * @param twinFound causes confirmed on the leg that hangs beside it
+ * @param complaint what it came in for
+ * @param duty how hard it works
+ * @param pumpMonths months since the impeller was renewed
  */
 public record Context(
         @Given("what the leg runs in") Optional<Waters> water,
@@ -32,10 +35,15 @@ public record Context(
         @Given(value = "the age of the leg (years)", min = 0, max = 120) OptionalDouble ageYears,
         @Given("what was done last") Optional<LastJob> lastJob,
         @Given("how the lips of a pair face") Optional<SealLayout> sealLayout,
-        @Given("causes confirmed on the sister leg") List<String> twinFound) {
+        @Given("causes confirmed on the sister leg") List<String> twinFound,
+        @Given("what the leg came in for") List<Complaint> complaint,
+        @Given("how hard it works") Optional<Duty> duty,
+        @Given(value = "the months since the impeller was renewed", kind = Kind.MONTHS, min = 0, max = 1_200)
+                OptionalDouble pumpMonths) {
     /** Keeps its own copy. */
     public Context {
         twinFound = List.copyOf(twinFound);
+        complaint = List.copyOf(complaint);
     }
 
     /** Nothing known. */
@@ -50,7 +58,46 @@ public record Context(
                 OptionalDouble.empty(),
                 Optional.empty(),
                 Optional.empty(),
-                List.of());
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                OptionalDouble.empty());
+    }
+
+    /** The same of a leg that came in for these. */
+    public Context withComplaint(List<Complaint> other) {
+        return new Context(
+                water,
+                sand,
+                storage,
+                hoursSinceChange,
+                monthsSinceChange,
+                caseKind,
+                ageYears,
+                lastJob,
+                sealLayout,
+                twinFound,
+                other,
+                duty,
+                pumpMonths);
+    }
+
+    /** The same of a leg built so. */
+    public Context built(CaseKind kind, SealLayout layout) {
+        return new Context(
+                water,
+                sand,
+                storage,
+                hoursSinceChange,
+                monthsSinceChange,
+                Optional.of(kind),
+                ageYears,
+                lastJob,
+                Optional.of(layout),
+                twinFound,
+                complaint,
+                duty,
+                pumpMonths);
     }
 
     /** The waters that matter. */
@@ -99,5 +146,35 @@ public record Context(
         BACK_TO_BACK,
         /** Both outward. */
         BOTH_OUT
+    }
+
+    /** What a leg is brought for. */
+    public enum Complaint {
+        /** Water in its oil. */
+        WATER_IN_OIL,
+        /** Oil outside it: a sheen, a drip. */
+        OIL_OUTSIDE,
+        /** The engine runs hot. */
+        HOT,
+        /** The telltale is weak or gone. */
+        WEAK_STREAM,
+        /** It growls, knocks or whines. */
+        NOISE,
+        /** It jumps out of gear or does not go in. */
+        GEAR_TROUBLE,
+        /** It is stiff to turn. */
+        STIFF,
+        /** Nothing: its service is due. */
+        SERVICE
+    }
+
+    /** How hard a leg works. */
+    public enum Duty {
+        /** Now and then. */
+        LIGHT,
+        /** As most do. */
+        NORMAL,
+        /** Full load, day after day. */
+        HARD
     }
 }

@@ -10,6 +10,7 @@ public final class Judge {
     private static final int CONTEXTS_KEPT = 32;
 
     private final Knowledge knowledge;
+    private final Overrides own;
     private final Map<List<Integer>, Arrangement> arranged = new HashMap<>();
     private final Map<Context, Tables> ready = new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
@@ -22,7 +23,18 @@ public final class Judge {
 
     /** A judge with these tables. */
     public Judge(Knowledge knowledge) {
-        this.knowledge = knowledge;
+        this(knowledge, Overrides.none());
+    }
+
+    /** A judge with these tables, the yard's own numbers in place. */
+    public Judge(Knowledge tables, Overrides own) {
+        this.knowledge = own.over(tables);
+        this.own = own;
+    }
+
+    /** What the yard itself says goals cost, at a labour rate (money per hour). */
+    public Map<String, VerdictInput.Costs> ownCosts(double labourPerH) {
+        return own.costs(labourPerH);
     }
 
     /** The tables. */

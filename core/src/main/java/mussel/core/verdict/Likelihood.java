@@ -65,7 +65,8 @@ final class Likelihood {
         }
     }
 
-    private static int position(int[] all, int one) {
+    /** Where one stands among all; -1 where it does not. */
+    static int position(int[] all, int one) {
         for (int i = 0; i < all.length; i++) {
             if (all[i] == one) {
                 return i;
@@ -74,7 +75,8 @@ final class Likelihood {
         return -1;
     }
 
-    private static double[] cumulative(List<Double> shares) {
+    /** The cumulative shares. */
+    static double[] cumulative(List<Double> shares) {
         double[] cdf = new double[shares.size()];
         double sum = 0;
         for (int i = 0; i < cdf.length; i++) {

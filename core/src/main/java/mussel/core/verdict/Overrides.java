@@ -1,7 +1,10 @@
 package mussel.core.verdict;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
 
@@ -45,6 +48,7 @@ public record Overrides(
                     tables.goal(costs.get(i).goal()).isPresent(),
                     "/costs/" + i + "/goal",
                     "is no goal of the tables: " + costs.get(i).goal());
+            costs.get(i).check(problems, "/costs/" + i);
         }
     }
 
@@ -76,11 +80,17 @@ public record Overrides(
                     f.id().equals(row.finding()) ? f.with(new Finding.Share(row.cause(), row.shares(), row.why())) : f);
         }
         List<RepairGoal> goals = new ArrayList<>(tables.goals());
-        for (Cost cost : costs) {
-            goals.replaceAll(g -> g.id().equals(cost.goal())
-                    ? new RepairGoal(g.id(), g.title(), cost.marginalCost(), cost.comebackCost())
-                    : g);
-        }
+        costs.stream()
+                .filter(Cost::inHours)
+                .forEach(cost -> goals.replaceAll(g -> g.id().equals(cost.goal())
+                        ? new RepairGoal(
+                                g.id(),
+                                g.title(),
+                                cost.marginalHours().getAsDouble(),
+                                0,
+                                cost.comebackHours().getAsDouble(),
+                                0)
+                        : g));
         return new Knowledge(tables.knowledgeVersion(), tables.access(), goals, causes, findings);
     }
 
@@ -105,8 +115,8 @@ public record Overrides(
         costs.forEach(c -> tables.goal(c.goal())
                 .ifPresent(g -> changes.add(new Change(
                         g.title() + ", cost of doing and of leaving",
-                        g.marginalCost() + " and " + g.comebackCost(),
-                        c.marginalCost() + " and " + c.comebackCost(),
+                        g.marginalCost() + " h and " + g.comebackCost() + " h",
+                        c.said(),
                         c.why()))));
         return List.copyOf(changes);
     }
@@ -153,16 +163,63 @@ public record Overrides(
     }
 
     /**
-     * Costs of the yard's own.
+     * Costs of the yard's own: in hours of work, which follow the labour rate, or in money, which does not. They outrank what this leg's plan says.
      *
      * @param goal the goal
+     * @param marginalHours of doing it, its parts as hours of work with it (h)
+     * @param comebackHours when it comes back, alike (h)
      * @param marginalCost of doing it (money)
      * @param comebackCost when it comes back (money)
      * @param why the reason
      */
     public record Cost(
             @Given("the goal") String goal,
-            @Given(value = "the cost of doing it (money)", min = 0, max = 1_000_000) double marginalCost,
-            @Given(value = "the cost when it comes back (money)", min = 0, max = 1_000_000) double comebackCost,
-            @Given("the reason") String why) {}
+            @Given(value = "the hours of doing it, its parts as hours of work with it", min = 0, max = 10_000)
+                    OptionalDouble marginalHours,
+            @Given(value = "the hours when it comes back, alike", min = 0, max = 10_000) OptionalDouble comebackHours,
+            @Given(value = "the cost of doing it (money)", min = 0, max = 1_000_000) OptionalDouble marginalCost,
+            @Given(value = "the cost when it comes back (money)", min = 0, max = 1_000_000) OptionalDouble comebackCost,
+            @Given("the reason") String why) {
+        private boolean inHours() {
+            return marginalHours.isPresent() && comebackHours.isPresent();
+        }
+
+        private boolean inMoney() {
+            return marginalCost.isPresent() && comebackCost.isPresent();
+        }
+
+        private void check(Problems problems, String at) {
+            boolean mixed = (marginalHours.isPresent() || comebackHours.isPresent())
+                    && (marginalCost.isPresent() || comebackCost.isPresent());
+            problems.unless(
+                    !mixed && (inHours() || inMoney()),
+                    at,
+                    "says either marginal_hours and comeback_hours, or marginal_cost and comeback_cost");
+        }
+
+        private VerdictInput.Costs at(double labourPerH) {
+            return inHours()
+                    ? new VerdictInput.Costs(
+                            marginalHours.getAsDouble() * labourPerH, comebackHours.getAsDouble() * labourPerH)
+                    : new VerdictInput.Costs(marginalCost.getAsDouble(), comebackCost.getAsDouble());
+        }
+
+        private String said() {
+            return inHours()
+                    ? marginalHours.getAsDouble() + " h and " + comebackHours.getAsDouble() + " h"
+                    : marginalCost.getAsDouble() + " and " + comebackCost.getAsDouble();
+        }
+    }
+
+    /** The costs without priors and shares. */
+    public Overrides costsAlone() {
+        return new Overrides(List.of(), List.of(), costs);
+    }
+
+    /** What the yard says its goals cost, in money at a labour rate (money per hour). */
+    public Map<String, VerdictInput.Costs> costs(double labourPerH) {
+        Map<String, VerdictInput.Costs> own = new LinkedHashMap<>();
+        costs.forEach(c -> own.put(c.goal(), c.at(labourPerH)));
+        return own;
+    }
 }

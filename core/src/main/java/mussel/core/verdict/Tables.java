@@ -12,7 +12,7 @@ import java.util.stream.IntStream;
 /** The diagnosis tables made ready for one context: the groups of causes that share findings. Worth keeping while the context stays. */
 public final class Tables {
     /** The most causes a group may have, so that it can be enumerated. */
-    public static final int LARGEST_GROUP = 18;
+    public static final int LARGEST_GROUP = 20;
 
     private final Knowledge knowledge;
     private final Context context;

@@ -6,8 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mussel.core.verdict.Group.Belief;
-import mussel.core.verdict.Group.Evidence;
+import mussel.core.verdict.Shape.Evidence;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Check;
 import mussel.core.verdict.VerdictResult.Decision;
@@ -53,7 +52,11 @@ public final class VerdictEngine {
     }
 
     private VerdictInput.Costs cost(RepairGoal goal) {
-        return in.goals().getOrDefault(goal.id(), new VerdictInput.Costs(goal.marginalCost(), goal.comebackCost()));
+        return in.goals()
+                .getOrDefault(
+                        goal.id(),
+                        new VerdictInput.Costs(
+                                goal.marginalCost() * in.labourPerH(), goal.comebackCost() * in.labourPerH()));
     }
 
     /** Judges findings; the input has been checked against the tables. */
@@ -92,10 +95,12 @@ public final class VerdictEngine {
         Optional<String> carrier = surprise > VerdictResult.CONTRADICTION_BITS
                 ? removed.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey)
                 : Optional.empty();
+        List<Check> checks = ranked ? checks() : List.of();
         return new VerdictResult(
                 causes,
                 decisions(),
-                ranked ? checks() : List.of(),
+                checks,
+                ranked ? new SetUps(this, tables, in, evidence, checks).valued() : List.of(),
                 tables.knowledge().knowledgeVersion(),
                 counted.isEmpty() ? 0 : surprise,
                 carrier);
@@ -109,10 +114,10 @@ public final class VerdictEngine {
         for (int f = 0; f < group.findings.size(); f++) {
             int outcome = made.get(g)[f];
             if (outcome > 0) {
-                Belief others = all.without(f);
-                without.put(group.findings.get(f).id(), others);
+                Shape.Without others = all.without(f);
+                without.put(group.findings.get(f).id(), others.belief());
                 double apart = Math.log(group.predictive(f, outcome - 1)) / LN2;
-                removed.put(group.findings.get(f).id(), apart + all.bitsWithout(others) - all.bits());
+                removed.put(group.findings.get(f).id(), apart + others.bits() - all.bits());
             }
         }
         List<CauseBelief> causes = new ArrayList<>();
@@ -157,7 +162,7 @@ public final class VerdictEngine {
         return decisions;
     }
 
-    private double cost(List<Belief> beliefs) {
+    double cost(List<Belief> beliefs) {
         double[] p = goalProbabilities(beliefs);
         double cost = 0;
         for (int goal = 0; goal < p.length; goal++) {
@@ -173,21 +178,25 @@ public final class VerdictEngine {
             Group group = tables.groups().get(g);
             for (int f = 0; f < group.findings.size(); f++) {
                 Finding finding = group.findings.get(f);
-                if (!in.findings().containsKey(finding.id())
-                        && finding.open(in.findings())
-                        && opened(finding)
-                        && finding.possible(tables.context(), in.findings())
-                        && !excluded(finding)) {
+                if (finding.open(in.findings()) && offered(finding)) {
                     checks.add(check(g, f, finding, costNow));
                 }
             }
         }
-        checks.sort(Comparator.comparingDouble(Check::value)
-                .reversed()
+        checks.sort(Comparator.comparing(Check::bearing)
+                .thenComparing(Comparator.comparingDouble(Check::value).reversed())
                 .thenComparing(Comparator.comparingDouble((Check c) -> c.gainBits() / Math.max(1e-9, c.minutes()))
                         .reversed())
                 .thenComparing(Check::finding));
         return checks;
+    }
+
+    /** Whether a look is still to be made, can be made on this leg and can be made now, whatever its gate. */
+    boolean offered(Finding finding) {
+        return !in.findings().containsKey(finding.id())
+                && opened(finding)
+                && finding.possible(tables.context(), in.findings())
+                && !excluded(finding);
     }
 
     /** Whether what must be open before a look is, or was: something that is seen there was found. */
@@ -206,7 +215,8 @@ public final class VerdictEngine {
                         && "yes".equals(in.findings().get("volume_less"));
     }
 
-    private Check check(int g, int f, Finding finding, double costNow) {
+    /** What a look would settle and save, as if its gate stood open. */
+    Check check(int g, int f, Finding finding, double costNow) {
         Evidence all = evidence.get(g);
         List<Belief> beliefs = new ArrayList<>(beliefs());
         double entropy = entropy(all.belief());
@@ -228,7 +238,16 @@ public final class VerdictEngine {
                 saves,
                 minutes,
                 saves - minutes * in.labourPerH() / 60,
-                access.id());
+                access.id(),
+                bearing(finding));
+    }
+
+    private VerdictResult.Bearing bearing(Finding finding) {
+        boolean raised = finding.given().stream().anyMatch(s -> tables.knowledge()
+                .cause(s.cause())
+                .map(c -> c.raisedByComplaint(tables.context()))
+                .orElse(false));
+        return raised ? VerdictResult.Bearing.COMPLAINT : VerdictResult.Bearing.BESIDE;
     }
 
     /** The sum of the causes' binary entropies (bits). */

@@ -8,7 +8,8 @@ import java.util.Optional;
  *
  * @param causes by falling probability
  * @param decisions each goal
- * @param checks each look not made, the most valuable first
+ * @param checks each look not made: those for what the leg came in for first, then the most valuable first
+ * @param together for each set-up the looks that pay best together, the most valuable first
  * @param knowledgeVersion the edition of the tables
  * @param surpriseBits how far the findings contradict each other (bits)
  * @param surprisedBy the finding that carries most of it, where it is above three bits
@@ -17,6 +18,7 @@ public record VerdictResult(
         List<CauseBelief> causes,
         List<Decision> decisions,
         List<Check> checks,
+        List<Together> together,
         String knowledgeVersion,
         double surpriseBits,
         Optional<String> surprisedBy) {
@@ -28,6 +30,7 @@ public record VerdictResult(
         causes = List.copyOf(causes);
         decisions = List.copyOf(decisions);
         checks = List.copyOf(checks);
+        together = List.copyOf(together);
     }
 
     /** The belief in a cause. */
@@ -88,6 +91,50 @@ public record VerdictResult(
      * @param minutes its time, its set-up included where that is not open yet (min)
      * @param value what it saves less its time (money)
      * @param access what must be open for it
+     * @param bearing whether it bears on what the leg came in for
      */
-    public record Check(String finding, double gainBits, double saves, double minutes, double value, String access) {}
+    public record Check(
+            String finding,
+            double gainBits,
+            double saves,
+            double minutes,
+            double value,
+            String access,
+            @mussel.core.measure.Given(value = "what it is for", name = "for") Bearing bearing) {
+        /** The same as a set of one. */
+        Together alone() {
+            return new Together(access, List.of(finding), saves, minutes, value, bearing);
+        }
+    }
+
+    /** What a look is for. */
+    public enum Bearing {
+        /** It bears on a cause that the complaint raised. */
+        COMPLAINT,
+        /** Cheap while the leg is there. */
+        BESIDE
+    }
+
+    /**
+     * Looks that share a set-up, valued as one: the set-up is paid once, and what one shows sharpens the other.
+     *
+     * @param access the set-up
+     * @param findings the looks, the best first; one whose gate the others leave closed is not made
+     * @param saves what they are expected to save (money)
+     * @param minutes the set-up and the looks that are then made, on average (min)
+     * @param value what they save less their time (money)
+     * @param bearing whether one of them bears on what the leg came in for
+     */
+    public record Together(
+            String access,
+            List<String> findings,
+            double saves,
+            double minutes,
+            double value,
+            @mussel.core.measure.Given(value = "what they are for", name = "for") Bearing bearing) {
+        /** Keeps its own copy. */
+        public Together {
+            findings = List.copyOf(findings);
+        }
+    }
 }

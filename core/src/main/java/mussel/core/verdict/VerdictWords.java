@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
@@ -13,6 +14,7 @@ import mussel.core.measure.YardUnits;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Check;
 import mussel.core.verdict.VerdictResult.Decision;
+import mussel.core.verdict.VerdictResult.Together;
 
 /** The verdict in sentences: the same ones on screen, on paper and in the headless answer. */
 public final class VerdictWords {
@@ -24,11 +26,13 @@ public final class VerdictWords {
     private static final double RISEN = 1.1;
 
     private final Knowledge knowledge;
+    private final Context context;
     private final VerdictResult out;
 
-    /** Words for one result. */
-    public VerdictWords(Knowledge knowledge, VerdictResult out) {
+    /** Words for one result in its context. */
+    public VerdictWords(Knowledge knowledge, Context context, VerdictResult out) {
         this.knowledge = knowledge;
+        this.context = context;
         this.out = out;
     }
 
@@ -45,11 +49,11 @@ public final class VerdictWords {
     /** The one sentence of the running conclusion. */
     public String head() {
         List<Decision> likely = out.decisions().stream()
-                .filter(d -> d.probability() >= LIKELY && risen(d.goal()))
+                .filter(d -> d.probability() >= LIKELY && risen(d.goal()) && news(d))
                 .sorted(Comparator.comparingDouble(Decision::probability).reversed())
                 .toList();
         List<Decision> open = out.decisions().stream()
-                .filter(d -> d.probability() >= NOT_RULED_OUT && d.probability() < LIKELY && risen(d.goal()))
+                .filter(d -> d.probability() >= NOT_RULED_OUT && d.probability() < LIKELY && risen(d.goal()) && news(d))
                 .sorted(Comparator.comparingDouble(Decision::probability).reversed())
                 .limit(2)
                 .toList();
@@ -66,6 +70,32 @@ public final class VerdictWords {
         return out.causes().stream()
                 .filter(c -> knowledge.cause(c.id()).orElseThrow().goal().equals(goal))
                 .anyMatch(c -> c.probability() > RISEN * c.prior());
+    }
+
+    /**
+     * Whether a goal belongs into the headline: the oil is changed anyway, so it is no news while something that is wrong with the case is the
+     * likelier reason for what was seen.
+     */
+    private boolean news(Decision decision) {
+        if (!ofTheOil(decision.goal())) {
+            return true;
+        }
+        double none = out.decisions().stream()
+                .filter(d -> !ofTheOil(d.goal()) && risen(d.goal()))
+                .mapToDouble(d -> 1 - d.probability())
+                .reduce(1, (a, b) -> a * b);
+        double oil = out.causes().stream()
+                .filter(c -> c.probability() > RISEN * c.prior())
+                .filter(c -> knowledge.cause(c.id()).orElseThrow().goal().equals(decision.goal()))
+                .mapToDouble(CauseBelief::probability)
+                .max()
+                .orElse(0);
+        return oil > 1 - none;
+    }
+
+    private boolean ofTheOil(String goal) {
+        return knowledge.causes().stream().filter(c -> c.goal().equals(goal)).allMatch(c -> c.place()
+                .equals(Cause.OIL));
     }
 
     private String named(List<Decision> goals) {
@@ -88,6 +118,9 @@ public final class VerdictWords {
 
     /** Which lip of the leading pair it is, once one side clearly leads. */
     public Optional<String> lipSide() {
+        if (context.sealLayout().equals(Optional.of(Context.SealLayout.BOTH_OUT))) {
+            return Optional.empty();
+        }
         for (String pair : List.of("driveshaft", "propshaft")) {
             Optional<CauseBelief> oil = out.cause(pair + "_oil_lip");
             Optional<CauseBelief> water = out.cause(pair + "_water_lip");
@@ -99,7 +132,7 @@ public final class VerdictWords {
             if (more.probability() > LIKELY && more.probability() > 2 * less.probability()) {
                 return Optional.of(SAY.say(
                         "lip",
-                        knowledge.cause(more.id()).map(Cause::title).orElse(more.id()),
+                        knowledge.cause(more.id()).map(c -> c.title(context)).orElse(more.id()),
                         Display.percent(more.probability()),
                         Display.percent(less.probability())));
             }
@@ -118,22 +151,38 @@ public final class VerdictWords {
 
     /** The next look worth making, or that none is. */
     public String next() {
-        return out.checks().isEmpty()
-                ? SAY.say("next.all")
-                : worth(out.checks().get(0)) ? next(out.checks().get(0)) : SAY.say("next.none");
+        if (out.checks().isEmpty()) {
+            return SAY.say("next.all");
+        }
+        return advised().map(this::next).orElseGet(() -> SAY.say("next.none"));
     }
 
-    private static boolean worth(Check check) {
-        return check.value() > 0;
+    /**
+     * What to look at next: the look, or the looks of one set-up, worth most. For what the leg came in for comes before what is cheap beside it, and
+     * what needs no strip-down before what does: the case can still be opened after. Empty when no look is worth its time.
+     */
+    public Optional<Together> advised() {
+        return Stream.concat(out.together().stream(), out.checks().stream().map(Check::alone))
+                .filter(t -> t.value() > 0)
+                .min(Comparator.comparing(Together::bearing)
+                        .thenComparing(t -> knowledge
+                                .access(t.access())
+                                .map(Access::stripDown)
+                                .orElse(false))
+                        .thenComparing(
+                                Comparator.comparingDouble(Together::value).reversed()));
     }
 
-    private String next(Check check) {
+    private String next(Together together) {
         return SAY.say(
-                "next.look",
-                knowledge.finding(check.finding()).map(Finding::title).orElse(check.finding()),
-                knowledge.access(check.access()).map(Access::title).orElse(check.access()),
-                Display.workTime(check.minutes()),
-                money(check.saves()));
+                together.findings().size() > 1 ? "next.together" : "next.look",
+                together.findings().stream()
+                        .map(f -> knowledge.finding(f).map(Finding::title).orElse(f))
+                        .reduce((a, b) -> a + ", " + b)
+                        .orElse(""),
+                knowledge.access(together.access()).map(Access::title).orElse(together.access()),
+                Display.workTime(together.minutes()),
+                money(together.saves()));
     }
 
     private static String money(double amount) {
@@ -168,7 +217,7 @@ public final class VerdictWords {
                         bits(e.bits()),
                         reason(e.finding(), belief.id()))));
         return new Explanation(
-                cause.title(),
+                cause.title(context),
                 Display.percent(belief.probability()),
                 SAY.say("why.formula"),
                 lines,

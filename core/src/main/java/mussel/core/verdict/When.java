@@ -25,12 +25,22 @@ public enum When {
     /** How the lips face. */
     SEAL_LAYOUT,
     /** Causes found on the sister leg. */
-    TWIN_FOUND;
+    TWIN_FOUND,
+    /** What it came in for. */
+    COMPLAINT,
+    /** How hard it works. */
+    DUTY,
+    /** Months since the impeller was renewed. */
+    PUMP_MONTHS;
 
     /** Whether the context has that value, or lies within the bounds, both inclusive. What is absent never matches. */
     boolean matches(Context context, Optional<String> is, OptionalDouble from, OptionalDouble to) {
         if (this == TWIN_FOUND) {
             return is.isPresent() && context.twinFound().contains(is.get());
+        }
+        if (this == COMPLAINT) {
+            return is.isPresent()
+                    && context.complaint().stream().map(When::file).anyMatch(is.get()::equals);
         }
         OptionalDouble number = number(context);
         if (number.isPresent()) {
@@ -42,9 +52,11 @@ public enum When {
 
     /** Whether the context says nothing of it. */
     boolean absent(Context context) {
-        return this == TWIN_FOUND
-                ? context.twinFound().isEmpty()
-                : number(context).isEmpty() && word(context).isEmpty();
+        return switch (this) {
+            case TWIN_FOUND -> context.twinFound().isEmpty();
+            case COMPLAINT -> context.complaint().isEmpty();
+            default -> number(context).isEmpty() && word(context).isEmpty();
+        };
     }
 
     private OptionalDouble number(Context context) {
@@ -52,6 +64,7 @@ public enum When {
             case HOURS_SINCE_CHANGE -> context.hoursSinceChange();
             case MONTHS_SINCE_CHANGE -> context.monthsSinceChange();
             case AGE_YEARS -> context.ageYears();
+            case PUMP_MONTHS -> context.pumpMonths();
             default -> OptionalDouble.empty();
         };
     }
@@ -65,8 +78,13 @@ public enum When {
                     case CASE_KIND -> context.caseKind();
                     case LAST_JOB -> context.lastJob();
                     case SEAL_LAYOUT -> context.sealLayout();
+                    case DUTY -> context.duty();
                     default -> Optional.empty();
                 };
-        return value.map(v -> v.toString().toLowerCase(Locale.ROOT));
+        return value.map(When::file);
+    }
+
+    private static String file(Object value) {
+        return value.toString().toLowerCase(Locale.ROOT);
     }
 }

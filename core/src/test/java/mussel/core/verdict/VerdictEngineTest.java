@@ -19,6 +19,8 @@ import org.junit.jupiter.api.Test;
 
 /** The engine on random tables of any shape against the plain walk through all subsets of all causes. */
 class VerdictEngineTest {
+    private static final double LABOUR = 60;
+
     private final Random random = new Random();
 
     private List<Double> shares(int outcomes) {
@@ -36,9 +38,9 @@ class VerdictEngineTest {
 
     private Knowledge tables(int causes, int findings) {
         List<RepairGoal> goals = List.of(
-                new RepairGoal("g0", "g0", 50, 400),
-                new RepairGoal("g1", "g1", 90, 300),
-                new RepairGoal("g2", "g2", 5, 900));
+                new RepairGoal("g0", "g0", 0.6, 0.2, 4, 1),
+                new RepairGoal("g1", "g1", 1, 0.1, 3, 1),
+                new RepairGoal("g2", "g2", 0.05, 0, 9, 2));
         List<Cause> all = new ArrayList<>();
         for (int c = 0; c < causes; c++) {
             all.add(new Cause(
@@ -48,6 +50,7 @@ class VerdictEngineTest {
                     "case",
                     "g" + random.nextInt(3),
                     "why",
+                    List.of(),
                     List.of()));
         }
         List<Finding> looks = new ArrayList<>();
@@ -141,7 +144,7 @@ class VerdictEngineTest {
         double cost = 0;
         for (RepairGoal goal : tables.goals()) {
             int mask = goalMask(tables, goal.id());
-            cost += Math.min(goal.marginalCost(), share(weights, s -> (s & mask) != 0) * goal.comebackCost());
+            cost += LABOUR * Math.min(goal.marginalCost(), share(weights, s -> (s & mask) != 0) * goal.comebackCost());
         }
         return cost;
     }
@@ -168,7 +171,8 @@ class VerdictEngineTest {
 
     private static VerdictResult judge(Knowledge tables, Map<String, String> made) {
         return VerdictEngine.run(
-                Tables.of(tables, Context.empty()), new VerdictInput(Optional.empty(), made, 60, List.of(), Map.of()));
+                Tables.of(tables, Context.empty()),
+                new VerdictInput(Optional.empty(), made, LABOUR, List.of(), Map.of()));
     }
 
     @Property(tries = 150)
@@ -198,6 +202,38 @@ class VerdictEngineTest {
             looks(tables, made, all, check);
         }
         assertThat(out.checks()).hasSize(findings - made.size());
+        for (VerdictResult.Together together : out.together()) {
+            assertThat(together.findings()).hasSizeBetween(2, 3).doesNotHaveDuplicates();
+            double expected = expectedCost(tables, made, together.findings(), all);
+            assertThat(together.saves()).isCloseTo(cost(tables, all) - expected, within(1e-6));
+            assertThat(together.saves())
+                    .as("two looks save no less than the better of them")
+                    .isGreaterThanOrEqualTo(out.checks().stream()
+                                    .filter(c -> together.findings().contains(c.finding()))
+                                    .mapToDouble(Check::saves)
+                                    .max()
+                                    .orElseThrow()
+                            - 1e-9);
+            assertThat(together.minutes()).isCloseTo(3 + together.findings().size(), within(1e-9));
+        }
+        assertThat(out.together()).hasSize(findings - made.size() > 1 ? 1 : 0);
+    }
+
+    /** The cost after several looks, over every way they can come out. */
+    private static double expectedCost(Knowledge tables, Map<String, String> made, List<String> looks, double[] all) {
+        if (looks.isEmpty()) {
+            return cost(tables, weights(tables, made));
+        }
+        double cost = 0;
+        for (String outcome : tables.finding(looks.get(0)).orElseThrow().outcomes()) {
+            Map<String, String> more = new LinkedHashMap<>(made);
+            more.put(looks.get(0), outcome);
+            double[] after = weights(tables, more);
+            double p = java.util.Arrays.stream(after).sum()
+                    / java.util.Arrays.stream(all).sum();
+            cost += p * expectedCost(tables, more, looks.subList(1, looks.size()), after);
+        }
+        return cost;
     }
 
     private static void looks(Knowledge tables, Map<String, String> made, double[] all, Check check) {
@@ -278,7 +314,7 @@ class VerdictEngineTest {
     @Test
     void aGroupTooLargeToWalkThroughIsRefusedInWords() {
         random.setSeed(4);
-        Knowledge few = tables(19, 1);
+        Knowledge few = tables(21, 1);
         List<Finding.Share> given = few.causes().stream()
                 .map(c -> new Finding.Share(c.id(), List.of(0.5, 0.5), "why"))
                 .toList();
@@ -299,7 +335,7 @@ class VerdictEngineTest {
                 List.of());
         Knowledge tables = few.withFindings(List.of(wide));
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> Tables.of(tables, Context.empty()))
-                .hasMessageContaining("19 causes share findings");
+                .hasMessageContaining("21 causes share findings");
     }
 
     @Test
@@ -311,7 +347,7 @@ class VerdictEngineTest {
         tables.findings()
                 .forEach(f -> made.put(f.id(), f.outcomes().get(f.outcomes().size() - 1)));
         VerdictResult after = judge(tables, made);
-        VerdictWords words = new VerdictWords(tables, after);
+        VerdictWords words = new VerdictWords(tables, Context.empty(), after);
         assertThat(words.changes(before)).isNotEmpty().allMatch(s -> s.contains("→"));
         assertThat(words.changes(after)).isEmpty();
         assertThat(words.next()).isEqualTo("Everything the tables know has been looked at.");

@@ -382,11 +382,12 @@ public final class Workshop {
     /** The diagnosis tables in use: the yard's own numbers among them, and what it has found where it wants that counted. */
     public Judge judge() {
         if (judge.isEmpty()) {
-            Knowledge tables = own(catalogue.join().shipped());
-            judge = Optional.of(new Judge(tables));
+            Knowledge shipped = catalogue.join().shipped();
+            judge = Optional.of(new Judge(shipped, catalogue.join().own()));
             if (learning()) {
-                judge = Optional.of(
-                        new Judge(Learned.from(tables, judgedCauses()).knowledge()));
+                Knowledge learned =
+                        Learned.from(own(shipped), judgedCauses()).knowledge();
+                judge = Optional.of(new Judge(learned, catalogue.join().own().costsAlone()));
             }
         }
         return judge.get();

@@ -78,7 +78,7 @@ public final class Engine {
             of("verdict", VerdictInput.class, (in, problems) -> in.check(KnowledgeFiles.shipped(), problems), in -> {
                 Tables tables = Tables.of(KnowledgeFiles.shipped(), in.context().orElseGet(Context::empty));
                 VerdictResult out = VerdictEngine.run(tables, in);
-                return answer("verdict", out, new VerdictWords(tables.knowledge(), out).notes());
+                return answer("verdict", out, new VerdictWords(tables.knowledge(), tables.context(), out).notes());
             }),
             of("pump", PumpInput.class, in -> {
                 PumpResult out = PumpEngine.run(in);

@@ -98,8 +98,11 @@ public final class RecordReader {
         if (!node.isArray()) {
             return refuse(pointer, "must be a list: " + field.what());
         }
-        if (node.size() < field.atLeast() || node.size() > MOST_ITEMS) {
+        if (node.size() < field.atLeast()) {
             return refuse(pointer, "has " + node.size() + " items; at least " + field.atLeast() + " belong here");
+        }
+        if (node.size() > MOST_ITEMS) {
+            return refuse(pointer, "has " + node.size() + " items; at most " + MOST_ITEMS + " are read");
         }
         List<Object> items = new ArrayList<>();
         for (int i = 0; i < node.size(); i++) {

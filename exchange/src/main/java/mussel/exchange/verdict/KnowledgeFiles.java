@@ -61,11 +61,18 @@ public final class KnowledgeFiles {
         ObjectNode all = Json.mapper().createObjectNode();
         all.put("knowledge_version", knowledge.knowledgeVersion());
         all.set("access", Json.mapper().valueToTree(knowledge.access()));
-        all.set("goals", Json.mapper().valueToTree(knowledge.goals()));
+        ArrayNode goals = all.putArray("goals");
+        knowledge.goals().forEach(goal -> {
+            ObjectNode node = Json.mapper().valueToTree(goal);
+            node.put("marginal_cost", goal.marginalCost());
+            node.put("comeback_cost", goal.comebackCost());
+            goals.add(node);
+        });
         ArrayNode causes = all.putArray("causes");
         knowledge.causes().forEach(cause -> {
             ObjectNode node = Json.mapper().valueToTree(cause);
             node.put("prior", cause.prior(context));
+            node.put("title", cause.title(context));
             causes.add(node);
         });
         ArrayNode findings = all.putArray("findings");

@@ -97,7 +97,8 @@ class KnowledgeFilesTest {
                         shares:
                           - {finding: plug_drip, cause: base, shares: [0.9, 0.1], why: "Wet sheds"}
                         costs:
-                          - {goal: gears, marginal_cost: 500, comeback_cost: 900, why: "A cheap source"}
+                          - {goal: gears, marginal_hours: 4, comeback_hours: 9, why: "A cheap source"}
+                          - {goal: bearings, marginal_cost: 200, comeback_cost: 900, why: "As older files say it"}
                         """)
                 .value()
                 .orElseThrow();
@@ -105,10 +106,14 @@ class KnowledgeFilesTest {
         Knowledge changed = own.over(SHIPPED);
         assertThat(changed.cause("plug_washers").orElseThrow().prior()).isEqualTo(0.3);
         assertThat(changed.finding("plug_drip").orElseThrow().base()).containsExactly(0.9, 0.1);
-        assertThat(changed.goal("gears").orElseThrow().marginalCost()).isEqualTo(500);
+        assertThat(changed.goal("gears").orElseThrow().marginalCost()).isEqualTo(4);
+        assertThat(changed.goal("bearings")).isEqualTo(SHIPPED.goal("bearings"));
+        assertThat(own.costs(50))
+                .containsEntry("gears", new VerdictInput.Costs(200, 450))
+                .containsEntry("bearings", new VerdictInput.Costs(200, 900));
         assertThat(own.changes(SHIPPED))
                 .extracting(Overrides.Change::why)
-                .containsExactly("Every second skiff here", "Wet sheds", "A cheap source");
+                .containsExactly("Every second skiff here", "Wet sheds", "A cheap source", "As older files say it");
         assertThat(own.changes(SHIPPED).get(0).was()).isEqualTo("0.09");
     }
 
@@ -142,7 +147,7 @@ class KnowledgeFilesTest {
                 """
                 knowledge_version: "1"
                 access: [{id: seen, title: seen, minutes: 0}]
-                goals: [{id: g, title: g, marginal_cost: 1, comeback_cost: 2}]
+                goals: [{id: g, title: g, marginal_hours: 1, marginal_parts: 0, comeback_hours: 2, comeback_parts: 0}]
                 causes: [{id: a, title: a, prior: 0.1, place: case, goal: nowhere, why: w}]
                 findings:
                   - {id: f, title: f, outcomes: [no, yes], station: drain, access: attic, minutes: 1,
@@ -169,7 +174,7 @@ class KnowledgeFilesTest {
         String good = "{\"findings\":{\"oil_water\":\"milky\"},\"labour_per_h\":70,\"open\":[\"drain\"]}";
         ObjectNode out =
                 verdict.run(good.getBytes(StandardCharsets.UTF_8)).value().orElseThrow();
-        assertThat(out.get("causes")).hasSize(26);
+        assertThat(out.get("causes")).hasSize(27);
         assertThat(out.get("decisions").get(0).has("do")).isTrue();
         assertThat(out.get("notes").toString()).contains("Next look");
         String bad = "{\"findings\":{\"oil_water\":\"green\",\"smell\":\"bad\",\"volume_more\":\"yes\","

@@ -38,7 +38,14 @@ class NoisyMaxExampleTest {
         given.get("priors")
                 .properties()
                 .forEach(p -> causes.add(new Cause(
-                        p.getKey(), p.getKey(), p.getValue().doubleValue(), "case", "repair", "example", List.of())));
+                        p.getKey(),
+                        p.getKey(),
+                        p.getValue().doubleValue(),
+                        "case",
+                        "repair",
+                        "example",
+                        List.of(),
+                        List.of())));
         List<Finding> findings = new ArrayList<>();
         given.get("findings").properties().forEach(f -> {
             List<String> outcomes = StreamSupport.stream(
@@ -67,7 +74,7 @@ class NoisyMaxExampleTest {
         return new Knowledge(
                 "example",
                 List.of(new Access("seen", "seen", 0, false)),
-                List.of(new RepairGoal("repair", "repair", 10, 100)),
+                List.of(new RepairGoal("repair", "repair", 0.1, 0, 1.5, 0)),
                 causes,
                 findings);
     }

@@ -1,0 +1,160 @@
+package mussel.core.verdict;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import mussel.core.verdict.Shape.Evidence;
+import mussel.core.verdict.VerdictResult.Bearing;
+import mussel.core.verdict.VerdictResult.Check;
+import mussel.core.verdict.VerdictResult.Together;
+
+/**
+ * What a set-up is worth that opens several looks. One by one each look would have to pay the whole set-up by itself, and one that only says
+ * something beside another is worth nothing: so the best few of each set-up are valued as one, exactly, over all that they can show together. The
+ * rest of the looks are left out, so the value is rather too low than too high.
+ */
+final class SetUps {
+    /** Looks valued together: each more multiplies the work by its outcomes. */
+    private static final int MOST_TOGETHER = 3;
+    /** With more to sum over only two are valued together, */
+    private static final int MUCH_WORK = 2_200;
+    /** and with still more, when nearly all has been looked at, each by itself. */
+    private static final int MOST_WORK = 4_400;
+
+    private final VerdictEngine engine;
+    private final Tables tables;
+    private final VerdictInput in;
+    private final List<Evidence> evidence;
+    private final List<Belief> now;
+    private final double costNow;
+    private final Map<String, Check> singly = new HashMap<>();
+    private final int together;
+
+    SetUps(VerdictEngine engine, Tables tables, VerdictInput in, List<Evidence> evidence, List<Check> checks) {
+        this.engine = engine;
+        this.tables = tables;
+        this.in = in;
+        this.evidence = evidence;
+        this.now = evidence.stream().map(Evidence::belief).toList();
+        this.costNow = engine.cost(now);
+        checks.forEach(c -> singly.put(c.finding(), c));
+        int work = evidence.stream().mapToInt(Evidence::work).max().orElse(0);
+        together = work <= MUCH_WORK ? MOST_TOGETHER : work <= MOST_WORK ? 2 : 1;
+    }
+
+    /** Every set-up still to be made that opens two looks or more, the most valuable first. */
+    List<Together> valued() {
+        List<Together> valued = new ArrayList<>();
+        for (Access access : tables.knowledge().access()) {
+            if (together < 2 || access.minutes() == 0 || in.open().contains(access.id())) {
+                continue;
+            }
+            List<Look> best = best(access);
+            if (best.size() > 1) {
+                valued.add(value(access, best));
+            }
+        }
+        valued.sort(Comparator.comparingDouble(Together::value).reversed().thenComparing(Together::access));
+        return valued;
+    }
+
+    private record Look(int group, int at, Finding finding, Check check) {
+        double saves() {
+            return check.saves();
+        }
+    }
+
+    /** The looks that save most, a look behind a closed gate only beside one that may open it. */
+    private List<Look> best(Access access) {
+        List<Look> looks = new ArrayList<>();
+        for (int g = 0; g < evidence.size(); g++) {
+            Group group = tables.groups().get(g);
+            for (int f = 0; f < group.findings.size(); f++) {
+                Finding finding = group.findings.get(f);
+                if (finding.access().equals(access.id()) && engine.offered(finding)) {
+                    Check check = singly.get(finding.id());
+                    looks.add(new Look(g, f, finding, check == null ? engine.check(g, f, finding, costNow) : check));
+                }
+            }
+        }
+        looks.sort(Comparator.comparingDouble(Look::saves).reversed().thenComparing(l -> l.finding()
+                .id()));
+        List<Look> open =
+                looks.stream().filter(l -> l.finding().open(in.findings())).toList();
+        List<Look> best = new ArrayList<>(open.stream().limit(together).toList());
+        if (best.size() < together) {
+            looks.stream()
+                    .filter(l -> !open.contains(l))
+                    .filter(l -> l.finding().gate().stream().anyMatch(g -> best.stream()
+                            .anyMatch(b -> b.finding().id().equals(g.finding()))))
+                    .limit(together - best.size())
+                    .toList()
+                    .forEach(best::add);
+        }
+        return best;
+    }
+
+    private Together value(Access access, List<Look> best) {
+        Sum sum = new Sum();
+        Map<String, String> found = new HashMap<>(in.findings());
+        walk(best, 0, 1, new ArrayList<>(evidence), found, sum);
+        double minutes = sum.minutes + access.minutes();
+        double saves = costNow - sum.cost;
+        Bearing bearing = best.stream().anyMatch(l -> l.check().bearing() == Bearing.COMPLAINT)
+                ? Bearing.COMPLAINT
+                : Bearing.BESIDE;
+        return new Together(
+                access.id(),
+                best.stream().map(l -> l.finding().id()).toList(),
+                saves,
+                minutes,
+                saves - minutes * in.labourPerH() / 60,
+                bearing);
+    }
+
+    private static final class Sum {
+        private double cost;
+        private double minutes;
+    }
+
+    /** Every outcome of the looks from one on, each with its weight. */
+    private void walk(
+            List<Look> looks, int from, double weight, List<Evidence> so, Map<String, String> found, Sum sum) {
+        if (from == looks.size()) {
+            sum.cost += weight * engine.cost(so.stream().map(Evidence::belief).toList());
+            return;
+        }
+        Look look = looks.get(from);
+        if (!look.finding().open(found)) {
+            walk(looks, from + 1, weight, so, found, sum);
+            return;
+        }
+        sum.minutes += weight * look.finding().minutes();
+        Evidence before = so.get(look.group());
+        boolean last = from == looks.size() - 1;
+        for (int x = 0; x < look.finding().outcomes().size(); x++) {
+            if (last) {
+                Belief after = before.after(look.at(), x);
+                List<Belief> beliefs = new ArrayList<>();
+                so.forEach(e -> beliefs.add(e.belief()));
+                beliefs.set(look.group(), after);
+                sum.cost += weight * after.total() / before.belief().total() * engine.cost(beliefs);
+            } else {
+                Evidence after = before.and(look.at(), x);
+                so.set(look.group(), after);
+                found.put(look.finding().id(), look.finding().outcomes().get(x));
+                walk(
+                        looks,
+                        from + 1,
+                        weight * after.belief().total() / before.belief().total(),
+                        so,
+                        found,
+                        sum);
+            }
+        }
+        so.set(look.group(), before);
+        found.remove(look.finding().id());
+    }
+}
