@@ -148,7 +148,7 @@ public record Filed(Visit visit, BenchLine line, String words) {
             if (confirmed.containsKey(cause.id()) && belief.isPresent()) {
                 expected.add(new Visit.Expectation(
                         cause.id(),
-                        cause.title(),
+                        cause.title(now.context()),
                         belief.get().probability(),
                         belief.get().prior(),
                         confirmed.get(cause.id())));

@@ -75,6 +75,7 @@ public final class Assessment {
     private Optional<VerdictResult> verdict = Optional.empty();
     private Optional<PlanResult> timed = Optional.empty();
     private Optional<Optional<Worth>> worth = Optional.empty();
+    private Optional<Map<String, GoalCosts>> goalCosts = Optional.empty();
 
     private Assessment(Job job, FamilySheet sheet, Surroundings surroundings) {
         this.job = job;
@@ -223,7 +224,14 @@ public final class Assessment {
         if ("yes".equals(outcomes.get("volume_more"))) {
             outcomes.remove("volume_less");
         }
-        return new VerdictInput(Optional.of(context()), outcomes, yard.labourPerH(), accessOpen(), Map.of());
+        Map<String, VerdictInput.Costs> costs = new LinkedHashMap<>();
+        goalCosts().forEach((goal, cost) -> {
+            if (knowledge().goal(goal).isPresent()) {
+                costs.put(goal, cost.costs());
+            }
+        });
+        costs.putAll(surroundings.judge().ownCosts(yard.labourPerH()));
+        return new VerdictInput(Optional.of(context()), outcomes, yard.labourPerH(), accessOpen(), costs);
     }
 
     /** Which faults, how sure, and what to look at next. Computed when first asked for. */
@@ -395,6 +403,14 @@ public final class Assessment {
     /** The plan in words. */
     public PlanWords planWords() {
         return new PlanWords(planInput(), timedPlan(), sheet);
+    }
+
+    /** What each goal costs on this leg, by its id. Computed when first asked for. */
+    public Map<String, GoalCosts> goalCosts() {
+        if (goalCosts.isEmpty()) {
+            goalCosts = Optional.of(GoalCosts.of(this));
+        }
+        return goalCosts.get();
     }
 
     /** Every goal with its price now and later. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import mussel.core.drain.DrainResult;
 import mussel.core.leak.LeakWords;
 import mussel.core.measure.NamedBy;
@@ -128,9 +129,16 @@ final class Findings {
                 Optional.of(Context.SealLayout.valueOf(
                         all.sheet().construction().sealLayout().name())),
                 twinFound,
-                List.of(),
-                Optional.empty(),
-                OptionalDouble.empty());
+                complaints(job),
+                job.choice(Scale.DUTY).map(d -> Assessment.constant(Context.Duty.class, d)),
+                job.reading(Field.IMPELLER_AGE));
+    }
+
+    /** What the leg came in for: each complaint picked. */
+    static List<Context.Complaint> complaints(Job job) {
+        return Stream.of(Context.Complaint.values())
+                .filter(c -> job.choice(Scale.CAME_FOR.of(NamedBy.file(c))).equals(Optional.of("yes")))
+                .toList();
     }
 
     private static OptionalDouble years(OptionalDouble months) {

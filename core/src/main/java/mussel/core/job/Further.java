@@ -1,16 +1,10 @@
 package mussel.core.job;
 
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import mussel.core.measure.Display;
 import mussel.core.measure.Sentences;
 import mussel.core.parts.Catalogue;
-import mussel.core.plan.PlanResult;
-import mussel.core.sheet.Goal;
-import mussel.core.sheet.PartQty;
 import mussel.core.verdict.VerdictResult;
 
 /**
@@ -21,10 +15,12 @@ import mussel.core.verdict.VerdictResult;
  * @param title its name
  * @param chosen whether it is to be done
  * @param probability that any of its causes is there; empty before anything was looked at
- * @param extraMinutes what it adds now (min); 0 where it is chosen
+ * @param extraMinutes what it adds to the other goals chosen (min)
  * @param extraMoney work and parts of that (money)
  * @param laterMinutes what it takes later on its own (min)
  * @param laterMoney work and parts of that (money)
+ * @param comeback what leaving it costs when it comes back: that, the boat standing still and what running on spoils (money)
+ * @param swapMinutes what swapping the whole leg takes (min); infinite where no unit is to be had
  */
 public record Further(
         String goal,
@@ -34,40 +30,34 @@ public record Further(
         double extraMinutes,
         double extraMoney,
         double laterMinutes,
-        double laterMoney) {
+        double laterMoney,
+        double comeback,
+        double swapMinutes) {
     private static final Sentences SAY = Sentences.beside(Further.class);
     private static final double FOR_NOTHING = 1;
-    private static final double LEAST_GAIN = 5;
 
     /** Every goal of a job's family, in the sheet's order. */
     static List<Further> of(Assessment all) {
-        Map<String, PlanResult.Marginal> marginal = new HashMap<>();
-        all.timedPlan().marginal().forEach(m -> marginal.put(m.goal(), m));
-        Catalogue.FamilyOffers offers = all.stores().catalogue().of(all.sheet().id());
-        List<Further> further = new ArrayList<>();
-        for (Goal goal : all.sheet().goals()) {
-            PlanResult.Marginal minutes = marginal.get(goal.id());
-            double now = 0;
-            double later = 0;
-            for (PartQty fit : goal.fits()) {
-                double price = fit.qty() * offers.price(fit.part()).orElse(0);
-                later += price;
-                now += all.supply().need().containsKey(fit.part()) ? 0 : price;
-            }
-            double perMinute = all.yard().labourPerH() / 60;
-            double extra = minutes == null ? 0 : minutes.extraMinutes();
-            double alone = minutes == null ? 0 : minutes.aloneMinutes();
-            further.add(new Further(
-                    goal.id(),
-                    goal.title(),
-                    minutes == null,
-                    probability(all, goal.id()),
-                    extra,
-                    extra * perMinute + now,
-                    alone,
-                    alone * perMinute + later));
-        }
-        return further;
+        double swap = all.stores().catalogue().of(all.sheet().id()).exchange().stream()
+                .mapToDouble(Catalogue.Unit::minutes)
+                .min()
+                .orElse(Double.POSITIVE_INFINITY);
+        return all.sheet().goals().stream()
+                .map(goal -> {
+                    GoalCosts costs = all.goalCosts().get(goal.id());
+                    return new Further(
+                            goal.id(),
+                            goal.title(),
+                            all.goals().contains(goal.id()),
+                            probability(all, goal.id()),
+                            costs.extraMinutes(),
+                            costs.extraMoney(),
+                            costs.laterMinutes(),
+                            costs.laterMoney(),
+                            costs.comeback(),
+                            swap);
+                })
+                .toList();
     }
 
     private static Optional<Double> probability(Assessment all, String goal) {
@@ -79,30 +69,35 @@ public record Further(
                         .findFirst();
     }
 
-    /** Whether doing it now costs less than leaving it risks, by more than small change. */
+    /** Whether doing it now costs less than leaving it risks: the verdict's own decision. */
     public boolean worthIt() {
-        return !chosen && probability.isPresent() && extraMoney + LEAST_GAIN < probability.get() * laterMoney;
+        return probability.isPresent() && extraMoney < probability.get() * comeback;
     }
 
     /** What it costs now and later. */
     public String cost() {
+        String swap = laterMinutes > swapMinutes ? " " + SAY.say("further.swap", Display.workTime(swapMinutes)) : "";
         if (chosen) {
-            return SAY.say("further.chosen");
+            return SAY.say("further.chosen") + swap;
         }
-        String later = SAY.say("further.later", Display.workTime(laterMinutes), Display.money(laterMoney));
+        String later = SAY.say("further.later", Display.workTime(laterMinutes), Display.money(laterMoney)) + swap;
         return extraMinutes < FOR_NOTHING && extraMoney < FOR_NOTHING
                 ? SAY.say("further.free") + " " + later
                 : SAY.say("further.now", Display.workTime(extraMinutes), Display.money(extraMoney)) + " " + later;
     }
 
-    /** What the odds say to it; empty before anything was looked at. */
+    /** What the odds say to it, chosen or not; empty before anything was looked at. */
     public String advice() {
-        if (probability.isEmpty() || chosen) {
+        if (probability.isEmpty()) {
             return "";
         }
         String percent = String.valueOf(Math.round(100 * probability.get()));
-        return worthIt()
-                ? SAY.say("further.do", percent, Display.money(probability.get() * laterMoney))
-                : SAY.say("further.leave", percent, Display.money(probability.get() * laterMoney));
+        String risk = Display.money(probability.get() * comeback);
+        if (chosen) {
+            return worthIt()
+                    ? SAY.say("further.right", percent, risk)
+                    : SAY.say("further.doubt", percent, risk, Display.money(extraMoney));
+        }
+        return worthIt() ? SAY.say("further.do", percent, risk) : SAY.say("further.leave", percent, risk);
     }
 }

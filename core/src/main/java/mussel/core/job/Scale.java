@@ -25,6 +25,10 @@ public enum Scale {
     STORAGE("Kept", "mooring", "trailer", "frost"),
     /** Whether it runs in sand or shallows. */
     SAND("Sand or shallows", "no", "yes"),
+    /** What it came in for, by complaint. */
+    CAME_FOR("Came in for", "no", "yes"),
+    /** How hard it works. */
+    DUTY("Works", "light", "normal", "hard"),
     /** What was done last. */
     LAST_JOB("Last time", "none", "oil_only", "resealed", "opened_unknown"),
     /** Goals to be done, by goal. */

@@ -8,7 +8,7 @@ import mussel.core.sheet.Step;
 
 /**
  * How long steps take together: each a Beta-PERT with lambda 4 (Malcolm, Roseboom, Clark and Fazar 1959), and where something may have
- * seized, its extra minutes with that probability. The mean is exact; the percentiles are those of seeded draws.
+ * seized, its extra minutes with that probability; the leg as a whole is quick or slow to work on. The mean is exact; the percentiles are those of seeded draws.
  */
 final class Durations {
     /** Draws for the percentiles: enough that they hold to well under one percent between seeds. */
@@ -16,6 +16,12 @@ final class Durations {
 
     private static final int GRID = 1_024;
     private static final double LAMBDA = 4;
+    /**
+     * How far a whole leg is quicker or slower to work on than its steps say (standard deviation of the logarithm): its screws, corrosion and
+     * access touch every step alike, so the steps do not average it out. An estimate of the bench; 0.2 puts the nine-in-ten time some 30 % over
+     * the middle one.
+     */
+    private static final double LEG_ALIKE = 0.2;
 
     private Durations() {}
 
@@ -34,6 +40,10 @@ final class Durations {
                     total[i] += random.nextDouble() < p ? s.extraMin() : 0;
                 }
             });
+        }
+        for (int i = 0; i < DRAWS; i++) {
+            // Its mean is one, so that the mean of the whole stays exact.
+            total[i] *= Math.exp(LEG_ALIKE * random.nextGaussian() - LEG_ALIKE * LEG_ALIKE / 2);
         }
         Arrays.sort(total);
         return new Minutes(mean(steps, saltYears), total[DRAWS / 2], total[DRAWS * 9 / 10]);

@@ -151,21 +151,32 @@ public record Context(
     /** What a leg is brought for. */
     public enum Complaint {
         /** Water in its oil. */
-        WATER_IN_OIL,
+        WATER_IN_OIL("water in its oil"),
         /** Oil outside it: a sheen, a drip. */
-        OIL_OUTSIDE,
+        OIL_OUTSIDE("oil outside"),
         /** The engine runs hot. */
-        HOT,
+        HOT("runs hot"),
         /** The telltale is weak or gone. */
-        WEAK_STREAM,
+        WEAK_STREAM("weak stream"),
         /** It growls, knocks or whines. */
-        NOISE,
+        NOISE("noise"),
         /** It jumps out of gear or does not go in. */
-        GEAR_TROUBLE,
+        GEAR_TROUBLE("gear trouble"),
         /** It is stiff to turn. */
-        STIFF,
+        STIFF("stiff to turn"),
         /** Nothing: its service is due. */
-        SERVICE
+        SERVICE("service");
+
+        private final String title;
+
+        Complaint(String title) {
+            this.title = title;
+        }
+
+        /** As it is read. */
+        public String title() {
+            return title;
+        }
     }
 
     /** How hard a leg works. */

@@ -385,8 +385,7 @@ public final class Workshop {
             Knowledge shipped = catalogue.join().shipped();
             judge = Optional.of(new Judge(shipped, catalogue.join().own()));
             if (learning()) {
-                Knowledge learned =
-                        Learned.from(own(shipped), judgedCauses()).knowledge();
+                Knowledge learned = Learned.from(own(shipped), judgedCauses()).knowledge();
                 judge = Optional.of(new Judge(learned, catalogue.join().own().costsAlone()));
             }
         }

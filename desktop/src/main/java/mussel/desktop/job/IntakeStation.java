@@ -30,12 +30,14 @@ public final class IntakeStation implements StationView {
     private final VBox sheet = new VBox(12);
     private final Label family = Texts.sentence("");
     private final List<JobNote> notes = new ArrayList<>();
+    private final Complaints complaints;
 
     /** The station of a job. */
     public IntakeStation(Desk desk) {
         this.desk = desk;
         this.fields = new JobFields(desk);
         this.picks = new JobPicks(desk);
+        this.complaints = new Complaints(desk);
         sheet.getStyleClass().add("station");
         FlowPane hours = new FlowPane(8, 6);
         hours.getChildren()
@@ -52,16 +54,18 @@ public final class IntakeStation implements StationView {
                         picks.row(Scale.WATER),
                         picks.row(Scale.SAND),
                         picks.row(Scale.STORAGE),
+                        picks.row(Scale.DUTY),
                         picks.row(Scale.LAST_JOB));
         sheet.getChildren()
                 .addAll(
                         Texts.title("Intake"),
                         family,
+                        complaints,
+                        noted(JobNote.line(desk, "In the owner's words", Topic.COMPLAINT.address())),
                         hours,
                         use,
                         picks.oils(Scale.OIL_LAST),
                         history,
-                        noted(JobNote.lines(desk, "What the owner saw", Topic.COMPLAINT.address(), 3)),
                         noted(JobNote.line(
                                 desk, "Waits for (blank when it can be worked on)", Topic.WAITS_FOR.address())),
                         noted(JobNote.line(desk, "Promised for", Topic.PROMISED.address())),
@@ -143,6 +147,7 @@ public final class IntakeStation implements StationView {
         fields.show(now);
         recall(now);
         picks.show(now);
+        complaints.show(now);
         notes.forEach(n -> n.show(now));
     }
 }

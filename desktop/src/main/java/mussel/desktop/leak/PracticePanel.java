@@ -87,7 +87,7 @@ final class PracticePanel extends VBox {
                                 .get()
                                 .knowledge()
                                 .cause(c)
-                                .map(k -> k.title())
+                                .map(k -> k.title(desk.now().get().context()))
                                 .orElse(c))));
         hides = new PickRow("practice-hides", "The practice leg hides", faults);
         hides.keepsOne().onPick(f -> f.ifPresent(this::hide));

@@ -43,6 +43,6 @@ final class GoalRow extends HBox {
         advice.setVisible(!says.isEmpty());
         advice.setManaged(!says.isEmpty());
         advice.getStyleClass().removeAll("urgent", "dim");
-        advice.getStyleClass().add(goal.worthIt() ? "urgent" : "dim");
+        advice.getStyleClass().add(goal.worthIt() && !goal.chosen() ? "urgent" : "dim");
     }
 }

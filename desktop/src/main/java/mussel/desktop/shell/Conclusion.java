@@ -69,7 +69,7 @@ final class Conclusion extends VBox {
         }
         for (String goal : now.goals()) {
             plan.getChildren()
-                    .add(Texts.sentence(now.sheet().goal(goal).orElseThrow().title()));
+                    .add(Texts.sentence(now.sheet().goal(goal).orElseThrow().title(now.context())));
         }
         if (!now.plan().steps().isEmpty()) {
             int left = now.plan().steps().size() - now.stepsDone(now.plan().steps());

@@ -46,7 +46,7 @@ final class CauseCard extends VBox {
     void show(Assessment now, CauseBelief belief) {
         Cause cause = now.knowledge().cause(belief.id()).orElseThrow();
         setId("cause-" + belief.id());
-        title.setText(cause.title());
+        title.setText(cause.title(now.context()));
         bar.show(belief.probability(), belief.prior());
         figure.setText(Display.percent(belief.probability()));
         explanation = Optional.of(now.verdictWords().why(belief));

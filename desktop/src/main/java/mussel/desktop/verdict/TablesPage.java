@@ -141,8 +141,10 @@ final class TablesPage {
         row(grid, 1, "no cause", finding.base(), finding.why());
         int at = 2;
         for (Finding.Share share : finding.given(now.context()).values()) {
-            String title =
-                    now.knowledge().cause(share.cause()).map(Cause::title).orElse(share.cause());
+            String title = now.knowledge()
+                    .cause(share.cause())
+                    .map(c -> c.title(now.context()))
+                    .orElse(share.cause());
             row(grid, at++, title, share.shares(), share.why());
         }
         String gate = finding.gate().stream()
@@ -171,7 +173,7 @@ final class TablesPage {
             String moved = Math.abs(prior - cause.prior()) < 1e-9 ? "" : " (here " + percent(prior) + ")";
             grid.addRow(
                     at++,
-                    Texts.wrapped(cause.title(), "strong"),
+                    Texts.wrapped(cause.title(now.context()), "strong"),
                     Texts.wrapped(percent(cause.prior()) + moved, "plain"),
                     Texts.dim(cause.why()));
         }

@@ -178,9 +178,18 @@ public final class VerdictStation implements StationView {
         VerdictWords words = now.verdictWords();
         List<Node> rows = new ArrayList<>();
         rows.add(Texts.wrapped(words.next(), "strong"));
-        out.checks().stream()
+        Optional<VerdictResult.Bearing> under = Optional.empty();
+        boolean brought = out.checks().stream().anyMatch(c -> c.bearing() == VerdictResult.Bearing.COMPLAINT);
+        for (Check check : out.checks().stream()
                 .limit(allLooks ? Long.MAX_VALUE : FIRST_LOOKS)
-                .forEach(check -> rows.add(look(now, words, check)));
+                .toList()) {
+            if (brought && !under.equals(Optional.of(check.bearing()))) {
+                under = Optional.of(check.bearing());
+                rows.add(Texts.dim(
+                        check.bearing() == VerdictResult.Bearing.COMPLAINT ? "For what it came in for" : "Beside it"));
+            }
+            rows.add(look(now, words, check));
+        }
         rows.add(more(
                 "more-looks",
                 allLooks ? "Only the best ones" : "All " + out.checks().size() + " looks",
@@ -239,7 +248,7 @@ public final class VerdictStation implements StationView {
             Cause cause = now.knowledge().cause(belief.id()).orElseThrow();
             PickRow row = new PickRow(
                     "confirmed-" + belief.id(),
-                    cause.title() + ", expected at " + Display.percent(belief.probability()),
+                    cause.title(now.context()) + ", expected at " + Display.percent(belief.probability()),
                     List.of(Choice.text("no", "not there"), Choice.text("yes", "found")));
             row.show(now.job().choice(Scale.CONFIRMED.of(belief.id())));
             row.onPick(outcome -> desk.choose(Scale.CONFIRMED.of(belief.id()), outcome));

@@ -21,6 +21,7 @@ import mussel.core.measure.YardUnits;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Plug;
+import mussel.core.verdict.Context;
 import mussel.exchange.file.OutFile;
 import org.apache.pdfbox.pdmodel.PDDocument;
 
@@ -81,6 +82,12 @@ public final class JobSheetPdf {
         page.line();
         page.pair("Hour meter", reading(Field.ENGINE_HOURS), BODY);
         page.pair("Runs in", choice(Scale.WATER) + ", sand or shallows: " + choice(Scale.SAND), BODY);
+        String cameFor = String.join(
+                ", ",
+                all.context().complaint().stream().map(Context.Complaint::title).toList());
+        if (!cameFor.isEmpty()) {
+            pair(page, "Came in for", cameFor);
+        }
         job.note(Topic.COMPLAINT.address()).ifPresent(c -> pair(page, "What was seen", c));
         page.skip(6);
     }

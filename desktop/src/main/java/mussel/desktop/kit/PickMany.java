@@ -1,0 +1,63 @@
+package mussel.desktop.kit;
+
+import java.util.List;
+import java.util.Set;
+import java.util.function.BiConsumer;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import mussel.desktop.kit.PickRow.Choice;
+
+/** Things of which several may hold at once: one tile each. With a tile focused the figures pick; picking a picked one takes it back. */
+public final class PickMany extends VBox {
+    private static final double GAP = 5;
+
+    private final FlowPane tiles = new FlowPane(GAP, GAP);
+
+    /**
+     * The tiles under a caption.
+     *
+     * @param id the row's id; a tile's is this, a dash and the choice's
+     * @param label the caption
+     * @param choices what may be picked
+     * @param onPick called with a choice's id and whether it is picked now
+     */
+    public PickMany(String id, String label, List<Choice> choices, BiConsumer<String, Boolean> onPick) {
+        setId(id);
+        getStyleClass().add("pick-row");
+        Label caption = new Label(label);
+        caption.getStyleClass().add("caption");
+        for (int i = 0; i < choices.size(); i++) {
+            Choice choice = choices.get(i);
+            ToggleButton tile = new ToggleButton(choice.label());
+            tile.setUserData(choice.id());
+            tile.setId(id + "-" + choice.id());
+            tile.getStyleClass().addAll("tile", "text-tile");
+            tile.setAccessibleText(label + ": " + choice.label() + ", key " + (i + 1));
+            tile.setOnAction(e -> onPick.accept(choice.id(), tile.isSelected()));
+            tiles.getChildren().add(tile);
+        }
+        tiles.addEventHandler(KeyEvent.KEY_TYPED, this::pickByKey);
+        getChildren().addAll(caption, tiles);
+    }
+
+    /** Shows which are picked. */
+    public void show(Set<String> picked) {
+        tiles.getChildren().forEach(n -> ((ToggleButton) n).setSelected(picked.contains((String) n.getUserData())));
+    }
+
+    private void pickByKey(KeyEvent e) {
+        if (e.getCharacter().length() != 1) {
+            return;
+        }
+        int index = e.getCharacter().charAt(0) - '1';
+        if (index >= 0 && index < tiles.getChildren().size()) {
+            ToggleButton tile = (ToggleButton) tiles.getChildren().get(index);
+            tile.requestFocus();
+            tile.fire();
+            e.consume();
+        }
+    }
+}
