@@ -82,7 +82,8 @@ public final class PlanEngine {
                 step.partsOut(),
                 step.partsIn(),
                 step.fasteners(),
-                step.cautions());
+                step.cautions(),
+                step.cureMin());
     }
 
     private static List<String> withPolicy(PlanInput in, FamilySheet sheet) {

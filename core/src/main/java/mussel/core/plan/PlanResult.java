@@ -59,6 +59,7 @@ public record PlanResult(
      * @param partsIn what goes in
      * @param fasteners fastener groups opened or closed
      * @param cautions where a hand would be hurt or a part ruined
+     * @param cureMin how long what it glues must cure before the engine runs (min)
      */
     public record TimedStep(
             String id,
@@ -72,7 +73,8 @@ public record PlanResult(
             List<PartQty> partsOut,
             List<PartQty> partsIn,
             List<String> fasteners,
-            List<String> cautions) {}
+            List<String> cautions,
+            double cureMin) {}
 
     /**
      * How long the whole takes.

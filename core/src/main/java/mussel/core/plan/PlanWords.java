@@ -39,6 +39,10 @@ public final class PlanWords {
         notes.add(time());
         out.goals().stream().filter(g -> !in.goals().contains(g)).forEach(g -> notes.add(SAY.say("policy", title(g))));
         seized().ifPresent(notes::add);
+        out.steps().stream()
+                .filter(s -> s.cureMin() > 0)
+                .max(Comparator.comparingDouble(PlanResult.TimedStep::cureMin))
+                .ifPresent(s -> notes.add(SAY.say("cures", s.title(), Display.workTime(s.cureMin()))));
         if (!in.haveTools().isEmpty() && !out.toolsMissing().isEmpty()) {
             notes.add(SAY.say("tools", String.join(", ", out.toolsMissing())));
         }

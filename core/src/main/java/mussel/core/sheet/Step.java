@@ -27,6 +27,7 @@ import mussel.core.measure.Problems;
  * @param fasteners fastener groups opened or closed
  * @param cautions where a hand would be hurt or a part ruined
  * @param ask what to write down here; a hyphen where nothing
+ * @param finds findings of the diagnosis that are made here
  * @param minutes how long
  * @param seizes what may have seized when salt has been at it
  * @param cureMin how long what it glues must cure before the leg is run, day and night (min)
@@ -50,6 +51,7 @@ public record Step(
         @Given("the fasteners") List<String> fasteners,
         @Given("the cautions") List<String> cautions,
         @Given(value = "what to write down", orElse = "-") String ask,
+        @Given("the findings made here") List<String> finds,
         @Given("the minutes it takes") Minutes minutes,
         @Given("what may have seized") Optional<Seizure> seizes,
         @Given(value = "the minutes its sealant cures", kind = Kind.DURATION, min = 0, max = 20_000, orElse = "0")
@@ -66,6 +68,7 @@ public record Step(
         partsIn = List.copyOf(partsIn);
         fasteners = List.copyOf(fasteners);
         cautions = List.copyOf(cautions);
+        finds = List.copyOf(finds);
     }
 
     /**

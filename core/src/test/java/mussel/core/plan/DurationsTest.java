@@ -37,6 +37,7 @@ class DurationsTest {
                 List.of(),
                 List.of(),
                 "-",
+                List.of(),
                 new Step.Minutes(low, likely, high),
                 seizes,
                 0,

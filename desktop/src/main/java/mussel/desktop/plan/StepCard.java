@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Topic;
@@ -23,6 +24,7 @@ import mussel.core.sheet.Phase;
 import mussel.core.sheet.Step;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
+import mussel.desktop.desk.JobPicks;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.Texts;
 
@@ -39,6 +41,7 @@ final class StepCard extends VBox {
     private final HBox head;
     private Optional<VBox> body = Optional.empty();
     private Optional<JobNote> note = Optional.empty();
+    private Optional<JobPicks> found = Optional.empty();
     private boolean done;
 
     StepCard(Desk desk, Step step, Runnable onTick, Runnable onOpen) {
@@ -94,6 +97,7 @@ final class StepCard extends VBox {
                     .toList();
             waiting.setText(before.isEmpty() ? "" : "Comes after: " + String.join("; ", before) + ".");
             note.ifPresent(n -> n.show(now));
+            found.ifPresent(f -> f.show(now));
         }
     }
 
@@ -119,6 +123,17 @@ final class StepCard extends VBox {
         }
         if (Step.says(step.school())) {
             card.getChildren().add(Texts.dim("Other schools: " + step.school()));
+        }
+        if (step.cureMin() > 0) {
+            card.getChildren()
+                    .add(Texts.sentence("Joined wet; cures " + Display.workTime(step.cureMin())
+                            + " before the engine runs. The bench plan keeps that time free."));
+        }
+        for (String id : step.finds()) {
+            now.knowledge().finding(id).ifPresent(f -> {
+                found = Optional.of(new JobPicks(desk));
+                card.getChildren().add(found.get().row(Address.the(id), f.title(), f.outcomes(), o -> null));
+            });
         }
         if (Step.says(step.ask()) || !step.partsOut().isEmpty()) {
             String label = Step.says(step.ask()) ? step.ask() : "How it lay, where it is unlike the sheet";
