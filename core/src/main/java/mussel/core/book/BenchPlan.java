@@ -4,7 +4,6 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
-import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -111,7 +110,7 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
 
     private static Optional<Fleet.Leg> leg(Assessment now, Set<String> shared, LocalDate today, List<String> left) {
         Job job = now.job();
-        LocalDate written = LocalDate.ofInstant(job.touched(), ZoneOffset.UTC);
+        LocalDate written = LocalDate.ofInstant(job.touched(), now.zone());
         Optional<String> waits = job.note(Topic.WAITS_FOR.address());
         Optional<LocalDate> waitsTo = waits.flatMap(w -> PromisedDay.in(w, written));
         if (waits.isPresent() && waitsTo.isEmpty()) {
@@ -119,7 +118,7 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
             return Optional.empty();
         }
         Optional<LocalDate> promised = job.note(Topic.PROMISED.address())
-                .flatMap(p -> PromisedDay.in(p, LocalDate.ofInstant(job.opened(), ZoneOffset.UTC)));
+                .flatMap(p -> PromisedDay.in(p, LocalDate.ofInstant(job.opened(), now.zone())));
         List<Fleet.Task> tasks = new ArrayList<>();
         if (now.goals().isEmpty()) {
             tasks.add(task(SAY.say("look"), LOOK, List.of()));

@@ -56,7 +56,7 @@ public record Filed(Visit visit, BenchLine line, String words) {
                 job.leg().boat(),
                 job.leg().family(),
                 now.sheet().title(),
-                java.time.LocalDate.ofInstant(job.opened(), java.time.ZoneOffset.UTC),
+                java.time.LocalDate.ofInstant(job.opened(), now.zone()),
                 job.tagged(),
                 job.reading(Field.ENGINE_HOURS),
                 job.choice(Scale.WATER),

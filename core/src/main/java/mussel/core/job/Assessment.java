@@ -152,6 +152,11 @@ public final class Assessment {
         return yard;
     }
 
+    /** The yard's own zone. */
+    public java.time.ZoneId zone() {
+        return surroundings.zone();
+    }
+
     /** The day of the assessment. */
     public LocalDate today() {
         return today;
@@ -170,6 +175,16 @@ public final class Assessment {
     /** The oil that goes in. */
     public Yard.Oil oilToFill() {
         return yard.oil(job.choice(Scale.OIL_NEW).or(() -> job.choice(Scale.OIL_LAST)));
+    }
+
+    /** How the oil that goes in stands to what the sheet asks for. */
+    public OilGrade oilGrade() {
+        Optional<String> chosen = job.choice(Scale.OIL_NEW).or(() -> job.choice(Scale.OIL_LAST));
+        return OilGrade.of(
+                sheet.oil().grade(),
+                yard.oils().stream()
+                        .filter(o -> chosen.equals(Optional.of(o.id())))
+                        .findFirst());
     }
 
     /** What the drain engine was fed, once enough is known and fits together. */
@@ -325,9 +340,10 @@ public final class Assessment {
                 && job.note(Topic.PIECE_FOUND.address()).isEmpty();
     }
 
-    /** Why the leg cannot be tagged yet, in sentences. */
+    /** Why the leg cannot be tagged yet, in sentences: each lets it go once somebody has written down why it is tagged all the same. */
     public List<String> blocks() {
-        List<String> blocks = new ArrayList<>(proof.blocks());
+        List<String> blocks =
+                proof.override().isPresent() ? new ArrayList<>() : new ArrayList<>(new TagCheck(this).untold());
         if (pieceLost()) {
             blocks.add(0, SAY.say("block.piece"));
         }
@@ -437,6 +453,11 @@ public final class Assessment {
             worth = Optional.of(Worth.of(this));
         }
         return worth.get();
+    }
+
+    /** What was left undone, in sentences, whether or not somebody has said why; empty where nothing was. */
+    public List<String> leftUndone() {
+        return new TagCheck(this).untold();
     }
 
     /** Loose pieces that must be accounted for before the leg goes back: how many came off and how many were counted. */

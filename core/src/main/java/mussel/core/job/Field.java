@@ -95,6 +95,8 @@ public enum Field {
     ADAPTER("crowfoot", TorqueInput.Adapter.class, "extensionMm"),
     /** The angle of the adapter to the wrench, by fastener group. */
     ADAPTER_ANGLE("its angle", Kind.ANGLE, Range.of(-180, 180)),
+    /** What a locknut takes to turn before it clamps, by fastener group. */
+    PREVAILING("locknut's drag", TorqueInput.class, "prevailingNm"),
     /** What is stamped on case or gear, in hundredths of a millimetre, by mark. */
     MARK("mark, in hundredths", Kind.COUNT, Range.of(-500, 500)),
     /** The height of the pinion's bearing, by place around. */

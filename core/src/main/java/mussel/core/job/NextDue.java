@@ -43,7 +43,8 @@ final class NextDue {
                     }
                 }
                 case Due.RECHECK -> {
-                    if (!goals.isEmpty()) {
+                    // The oil that stayed in for work on the pump alone tells nothing new in ten hours.
+                    if (!goals.isEmpty() && changed()) {
                         due.add(Due.after(interval, hours, done, hard));
                     }
                 }

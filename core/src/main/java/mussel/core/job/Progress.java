@@ -78,12 +78,18 @@ final class Progress {
         return switch (station) {
             case LEAK ->
                 all.goals().isEmpty() && all.drainWords().map(w -> w.wet()).orElse(false);
+            case DRAIN, FILL -> all.goals().isEmpty() || !all.fillSteps().isEmpty() || oilOut();
             case VERDICT -> all.goals().isEmpty() && !all.findings().isEmpty();
             case PUMP, ESTIMATE, PARTS -> false;
             case SETUP -> all.setup().map(SetupWork::called).orElse(false);
             case PROVE -> !all.goals().isEmpty();
             default -> true;
         };
+    }
+
+    /** Oil that came out goes in again, whatever the goals. */
+    private boolean oilOut() {
+        return job.reading(Field.DRAINED).isPresent();
     }
 
     private Station.State leakHunt() {

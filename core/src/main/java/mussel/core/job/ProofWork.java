@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import mussel.core.leak.LeakMode;
 import mussel.core.measure.Sentences;
+import mussel.core.sheet.Construction;
 import mussel.core.sheet.Phase;
 
 /** Whether the leg is proven: the shift's truth table, the leak test done again, the run, and the hour after it. */
@@ -28,7 +29,7 @@ public final class ProofWork {
             "run_sound.growls",
             "run_sound.knocks");
 
-    /** Goals that leave the oil's side of the case shut. */
+    /** Goals that leave the oil's side of the case shut, or open it at its plugs alone, which the hour after the run proves. */
     private static final Set<String> DRY_SIDE = Set.of(
             "impeller",
             "pump_kit",
@@ -37,6 +38,7 @@ public final class ProofWork {
             "thermostat",
             "tube_seal",
             "oil_change",
+            "plug_washers",
             "linkage");
 
     private final Assessment all;
@@ -82,7 +84,11 @@ public final class ProofWork {
                     .filter(h -> h.mode() == mode)
                     .sorted(java.util.Comparator.comparing(Hold::begun))
                     .toList();
-            boolean asked = mode == LeakMode.PRESSURE && all.goals().stream().anyMatch(g -> !DRY_SIDE.contains(g));
+            // With lips back to back pressure tries the oil-side ones alone and vacuum the water-side ones: one hold
+            // proves half a reseal.
+            boolean both = all.sheet().construction().sealLayout() == Construction.SealLayout.BACK_TO_BACK;
+            boolean asked =
+                    (mode == LeakMode.PRESSURE || both) && all.goals().stream().anyMatch(g -> !DRY_SIDE.contains(g));
             if (held.isEmpty() && !asked) {
                 continue;
             }
@@ -135,11 +141,11 @@ public final class ProofWork {
         return all.job().note(Topic.PROOF_OVERRIDE.address()).filter(s -> !s.isBlank());
     }
 
-    /** Why the leg cannot be tagged. */
-    public List<String> blocks() {
-        return failed().isEmpty() || override().isPresent()
-                ? List.of()
-                : List.of(SAY.say("block.proof", failed().get(0).says()));
+    /** The holds again that were asked for and not made, or proved nothing. */
+    List<Proof> unheld() {
+        return proofs.stream()
+                .filter(p -> p.section() == Section.LEAK && p.state() == State.OPEN)
+                .toList();
     }
 
     /** Whether anything was proven or found wanting. */

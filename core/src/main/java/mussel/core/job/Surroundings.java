@@ -1,6 +1,8 @@
 package mussel.core.job;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.List;
 import mussel.core.plan.Planning;
 import mussel.core.verdict.Judge;
@@ -14,12 +16,25 @@ import mussel.core.verdict.Judge;
  * @param today the day
  * @param stores shelf and catalogue
  * @param planning plans made before
+ * @param zone the yard's own zone: its days begin and end there
  */
 public record Surroundings(
-        Yard yard, Judge judge, List<String> twinFound, LocalDate today, Stores stores, Planning planning) {
+        Yard yard,
+        Judge judge,
+        List<String> twinFound,
+        LocalDate today,
+        Stores stores,
+        Planning planning,
+        ZoneId zone) {
     /** Surroundings without a shelf or a catalogue. */
     public Surroundings(Yard yard, Judge judge, List<String> twinFound, LocalDate today) {
         this(yard, judge, twinFound, today, Stores.EMPTY, new Planning());
+    }
+
+    /** Surroundings whose days are those of the meridian. */
+    public Surroundings(
+            Yard yard, Judge judge, List<String> twinFound, LocalDate today, Stores stores, Planning planning) {
+        this(yard, judge, twinFound, today, stores, planning, ZoneOffset.UTC);
     }
 
     /** Keeps its own copy. */
@@ -29,6 +44,6 @@ public record Surroundings(
 
     /** The same for a leg whose sister had these causes. */
     public Surroundings withTwin(List<String> found) {
-        return new Surroundings(yard, judge, found, today, stores, planning);
+        return new Surroundings(yard, judge, found, today, stores, planning, zone);
     }
 }

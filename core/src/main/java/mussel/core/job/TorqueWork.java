@@ -41,7 +41,7 @@ public final class TorqueWork {
                 Condition.valueOf(job.choice(Scale.THREADS.of(fastener.id()))
                         .orElse(fastener.wetted().name())
                         .toUpperCase(Locale.ROOT)),
-                OptionalDouble.empty(),
+                job.reading(Field.PREVAILING.of(fastener.id())),
                 crowfoot.isPresent()
                         ? Optional.of(new Adapter(
                                 crowfoot.getAsDouble(),

@@ -148,12 +148,14 @@ public record Yard(
      * @param title its name
      * @param dye the colour its blender gave it
      * @param data viscosity and density
+     * @param grade its service class and viscosity as the bottle says them; empty where nobody wrote them down
      */
     public record Oil(
             @Given("the oil's id") String id,
             @Given("the oil's name") String title,
             @Given("the oil's dye") Dye dye,
-            @Given("viscosity and density") DrainInput.Oil data) {}
+            @Given("viscosity and density") DrainInput.Oil data,
+            @Given("its class and viscosity") Optional<String> grade) {}
 
     /** The dyes of fresh gear oil. */
     public enum Dye {

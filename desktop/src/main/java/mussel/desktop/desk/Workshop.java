@@ -376,7 +376,10 @@ public final class Workshop {
     public Optional<Assessment> assess(Job job) {
         return Optional.ofNullable(known().get(job.leg().family()))
                 .map(sheet -> Assessment.of(
-                        job, sheet, new Surroundings(yard(), judge(), twinFound(job), today(), stores(job), planning)));
+                        job,
+                        sheet,
+                        new Surroundings(
+                                yard(), judge(), twinFound(job), today(), stores(job), planning, clock.getZone())));
     }
 
     /** The diagnosis tables in use: the yard's own numbers among them, and what it has found where it wants that counted. */

@@ -11,6 +11,7 @@ import mussel.core.fill.FillResult;
 import mussel.core.fill.FillWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
+import mussel.core.job.OilGrade;
 import mussel.core.job.Scale;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -30,6 +31,7 @@ public final class FillStation implements StationView {
     private final JobPicks picks;
     private final VBox sheet = new VBox(12);
     private final Label how = Texts.dim("");
+    private final VBox grade = new VBox(3);
     private final Label need = Texts.wrapped("", "large");
     private final Label use = Texts.sentence("");
     private final Label check = Texts.wrapped("", "strong");
@@ -64,6 +66,7 @@ public final class FillStation implements StationView {
                         Texts.title("Fill"),
                         how,
                         picks.oils(Scale.OIL_NEW),
+                        grade,
                         bottles,
                         problems,
                         answer,
@@ -90,6 +93,7 @@ public final class FillStation implements StationView {
                 + ", fitting " + now.sheet().construction().fitting() + ". "
                 + now.sheet().origin()
                 + "; the maker's manual outranks it.");
+        grade(now);
         problems.getChildren()
                 .setAll(now.fillProblems().stream()
                         .map(p -> Texts.wrapped(
@@ -99,6 +103,23 @@ public final class FillStation implements StationView {
         answer.setVisible(now.fill().isPresent());
         check.setText("");
         now.fill().ifPresent(result -> show(now, result));
+    }
+
+    /** The oil that goes in against the sheet's grade, and whether any goes in at all. */
+    private void grade(Assessment now) {
+        OilGrade held = now.oilGrade();
+        grade.getChildren()
+                .setAll(
+                        held.match() == OilGrade.Match.RIGHT
+                                ? Texts.sentence(held.says())
+                                : Texts.caution(held.says()));
+        boolean staysIn = !now.goals().isEmpty()
+                && now.fillSteps().isEmpty()
+                && now.job().reading(Field.DRAINED).isEmpty();
+        if (staysIn) {
+            grade.getChildren()
+                    .setAll(Texts.sentence("For this work the oil stays in: nothing is drained and nothing filled."));
+        }
     }
 
     private void show(Assessment now, FillResult result) {

@@ -16,10 +16,12 @@ import mussel.core.job.Field;
 import mussel.core.job.ProofWork;
 import mussel.core.job.SetupWork;
 import mussel.core.job.Station;
+import mussel.core.job.Topic;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Texts;
@@ -34,6 +36,7 @@ public final class TagStation implements StationView {
     private final Button print = new Button("Job sheet as PDF");
     private final Button hang = new Button("Tag to hang on it, with a code to scan");
     private final Label printed = Texts.dim("");
+    private final JobNote word;
     private final ProgressIndicator busy = new ProgressIndicator();
 
     /** The station of a job. */
@@ -54,7 +57,8 @@ public final class TagStation implements StationView {
         busy.setVisible(false);
         HBox actions = new HBox(10, tagIt, hang, print, busy);
         actions.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        sheet.getChildren().addAll(Texts.title("Tag"), tag, open, actions, printed);
+        word = JobNote.line(desk, "Tagged all the same, because", Topic.PROOF_OVERRIDE.address());
+        sheet.getChildren().addAll(Texts.title("Tag"), tag, open, word, actions, printed);
     }
 
     private void choosePlace() {
@@ -113,6 +117,9 @@ public final class TagStation implements StationView {
         }
         open.getChildren().setAll(stillOpen(now).stream().map(Texts::dim).toList());
         boolean tagged = now.job().tagged().isPresent();
+        word.show(now);
+        word.setVisible(!now.leftUndone().isEmpty());
+        word.setManaged(!now.leftUndone().isEmpty());
         tagIt.setDisable(tagged || !now.blocks().isEmpty());
         tagIt.setText(tagged ? "Tagged on " + now.job().tagged().get() : "Tag the leg");
     }
@@ -137,10 +144,10 @@ public final class TagStation implements StationView {
         if (unproven > 0 && !now.goals().isEmpty()) {
             open.add("Not proven: " + unproven + " of " + now.proof().proofs().size() + " proofs are open.");
         }
-        now.proof()
-                .override()
-                .filter(reason -> !now.proof().failed().isEmpty())
-                .ifPresent(reason -> open.add("A proof failed; tagged all the same, because: " + reason));
+        now.proof().override().filter(reason -> !now.leftUndone().isEmpty()).ifPresent(reason -> {
+            open.addAll(now.leftUndone());
+            open.add("Tagged all the same, because: " + reason);
+        });
         if (now.job().reading(Field.ENGINE_HOURS).isEmpty()) {
             open.add("The hour meter was not read, so only the calendar counts.");
         }

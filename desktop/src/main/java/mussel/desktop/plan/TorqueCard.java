@@ -65,7 +65,8 @@ final class TorqueCard extends VBox {
                 12,
                 6,
                 fields.field(Field.ADAPTER, Field.ADAPTER.of(fastener), Field.ADAPTER.label()),
-                fields.field(Field.ADAPTER_ANGLE, Field.ADAPTER_ANGLE.of(fastener), Field.ADAPTER_ANGLE.label()));
+                fields.field(Field.ADAPTER_ANGLE, Field.ADAPTER_ANGLE.of(fastener), Field.ADAPTER_ANGLE.label()),
+                fields.field(Field.PREVAILING, Field.PREVAILING.of(fastener), Field.PREVAILING.label()));
         threads = new PickRow(
                 "threads-" + fastener,
                 Scale.THREADS.label(),

@@ -34,8 +34,8 @@ final class FirstStart extends VBox {
                         "first-units",
                         "It reads in",
                         List.of(
-                                PickRow.Choice.text("METRIC", "metric: ml, mm, N·m, kPa"),
-                                PickRow.Choice.text("US", "US: fl oz, in, lbf·ft, psi")))
+                                PickRow.Choice.text("METRIC", "metric: ml, mm, N·m, kPa, °C, g"),
+                                PickRow.Choice.text("US", "US: fl oz, in, lbf·in, psi, °F, oz")))
                 .keepsOne()
                 .onPick(u -> units = YardUnits.valueOf(u.orElseThrow()));
         in.show(Optional.of(units.name()));

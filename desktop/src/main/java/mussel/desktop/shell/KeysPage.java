@@ -11,7 +11,7 @@ final class KeysPage extends VBox {
         {"F3", "why is the figure at hand what it is"},
         {"F6", "larger for gloves, and back"},
         {"F7", "light or dark"},
-        {"F8", "metric or US units"},
+        {"F8", "metric (ml, mm, N·m, kPa, °C, g) or US units (fl oz, in, lbf·in, psi, °F, oz)"},
         {"Ctrl Z", "take the last entry back"},
         {"Ctrl Y", "do it again"},
         {"Ctrl B", "the bench"},

@@ -22,7 +22,7 @@ final class PutBack {
             setup(page, all.setup().get());
         }
         if (all.proof().begun()) {
-            proof(page, all.proof());
+            proof(page, all);
         }
     }
 
@@ -54,7 +54,8 @@ final class PutBack {
                 + String.format(Locale.ROOT, " = %.3f mm", place.takenMm());
     }
 
-    private static void proof(Page page, ProofWork proof) throws IOException {
+    private static void proof(Page page, Assessment all) throws IOException {
+        ProofWork proof = all.proof();
         page.heading("Proof", 12);
         List<Proof> made = proof.proofs().stream()
                 .filter(p -> p.state() != ProofWork.State.OPEN)
@@ -66,9 +67,11 @@ final class PutBack {
         if (open > 0) {
             page.text(open + " of " + proof.proofs().size() + " proofs were not made.", BODY);
         }
-        if (!proof.failed().isEmpty() && proof.override().isPresent()) {
-            page.heading(
-                    "Tagged with a failed proof, because: " + proof.override().get(), BODY);
+        if (!all.leftUndone().isEmpty() && proof.override().isPresent()) {
+            for (String undone : all.leftUndone()) {
+                page.text(undone, BODY);
+            }
+            page.heading("Tagged all the same, because: " + proof.override().get(), BODY);
         }
         page.skip(6);
     }

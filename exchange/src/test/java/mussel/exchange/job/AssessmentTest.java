@@ -186,12 +186,17 @@ class AssessmentTest {
     }
 
     @Test
-    void aPumpJobSetsThePumpsClockAndARecheck() {
+    void aPumpJobSetsThePumpsClockAndLeavesTheOilsAlone() {
         read(Field.ENGINE_HOURS, 412);
         note(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes"));
         note(new Fact.Tagged(TODAY));
-        assertThat(now().due()).extracting(d -> d.what()).containsExactly("Gear oil", "Water pump", "Oil recheck");
-        assertThat(now().due().get(0).atHours()).hasValue(512);
+        assertThat(now().due())
+                .as("the oil stayed in: its clock goes on as it stood, and nothing is to be looked at again")
+                .extracting(d -> d.what())
+                .containsExactly("Water pump");
+        read(Field.HOURS_SINCE_FILL, 60);
+        assertThat(now().due()).extracting(d -> d.what()).containsExactly("Gear oil", "Water pump");
+        assertThat(now().due().get(0).atHours()).hasValue(452);
     }
 
     @Test

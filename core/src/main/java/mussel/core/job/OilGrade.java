@@ -1,0 +1,63 @@
+package mussel.core.job;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import mussel.core.measure.Sentences;
+
+/**
+ * The oil that goes in held against what the sheet asks for: service class (GL-4, GL-5: API 1560) and viscosity (75W-90, 90: SAE J306) are two
+ * questions, and some shift systems want neither but a fluid of their own.
+ *
+ * @param match how it stands
+ * @param says the same in a sentence
+ */
+public record OilGrade(Match match, String says) {
+    private static final Sentences SAY = Sentences.beside(OilGrade.class);
+
+    /** How an oil stands to a sheet. */
+    public enum Match {
+        /** As the sheet asks. */
+        RIGHT,
+        /** Not as the sheet asks. */
+        WRONG,
+        /** Nobody has said which oil, or written down its grade. */
+        UNKNOWN
+    }
+
+    static OilGrade of(String asked, Optional<Yard.Oil> chosen) {
+        if (chosen.isEmpty()) {
+            return new OilGrade(Match.UNKNOWN, SAY.say("grade.unchosen", asked));
+        }
+        Yard.Oil oil = chosen.get();
+        Optional<String> has = oil.grade();
+        if (has.isEmpty()) {
+            return new OilGrade(Match.UNKNOWN, SAY.say("grade.unknown", asked, oil.title()));
+        }
+        Set<String> wanted = words(asked);
+        Set<String> given = words(has.get());
+        boolean sameClass = classes(wanted).equals(classes(given));
+        boolean sameThickness = thickness(wanted).equals(thickness(given));
+        if (sameClass && sameThickness) {
+            return new OilGrade(Match.RIGHT, SAY.say("grade.right", asked, oil.title()));
+        }
+        String what = SAY.say(sameClass ? "grade.thickness" : sameThickness ? "grade.class" : "grade.both");
+        return new OilGrade(Match.WRONG, SAY.say("grade.wrong", asked, oil.title(), has.get(), what));
+    }
+
+    private static Set<String> words(String grade) {
+        return Arrays.stream(grade.toUpperCase(Locale.ROOT).split("[\\s,/]+"))
+                .filter(w -> !w.isEmpty() && !w.equals("SAE") && !w.equals("API"))
+                .collect(Collectors.toSet());
+    }
+
+    private static Set<String> classes(Set<String> words) {
+        return words.stream().filter(w -> w.startsWith("GL")).collect(Collectors.toSet());
+    }
+
+    private static Set<String> thickness(Set<String> words) {
+        return words.stream().filter(w -> !w.startsWith("GL")).collect(Collectors.toSet());
+    }
+}

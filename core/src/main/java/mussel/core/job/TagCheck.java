@@ -1,0 +1,76 @@
+package mussel.core.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import mussel.core.measure.Sentences;
+import mussel.core.plan.Plan;
+import mussel.core.sheet.Construction;
+
+/**
+ * What a leg is not tagged with in silence: a failed proof, a hold that was not made again, pieces short on the mat, steps undone, bolts not brought
+ * to their torque. Each may be, and then it takes a word.
+ */
+final class TagCheck {
+    private static final Sentences SAY = Sentences.beside(TagCheck.class);
+
+    private final Assessment all;
+
+    TagCheck(Assessment all) {
+        this.all = all;
+    }
+
+    /** Each of them, in a sentence. */
+    List<String> untold() {
+        List<String> untold = new ArrayList<>();
+        all.proof().failed().stream().findFirst().ifPresent(p -> untold.add(SAY.say("block.proof", p.says())));
+        List<Plan.PlannedStep> steps = all.plan().steps();
+        boolean begun =
+                steps.stream().anyMatch(s -> all.job().ticked(s.step().id()).isPresent());
+        if (!begun) {
+            return untold;
+        }
+        List<ProofWork.Proof> unheld = all.proof().unheld();
+        if (!unheld.isEmpty()) {
+            untold.add(SAY.say(
+                    all.sheet().construction().sealLayout() == Construction.SealLayout.BACK_TO_BACK
+                            ? "block.unheld"
+                            : "block.unheld.one",
+                    String.join(" ", unheld.stream().map(ProofWork.Proof::says).toList())));
+        }
+        all.loose().stream()
+                .filter(l -> l.counted().isPresent() && l.counted().getAsDouble() < l.expected())
+                .forEach(l -> untold.add(SAY.say(
+                        "block.short",
+                        all.supply().title(l.part()),
+                        String.valueOf((int) l.counted().getAsDouble()),
+                        String.valueOf(l.expected()))));
+        List<String> undone = steps.stream()
+                .filter(s -> all.job().ticked(s.step().id()).isEmpty())
+                .map(s -> s.step().title())
+                .toList();
+        if (!undone.isEmpty()) {
+            untold.add(SAY.say(
+                    undone.size() == 1 ? "block.step" : "block.steps",
+                    String.valueOf(undone.size()),
+                    String.join("; ", undone.stream().limit(2).toList())));
+        }
+        long loose = all.torques().stream()
+                .filter(t -> t.count(TorqueWork.State.DONE) < t.bolts().size())
+                .count();
+        if (loose > 0) {
+            untold.add(SAY.say(
+                    "block.bolts",
+                    String.join(
+                            ", ",
+                            all.torques().stream()
+                                    .filter(t -> t.count(TorqueWork.State.DONE)
+                                            < t.bolts().size())
+                                    .map(t -> t.fastener().title() + " "
+                                            + t.count(TorqueWork.State.DONE) + "/"
+                                            + t.bolts().size())
+                                    .limit(4)
+                                    .toList())));
+        }
+        return untold;
+    }
+}
