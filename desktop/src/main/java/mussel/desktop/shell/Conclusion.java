@@ -69,7 +69,7 @@ final class Conclusion extends VBox {
         }
         for (String goal : now.goals()) {
             plan.getChildren()
-                    .add(Texts.sentence(now.sheet().goal(goal).orElseThrow().title(now.context())));
+                    .add(Texts.sentence(now.sheet().goal(goal).orElseThrow().title()));
         }
         if (!now.plan().steps().isEmpty()) {
             int left = now.plan().steps().size() - now.stepsDone(now.plan().steps());
@@ -88,7 +88,7 @@ final class Conclusion extends VBox {
         lines.begin();
         if (looked) {
             VerdictResult.CauseBelief first = now.verdict().causes().get(0);
-            String title = now.knowledge().cause(first.id()).orElseThrow().title();
+            String title = now.knowledge().cause(first.id()).orElseThrow().title(now.context());
             evidenceOf.setText(title + ", " + Display.percent(first.probability()) + ". Against | for:");
             EvidenceLine.strongest(first, MOST_EVIDENCE)
                     .forEach(e -> lines.next().show(now, e));
