@@ -47,6 +47,7 @@ class DiagnosisTest extends DemoJourney {
         assertThat(robot.lookup("#finding-joint_weep-no").tryQuery())
                 .as("a one-piece case has no joint")
                 .isEmpty();
+        click("#more-looks");
         click("#finding-rag_nonferrous-flakes");
         assertThat(now().verdict().cause("case_leak").orElseThrow().probability())
                 .isGreaterThan(before);

@@ -101,6 +101,13 @@ class GearsJourneyTest extends DemoJourney {
             }
             recorder.flush();
         });
+        robot.interact(() -> {
+            recorder.begin(LeakMode.VACUUM, 0.1, "shop gauge", false);
+            for (int s = 0; s <= 900; s += 5) {
+                recorder.take(new LeakReading(s, -60, 18, java.util.Optional.of(Stage.STILL)));
+            }
+            recorder.flush();
+        });
         click("#station-prove");
         fire("#pick-shift_neutral-turns");
         fire("#pick-shift_forward-clicks");
@@ -123,13 +130,23 @@ class GearsJourneyTest extends DemoJourney {
 
     private void tag(int job) throws Exception {
         click("#station-tag");
+        assertThat(now().blocks())
+                .as("a simulated wrench tightens nothing")
+                .singleElement()
+                .asString()
+                .contains("Not brought to torque");
+        assertThat(find("#tag-it", ButtonBase.class).isDisabled()).isTrue();
+        click("#note-proof_override");
+        robot.write("practice bench").push(javafx.scene.input.KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(now().blocks()).isEmpty();
         Path pdf = folder.resolve("sheet.pdf");
         TagStation tag = (TagStation) window.station().orElseThrow();
         robot.interact(() -> tag.print(pdf));
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> tag.printed().startsWith("Written"));
         try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
             assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
-                    .contains("simulated", "Forward gear", "Proof");
+                    .contains("simulated", "Forward gear", "Proof", "Tagged all the same, because: practice bench");
         }
         click("#tag-it");
         restart();

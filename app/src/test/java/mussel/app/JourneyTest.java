@@ -86,6 +86,12 @@ class JourneyTest extends WindowJourney {
         assertThat(now().states()).containsEntry(Station.FILL, Station.State.DONE);
 
         click("#station-tag");
+        assertThat(find("#tag-it", javafx.scene.control.ButtonBase.class).isDisabled())
+                .as("holds, proofs and torques were left out, and nobody has said why")
+                .isTrue();
+        click("#note-proof_override");
+        robot.write("goes on at the berth").push(KeyCode.ENTER);
+        WaitForAsyncUtils.waitForFxEvents();
         click("#tag-it");
         assertThat(now().job().tagged()).contains(shop.today());
         robot.push(KeyCode.CONTROL, KeyCode.Z);

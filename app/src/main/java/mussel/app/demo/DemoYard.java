@@ -113,6 +113,7 @@ public final class DemoYard {
                 .choose("storage", "mooring")
                 .choose("last_job", "oil_only")
                 .choose("oil_last", "blue-90")
+                .choose("came_for", "oil_outside", "yes")
                 .note("complaint", "Oil sheen at the berth after a week of harvesting. Runs and shifts well.")
                 .note("promised", "Friday")
                 .read("rest", "14 h")
@@ -139,6 +140,7 @@ public final class DemoYard {
                 .choose("water", "sea")
                 .choose("sand", "no")
                 .choose("oil_last", "blue-90")
+                .choose("came_for", "service", "yes")
                 .note("complaint", "Nothing seen; down because its sister is.")
                 .note("promised", "Friday");
     }
@@ -154,6 +156,7 @@ public final class DemoYard {
                 .choose("storage", "mooring")
                 .choose("last_job", "oil_only")
                 .choose("oil_last", "blue-90")
+                .choose("came_for", "water_in_oil", "yes")
                 .note("complaint", "Milky drops at the hub after the autumn harvest.")
                 .note("promised", "Thursday")
                 .read("fill", "428 ml")
@@ -217,6 +220,7 @@ public final class DemoYard {
                 .read("minutes", "30 min")
                 .choose("oil_water", "sludge")
                 .choose("oil_heat", "darkened")
+                .choose("came_for", "gear_trouble", "yes")
                 .note("complaint", "Forty years old, hard to shift, stood under a hedge for two winters.");
         DemoJob.open(bench, 5, wren("Raft tender"))
                 .read("engine_hours", "655 h")
@@ -245,6 +249,8 @@ public final class DemoYard {
                 .choose("storage", "mooring")
                 .choose("last_job", "oil_only")
                 .choose("oil_last", "blue-90")
+                .choose("came_for", "oil_outside", "yes")
+                .choose("came_for", "hot", "yes")
                 .note("complaint", "Oil behind the propeller, hot at speed last week.")
                 .note("promised", "Wednesday week")
                 .read("fill", "980 ml")
@@ -273,6 +279,7 @@ public final class DemoYard {
                 .read("engine_hours", "1 851 h")
                 .choose("water", "sea")
                 .choose("oil_last", "blue-90")
+                .choose("came_for", "service", "yes")
                 .note("complaint", "Nothing seen; down because its sister is.");
     }
 
@@ -282,6 +289,8 @@ public final class DemoYard {
                 .read("age", "4 years")
                 .choose("water", "brackish")
                 .choose("oil_last", "amber-90")
+                .choose("came_for", "hot", "yes")
+                .choose("came_for", "weak_stream", "yes")
                 .note("complaint", "Does not pump; overheats after a minute.")
                 .goal("impeller")
                 .steps(3);
@@ -295,6 +304,7 @@ public final class DemoYard {
                 .choose("water", "sea")
                 .choose("sand", "no")
                 .choose("oil_last", "blue-90")
+                .choose("came_for", "noise", "yes")
                 .note("complaint", "Knocks ahead since it struck the mooring; slivers on the magnet.")
                 .note("promised", "Tuesday week")
                 .read("drained", "961 ml")

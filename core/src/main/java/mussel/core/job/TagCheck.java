@@ -13,6 +13,9 @@ import mussel.core.sheet.Construction;
 final class TagCheck {
     private static final Sentences SAY = Sentences.beside(TagCheck.class);
 
+    /** Groups of bolts named before the rest is only counted. */
+    private static final int MOST_NAMED = 4;
+
     private final Assessment all;
 
     TagCheck(Assessment all) {
@@ -54,23 +57,25 @@ final class TagCheck {
                     String.valueOf(undone.size()),
                     String.join("; ", undone.stream().limit(2).toList())));
         }
-        long loose = all.torques().stream()
-                .filter(t -> t.count(TorqueWork.State.DONE) < t.bolts().size())
-                .count();
-        if (loose > 0) {
-            untold.add(SAY.say(
-                    "block.bolts",
-                    String.join(
-                            ", ",
-                            all.torques().stream()
-                                    .filter(t -> t.count(TorqueWork.State.DONE)
-                                            < t.bolts().size())
-                                    .map(t -> t.fastener().title() + " "
-                                            + t.count(TorqueWork.State.DONE) + "/"
-                                            + t.bolts().size())
-                                    .limit(4)
-                                    .toList())));
+        List<String> loose = all.torques().stream()
+                .filter(t -> tight(t) < t.bolts().size())
+                .map(t ->
+                        t.fastener().title() + " " + tight(t) + "/" + t.bolts().size())
+                .toList();
+        if (!loose.isEmpty()) {
+            String first = String.join(", ", loose.stream().limit(MOST_NAMED).toList());
+            untold.add(
+                    loose.size() > MOST_NAMED
+                            ? SAY.say("block.bolts.more", first, String.valueOf(loose.size() - MOST_NAMED))
+                            : SAY.say("block.bolts", first));
         }
         return untold;
+    }
+
+    /** Bolts within their range; a simulated wrench tightens nothing. */
+    private static long tight(TorqueWork work) {
+        return work.bolts().stream()
+                .filter(b -> b.state() == TorqueWork.State.DONE && !b.simulated())
+                .count();
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.SplittableRandom;
 import mussel.core.plan.PlanResult.Minutes;
 import mussel.core.sheet.Step;
+import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
  * How long steps take together: each a Beta-PERT with lambda 4 (Malcolm, Roseboom, Clark and Fazar 1959), and where something may have
@@ -25,6 +26,22 @@ final class Durations {
 
     private Durations() {}
 
+    /**
+     * How quick or slow the whole leg is, one factor a draw: the middles of equally likely parts of the lognormal, so that percentiles hardly depend
+     * on the seed. Its mean is one, so that the mean of the whole stays exact.
+     */
+    private static final class Leg {
+        private static final double[] ALIKE = new double[DRAWS];
+
+        static {
+            NormalDistribution normal = new NormalDistribution();
+            for (int i = 0; i < DRAWS; i++) {
+                double z = normal.inverseCumulativeProbability((i + 0.5) / DRAWS);
+                ALIKE[i] = Math.exp(LEG_ALIKE * z - LEG_ALIKE * LEG_ALIKE / 2);
+            }
+        }
+    }
+
     static double mean(List<Step> steps, double saltYears) {
         return steps.stream().mapToDouble(s -> s.meanMinutes(saltYears)).sum();
     }
@@ -42,8 +59,7 @@ final class Durations {
             });
         }
         for (int i = 0; i < DRAWS; i++) {
-            // Its mean is one, so that the mean of the whole stays exact.
-            total[i] *= Math.exp(LEG_ALIKE * random.nextGaussian() - LEG_ALIKE * LEG_ALIKE / 2);
+            total[i] *= Leg.ALIKE[i];
         }
         Arrays.sort(total);
         return new Minutes(mean(steps, saltYears), total[DRAWS / 2], total[DRAWS * 9 / 10]);

@@ -23,6 +23,7 @@ import mussel.core.measure.TorqueUnit;
  * @param pattern how the group stands
  * @param hand which way it tightens
  * @param hidden where it hides, empty when in plain sight
+ * @param locknut whether it drags before it clamps
  */
 public record Fastener(
         @Given("the fastener's id") String id,
@@ -36,7 +37,8 @@ public record Fastener(
         @Given(value = "how its thread is wetted", orElse = "oiled") Wetted wetted,
         @Given(value = "how the group stands", orElse = "ring") Pattern pattern,
         @Given(value = "which way it tightens", orElse = "right") Hand hand,
-        @Given(value = "where it hides", orElse = "-") String hidden) {
+        @Given(value = "where it hides", orElse = "-") String hidden,
+        @Given(value = "whether it drags before it clamps", orElse = "false") boolean locknut) {
     private static final java.util.regex.Pattern METRIC =
             java.util.regex.Pattern.compile("M(\\d+(?:\\.\\d+)?)x(\\d+(?:\\.\\d+)?)");
     private static final double FINE_PITCH_LOSS = 0.938194;

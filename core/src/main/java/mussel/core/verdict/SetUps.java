@@ -61,12 +61,13 @@ final class SetUps {
     }
 
     private record Look(int group, int at, Finding finding, Check check) {
-        double saves() {
-            return check.saves();
+        /** What it saves less its own time, once the set-up is there. */
+        double worth(double labourPerH) {
+            return check.saves() - finding.minutes() * labourPerH / 60;
         }
     }
 
-    /** The looks that save most, a look behind a closed gate only beside one that may open it. */
+    /** The looks worth most, those for the complaint alone where there are any; a look behind a closed gate only beside one that may open it. */
     private List<Look> best(Access access) {
         List<Look> looks = new ArrayList<>();
         for (int g = 0; g < evidence.size(); g++) {
@@ -79,8 +80,13 @@ final class SetUps {
                 }
             }
         }
-        looks.sort(Comparator.comparingDouble(Look::saves).reversed().thenComparing(l -> l.finding()
-                .id()));
+        looks.sort(Comparator.comparing((Look l) -> l.check().bearing())
+                .thenComparing(Comparator.comparingDouble((Look l) -> l.worth(in.labourPerH()))
+                        .reversed())
+                .thenComparing(l -> l.finding().id()));
+        if (looks.stream().anyMatch(l -> l.check().bearing() == Bearing.COMPLAINT)) {
+            looks.removeIf(l -> l.check().bearing() == Bearing.BESIDE);
+        }
         List<Look> open =
                 looks.stream().filter(l -> l.finding().open(in.findings())).toList();
         List<Look> best = new ArrayList<>(open.stream().limit(together).toList());

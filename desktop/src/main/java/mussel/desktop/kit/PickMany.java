@@ -15,6 +15,7 @@ public final class PickMany extends VBox {
     private static final double GAP = 5;
 
     private final FlowPane tiles = new FlowPane(GAP, GAP);
+    private boolean showing;
 
     /**
      * The tiles under a caption.
@@ -36,7 +37,11 @@ public final class PickMany extends VBox {
             tile.setId(id + "-" + choice.id());
             tile.getStyleClass().addAll("tile", "text-tile");
             tile.setAccessibleText(label + ": " + choice.label() + ", key " + (i + 1));
-            tile.setOnAction(e -> onPick.accept(choice.id(), tile.isSelected()));
+            tile.selectedProperty().addListener((o, was, is) -> {
+                if (!showing) {
+                    onPick.accept(choice.id(), is);
+                }
+            });
             tiles.getChildren().add(tile);
         }
         tiles.addEventHandler(KeyEvent.KEY_TYPED, this::pickByKey);
@@ -45,7 +50,9 @@ public final class PickMany extends VBox {
 
     /** Shows which are picked. */
     public void show(Set<String> picked) {
+        showing = true;
         tiles.getChildren().forEach(n -> ((ToggleButton) n).setSelected(picked.contains((String) n.getUserData())));
+        showing = false;
     }
 
     private void pickByKey(KeyEvent e) {

@@ -8,7 +8,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressIndicator;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
@@ -55,8 +55,7 @@ public final class TagStation implements StationView {
                         .ifPresent(this::tag));
         busy.setMaxSize(22, 22);
         busy.setVisible(false);
-        HBox actions = new HBox(10, tagIt, hang, print, busy);
-        actions.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        FlowPane actions = new FlowPane(10, 8, tagIt, hang, print, busy);
         word = JobNote.line(desk, "Tagged all the same, because", Topic.PROOF_OVERRIDE.address());
         sheet.getChildren().addAll(Texts.title("Tag"), tag, open, word, actions, printed);
     }
@@ -134,7 +133,16 @@ public final class TagStation implements StationView {
                     && (station != Station.SETUP
                             || now.setup().map(SetupWork::called).orElse(false))
                     && (!now.goals().isEmpty() || station.ordinal() < 2 || station == Station.FILL);
-            if (counts && state != Station.State.DONE) {
+            boolean bears =
+                    switch (station) {
+                        case DRAIN, FILL ->
+                            now.goals().isEmpty()
+                                    || !now.fillSteps().isEmpty()
+                                    || now.job().reading(Field.DRAINED).isPresent();
+                        case LEAK -> now.proof().proofs().stream().anyMatch(p -> p.section() == ProofWork.Section.LEAK);
+                        default -> true;
+                    };
+            if (counts && bears && state != Station.State.DONE) {
                 open.add("Not finished: " + station.title());
             }
         });

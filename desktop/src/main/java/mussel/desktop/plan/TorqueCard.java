@@ -49,6 +49,7 @@ final class TorqueCard extends VBox {
     private final BoltPattern pattern;
     private final Button pull = new Button("Pull the next with the simulated wrench");
     private final PickRow threads;
+    private final FlowPane drag;
     private TorqueWork shown;
 
     TorqueCard(Desk desk, Fastener group) {
@@ -65,8 +66,9 @@ final class TorqueCard extends VBox {
                 12,
                 6,
                 fields.field(Field.ADAPTER, Field.ADAPTER.of(fastener), Field.ADAPTER.label()),
-                fields.field(Field.ADAPTER_ANGLE, Field.ADAPTER_ANGLE.of(fastener), Field.ADAPTER_ANGLE.label()),
-                fields.field(Field.PREVAILING, Field.PREVAILING.of(fastener), Field.PREVAILING.label()));
+                fields.field(Field.ADAPTER_ANGLE, Field.ADAPTER_ANGLE.of(fastener), Field.ADAPTER_ANGLE.label()));
+        drag = new FlowPane(fields.field(Field.PREVAILING, Field.PREVAILING.of(fastener), Field.PREVAILING.label()));
+        drag.managedProperty().bind(drag.visibleProperty());
         threads = new PickRow(
                 "threads-" + fastener,
                 Scale.THREADS.label(),
@@ -74,7 +76,7 @@ final class TorqueCard extends VBox {
         threads.keepsOne().onPick(o -> desk.choose(Scale.THREADS.of(fastener), o));
         WhyButton why = new WhyButton(
                 "why-torque-" + fastener, () -> Optional.of(TorqueWords.why(shown.input(), shown.result())));
-        VBox words = new VBox(4, setting, wrench, range, why, adapter, threads, glance, pull);
+        VBox words = new VBox(4, setting, wrench, range, why, adapter, drag, threads, glance, pull);
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMinWidth(220);
         getChildren().addAll(title, new HBox(18, words, pattern), warnings, secured);
@@ -121,6 +123,7 @@ final class TorqueCard extends VBox {
         shown = work;
         fields.show(now);
         Fastener group = work.fastener();
+        drag.setVisible(group.locknut());
         title.setText(group.count() + " × " + group.title() + ", " + group.thread());
         threads.show(Optional.of(work.input().condition().name().toLowerCase(Locale.ROOT)));
         TorqueResult out = work.result();

@@ -42,9 +42,9 @@ class ProveStationTest {
     void aWrongAnswerSaysWhatItMeansAndAsksForAReasonBeforeTheTag() throws Exception {
         FxThread.on(() -> {
             open("driveshaft_seals");
-            assertThat(head()).startsWith("0 of 9");
+            assertThat(head()).startsWith("0 of 10");
             Pressing.press(station.node(), "#pick-shift_neutral-turns");
-            assertThat(head()).startsWith("1 of 9");
+            assertThat(head()).startsWith("1 of 10");
             Pressing.press(station.node(), "#pick-shift_neutral-drags");
             assertThat(head()).contains("the leg can stay on");
             Pressing.press(station.node(), "#pick-run_sound-knocks");

@@ -242,7 +242,7 @@ class SetupAndProofTest {
         assertThat(now().findings().get("pressure_hold").outcome()).isEqualTo(before);
         hold("later", 30);
         assertThat(proof("leak_pressure").offAgain()).isTrue();
-        assertThat(now().blocks()).hasSize(1);
+        assertThat(now().blocks().get(0)).contains("A proof failed", "it leaks fast");
     }
 
     @Test
