@@ -136,7 +136,7 @@ class GearsJourneyTest extends DemoJourney {
                 .asString()
                 .contains("Not brought to torque");
         assertThat(find("#tag-it", ButtonBase.class).isDisabled()).isTrue();
-        click("#note-proof_override");
+        click("#tag-word");
         robot.write("practice bench").push(javafx.scene.input.KeyCode.ENTER);
         WaitForAsyncUtils.waitForFxEvents();
         assertThat(now().blocks()).isEmpty();

@@ -50,6 +50,12 @@ public final class JobNote extends VBox {
         return new JobNote(desk, label, topic, area);
     }
 
+    /** The same under an id of its own, where another station writes the same note. */
+    public JobNote called(String id) {
+        text.setId(id);
+        return this;
+    }
+
     private void enter() {
         String typed = text.getText().strip();
         if (!typed.equals(desk.job().note(topic).orElse(""))) {

@@ -56,7 +56,8 @@ public final class TagStation implements StationView {
         busy.setMaxSize(22, 22);
         busy.setVisible(false);
         FlowPane actions = new FlowPane(10, 8, tagIt, hang, print, busy);
-        word = JobNote.line(desk, "Tagged all the same, because", Topic.PROOF_OVERRIDE.address());
+        word = JobNote.line(desk, "Tagged all the same, because", Topic.PROOF_OVERRIDE.address())
+                .called("tag-word");
         sheet.getChildren().addAll(Texts.title("Tag"), tag, open, word, actions, printed);
     }
 
