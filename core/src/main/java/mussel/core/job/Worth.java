@@ -122,8 +122,8 @@ public final class Worth {
     }
 
     /**
-     * Leaving it: it comes back when any of the chosen goals is truly called for. Then the same repair is due, and what running on has
-     * spoilt meanwhile, at the dearest of the tables' comebacks.
+     * Leaving it: it comes back when any of the chosen goals is truly called for. Then the same repair is due, the boat stands still once more, and
+     * what running on has spoilt meanwhile is due with it: the dearest of the chosen goals.
      */
     private Optional<EstimateInput.Leave> leave(PlanResult plan, double parts) {
         if (all.findings().isEmpty()) {
@@ -134,8 +134,8 @@ public final class Worth {
         for (VerdictResult.Decision decision : all.verdict().decisions()) {
             if (all.goals().contains(decision.goal())) {
                 none *= 1 - decision.probability();
-                cost = Math.max(
-                        cost, decision.probability() > 0 ? decision.expectedCostLeave() / decision.probability() : 0);
+                GoalCosts goal = all.goalCosts().get(decision.goal());
+                cost = Math.max(cost, goal.standing() + goal.spoilt());
             }
         }
         double repair = all.yard().labourPerH() * plan.minutes().mean() / 60 + parts;
