@@ -21,7 +21,7 @@ final class Group {
     private final boolean[] wide;
     private final Shape light;
     private final Shape dense;
-    private final Shape.Evidence nothingMade;
+    private final Evidence nothingMade;
     private final double[][] predictive;
 
     Group(
@@ -100,13 +100,13 @@ final class Group {
     }
 
     /** The beliefs given findings: for each the outcome plus one, zero where it was not made. */
-    Shape.Evidence given(int[] made) {
+    Evidence given(int[] made) {
         int apart = 0;
         for (int f = 0; f < made.length; f++) {
             apart += wide[f] && made[f] > 1 ? 1 : 0;
         }
         if (light.work() << apart <= dense.work()) {
-            Shape.Evidence quick = light.given(made);
+            Evidence quick = light.given(made);
             if (quick.sound()) {
                 return quick;
             }

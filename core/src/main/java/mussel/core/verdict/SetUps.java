@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import mussel.core.verdict.Shape.Evidence;
 import mussel.core.verdict.VerdictResult.Bearing;
 import mussel.core.verdict.VerdictResult.Check;
 import mussel.core.verdict.VerdictResult.Together;

@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import mussel.core.verdict.Shape.Evidence;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Check;
 import mussel.core.verdict.VerdictResult.Decision;
@@ -114,7 +113,7 @@ public final class VerdictEngine {
         for (int f = 0; f < group.findings.size(); f++) {
             int outcome = made.get(g)[f];
             if (outcome > 0) {
-                Shape.Without others = all.without(f);
+                Evidence.Without others = all.without(f);
                 without.put(group.findings.get(f).id(), others.belief());
                 double apart = Math.log(group.predictive(f, outcome - 1)) / LN2;
                 removed.put(group.findings.get(f).id(), apart + others.bits() - all.bits());

@@ -1,0 +1,320 @@
+package mussel.core.verdict;
+
+import java.util.function.IntFunction;
+
+/** The weights of all subsets given some findings, from which one finding more or less follows quickly. */
+final class Evidence {
+    /** Rounding may cost this much of the figures at most (a part in {@code 2^53 / this}). */
+    private static final double MOST_CANCELLED = 1e6;
+
+    private final Shape shape;
+    private final int[] made;
+    private final Settings settings;
+    private final double[][][] weights;
+    private final Sums[][] sums;
+    private final Belief belief;
+    private double scaleBits;
+    private Parts parts;
+
+    private Evidence(Shape shape, int[] made, Settings settings, double[][][] weights, double scaleBits) {
+        this(shape, made, settings, weights, shape.summed(weights), scaleBits);
+    }
+
+    private Evidence(
+            Shape shape, int[] made, Settings settings, double[][][] weights, Sums[][] sums, double scaleBits) {
+        this.shape = shape;
+        this.made = made;
+        this.settings = settings;
+        this.weights = weights;
+        this.sums = sums;
+        this.scaleBits = scaleBits;
+        belief = shape.combine(sums, settings);
+    }
+
+    Evidence(Shape shape, int[] made) {
+        this.shape = shape;
+        this.made = made;
+        double[][][] first = new double[shape.blocks.length][shape.cutPriors.length][];
+        for (int b = 0; b < shape.blocks.length; b++) {
+            fill(b, first);
+        }
+        Settings so = Settings.of(shape.cutPriors);
+        double[][][] all = first;
+        for (int f = 0; f < shape.findings; f++) {
+            if (made[f] > 0 && shape.spreads[f] != null) {
+                double[][][] before = all;
+                all = levels(before, so.state(), f, made[f] - 1);
+                so = so.at(f, shape.spreads[f], made[f] - 1);
+            }
+        }
+        settings = so;
+        weights = all;
+        sums = shape.summed(all);
+        belief = shape.combine(sums, so);
+    }
+
+    private void fill(int b, double[][][] to) {
+        double most = 0;
+        for (int k = 0; k < shape.cutPriors.length; k++) {
+            double[] w = shape.priorWeights[b].clone();
+            for (int f = 0; f < made.length; f++) {
+                if (made[f] > 0 && shape.likelihoods[f] != null && shape.blockOf[f] == b) {
+                    multiply(w, shape.likelihoods[f].entry, shape.likelihoods[f].of(k, made[f] - 1), w);
+                }
+            }
+            to[b][k] = w;
+            for (double each : w) {
+                most = Math.max(most, each);
+            }
+        }
+        scaleBits += Math.log(most) / Math.log(2);
+        for (double[] w : to[b]) {
+            for (int s = 0; s < w.length; s++) {
+                w[s] /= most;
+            }
+        }
+    }
+
+    Belief belief() {
+        return belief;
+    }
+
+    /** Whether the differences of products have left enough figures to trust. */
+    boolean sound() {
+        double sure = 0;
+        for (int q = 0; q < settings.weight().length; q++) {
+            double all = Math.abs(settings.weight()[q]);
+            for (Sums[] block : sums) {
+                all *= block[q].total();
+            }
+            sure += all;
+        }
+        return belief.total() > 0 && sure < MOST_CANCELLED * belief.total();
+    }
+
+    /** How many subsets are summed over, each setting's own. */
+    int work() {
+        return shape.work() / shape.cutPriors.length * settings();
+    }
+
+    private int settings() {
+        return settings.count();
+    }
+
+    /** log2 of the probability of all findings together. */
+    double bits() {
+        return Math.log(belief.total()) / Math.log(2) + scaleBits;
+    }
+
+    /** The beliefs with one finding more. */
+    Belief after(int finding, int outcome) {
+        return shape.spreads[finding] == null
+                ? quick(finding, outcome)
+                : and(finding, outcome).belief();
+    }
+
+    /** One block changes; what the others say follows by how much each setting gains or loses. */
+    private Belief quick(int finding, int outcome) {
+        if (parts == null) {
+            parts = new Parts(sums, settings);
+        }
+        int b = shape.blockOf[finding];
+        double[] gain = new double[settings()];
+        double[] with = new double[shape.causes];
+        double[] none = new double[shape.goalsInCut.length];
+        double[] w = new double[1 << shape.blocks[b].length];
+        double total = 0;
+        for (int q = 0; q < gain.length; q++) {
+            double[] factors = shape.likelihoods[finding].of(settings.state()[q], outcome);
+            multiply(weights[b][q], shape.likelihoods[finding].entry, factors, w);
+            Sums now = Sums.of(w, shape.goalsInBlock[b]);
+            Sums was = sums[b][q];
+            gain[q] = now.total() / was.total();
+            total += parts.all[q] * gain[q];
+            double others = parts.all[q] / was.total();
+            for (int i = 0; i < shape.blocks[b].length; i++) {
+                with[shape.blocks[b][i]] += others * now.with()[i];
+            }
+            for (int g = 0; g < none.length; g++) {
+                if (shape.goalsInBlock[b][g] != 0) {
+                    none[g] += parts.none[g][q] * now.none()[g] / was.none()[g];
+                }
+            }
+        }
+        for (int b2 = -1; b2 < shape.blocks.length; b2++) {
+            if (b2 != b) {
+                for (int c : b2 < 0 ? shape.cut : shape.blocks[b2]) {
+                    with[c] = dot(parts.with[c], gain);
+                }
+            }
+        }
+        for (int g = 0; g < none.length; g++) {
+            if (shape.goalsInBlock[b][g] == 0) {
+                none[g] = shape.blocksOfGoal[g].length == 0 && shape.goalsInCut[g] == 0
+                        ? total
+                        : dot(parts.none[g], gain);
+            }
+        }
+        double[] without = new double[shape.causes];
+        for (int c = 0; c < shape.causes; c++) {
+            without[c] = Math.max(0, total - with[c]);
+        }
+        return new Belief(total, with, without, none);
+    }
+
+    /** The same with one finding more, from which others follow. */
+    Evidence and(int finding, int outcome) {
+        int[] now = made.clone();
+        now[finding] = outcome + 1;
+        if (shape.spreads[finding] != null) {
+            return new Evidence(
+                    shape,
+                    now,
+                    settings.at(finding, shape.spreads[finding], outcome),
+                    levels(weights, settings.state(), finding, outcome),
+                    scaleBits);
+        }
+        int b = shape.blockOf[finding];
+        double[][][] more = weights.clone();
+        more[b] = new double[settings()][];
+        Sums[][] changed = sums.clone();
+        changed[b] = new Sums[settings()];
+        for (int q = 0; q < settings(); q++) {
+            double[] w = new double[weights[b][q].length];
+            double[] factors = shape.likelihoods[finding].of(settings.state()[q], outcome);
+            multiply(weights[b][q], shape.likelihoods[finding].entry, factors, w);
+            more[b][q] = w;
+            changed[b][q] = Sums.of(w.clone(), shape.goalsInBlock[b]);
+        }
+        return new Evidence(shape, now, settings, more, changed, scaleBits);
+    }
+
+    /** The beliefs and the probability as if one of the findings had not been made. */
+    Without without(int finding) {
+        if (shape.spreads[finding] != null) {
+            Belief others = undone(finding, made[finding] - 1);
+            return new Without(others, Math.log(others.total()) / Math.log(2) + scaleBits);
+        }
+        Belief others = narrow(finding, k -> shape.likelihoods[finding].inverse(k, made[finding] - 1));
+        return new Without(others, Math.log(others.total()) / Math.log(2) + scaleBits);
+    }
+
+    /** The settings in which a finding stands at its outcome, its factors taken out again. */
+    private Belief undone(int finding, int outcome) {
+        int[] kept = java.util.stream.IntStream.range(0, settings())
+                .filter(q -> (settings.below()[q] >> finding & 1) == 0)
+                .toArray();
+        int[] state = new int[kept.length];
+        double[] weight = new double[kept.length];
+        for (int i = 0; i < kept.length; i++) {
+            state[i] = settings.state()[kept[i]];
+            weight[i] = settings.weight()[kept[i]] / shape.spreads[finding].fixed[outcome][state[i]];
+        }
+        Sums[][] changed = new Sums[shape.blocks.length][kept.length];
+        for (int b = 0; b < shape.blocks.length; b++) {
+            double[] factors = shape.spreads[finding].free[b][outcome];
+            for (int i = 0; i < kept.length; i++) {
+                changed[b][i] = factors == null
+                        ? sums[b][kept[i]]
+                        : Sums.of(over(weights[b][kept[i]], factors), shape.goalsInBlock[b]);
+            }
+        }
+        return shape.combine(changed, new Settings(state, weight, new long[kept.length]));
+    }
+
+    private static double[] over(double[] from, double[] factors) {
+        double[] to = new double[from.length];
+        for (int s = 0; s < to.length; s++) {
+            to[s] = from[s] / factors[s];
+        }
+        return to;
+    }
+
+    private Belief narrow(int finding, IntFunction<double[]> factors) {
+        int b = shape.blockOf[finding];
+        Sums[][] changed = sums.clone();
+        changed[b] = new Sums[settings()];
+        double[] w = new double[1 << shape.blocks[b].length];
+        for (int q = 0; q < settings(); q++) {
+            multiply(weights[b][q], shape.likelihoods[finding].entry, factors.apply(settings.state()[q]), w);
+            changed[b][q] = Sums.of(w, shape.goalsInBlock[b]);
+        }
+        return shape.combine(changed, settings);
+    }
+
+    private static void multiply(double[] from, int[] entry, double[] factors, double[] to) {
+        for (int s = 0; s < to.length; s++) {
+            to[s] = from[s] * factors[entry[s]];
+        }
+    }
+
+    private double[][][] levels(double[][][] from, int[] state, int finding, int outcome) {
+        int n = state.length;
+        int times = outcome > 0 ? 2 : 1;
+        double[][][] to = new double[shape.blocks.length][n * times][];
+        for (int b = 0; b < shape.blocks.length; b++) {
+            for (int less = 0; less < times; less++) {
+                double[] factors = shape.spreads[finding].free[b][outcome - less];
+                for (int q = 0; q < n; q++) {
+                    to[b][q + less * n] = factors == null ? from[b][q] : times(from[b][q], factors);
+                }
+            }
+        }
+        return to;
+    }
+
+    private static double[] times(double[] from, double[] factors) {
+        double[] to = new double[from.length];
+        for (int s = 0; s < to.length; s++) {
+            to[s] = from[s] * factors[s];
+        }
+        return to;
+    }
+
+    private static double dot(double[] a, double[] b) {
+        double sum = 0;
+        for (int i = 0; i < a.length; i++) {
+            sum += a[i] * b[i];
+        }
+        return sum;
+    }
+
+    /** What each setting adds to the beliefs. */
+    private final class Parts {
+        private final double[] all;
+        private final double[][] with;
+        private final double[][] none;
+
+        Parts(Sums[][] of, Settings settings) {
+            int n = settings.weight().length;
+            all = settings.weight().clone();
+            with = new double[shape.causes][n];
+            none = new double[shape.goalsInCut.length][n];
+            for (int q = 0; q < n; q++) {
+                for (Sums[] block : of) {
+                    all[q] *= block[q].total();
+                }
+                for (int i = 0; i < shape.cut.length; i++) {
+                    with[shape.cut[i]][q] = (settings.state()[q] >> i & 1) != 0 ? all[q] : 0;
+                }
+                for (int b = 0; b < of.length; b++) {
+                    double others = all[q] / of[b][q].total();
+                    for (int i = 0; i < shape.blocks[b].length; i++) {
+                        with[shape.blocks[b][i]][q] = others * of[b][q].with()[i];
+                    }
+                }
+                for (int g = 0; g < none.length; g++) {
+                    none[g][q] = shape.free(g, all[q], settings.state()[q], of, q);
+                }
+            }
+        }
+    }
+
+    /**
+     * What would be believed without a finding.
+     *
+     * @param belief the beliefs
+     * @param bits log2 of the probability of the other findings together
+     */
+    record Without(Belief belief, double bits) {}
+}
