@@ -91,6 +91,29 @@ class DiagnosisTest extends DemoJourney {
         assertThat(now().held(LeakMode.VACUUM)).isPresent();
     }
 
+    /** A tile clicked, the next by its figure: both stand, and what is looked at next is for them. */
+    @Test
+    void whatItCameInForLeads() {
+        click("#leg-" + job("Spat Lass, starboard"));
+        click("#station-intake");
+        assertThat(now().context().complaint()).extracting(Enum::name).containsExactly("SERVICE");
+        click("#pick-came_for-hot");
+        robot.type(KeyCode.DIGIT4);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(now().context().complaint()).extracting(Enum::name).contains("HOT", "WEAK_STREAM");
+        String looked = now().knowledge()
+                .finding(now().verdictWords().advised().orElseThrow().findings().get(0))
+                .orElseThrow()
+                .title();
+        assertThat(looked).isIn("Look at the intake", "Telltale probed", "Runs hot at idle", "Thermostat in hot water");
+        click("#station-verdict");
+        click("#verdict-view-looks");
+        assertThat(robot.lookup("For what it came in for").tryQuery()).isPresent();
+        click("#station-intake");
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(now().context().complaint()).extracting(Enum::name).doesNotContain("WEAK_STREAM");
+    }
+
     @Test
     void aHoldReadByHandAndOneFromAFile() throws Exception {
         openMilkyLeg();

@@ -118,13 +118,22 @@ public final class Desk {
     }
 
     /**
-     * Does work off the interface thread and answers on it. When another job came onto the desk meanwhile the answer is dropped and that is told; what
-     * fails is told too.
+     * Does work off the interface thread that somebody asked for, and answers on it. When another job came onto the desk meanwhile the answer is dropped
+     * and that is told; what fails is told too.
      *
      * @param what what is done, as it stands in a sentence, like "the reading of hold.csv"
      * @return the work, for those who show that it goes on or let it go
      */
     public <T> Task<T> aside(String what, Callable<T> work, Consumer<T> answer) {
+        return aside(what, work, answer, true);
+    }
+
+    /** The same for what a station works out by itself and will again: an answer that comes too late is dropped without a word. */
+    public <T> Task<T> quietlyAside(String what, Callable<T> work, Consumer<T> answer) {
+        return aside(what, work, answer, false);
+    }
+
+    private <T> Task<T> aside(String what, Callable<T> work, Consumer<T> answer, boolean asked) {
         int sitting = sittings;
         String leg = entered.leg().title();
         Task<T> task = new Task<>() {
@@ -136,7 +145,7 @@ public final class Desk {
         task.setOnSucceeded(e -> {
             if (sitting == sittings) {
                 answer.accept(task.getValue());
-            } else {
+            } else if (asked) {
                 tell("Nothing came of " + what + " for " + leg
                         + ": another leg was put on the desk meanwhile. Open that leg again and begin once more.");
             }

@@ -145,7 +145,7 @@ public final class PartsStation implements StationView {
         if (working != null) {
             working.cancel(false);
         }
-        working = desk.aside(
+        working = desk.quietlyAside(
                 "working out the order",
                 () -> new Answers(
                         now.supply().best(Objective.COST, deadline),
