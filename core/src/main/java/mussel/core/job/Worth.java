@@ -47,21 +47,31 @@ public final class Worth {
         }
         this.unpriced = List.copyOf(without);
         Job job = all.job();
+        double partsTotal = job.reading(Field.PARTS_COST).orElse(parts);
+        double tools = job.reading(Field.TOOLS_COST).orElse(0);
+        double waits = job.reading(Field.REPAIR_DAYS)
+                .orElse(days + Math.ceil(plan.minutes().mean() / 480));
+        double perDay = job.reading(Field.DOWNTIME_COST).orElse(all.yard().downtimePerDay());
+        List<Doubtful> doubts = doubtful(offers);
+        double repair = all.yard().labourPerH() * plan.minutes().mean() / 60
+                + partsTotal
+                + tools
+                + waits * perDay
+                + doubts.stream().mapToDouble(d -> d.price() * d.probability()).sum();
         this.in = new EstimateInput(
                 all.yard().labourPerH(),
                 new EstimateInput.Minutes(
                         plan.minutes().mean(),
                         plan.minutes().p50(),
                         plan.minutes().p90()),
-                job.reading(Field.PARTS_COST).orElse(parts),
-                job.reading(Field.TOOLS_COST).orElse(0),
-                doubtful(offers),
+                partsTotal,
+                tools,
+                doubts,
                 exchange(offers),
                 OptionalDouble.of(job.reading(Field.REPAIR_LIFE).orElse(USUAL_LIFE_H)),
-                job.reading(Field.REPAIR_DAYS)
-                        .orElse(days + Math.ceil(plan.minutes().mean() / 480)),
-                job.reading(Field.DOWNTIME_COST).orElse(all.yard().downtimePerDay()),
-                leave(plan, parts));
+                waits,
+                perDay,
+                leave(repair));
         this.out = EstimateEngine.run(in);
     }
 
@@ -122,25 +132,27 @@ public final class Worth {
     }
 
     /**
-     * Leaving it: it comes back when any of the chosen goals is truly called for. Then the same repair is due, the boat stands still once more, and
-     * what running on has spoilt meanwhile is due with it: the dearest of the chosen goals.
+     * Leaving it: it comes back when any of the chosen goals is truly called for. Then the whole repair is due all the same, with its doubts and the
+     * days without the boat, and what running on with each fault has spoilt meanwhile comes on top.
+     *
+     * @param repair what the repair costs on the mean, as estimated now (money)
      */
-    private Optional<EstimateInput.Leave> leave(PlanResult plan, double parts) {
+    private Optional<EstimateInput.Leave> leave(double repair) {
         if (all.findings().isEmpty()) {
             return Optional.empty();
         }
         double none = 1;
-        double cost = 0;
+        double spoilt = 0;
         for (VerdictResult.Decision decision : all.verdict().decisions()) {
             if (all.goals().contains(decision.goal())) {
                 none *= 1 - decision.probability();
-                GoalCosts goal = all.goalCosts().get(decision.goal());
-                cost = Math.max(cost, goal.standing() + goal.spoilt());
+                spoilt += decision.probability()
+                        * all.goalCosts().get(decision.goal()).spoilt();
             }
         }
-        double repair = all.yard().labourPerH() * plan.minutes().mean() / 60 + parts;
+        double comeback = repair + (none < 1 ? spoilt / (1 - none) : 0);
         return Optional.of(
-                new EstimateInput.Leave(1 - none, repair + cost, OptionalDouble.of(USUAL_LIFE_H * LEAVE_LIFE_SHARE)));
+                new EstimateInput.Leave(1 - none, comeback, OptionalDouble.of(USUAL_LIFE_H * LEAVE_LIFE_SHARE)));
     }
 
     /** What the engine was fed. */

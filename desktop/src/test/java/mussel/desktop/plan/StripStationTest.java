@@ -43,6 +43,32 @@ class StripStationTest {
     }
 
     @Test
+    void measuringTheLinkageFeedsTheDiagnosis() throws Exception {
+        FxThread.on(() -> {
+            Desk desk = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
+            desk.note(new Fact.Chosen(Scale.GOAL.of("linkage"), "yes"));
+            desk.note(new Fact.Ticked("kill_cord", true));
+            StripStation station = new StripStation(desk);
+            new Scene(new StackPane(station.node()), 640, 2_400);
+            desk.now().addListener((o, was, is) -> station.show(is));
+            station.show(desk.now().get());
+            Pressing.press(station.node(), "#strip-view-steps");
+            Pressing.press(station.node(), "#pick-linkage_measured-off");
+
+            assertThat(desk.now().get().findings().get("linkage_measured").outcome())
+                    .isEqualTo("off");
+            assertThat(desk.now()
+                            .get()
+                            .verdict()
+                            .cause("linkage_off")
+                            .orElseThrow()
+                            .probability())
+                    .isGreaterThan(0.6);
+            return null;
+        });
+    }
+
+    @Test
     void aPictureOfTheMatIsKeptWithItsGroup() throws Exception {
         FxThread.on(() -> {
             Desk desk = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");

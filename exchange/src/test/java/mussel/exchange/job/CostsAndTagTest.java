@@ -210,6 +210,20 @@ class CostsAndTagTest {
         assertThat(now().states().get(Station.FILL)).isNotEqualTo(Station.State.DONE);
     }
 
+    @Test
+    void leavingAFaultThatIsSureNeverComesOutCheapest() {
+        choose(new Address("vane_tips", ""), "missing");
+        choose(new Address("prop_hub_oil", ""), "running");
+        goal("impeller");
+        goal("propshaft_seals");
+        var worth = now().worth().orElseThrow();
+        assertThat(worth.result().cheapest()).isEqualTo("repair");
+        double repair = worth.result().options().get(0).mean();
+        assertThat(worth.input().leave().orElseThrow().comebackCost())
+                .as("the whole repair comes due all the same, and what was spoilt on top")
+                .isGreaterThan(repair);
+    }
+
     private List<String> holdsAsked() {
         return now().proof().proofs().stream()
                 .map(Proof::id)
