@@ -107,7 +107,7 @@ final class Progress {
         }
         return switch (current()) {
             case INTAKE -> SAY.say("next.intake");
-            case DRAIN -> job.reading(Field.DRAINED).isPresent() ? SAY.say("next.look") : SAY.say("next.drain");
+            case DRAIN -> drain();
             case LEAK -> SAY.say(all.held(LeakMode.PRESSURE).isPresent() ? "next.vacuum" : "next.hold");
             case VERDICT -> all.verdictWords().next();
             case PUMP, ESTIMATE, PARTS -> "";
@@ -122,6 +122,16 @@ final class Progress {
             case FILL -> all.fillSteps().isEmpty() ? SAY.say("next.fill") : nextStep(all.fillSteps());
             case TAG -> SAY.say("next.tag");
         };
+    }
+
+    /** What it came in for is looked at first; without that, or with it looked at, the oil. */
+    private String drain() {
+        if (job.reading(Field.DRAINED).isPresent()) {
+            return SAY.say("next.look");
+        }
+        return all.goals().isEmpty() && all.verdictWords().forComplaint()
+                ? all.verdictWords().next()
+                : SAY.say("next.drain");
     }
 
     private String nextStep(List<Plan.PlannedStep> steps) {

@@ -173,6 +173,13 @@ public final class VerdictWords {
                                 Comparator.comparingDouble(Together::value).reversed()));
     }
 
+    /** Whether what is to be looked at next is for what the leg came in for. */
+    public boolean forComplaint() {
+        return advised()
+                .map(t -> t.bearing() == VerdictResult.Bearing.COMPLAINT)
+                .orElse(false);
+    }
+
     private String next(Together together) {
         return SAY.say(
                 together.findings().size() > 1 ? "next.together" : "next.look",

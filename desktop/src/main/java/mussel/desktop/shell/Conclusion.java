@@ -56,7 +56,8 @@ final class Conclusion extends VBox {
         }
         before = Optional.of(now.verdict());
         evidence(now, looked);
-        next.setText(looked && now.goals().isEmpty() ? now.verdictWords().next() : "");
+        boolean leads = looked || now.verdictWords().forComplaint();
+        next.setText(leads && now.goals().isEmpty() ? now.verdictWords().next() : "");
         next.setVisible(!next.getText().isEmpty());
         next.setManaged(next.isVisible());
         said.begin();

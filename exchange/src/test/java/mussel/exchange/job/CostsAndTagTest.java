@@ -188,8 +188,17 @@ class CostsAndTagTest {
         assertThat(now().verdict().cause("thermostat_stuck").orElseThrow().prior())
                 .isGreaterThan(before);
         assertThat(now().verdict().checks().get(0).bearing()).isEqualTo(VerdictResult.Bearing.COMPLAINT);
+        note(Fact.Read.byHand(Field.ENGINE_HOURS.address(), 400, "400"));
+        choose(Scale.WATER.address(), "sea");
+        assertThat(now().current()).isEqualTo(Station.DRAIN);
+        assertThat(now().nextAction())
+                .as("not the oil first")
+                .isEqualTo(now().verdictWords().next())
+                .startsWith("Next look");
         note(new Fact.Cleared(Scale.CAME_FOR.of("hot")));
         note(new Fact.Cleared(Scale.CAME_FOR.of("noise")));
+        note(new Fact.Cleared(Scale.WATER.address()));
+        assertThat(now().nextAction()).doesNotStartWith("Next look");
         assertThat(now().verdict().cause("thermostat_stuck").orElseThrow().prior())
                 .isEqualTo(before);
         choose(Scale.DUTY.address(), "hard");
