@@ -5,7 +5,6 @@ import java.util.Set;
 import java.util.function.BiConsumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mussel.desktop.kit.PickRow.Choice;
@@ -44,7 +43,7 @@ public final class PickMany extends VBox {
             });
             tiles.getChildren().add(tile);
         }
-        tiles.addEventHandler(KeyEvent.KEY_TYPED, this::pickByKey);
+        TileKeys.on(tiles);
         getChildren().addAll(caption, tiles);
     }
 
@@ -53,18 +52,5 @@ public final class PickMany extends VBox {
         showing = true;
         tiles.getChildren().forEach(n -> ((ToggleButton) n).setSelected(picked.contains((String) n.getUserData())));
         showing = false;
-    }
-
-    private void pickByKey(KeyEvent e) {
-        if (e.getCharacter().length() != 1) {
-            return;
-        }
-        int index = e.getCharacter().charAt(0) - '1';
-        if (index >= 0 && index < tiles.getChildren().size()) {
-            ToggleButton tile = (ToggleButton) tiles.getChildren().get(index);
-            tile.requestFocus();
-            tile.fire();
-            e.consume();
-        }
     }
 }

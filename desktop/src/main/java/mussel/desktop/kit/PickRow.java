@@ -9,7 +9,6 @@ import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
@@ -46,7 +45,7 @@ public final class PickRow extends VBox {
             tiles.getChildren().add(tile(label, choices.get(i), i + 1));
         }
         getChildren().add(tiles);
-        tiles.addEventHandler(KeyEvent.KEY_TYPED, this::pickByKey);
+        TileKeys.on(tiles);
         group.selectedToggleProperty().addListener((o, was, is) -> {
             if (keepsOne && is == null && !showing) {
                 showing = true;
@@ -114,18 +113,5 @@ public final class PickRow extends VBox {
         tile.setToggleGroup(group);
         tile.setAccessibleText(label + ": " + choice.label() + ", key " + number);
         return tile;
-    }
-
-    private void pickByKey(KeyEvent e) {
-        if (e.getCharacter().length() != 1) {
-            return;
-        }
-        int index = e.getCharacter().charAt(0) - '1';
-        if (index >= 0 && index < tiles.getChildren().size()) {
-            ToggleButton tile = (ToggleButton) tiles.getChildren().get(index);
-            tile.requestFocus();
-            tile.fire();
-            e.consume();
-        }
     }
 }
