@@ -109,55 +109,54 @@ final class Evidence {
     /** The beliefs with one finding more. */
     Belief after(int finding, int outcome) {
         return shape.spreads[finding] == null
-                ? quick(finding, outcome)
+                ? quick(finding, k -> shape.likelihoods[finding].of(k, outcome))
                 : and(finding, outcome).belief();
     }
 
-    /** One block changes; what the others say follows by how much each setting gains or loses. */
-    private Belief quick(int finding, int outcome) {
+    /** One block changes by a factor of each of its subsets; what the others say follows by how much each setting gains or loses. */
+    private Belief quick(int finding, IntFunction<double[]> factors) {
         if (parts == null) {
             parts = new Parts(sums, settings);
         }
         int b = shape.blockOf[finding];
+        int[] block = shape.blocks[b];
+        int[] goals = shape.goalsInBlock[b];
+        int[] entry = shape.likelihoods[finding].entry;
         double[] gain = new double[settings()];
         double[] with = new double[shape.causes];
-        double[] none = new double[shape.goalsInCut.length];
-        double[] w = new double[1 << shape.blocks[b].length];
+        double[] without = new double[shape.causes];
+        double[] none = new double[goals.length];
+        double[] w = new double[1 << block.length];
         double total = 0;
         for (int q = 0; q < gain.length; q++) {
-            double[] factors = shape.likelihoods[finding].of(settings.state()[q], outcome);
-            multiply(weights[b][q], shape.likelihoods[finding].entry, factors, w);
-            Sums now = Sums.of(w, shape.goalsInBlock[b]);
+            multiply(weights[b][q], entry, factors.apply(settings.state()[q]), w);
+            Sums now = Sums.of(w, goals);
             Sums was = sums[b][q];
             gain[q] = now.total() / was.total();
             total += parts.all[q] * gain[q];
             double others = parts.all[q] / was.total();
-            for (int i = 0; i < shape.blocks[b].length; i++) {
-                with[shape.blocks[b][i]] += others * now.with()[i];
+            for (int i = 0; i < block.length; i++) {
+                with[block[i]] += others * now.with()[i];
+                without[block[i]] += others * now.without()[i];
             }
-            for (int g = 0; g < none.length; g++) {
-                if (shape.goalsInBlock[b][g] != 0) {
+            for (int g = 0; g < goals.length; g++) {
+                if (goals[g] != 0) {
                     none[g] += parts.none[g][q] * now.none()[g] / was.none()[g];
                 }
             }
         }
-        for (int b2 = -1; b2 < shape.blocks.length; b2++) {
-            if (b2 != b) {
-                for (int c : b2 < 0 ? shape.cut : shape.blocks[b2]) {
+        for (int other = -1; other < shape.blocks.length; other++) {
+            if (other != b) {
+                for (int c : other < 0 ? shape.cut : shape.blocks[other]) {
                     with[c] = dot(parts.with[c], gain);
+                    without[c] = dot(parts.without[c], gain);
                 }
             }
         }
-        for (int g = 0; g < none.length; g++) {
-            if (shape.goalsInBlock[b][g] == 0) {
-                none[g] = shape.blocksOfGoal[g].length == 0 && shape.goalsInCut[g] == 0
-                        ? total
-                        : dot(parts.none[g], gain);
+        for (int g = 0; g < goals.length; g++) {
+            if (goals[g] == 0) {
+                none[g] = shape.untouched(g) ? total : dot(parts.none[g], gain);
             }
-        }
-        double[] without = new double[shape.causes];
-        for (int c = 0; c < shape.causes; c++) {
-            without[c] = Math.max(0, total - with[c]);
         }
         return new Belief(total, with, without, none);
     }
@@ -195,7 +194,7 @@ final class Evidence {
             Belief others = undone(finding, made[finding] - 1);
             return new Without(others, Math.log(others.total()) / Math.log(2) + scaleBits);
         }
-        Belief others = narrow(finding, k -> shape.likelihoods[finding].inverse(k, made[finding] - 1));
+        Belief others = quick(finding, k -> shape.likelihoods[finding].inverse(k, made[finding] - 1));
         return new Without(others, Math.log(others.total()) / Math.log(2) + scaleBits);
     }
 
@@ -228,18 +227,6 @@ final class Evidence {
             to[s] = from[s] / factors[s];
         }
         return to;
-    }
-
-    private Belief narrow(int finding, IntFunction<double[]> factors) {
-        int b = shape.blockOf[finding];
-        Sums[][] changed = sums.clone();
-        changed[b] = new Sums[settings()];
-        double[] w = new double[1 << shape.blocks[b].length];
-        for (int q = 0; q < settings(); q++) {
-            multiply(weights[b][q], shape.likelihoods[finding].entry, factors.apply(settings.state()[q]), w);
-            changed[b][q] = Sums.of(w, shape.goalsInBlock[b]);
-        }
-        return shape.combine(changed, settings);
     }
 
     private static void multiply(double[] from, int[] entry, double[] factors, double[] to) {
@@ -283,24 +270,29 @@ final class Evidence {
     private final class Parts {
         private final double[] all;
         private final double[][] with;
+        private final double[][] without;
         private final double[][] none;
 
         Parts(Sums[][] of, Settings settings) {
             int n = settings.weight().length;
             all = settings.weight().clone();
             with = new double[shape.causes][n];
+            without = new double[shape.causes][n];
             none = new double[shape.goalsInCut.length][n];
             for (int q = 0; q < n; q++) {
                 for (Sums[] block : of) {
                     all[q] *= block[q].total();
                 }
                 for (int i = 0; i < shape.cut.length; i++) {
-                    with[shape.cut[i]][q] = (settings.state()[q] >> i & 1) != 0 ? all[q] : 0;
+                    boolean present = (settings.state()[q] >> i & 1) != 0;
+                    with[shape.cut[i]][q] = present ? all[q] : 0;
+                    without[shape.cut[i]][q] = present ? 0 : all[q];
                 }
                 for (int b = 0; b < of.length; b++) {
                     double others = all[q] / of[b][q].total();
                     for (int i = 0; i < shape.blocks[b].length; i++) {
                         with[shape.blocks[b][i]][q] = others * of[b][q].with()[i];
+                        without[shape.blocks[b][i]][q] = others * of[b][q].without()[i];
                     }
                 }
                 for (int g = 0; g < none.length; g++) {

@@ -128,6 +128,11 @@ final class Shape {
         return new Evidence(this, made);
     }
 
+    /** Whether none of a goal's causes is in this group. */
+    boolean untouched(int goal) {
+        return blocksOfGoal[goal].length == 0 && goalsInCut[goal] == 0;
+    }
+
     /** The weight of a setting with none of a goal's causes. */
     double free(int goal, double all, int state, Sums[][] of, int q) {
         if ((goalsInCut[goal] & state) != 0) {
