@@ -1,5 +1,7 @@
 package mussel.core.verdict;
 
+import java.util.IdentityHashMap;
+import java.util.Map;
 import java.util.function.IntFunction;
 
 /** The weights of all subsets given some findings, from which one finding more or less follows quickly. */
@@ -11,21 +13,34 @@ final class Evidence {
     private final int[] made;
     private final Settings settings;
     private final double[][][] weights;
+    private final int[][] first;
     private final Sums[][] sums;
     private final Belief belief;
     private double scaleBits;
     private Parts parts;
 
     private Evidence(Shape shape, int[] made, Settings settings, double[][][] weights, double scaleBits) {
-        this(shape, made, settings, weights, shape.summed(weights), scaleBits);
+        this(shape, made, settings, weights, Shape.first(weights), scaleBits);
     }
 
     private Evidence(
-            Shape shape, int[] made, Settings settings, double[][][] weights, Sums[][] sums, double scaleBits) {
+            Shape shape, int[] made, Settings settings, double[][][] weights, int[][] first, double scaleBits) {
+        this(shape, made, settings, weights, first, shape.summed(weights, first), scaleBits);
+    }
+
+    private Evidence(
+            Shape shape,
+            int[] made,
+            Settings settings,
+            double[][][] weights,
+            int[][] first,
+            Sums[][] sums,
+            double scaleBits) {
         this.shape = shape;
         this.made = made;
         this.settings = settings;
         this.weights = weights;
+        this.first = first;
         this.sums = sums;
         this.scaleBits = scaleBits;
         belief = shape.combine(sums, settings);
@@ -34,12 +49,12 @@ final class Evidence {
     Evidence(Shape shape, int[] made) {
         this.shape = shape;
         this.made = made;
-        double[][][] first = new double[shape.blocks.length][shape.cutPriors.length][];
+        double[][][] narrow = new double[shape.blocks.length][shape.cutPriors.length][];
         for (int b = 0; b < shape.blocks.length; b++) {
-            fill(b, first);
+            fill(b, narrow);
         }
         Settings so = Settings.of(shape.cutPriors);
-        double[][][] all = first;
+        double[][][] all = narrow;
         for (int f = 0; f < shape.findings; f++) {
             if (made[f] > 0 && shape.spreads[f] != null) {
                 double[][][] before = all;
@@ -49,7 +64,8 @@ final class Evidence {
         }
         settings = so;
         weights = all;
-        sums = shape.summed(all);
+        first = Shape.first(all);
+        sums = shape.summed(all, first);
         belief = shape.combine(sums, so);
     }
 
@@ -128,9 +144,13 @@ final class Evidence {
         double[] none = new double[goals.length];
         double[] w = new double[1 << block.length];
         double total = 0;
+        Sums[] changed = new Sums[gain.length];
         for (int q = 0; q < gain.length; q++) {
-            multiply(weights[b][q], entry, factors.apply(settings.state()[q]), w);
-            Sums now = Sums.of(w, goals);
+            if (first[b][q] == q) {
+                multiply(weights[b][q], entry, factors.apply(settings.state()[q]), w);
+                changed[q] = Sums.of(w, goals);
+            }
+            Sums now = changed[first[b][q]];
             Sums was = sums[b][q];
             gain[q] = now.total() / was.total();
             total += parts.all[q] * gain[q];
@@ -179,13 +199,18 @@ final class Evidence {
         Sums[][] changed = sums.clone();
         changed[b] = new Sums[settings()];
         for (int q = 0; q < settings(); q++) {
-            double[] w = new double[weights[b][q].length];
-            double[] factors = shape.likelihoods[finding].of(settings.state()[q], outcome);
-            multiply(weights[b][q], shape.likelihoods[finding].entry, factors, w);
-            more[b][q] = w;
-            changed[b][q] = Sums.of(w.clone(), shape.goalsInBlock[b]);
+            int same = first[b][q];
+            if (same == q) {
+                double[] w = new double[weights[b][q].length];
+                double[] factors = shape.likelihoods[finding].of(settings.state()[q], outcome);
+                multiply(weights[b][q], shape.likelihoods[finding].entry, factors, w);
+                more[b][q] = w;
+                changed[b][q] = Sums.of(w.clone(), shape.goalsInBlock[b]);
+            }
+            more[b][q] = more[b][same];
+            changed[b][q] = changed[b][same];
         }
-        return new Evidence(shape, now, settings, more, changed, scaleBits);
+        return new Evidence(shape, now, settings, more, first, changed, scaleBits);
     }
 
     /** The beliefs and the probability as if one of the findings had not been made. */
@@ -212,10 +237,15 @@ final class Evidence {
         Sums[][] changed = new Sums[shape.blocks.length][kept.length];
         for (int b = 0; b < shape.blocks.length; b++) {
             double[] factors = shape.spreads[finding].free[b][outcome];
+            Sums[] made = new Sums[settings()];
             for (int i = 0; i < kept.length; i++) {
-                changed[b][i] = factors == null
-                        ? sums[b][kept[i]]
-                        : Sums.of(over(weights[b][kept[i]], factors), shape.goalsInBlock[b]);
+                int same = first[b][kept[i]];
+                if (made[same] == null) {
+                    made[same] = factors == null
+                            ? sums[b][same]
+                            : Sums.of(over(weights[b][same], factors), shape.goalsInBlock[b]);
+                }
+                changed[b][i] = made[same];
             }
         }
         return shape.combine(changed, new Settings(state, weight, new long[kept.length]));
@@ -242,8 +272,10 @@ final class Evidence {
         for (int b = 0; b < shape.blocks.length; b++) {
             for (int less = 0; less < times; less++) {
                 double[] factors = shape.spreads[finding].free[b][outcome - less];
+                Map<double[], double[]> products = new IdentityHashMap<>();
                 for (int q = 0; q < n; q++) {
-                    to[b][q + less * n] = factors == null ? from[b][q] : times(from[b][q], factors);
+                    to[b][q + less * n] =
+                            factors == null ? from[b][q] : products.computeIfAbsent(from[b][q], w -> times(w, factors));
                 }
             }
         }

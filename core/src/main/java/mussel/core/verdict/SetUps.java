@@ -18,9 +18,9 @@ final class SetUps {
     /** Looks valued together: each more multiplies the work by its outcomes. */
     private static final int MOST_TOGETHER = 3;
     /** With more to sum over only two are valued together, */
-    private static final int MUCH_WORK = 2_200;
+    private static final int MUCH_WORK = 1_200;
     /** and with still more, when nearly all has been looked at, each by itself. */
-    private static final int MOST_WORK = 4_400;
+    private static final int MOST_WORK = 2_400;
 
     private final VerdictEngine engine;
     private final Tables tables;

@@ -1,6 +1,8 @@
 package mussel.core.verdict;
 
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * How a group of causes is summed over: a few causes fixed in turn (the cutset), the others in blocks that share no finding, and the findings that
@@ -145,16 +147,33 @@ final class Shape {
         return free;
     }
 
-    /** The sums over each block's weights. */
-    Sums[][] summed(double[][][] weights) {
+    /** The sums over each block's weights; settings that share their weights share their sums. */
+    Sums[][] summed(double[][][] weights, int[][] first) {
         Sums[][] sums = new Sums[weights.length][];
         for (int b = 0; b < weights.length; b++) {
             sums[b] = new Sums[weights[b].length];
             for (int q = 0; q < weights[b].length; q++) {
-                sums[b][q] = Sums.of(weights[b][q].clone(), goalsInBlock[b]);
+                sums[b][q] = first[b][q] < q ? sums[b][first[b][q]] : Sums.of(weights[b][q].clone(), goalsInBlock[b]);
             }
         }
         return sums;
+    }
+
+    /**
+     * For each block and setting the first setting with the very same weights: a finding taken apart that bears on none of a block leaves its weights
+     * as they were.
+     */
+    static int[][] first(double[][][] weights) {
+        int[][] first = new int[weights.length][];
+        for (int b = 0; b < weights.length; b++) {
+            Map<double[], Integer> seen = new IdentityHashMap<>();
+            first[b] = new int[weights[b].length];
+            for (int q = 0; q < first[b].length; q++) {
+                Integer before = seen.putIfAbsent(weights[b][q], q);
+                first[b][q] = before == null ? q : before;
+            }
+        }
+        return first;
     }
 
     /** The beliefs of all settings together. */
