@@ -144,26 +144,24 @@ final class Evidence {
         double[] none = new double[goals.length];
         double[] w = new double[1 << block.length];
         double total = 0;
-        Sums[] changed = new Sums[gain.length];
         for (int q = 0; q < gain.length; q++) {
-            if (first[b][q] == q) {
+            int same = first[b][q];
+            if (same == q) {
                 multiply(weights[b][q], entry, factors.apply(settings.state()[q]), w);
-                changed[q] = Sums.of(w, goals);
-            }
-            Sums now = changed[first[b][q]];
-            Sums was = sums[b][q];
-            gain[q] = now.total() / was.total();
-            total += parts.all[q] * gain[q];
-            double others = parts.all[q] / was.total();
-            for (int i = 0; i < block.length; i++) {
-                with[block[i]] += others * now.with()[i];
-                without[block[i]] += others * now.without()[i];
-            }
-            for (int g = 0; g < goals.length; g++) {
-                if (goals[g] != 0) {
-                    none[g] += parts.none[g][q] * now.none()[g] / was.none()[g];
+                Sums now = Sums.of(w, goals);
+                Sums was = sums[b][q];
+                gain[q] = now.total() / was.total();
+                double others = parts.others[b][q];
+                for (int i = 0; i < block.length; i++) {
+                    with[block[i]] += others * now.with()[i];
+                    without[block[i]] += others * now.without()[i];
+                }
+                for (int g : shape.goalsOfBlock[b]) {
+                    none[g] += parts.noneOf[b][g][q] * now.none()[g] / was.none()[g];
                 }
             }
+            gain[q] = gain[same];
+            total += parts.all[q] * gain[q];
         }
         for (int other = -1; other < shape.blocks.length; other++) {
             if (other != b) {
@@ -304,6 +302,10 @@ final class Evidence {
         private final double[][] with;
         private final double[][] without;
         private final double[][] none;
+        /** By block, the weight of all settings with the same weights there, over what those sum to. */
+        private final double[][] others;
+        /** By block and goal, what all settings with the same weights there add to none of the goal. */
+        private final double[][][] noneOf;
 
         Parts(Sums[][] of, Settings settings) {
             int n = settings.weight().length;
@@ -329,6 +331,19 @@ final class Evidence {
                 }
                 for (int g = 0; g < none.length; g++) {
                     none[g][q] = shape.free(g, all[q], settings.state()[q], of, q);
+                }
+            }
+            others = new double[of.length][n];
+            noneOf = new double[of.length][none.length][];
+            for (int b = 0; b < of.length; b++) {
+                for (int q = 0; q < n; q++) {
+                    others[b][first[b][q]] += all[q] / of[b][q].total();
+                }
+                for (int g : shape.goalsOfBlock[b]) {
+                    noneOf[b][g] = new double[n];
+                    for (int q = 0; q < n; q++) {
+                        noneOf[b][g][first[b][q]] += none[g][q];
+                    }
                 }
             }
         }

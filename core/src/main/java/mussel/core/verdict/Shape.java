@@ -22,6 +22,7 @@ final class Shape {
     final int[][] goalsInBlock;
     final int[] goalsInCut;
     final int[][] blocksOfGoal;
+    final int[][] goalsOfBlock;
 
     /**
      * Prepares a shape.
@@ -64,6 +65,7 @@ final class Shape {
         }
         goalsInBlock = new int[blocks.length][goals.length];
         goalsInCut = new int[goals.length];
+        goalsOfBlock = new int[blocks.length][];
         blocksOfGoal = new int[goals.length][];
         for (int g = 0; g < goals.length; g++) {
             int at = g;
@@ -73,6 +75,12 @@ final class Shape {
             goalsInCut[g] = among(cut, goals[g]);
             blocksOfGoal[g] = java.util.stream.IntStream.range(0, blocks.length)
                     .filter(b -> goalsInBlock[b][at] != 0)
+                    .toArray();
+        }
+        for (int b = 0; b < blocks.length; b++) {
+            int[] here = goalsInBlock[b];
+            goalsOfBlock[b] = java.util.stream.IntStream.range(0, goals.length)
+                    .filter(g -> here[g] != 0)
                     .toArray();
         }
     }
