@@ -20,6 +20,7 @@ import mussel.core.verdict.VerdictResult;
  * @param laterMinutes what it takes later on its own (min)
  * @param laterMoney work and parts of that (money)
  * @param comeback what leaving it costs when it comes back: that, the boat standing still and what running on spoils (money)
+ * @param called whether the verdict says to do it: the yard's own costs outrank the plan's there
  * @param swapMinutes what swapping the whole leg takes (min); infinite where no unit is to be had
  */
 public record Further(
@@ -32,6 +33,7 @@ public record Further(
         double laterMinutes,
         double laterMoney,
         double comeback,
+        boolean called,
         double swapMinutes) {
     private static final Sentences SAY = Sentences.beside(Further.class);
     private static final double FOR_NOTHING = 1;
@@ -55,9 +57,15 @@ public record Further(
                             costs.laterMinutes(),
                             costs.laterMoney(),
                             costs.comeback(),
+                            called(all, goal.id()),
                             swap);
                 })
                 .toList();
+    }
+
+    private static boolean called(Assessment all, String goal) {
+        return !all.findings().isEmpty()
+                && all.verdict().decision(goal).map(VerdictResult.Decision::act).orElse(false);
     }
 
     private static Optional<Double> probability(Assessment all, String goal) {
@@ -71,7 +79,7 @@ public record Further(
 
     /** Whether doing it now costs less than leaving it risks: the verdict's own decision. */
     public boolean worthIt() {
-        return probability.isPresent() && extraMoney < probability.get() * comeback;
+        return probability.isPresent() && called;
     }
 
     /** What it costs now and later. */

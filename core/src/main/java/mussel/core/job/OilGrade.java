@@ -40,10 +40,14 @@ public record OilGrade(Match match, String says) {
         Set<String> given = words(has.get());
         boolean sameClass = classes(wanted).equals(classes(given));
         boolean sameThickness = thickness(wanted).equals(thickness(given));
-        if (sameClass && sameThickness) {
+        boolean sameKind = kind(given).containsAll(kind(wanted));
+        if (sameClass && sameThickness && sameKind) {
             return new OilGrade(Match.RIGHT, SAY.say("grade.right", asked, oil.title()));
         }
-        String what = SAY.say(sameClass ? "grade.thickness" : sameThickness ? "grade.class" : "grade.both");
+        String what = SAY.say(
+                sameClass && sameThickness
+                        ? "grade.kind"
+                        : sameClass ? "grade.thickness" : sameThickness ? "grade.class" : "grade.both");
         return new OilGrade(Match.WRONG, SAY.say("grade.wrong", asked, oil.title(), has.get(), what));
     }
 
@@ -58,6 +62,11 @@ public record OilGrade(Match match, String says) {
     }
 
     private static Set<String> thickness(Set<String> words) {
-        return words.stream().filter(w -> !w.startsWith("GL")).collect(Collectors.toSet());
+        return words.stream().filter(w -> w.matches("\\d.*")).collect(Collectors.toSet());
+    }
+
+    /** What is neither class nor viscosity, like synthetic. */
+    private static Set<String> kind(Set<String> words) {
+        return words.stream().filter(w -> w.matches("(?!GL)\\D.*")).collect(Collectors.toSet());
     }
 }

@@ -177,6 +177,9 @@ class CostsAndTagTest {
                         .orElseThrow());
         choose(Scale.MAGNET.of("drain"), "chips");
         assertThat(now().verdictInput().goals()).containsEntry("gears", new VerdictInput.Costs(1, 2));
+        assertThat(further("gears").worthIt())
+                .as("Strip-down says the same")
+                .isEqualTo(decision("gears").act());
     }
 
     @Test
@@ -301,6 +304,16 @@ class CostsAndTagTest {
         choose(Scale.OIL_NEW.address(), oil);
         assertThat(now().oilGrade().match()).isEqualTo(match);
         assertThat(now().oilGrade().says()).contains("GL-5 80W-90", says);
+    }
+
+    @Test
+    void anOilThatIsNotSyntheticIsNotOfAnotherViscosityForThat() {
+        sheet = sheet("skua-225");
+        choose(Scale.OIL_NEW.address(), "blue-90");
+        assertThat(now().oilGrade().match()).isEqualTo(OilGrade.Match.WRONG);
+        assertThat(now().oilGrade().says())
+                .contains("does not say what else the sheet asks for")
+                .doesNotContain("viscosity");
     }
 
     @Test
