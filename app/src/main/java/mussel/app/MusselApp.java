@@ -3,14 +3,11 @@ package mussel.app;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Collections;
-import java.util.EnumMap;
 import java.util.Iterator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -22,26 +19,11 @@ import javafx.stage.Stage;
 import mussel.core.job.BenchLine;
 import mussel.core.job.JournalException;
 import mussel.core.job.Station;
-import mussel.desktop.desk.Desk;
-import mussel.desktop.desk.StationView;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.desk.Workshop.Catalogue;
-import mussel.desktop.drain.DrainStation;
-import mussel.desktop.estimate.EstimateStation;
-import mussel.desktop.fill.FillStation;
-import mussel.desktop.job.IntakeStation;
-import mussel.desktop.leak.LeakStation;
-import mussel.desktop.log.TagStation;
-import mussel.desktop.parts.PartsStation;
-import mussel.desktop.plan.BuildStation;
-import mussel.desktop.plan.StripStation;
-import mussel.desktop.prove.ProveStation;
-import mussel.desktop.pump.PumpStation;
-import mussel.desktop.setup.SetupStation;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.desktop.shell.Refusal;
-import mussel.desktop.verdict.VerdictStation;
 import mussel.exchange.file.Scratch;
 import mussel.store.Backups;
 import mussel.store.SqliteJournal;
@@ -72,25 +54,6 @@ public final class MusselApp extends Application {
             Logging.quieten();
             return SqliteJournal.openOrRead(log, Clock.systemDefaultZone());
         });
-    }
-
-    /** The stations there are, each made for a desk when it is first opened. */
-    static Map<Station, Function<Desk, StationView>> stations() {
-        Map<Station, Function<Desk, StationView>> stations = new EnumMap<>(Station.class);
-        stations.put(Station.INTAKE, IntakeStation::new);
-        stations.put(Station.DRAIN, DrainStation::new);
-        stations.put(Station.LEAK, LeakStation::new);
-        stations.put(Station.VERDICT, VerdictStation::new);
-        stations.put(Station.PUMP, PumpStation::new);
-        stations.put(Station.ESTIMATE, EstimateStation::new);
-        stations.put(Station.PARTS, PartsStation::new);
-        stations.put(Station.STRIP, StripStation::new);
-        stations.put(Station.SETUP, SetupStation::new);
-        stations.put(Station.BUILD, BuildStation::new);
-        stations.put(Station.FILL, FillStation::new);
-        stations.put(Station.PROVE, ProveStation::new);
-        stations.put(Station.TAG, TagStation::new);
-        return stations;
     }
 
     /** What the process is to end with: 0 once the window stood on its logbook. */
@@ -139,7 +102,7 @@ public final class MusselApp extends Application {
     private Parent opened() {
         try {
             shop = Yards.over(opening.join(), logbook, Clock.systemDefaultZone(), catalogue);
-            window = new MusselWindow(shop, Look.of(shop.journal()), stations());
+            window = new MusselWindow(shop, Look.of(shop.journal()));
             readOnly(opening.join().whyReadOnly());
             if (!opening.join().told().isEmpty()) {
                 window.tellToo(opening.join().told());

@@ -78,7 +78,7 @@ public final class ShotsApp extends Application {
         Look look = Look.of(shop.journal());
         look.setDark(dark);
         look.setGlove(glove);
-        window = new MusselWindow(shop, look, MusselApp.stations());
+        window = new MusselWindow(shop, look);
         window.setMouseTransparent(true);
         scene = new Scene(window, width, height);
         stage.setScene(scene);

@@ -74,7 +74,7 @@ abstract class WindowJourney {
     }
 
     private void show(Stage stage) {
-        window = new MusselWindow(shop, Look.of(shop.journal()), MusselApp.stations());
+        window = new MusselWindow(shop, Look.of(shop.journal()));
         stage.setScene(new Scene(window, 1280, 800));
         stage.setX(0);
         stage.setY(0);

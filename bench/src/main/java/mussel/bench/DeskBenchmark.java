@@ -15,7 +15,7 @@ import javafx.animation.Timeline;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.util.Duration;
-import mussel.app.StationsForBench;
+import mussel.app.ForBench;
 import mussel.app.demo.DemoYard;
 import mussel.core.job.Station;
 import mussel.core.leak.LeakMode;
@@ -40,7 +40,7 @@ final class DeskBenchmark {
     List<Measured> run() throws IOException {
         Path log = Files.createTempDirectory("mussel-desk").resolve("demo.mussel");
         DemoYard.fill(log, Instant.parse("2026-11-23T09:00:00Z"));
-        shop = StationsForBench.open(log, Clock.systemUTC());
+        shop = ForBench.open(log, Clock.systemUTC());
         window = OnScreen.window(shop);
         CompletableFuture<Void> prepared = new CompletableFuture<>();
         Platform.runLater(() -> window.prepare(() -> prepared.complete(null)));

@@ -11,7 +11,7 @@ import java.util.Optional;
 import java.util.Random;
 import javafx.geometry.Orientation;
 import javafx.scene.control.ScrollBar;
-import mussel.app.StationsForBench;
+import mussel.app.ForBench;
 import mussel.core.book.LogBook;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.MusselWindow;
@@ -106,7 +106,7 @@ final class LogBenchmark {
 
     /** The life of the leg with the most jobs, from its last job to its first and back. */
     private static double[] scrolled(Path log) {
-        Workshop shop = StationsForBench.open(log, Clock.systemUTC());
+        Workshop shop = ForBench.open(log, Clock.systemUTC());
         try {
             MusselWindow window = OnScreen.window(shop);
             ScrollBar bar = OnScreen.on(() -> {
@@ -132,7 +132,7 @@ final class LogBenchmark {
     }
 
     private static mussel.core.job.Journal filed(Path log) {
-        return StationsForBench.open(log, Clock.systemUTC()).journal();
+        return ForBench.open(log, Clock.systemUTC()).journal();
     }
 
     private double opens(Path log) throws IOException, InterruptedException {

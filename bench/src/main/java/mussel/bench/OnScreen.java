@@ -4,7 +4,6 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Platform;
 import javafx.scene.Scene;
-import mussel.app.StationsForBench;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
@@ -22,7 +21,7 @@ final class OnScreen {
         Platform.setImplicitExit(false);
         return on(() -> {
             Look.loadType();
-            MusselWindow made = new MusselWindow(shop, Look.of(shop.journal()), StationsForBench.stations());
+            MusselWindow made = new MusselWindow(shop, Look.of(shop.journal()));
             javafx.stage.Stage stage = new javafx.stage.Stage();
             stage.setScene(new Scene(made, WIDTH, HEIGHT));
             stage.show();

@@ -2,6 +2,7 @@ package mussel.core.drain;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import mussel.core.drain.DrainResult.Verdict;
 import mussel.core.drain.DrainResult.WaterShare;
 import mussel.core.measure.Display;
@@ -42,27 +43,10 @@ public final class DrainWords {
             notes.add(SAY.say("water.disagree"));
         }
         notes.add(waiting());
-        out.ingressMlPerH().ifPresent(rate -> notes.add(SAY.say("ingress", volume(rate))));
+        ingress().ifPresent(notes::add);
         if (wet()) {
             notes.add(frost());
-            notes.add(SAY.say("bare"));
-        }
-        return List.copyOf(notes);
-    }
-
-    /** What the running conclusion adds to its sentence: the volume where it is off, the water, what frost would do. */
-    public List<String> essentials() {
-        List<String> notes = new ArrayList<>();
-        if (out.balance().verdict() != Verdict.AS_EXPECTED) {
-            notes.add(balance());
-        }
-        notes.add(water());
-        if (!out.water().consistent()) {
-            notes.add(SAY.say("water.disagree"));
-        }
-        if (wet()) {
-            notes.add(frost());
-            notes.add(SAY.say("bare"));
+            notes.add(bare());
         }
         return List.copyOf(notes);
     }
@@ -150,6 +134,18 @@ public final class DrainWords {
         return out.freeze().freezes()
                 ? SAY.say("freeze.yes", point, volume(out.freeze().expansionMl().orElse(0)))
                 : SAY.say("freeze.no", point);
+    }
+
+    /** How fast it comes in, where the hours on the oil are known. */
+    public Optional<String> ingress() {
+        return out.ingressMlPerH().isPresent()
+                ? Optional.of(SAY.say("ingress", volume(out.ingressMlPerH().getAsDouble())))
+                : Optional.empty();
+    }
+
+    /** What is done with a wet case that must wait. */
+    public String bare() {
+        return SAY.say("bare");
     }
 
     /** Whether there is water worth the name. */

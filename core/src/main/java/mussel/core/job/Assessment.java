@@ -162,6 +162,22 @@ public final class Assessment {
         return today;
     }
 
+    /** What earlier jobs of the leg say of it. */
+    public LegBefore before() {
+        return surroundings.before().get();
+    }
+
+    /** A field as it was read, else as the leg's own dates make it; empty where neither says anything. */
+    public OptionalDouble known(Field field) {
+        OptionalDouble read = job.reading(field);
+        return read.isPresent() ? read : knownBefore(field);
+    }
+
+    /** What the leg's own dates make of a field, whether or not it was read. */
+    public OptionalDouble knownBefore(Field field) {
+        return before().known(field, job.reading(Field.ENGINE_HOURS), today);
+    }
+
     /** The water the leg runs in; the sea where nobody said, since salt is the harder case. */
     public Water water() {
         return job.choice(Scale.WATER).map(w -> constant(Water.class, w)).orElse(Water.SEA);
@@ -399,7 +415,7 @@ public final class Assessment {
 
     /** Years the leg has been in salt: its age where it runs in the sea or in brackish water, none where nobody knows it. */
     public double saltYears() {
-        return water() == Water.FRESH ? 0 : job.reading(Field.AGE).orElse(0) / 12;
+        return water() == Water.FRESH ? 0 : known(Field.AGE).orElse(0) / 12;
     }
 
     /** What the plan engine is fed. */
@@ -520,6 +536,11 @@ public final class Assessment {
     /** The station where work goes on. */
     public Station current() {
         return new Progress(this).current();
+    }
+
+    /** Whether something waits to be done at a station. */
+    public boolean workAt(Station station) {
+        return new Progress(this).work(station);
     }
 
     /** The next thing to do, in a short sentence. */

@@ -26,7 +26,7 @@ record EngineInputs(Assessment all) {
         }
         return Optional.of(new DrainInput(
                 all.sheet().oil().capacityMl(),
-                all.job().reading(Field.FILL),
+                all.known(Field.FILL),
                 20,
                 drained.getAsDouble(),
                 all.job().reading(Field.DRAINED_U).orElse(5),
@@ -42,7 +42,7 @@ record EngineInputs(Assessment all) {
                 jar(),
                 all.job().reading(Field.MASS),
                 2,
-                all.job().reading(Field.HOURS_SINCE_FILL),
+                all.known(Field.HOURS_SINCE_FILL),
                 all.job().reading(Field.STORAGE_MIN),
                 OptionalDouble.empty()));
     }

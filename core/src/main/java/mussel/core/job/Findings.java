@@ -120,11 +120,11 @@ final class Findings {
                 job.choice(Scale.WATER).map(w -> Assessment.constant(Context.Waters.class, w)),
                 job.choice(Scale.SAND).map("yes"::equals),
                 job.choice(Scale.STORAGE).map(s -> Assessment.constant(Context.Storage.class, s)),
-                job.reading(Field.HOURS_SINCE_FILL),
-                job.reading(Field.MONTHS_SINCE_FILL),
+                all.known(Field.HOURS_SINCE_FILL),
+                all.known(Field.MONTHS_SINCE_FILL),
                 Optional.of(Context.CaseKind.valueOf(
                         all.sheet().construction().caseKind().name())),
-                years(job.reading(Field.AGE)),
+                years(all.known(Field.AGE)),
                 job.choice(Scale.LAST_JOB).map(l -> Assessment.constant(Context.LastJob.class, l)),
                 Optional.of(Context.SealLayout.valueOf(
                         all.sheet().construction().sealLayout().name())),

@@ -57,8 +57,8 @@ final class NextDue {
     }
 
     private Optional<Due> oil(Interval interval, OptionalDouble hours) {
-        OptionalDouble ran = job.reading(Field.HOURS_SINCE_FILL);
-        OptionalDouble months = job.reading(Field.MONTHS_SINCE_FILL);
+        OptionalDouble ran = now.known(Field.HOURS_SINCE_FILL);
+        OptionalDouble months = now.known(Field.MONTHS_SINCE_FILL);
         if (changed()) {
             return Optional.of(Due.after(interval, hours, done, hard));
         }

@@ -87,6 +87,19 @@ final class Progress {
         };
     }
 
+    /** Whether something waits at a station: what the job's order of work wants, and what can be done beside it. */
+    boolean work(Station station) {
+        boolean beside =
+                switch (station) {
+                    case PUMP -> states().get(station) == Station.State.BEGUN;
+                    case PARTS, ESTIMATE -> !all.goals().isEmpty();
+                    default -> wanted(station);
+                };
+        return beside
+                && states().get(station) != Station.State.DONE
+                && job.tagged().isEmpty();
+    }
+
     /** Oil that came out goes in again, whatever the goals. */
     private boolean oilOut() {
         return job.reading(Field.DRAINED).isPresent();

@@ -136,6 +136,21 @@ public final class ProofWork {
         return proofs.stream().filter(p -> p.state() == State.FAILED).toList();
     }
 
+    /** How it stands, in a sentence. */
+    public String head() {
+        List<Proof> failed = failed();
+        if (failed.stream().anyMatch(Proof::offAgain)) {
+            return SAY.say("proof.head.off");
+        }
+        if (!failed.isEmpty()) {
+            return SAY.say("proof.head.failed", failed.size());
+        }
+        long passed = proofs.stream().filter(p -> p.state() == State.PASSED).count();
+        return passed == proofs.size()
+                ? SAY.say("proof.head.passed")
+                : SAY.say("proof.head.open", passed, proofs.size());
+    }
+
     /** Why the leg is tagged all the same; empty where nobody has said. */
     public Optional<String> override() {
         return all.job().note(Topic.PROOF_OVERRIDE.address()).filter(s -> !s.isBlank());

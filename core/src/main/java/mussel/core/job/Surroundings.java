@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.function.Supplier;
 import mussel.core.plan.Planning;
 import mussel.core.verdict.Judge;
 
@@ -17,6 +18,7 @@ import mussel.core.verdict.Judge;
  * @param stores shelf and catalogue
  * @param planning plans made before
  * @param zone the yard's own zone: its days begin and end there
+ * @param before what earlier jobs of the leg say of it, looked up when first asked for
  */
 public record Surroundings(
         Yard yard,
@@ -25,7 +27,8 @@ public record Surroundings(
         LocalDate today,
         Stores stores,
         Planning planning,
-        ZoneId zone) {
+        ZoneId zone,
+        Supplier<LegBefore> before) {
     /** Surroundings without a shelf or a catalogue. */
     public Surroundings(Yard yard, Judge judge, List<String> twinFound, LocalDate today) {
         this(yard, judge, twinFound, today, Stores.EMPTY, new Planning());
@@ -37,6 +40,18 @@ public record Surroundings(
         this(yard, judge, twinFound, today, stores, planning, ZoneOffset.UTC);
     }
 
+    /** Surroundings of a leg nobody saw before. */
+    public Surroundings(
+            Yard yard,
+            Judge judge,
+            List<String> twinFound,
+            LocalDate today,
+            Stores stores,
+            Planning planning,
+            ZoneId zone) {
+        this(yard, judge, twinFound, today, stores, planning, zone, () -> LegBefore.UNKNOWN);
+    }
+
     /** Keeps its own copy. */
     public Surroundings {
         twinFound = List.copyOf(twinFound);
@@ -44,6 +59,11 @@ public record Surroundings(
 
     /** The same for a leg whose sister had these causes. */
     public Surroundings withTwin(List<String> found) {
-        return new Surroundings(yard, judge, found, today, stores, planning, zone);
+        return new Surroundings(yard, judge, found, today, stores, planning, zone, before);
+    }
+
+    /** The same for a leg with this history. */
+    public Surroundings with(LegBefore history) {
+        return new Surroundings(yard, judge, twinFound, today, stores, planning, zone, () -> history);
     }
 }

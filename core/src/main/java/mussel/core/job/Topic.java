@@ -18,6 +18,8 @@ public enum Topic {
     PIECE_FOUND,
     /** Why a part was judged so, by part. */
     INSPECTION,
+    /** That an unlikely figure was asked about and kept, by field. */
+    DOUBTED,
     /** Why the leg is tagged with a failed proof. */
     PROOF_OVERRIDE;
 

@@ -58,7 +58,41 @@ public final class Display {
         return fives / 60 + " h" + (fives % 60 == 0 ? "" : " " + fives % 60 + " min");
     }
 
-    /** A price in the yard's currency. */
+    /** A sum that was worked out, as sure as such sums are: whole from ten on, three leading digits from a thousand on. */
+    public static String sum(double amount) {
+        int whole = (int) Math.floor(Math.log10(Math.max(1, Math.abs(amount)))) + 1;
+        int place = whole > SIGNIFICANT ? whole - SIGNIFICANT : whole > 1 ? 0 : -1;
+        return plain(BigDecimal.valueOf(amount).setScale(-place, RoundingMode.HALF_EVEN)) + " €";
+    }
+
+    /** A sum that was worked out with a known spread: to the last place the spread leaves standing. */
+    public static String sum(double amount, double u) {
+        return rounded(amount, Math.max(u, 0.005)) + " €";
+    }
+
+    /** A computed figure with its standard uncertainty, both to the place of the second digit of the uncertainty. */
+    public static String withDoubt(Kind kind, double value, double u, YardUnits units) {
+        double there = units.fromCanonical(kind, value);
+        double spread = Math.abs(units.fromCanonical(kind, value + u) - there);
+        return spread == 0
+                ? exact(kind, value, units)
+                : withUnit(rounded(there, spread) + " ± " + rounded(spread, spread), units.symbol(kind));
+    }
+
+    /**
+     * A figure rounded to the place of the second digit of its standard uncertainty where that begins with 1 or 2, else of the first (Particle Data Group's rule,
+     * in short): 1286.4 with 110 is 1 290, with 340 is 1 300.
+     */
+    public static String rounded(double figure, double u) {
+        if (!(u > 0) || !Double.isFinite(u)) {
+            return significant(figure);
+        }
+        int lead = (int) Math.floor(Math.log10(u));
+        int place = u / Math.pow(10, lead) < 3 ? lead - 1 : lead;
+        return plain(BigDecimal.valueOf(figure).setScale(-place, RoundingMode.HALF_EVEN));
+    }
+
+    /** A price in the yard's currency, to the cent. */
     public static String money(double amount) {
         return BigDecimal.valueOf(amount).setScale(2, RoundingMode.HALF_EVEN).toPlainString() + " €";
     }

@@ -49,7 +49,17 @@ public final class UnitTable {
         add(Kind.VOLUME, ml, "l", LITRE, "litre", "litres", "liter", "liters", "ltr", "dm3");
         add(Kind.VOLUME, ml, "cl", MetricPrefix.CENTI(LITRE));
         add(Kind.VOLUME, ml, "dl", MetricPrefix.DECI(LITRE));
-        add(Kind.VOLUME, ml, "fl oz (US)", LITRE.multiply(US_GALLON_L / 128), "floz", "oz", "usfloz", "flozus");
+        add(
+                Kind.VOLUME,
+                ml,
+                "fl oz",
+                LITRE.multiply(US_GALLON_L / 128),
+                "floz",
+                "fl oz (US)",
+                "floz(us)",
+                "oz",
+                "usfloz",
+                "flozus");
         add(Kind.VOLUME, ml, "pt (US)", LITRE.multiply(US_GALLON_L / 8), "pt", "pint", "pints");
         add(Kind.VOLUME, ml, "qt (US)", LITRE.multiply(US_GALLON_L / 4), "qt", "quart", "quarts");
         add(Kind.VOLUME, ml, "gal (US)", LITRE.multiply(US_GALLON_L), "gal", "gallon", "gallons");

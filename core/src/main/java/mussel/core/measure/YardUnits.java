@@ -7,9 +7,9 @@ import java.util.Map;
 public enum YardUnits {
     /** Millilitres, kilopascals, degrees Celsius, newton metres, millimetres. */
     METRIC(Map.of()),
-    /** US fluid ounces, psi, degrees Fahrenheit, inch-pounds, thousandths of an inch, ounces. */
+    /** US fluid ounces (fl oz), psi, degrees Fahrenheit, inch-pounds, thousandths of an inch, ounces. */
     US(Map.of(
-            Kind.VOLUME, "fl oz (US)",
+            Kind.VOLUME, "fl oz",
             Kind.PRESSURE, "psi",
             Kind.TEMPERATURE, "°F",
             Kind.TORQUE, "lbf·in",

@@ -1,20 +1,22 @@
 package mussel.desktop.bench;
 
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.TilePane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
@@ -24,11 +26,13 @@ import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.log.Due;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.SheetPane;
 import mussel.desktop.kit.Texts;
 
 /** The home screen: every leg on the bench, what it waits for, the next action; beside it what is due in the fleet. */
 public final class BenchView extends BorderPane {
     private static final int MOST_DUE = 9;
+    private static final double GAP = 12;
     /** As many cards as a window of the usual size shows. */
     private static final int AT_ONCE = 14;
 
@@ -37,12 +41,14 @@ public final class BenchView extends BorderPane {
 
     private final Workshop shop;
     private final Consumer<Integer> onOpen;
-    private final FlowPane cards = new FlowPane(14, 14);
+    private final TilePane cards = new TilePane(GAP, GAP);
+    private final SheetPane scroll;
     private final VBox due = new VBox(8);
     private final PauseTransition further = new PauseTransition(Duration.millis(40));
     private final Label count = new Label();
     private List<BenchLine> open = List.of();
     private String wanted = "";
+    private double type = 1;
 
     /** The bench of a shop; calls back with the job to open. */
     public BenchView(Workshop shop, Consumer<Integer> onOpen) {
@@ -51,15 +57,16 @@ public final class BenchView extends BorderPane {
         setId("bench");
         getStyleClass().add("bench");
         cards.getStyleClass().add("cards");
-        ScrollPane scroll = new ScrollPane(cards);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        cards.setTileAlignment(Pos.TOP_LEFT);
+        scroll = new SheetPane(cards);
         setCenter(scroll);
+        scroll.viewportBoundsProperty().addListener((o, was, is) -> share(is.getWidth()));
         due.getStyleClass().add("side");
-        due.setPrefWidth(280);
+        due.setPrefWidth(272);
         due.setMinWidth(USE_PREF_SIZE);
-        BorderPane.setMargin(due, new Insets(14, 14, 14, 0));
+        BorderPane.setMargin(due, new Insets(12, 12, 12, 0));
         setRight(due);
+        addEventHandler(KeyEvent.KEY_PRESSED, this::arrows);
     }
 
     /** How many legs there are and how many can be worked on. */
@@ -89,17 +96,18 @@ public final class BenchView extends BorderPane {
         BenchLines lines = shop.journal().benchLines();
         open = lines.open();
         List<BenchLine> shown = (wanted.isEmpty() ? open : lines.find(wanted))
-                .stream()
-                        .sorted(Comparator.comparing((BenchLine l) -> !l.open())
-                                .thenComparing(BenchLine::waiting)
-                                .thenComparing(l -> l.leg().boat())
-                                .thenComparing(l -> l.leg().position()))
-                        .toList();
+                .stream().sorted(BenchLine.BY_WHAT_IS_NEXT).toList();
         long workable = open.stream().filter(l -> !l.waiting()).count();
         count.setText(open.size() + (open.size() == 1 ? " leg, " : " legs, ") + workable + " can be worked on now");
         Map<String, List<mussel.core.sheet.Region>> outlines = new HashMap<>();
         Function<BenchLine, LegCard> card = l -> new LegCard(
-                l, outlines.computeIfAbsent(l.leg().family(), lines::outline), sister(l), shop.units(), onOpen);
+                l,
+                outlines.computeIfAbsent(l.leg().family(), lines::outline),
+                sister(l),
+                shop.units(),
+                l == shown.get(0) && l.open() && !l.waiting(),
+                type,
+                onOpen);
         cards.getChildren().setAll(shown.stream().limit(AT_ONCE).map(card).toList());
         further.stop();
         if (shown.size() > AT_ONCE) {
@@ -109,6 +117,66 @@ public final class BenchView extends BorderPane {
             cards.getChildren().add(nothing());
         }
         showDue();
+    }
+
+    /** Each card gets an equal share of the room, as many beside each other as fit. */
+    private void share(double width) {
+        double room = width - 2 * GAP - 2;
+        double least = LegCard.LEAST_WIDTH * type;
+        int columns = Math.max(1, (int) ((room + GAP) / (least + GAP)));
+        cards.setPrefColumns(columns);
+        cards.setPrefTileWidth(Math.max(least, Math.floor((room - (columns - 1) * GAP) / columns)));
+    }
+
+    /** How much larger the type is than plain; the cards follow. */
+    public void setType(double share) {
+        if (type != share) {
+            type = share;
+            share(scroll.getViewportBounds().getWidth());
+            show();
+        }
+    }
+
+    /** Puts the focus on the first leg. */
+    public void begin() {
+        if (cards.getScene() == null) {
+            scroll.applyCss();
+        }
+        first().ifPresent(Node::requestFocus);
+    }
+
+    /** Opens the first leg: the one in the warm colour. */
+    public void openFirst() {
+        first().ifPresent(LegCard::open);
+    }
+
+    private Optional<LegCard> first() {
+        return cards.getChildren().stream()
+                .filter(LegCard.class::isInstance)
+                .map(LegCard.class::cast)
+                .findFirst();
+    }
+
+    /** From card to card. */
+    private void arrows(KeyEvent e) {
+        int at = cards.getChildren().indexOf(e.getTarget());
+        int columns = cards.getPrefColumns();
+        int step =
+                switch (e.getCode()) {
+                    case LEFT -> -1;
+                    case RIGHT -> 1;
+                    case UP -> -columns;
+                    case DOWN -> columns;
+                    case TAB -> e.isShiftDown() ? -1 : 1;
+                    default -> 0;
+                };
+        int there = at + step;
+        if (at >= 0 && step != 0 && there >= 0 && there < cards.getChildren().size()) {
+            Node card = cards.getChildren().get(there);
+            card.requestFocus();
+            scroll.see(card);
+            e.consume();
+        }
     }
 
     /** The cards below the window's edge, a few at a time once the first are seen. */

@@ -13,6 +13,8 @@ import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.SVGPath;
@@ -25,48 +27,68 @@ import mussel.core.sheet.Region;
 import mussel.desktop.cutaway.Thumbnail;
 import mussel.desktop.kit.Texts;
 
-/** One leg on the bench: its picture, what is next, how far it is. A click, Enter or Space opens its job. */
-final class LegCard extends VBox {
-    private static final double PICTURE = 0.27;
-    private static final double WIDTH = 218;
-    private static final double WORDS = 190;
-    private static final double BETWEEN = 5;
+/** One leg on the bench: its picture, what is next or what it waits for, how far it is. A click, Enter or Space opens its job. */
+final class LegCard extends HBox {
+    /** The least width of a card (px at the plain size of type). */
+    static final double LEAST_WIDTH = 296;
+
+    private static final double PICTURE = 0.2;
+    private static final double PICTURE_WIDTH = 76;
+    private static final double WORDS = 196;
+    private static final double HEIGHT = 158;
+    private static final double BETWEEN = 4;
 
     private final Runnable open;
 
-    LegCard(BenchLine line, List<Region> outline, String sister, YardUnits units, Consumer<Integer> onOpen) {
-        super(5);
+    /**
+     * A card.
+     *
+     * @param first whether it is the one to go on with: it alone wears the warm colour
+     */
+    LegCard(
+            BenchLine line,
+            List<Region> outline,
+            String sister,
+            YardUnits units,
+            boolean first,
+            double type,
+            Consumer<Integer> onOpen) {
+        super(8);
         open = () -> onOpen.accept(line.job());
         setId("leg-" + line.job());
         getStyleClass().add("leg-card");
-        if (!line.waiting()) {
+        if (first) {
             getStyleClass().add("can-work");
         }
-        setPrefWidth(WIDTH);
-        setMinWidth(WIDTH);
-        setMaxWidth(WIDTH);
-        StackPane picture = new StackPane(new Thumbnail(outline, line.oil(), PICTURE));
-        picture.setPrefHeight(132);
-        picture.setMinHeight(132);
+        if (line.waiting()) {
+            getStyleClass().add("waits");
+        }
+        setMinHeight(HEIGHT * type);
+        StackPane picture = new StackPane(new Thumbnail(outline, line.oil(), PICTURE * type));
+        picture.setMinWidth(PICTURE_WIDTH * type);
+        picture.setPrefWidth(PICTURE_WIDTH * type);
         String hours = line.hours().isPresent()
                 ? Display.exact(Kind.RUNNING, line.hours().getAsDouble(), units)
                 : "hours not read";
         String next = line.waiting() ? "Waits: " + line.waits() : line.next();
-        StackPane nextBox = new StackPane(Texts.bare(next, WORDS, line.waiting() ? "plain" : "strong"));
+        double words = WORDS * type;
+        StackPane nextBox = new StackPane(Texts.bare(next, words, line.waiting() ? "plain" : "strong"));
         nextBox.getStyleClass().add("next");
         nextBox.setAlignment(Pos.TOP_LEFT);
+        VBox.setVgrow(nextBox, Priority.ALWAYS);
         String promised = line.promised().isEmpty() ? "" : "promised " + line.promised();
         String foot = sister.isEmpty() ? promised : promised.isEmpty() ? sister : sister + ", " + promised;
-        getChildren()
-                .addAll(
-                        picture,
-                        Texts.bare(line.leg().title(), WORDS, "heading"),
-                        Texts.bare(line.family() + " · " + hours + " · job " + line.job(), WORDS, "dim"),
-                        nextBox,
-                        floats(line),
-                        Texts.bare(line.current().title() + (foot.isEmpty() ? "" : " · " + foot), WORDS, "dim"));
+        VBox says = new VBox(
+                3,
+                Texts.bare(line.leg().title(), words, "heading"),
+                Texts.bare(line.family() + " · " + hours + " · job " + line.job(), words, "dim"),
+                nextBox,
+                floats(line),
+                Texts.bare(line.current().title() + (foot.isEmpty() ? "" : " · " + foot), words, "dim"));
+        getChildren().addAll(picture, says);
         setAccessibleRole(AccessibleRole.BUTTON);
-        setAccessibleText(line.leg().title() + ", " + line.family() + ", " + next);
+        setAccessibleText(
+                line.leg().title() + ", " + line.family() + ", " + next + (foot.isEmpty() ? "" : ", " + foot));
         setFocusTraversable(true);
         setOnMouseClicked(e -> {
             if (e.getButton() == MouseButton.PRIMARY) {
@@ -79,6 +101,11 @@ final class LegCard extends VBox {
                 open.run();
             }
         });
+    }
+
+    /** Opens its job. */
+    void open() {
+        open.run();
     }
 
     @Override
@@ -96,7 +123,7 @@ final class LegCard extends VBox {
         double left = 0;
         for (Map.Entry<Station, Station.State> each : line.states().entrySet()) {
             boolean here = each.getKey() == line.current() && line.open();
-            double radius = here ? 6.5 : 4.5;
+            double radius = here ? 6 : 4;
             String look = here ? "is-here" : "is-" + each.getValue().name().toLowerCase(Locale.ROOT);
             circle(looks.computeIfAbsent(look, l -> new StringBuilder()), left, radius);
             left += 2 * radius + BETWEEN;

@@ -17,6 +17,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -34,6 +35,8 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Region;
 import mussel.core.sheet.Step;
+import mussel.desktop.kit.Rows;
+import mussel.desktop.kit.Texts;
 
 /**
  * The leg cut open lengthwise, drawn from its sheet: the oil with the level and the look that was recorded, water at the bottom at its
@@ -45,6 +48,11 @@ public final class Cutaway extends VBox {
     private static final double VENT_BELOW_TOP = 26;
     private static final int STREAKS = 34;
     private static final PseudoClass OFF = PseudoClass.getPseudoClass("off");
+    private static final PseudoClass FOLDED = PseudoClass.getPseudoClass("folded");
+    /** From here on a place is named on the folded strip. */
+    private static final double NAMED = 0.15;
+
+    private static final int MOST_NAMED = 4;
     private static final PseudoClass AT_WORK = PseudoClass.getPseudoClass("at-work");
 
     private final Pane frame = new Pane();
@@ -55,8 +63,14 @@ public final class Cutaway extends VBox {
     private final Tint tint = new Tint();
     private final Map<SVGPath, Region> regions = new LinkedHashMap<>();
     private final Cavity cavity;
+    private final Label heading = new Label("The leg");
+    private final VBox figures = new VBox(4);
+    private final Rows<Label> figureRows = new Rows<>(figures, () -> Texts.wrapped("", "strip-figure"));
+    private final List<SVGPath> parts = new ArrayList<>();
+    private final Pointer pointer;
     private Consumer<Boolean> onGo = strip -> {};
     private Assessment shown;
+    private boolean folded;
 
     /** The drawing of one family. */
     public Cutaway(FamilySheet sheet) {
@@ -85,9 +99,17 @@ public final class Cutaway extends VBox {
         caption.getStyleClass().add("dim");
         caption.setWrapText(true);
         caption.setMinHeight(USE_PREF_SIZE);
-        Label heading = new Label("The leg");
         heading.getStyleClass().add("heading");
-        getChildren().addAll(heading, frame, caption);
+        heading.setMinHeight(USE_PREF_SIZE);
+        figures.setVisible(false);
+        figures.setManaged(false);
+        getChildren().addAll(heading, frame, figures, caption);
+        pointer = new Pointer(regions, parts);
+        setId("cutaway");
+        setFocusTraversable(true);
+        setAccessibleRole(AccessibleRole.IMAGE_VIEW);
+        addEventHandler(KeyEvent.KEY_PRESSED, this::pressed);
+        focusedProperty().addListener((o, was, is) -> focused(is));
         frame.widthProperty().addListener((o, was, is) -> fit());
         frame.heightProperty().addListener((o, was, is) -> fit());
     }
@@ -99,6 +121,72 @@ public final class Cutaway extends VBox {
 
     private void open(SVGPath shape, String part) {
         shown.sheet().part(part).ifPresent(p -> PartPage.open(shape, shown, p, onGo));
+    }
+
+    /** Folds the drawing to a narrow strip with its figures beneath, and back. */
+    public void setFolded(boolean on) {
+        folded = on;
+        heading.setVisible(!on);
+        heading.setManaged(!on);
+        tint.setVisible(!on);
+        figures.setVisible(on);
+        figures.setManaged(on);
+        frame.setMinSize(on ? 60 : 120, on ? 120 : 180);
+        frame.setMaxHeight(on ? 190 : Double.MAX_VALUE);
+        pseudoClassStateChanged(FOLDED, on);
+        if (shown != null) {
+            say();
+        }
+    }
+
+    private void pressed(KeyEvent e) {
+        if (pointer.move(e.getCode())) {
+            say();
+            e.consume();
+        } else if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
+            pointer.at().ifPresent(shape -> open(shape, regions.get(shape).part()));
+            e.consume();
+        }
+    }
+
+    private void focused(boolean is) {
+        if (is) {
+            Set<String> atWork = partsAtWork(shown);
+            pointer.begin(parts.stream()
+                    .filter(s -> atWork.contains(regions.get(s).part()))
+                    .findFirst());
+        } else {
+            pointer.to(Optional.empty());
+        }
+        say();
+    }
+
+    /** The line under the drawing: the part the arrow keys stand on, else what is known of the oil. */
+    private void say() {
+        String pointed = pointer.title();
+        String known = folded ? briefly(shown) : caption(shown);
+        caption.setText(
+                pointed.isEmpty()
+                        ? known
+                        : pointed + ". Enter: all that is known of it. Arrows: another part. F2: back.");
+        setAccessibleText("The leg. " + caption.getText());
+        figureRows.begin();
+        if (folded) {
+            shown.suspicion().entrySet().stream()
+                    .filter(e -> e.getValue() >= NAMED)
+                    .sorted(Map.Entry.<String, Double>comparingByValue().reversed())
+                    .limit(MOST_NAMED)
+                    .forEach(e -> figureRows
+                            .next()
+                            .setText(e.getKey().replace('_', ' ') + " " + Display.percent(e.getValue())));
+        }
+        figureRows.end();
+    }
+
+    private static String briefly(Assessment now) {
+        return now.job().reading(Field.PUMPED).isPresent()
+                ? "filled"
+                : now.job().choice(Scale.OIL_WATER).map(l -> "oil: " + l).orElse("");
     }
 
     private void fit() {
@@ -119,13 +207,12 @@ public final class Cutaway extends VBox {
             shape.setAccessibleText(region.title());
         }
         if (Step.says(region.part()) && region.kind() != Region.Material.LINE) {
-            shape.setAccessibleRole(AccessibleRole.BUTTON);
-            shape.setFocusTraversable(true);
-            shape.setOnMouseClicked(e -> open(shape, region.part()));
-            shape.setOnKeyPressed(e -> {
-                if (e.getCode() == KeyCode.ENTER) {
-                    open(shape, region.part());
-                }
+            parts.add(shape);
+            shape.setOnMouseClicked(e -> {
+                requestFocus();
+                pointer.to(Optional.of(shape));
+                say();
+                open(shape, region.part());
             });
         }
         return shape;
@@ -136,7 +223,7 @@ public final class Cutaway extends VBox {
         shown = now;
         pour(now);
         tint.show(regions, now.suspicion());
-        caption.setText(caption(now));
+        say();
         Set<String> off = now.partsOff();
         Set<String> atWork = partsAtWork(now);
         regions.forEach((shape, region) -> {
@@ -174,7 +261,7 @@ public final class Cutaway extends VBox {
         Optional<String> heat = now.job().choice(Scale.OIL_HEAT);
         boolean judged = look.isPresent() || heat.isPresent();
         boolean filled = now.job().reading(Field.PUMPED).isPresent();
-        if (!judged && !filled && now.drain().isEmpty()) {
+        if (!judged && !filled && now.drain().isEmpty() || !filled && empty(now)) {
             return List.of();
         }
         List<Node> in = new ArrayList<>();
@@ -192,6 +279,13 @@ public final class Cutaway extends VBox {
         }
         in.add(surface(level));
         return in;
+    }
+
+    /** Whether the oil is out and the case is being opened: then none is drawn in it. */
+    private static boolean empty(Assessment now) {
+        return now.job().reading(Field.DRAINED).isPresent()
+                && now.plan().of(Phase.STRIP).stream()
+                        .anyMatch(s -> now.job().ticked(s.step().id()).isPresent());
     }
 
     private static double share(Assessment now, boolean filled) {
@@ -268,7 +362,8 @@ public final class Cutaway extends VBox {
                 .append(" to ")
                 .append(Display.percent(w.high().getAsDouble()))
                 .append(")"));
-        return text.append(". An estimate; level as it came out.").toString();
+        return text.append(empty(now) ? ". It is out; the case is open." : ". An estimate; level as it came out.")
+                .toString();
     }
 
     /** The regions and what they show, for tests and help. */

@@ -2,8 +2,10 @@ package mussel.desktop.cutaway;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import javafx.geometry.Bounds;
 import javafx.scene.Group;
 import javafx.scene.shape.Line;
@@ -25,6 +27,8 @@ final class Tint extends Group {
     private static final double RIGHT = 312;
 
     private Map<String, Double> shown = Map.of();
+    /** Places that have their figure: a place of several parts has one. */
+    private final Set<String> figured = new HashSet<>();
 
     Tint() {
         setMouseTransparent(true);
@@ -36,6 +40,7 @@ final class Tint extends Group {
         }
         shown = suspicion;
         getChildren().clear();
+        figured.clear();
         List<Text> figures = new ArrayList<>();
         regions.entrySet().stream()
                 .filter(e -> suspicion.getOrDefault(e.getValue().place(), 0.0) >= FAINT)
@@ -56,7 +61,7 @@ final class Tint extends Group {
             over.setStrokeWidth(1 + 3 * p);
             getChildren().add(over);
         }
-        if (p >= FIGURE && figures.size() < MOST_FIGURES) {
+        if (p >= FIGURE && figures.size() < MOST_FIGURES && figured.add(region.place())) {
             Bounds at = shape.getBoundsInLocal();
             Text figure = new Text(Display.percent(p));
             figure.getStyleClass().add("suspect-figure");

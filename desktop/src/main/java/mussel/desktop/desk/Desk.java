@@ -17,6 +17,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.JournalException;
+import mussel.core.job.Topic;
 
 /**
  * One job on the desk: entries go into the journal at once, and whatever is computed follows. What is being typed is a draft: it is
@@ -32,8 +33,10 @@ public final class Desk {
     private final Map<Address, Double> drafts = new LinkedHashMap<>();
     private final ReadOnlyObjectWrapper<Assessment> now = new ReadOnlyObjectWrapper<>();
     private final List<Runnable> leaving = new ArrayList<>();
+    private final List<Runnable> settling = new ArrayList<>();
     private Job entered;
     private Consumer<String> onTrouble = sentence -> {};
+    private Consumer<String> onHint = sentence -> {};
 
     Desk(Workshop shop, int job) {
         this.shop = shop;
@@ -70,6 +73,7 @@ public final class Desk {
 
     /** The job leaves the desk: what waits is entered. */
     public void leave() {
+        settle();
         leaving.forEach(Runnable::run);
     }
 
@@ -181,6 +185,16 @@ public final class Desk {
         onTrouble.accept(sentence);
     }
 
+    /** Says a sentence that is gone with the next key. */
+    public void hint(String sentence) {
+        onHint.accept(sentence);
+    }
+
+    /** What to do with a sentence that is gone with the next key. */
+    public void setOnHint(Consumer<String> handler) {
+        onHint = handler;
+    }
+
     /** Picks an outcome, or clears the choice. */
     public void choose(Address scale, Optional<String> outcome) {
         note(outcome.<Fact>map(o -> new Fact.Chosen(scale, o)).orElseGet(() -> new Fact.Cleared(scale)));
@@ -190,6 +204,30 @@ public final class Desk {
     public boolean read(Address field, double value, String typed) {
         drafts.remove(field);
         return note(Fact.Read.byHand(field, value, typed));
+    }
+
+    /** Enters a reading that was asked about: that it was, and whether it was confirmed, goes before it. */
+    public boolean readDoubted(Address field, double value, String typed, String doubt, boolean confirmed) {
+        drafts.remove(field);
+        String mark = typed + ": " + doubt + (confirmed ? " Confirmed." : " Left standing, not confirmed.");
+        return note(List.of(
+                new Fact.Noted(Topic.DOUBTED.of(field.name() + (field.of().isEmpty() ? "" : "-" + field.of())), mark),
+                Fact.Read.byHand(field, value, typed)));
+    }
+
+    /** The job as it is in the journal, computed: without what is being typed. */
+    public Assessment assessed() {
+        return drafts.isEmpty() ? now.get() : shop.assess(entered).orElseThrow();
+    }
+
+    /** What is being typed becomes an entry now, as before something is done that rests on it. */
+    public void settle() {
+        settling.forEach(Runnable::run);
+    }
+
+    /** What to do when what is being typed must become an entry. */
+    public void onSettle(Runnable work) {
+        settling.add(work);
     }
 
     /** Computes with a figure while it is being typed. */

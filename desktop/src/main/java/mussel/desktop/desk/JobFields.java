@@ -6,6 +6,9 @@ import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.Plausible;
+import mussel.core.measure.Display;
+import mussel.core.measure.YardUnits;
 import mussel.desktop.kit.QuantityField;
 
 /** The quantity fields of a station, bound to the job's readings. */
@@ -16,6 +19,7 @@ public final class JobFields {
     /** Fields for a desk. */
     public JobFields(Desk desk) {
         this.desk = desk;
+        desk.onSettle(() -> fields.values().forEach(QuantityField::settle));
     }
 
     /** The field of a quantity there is only one of. */
@@ -29,6 +33,9 @@ public final class JobFields {
         QuantityField made = new QuantityField(id, label, field.kind(), field.range())
                 .onDraft(value -> desk.draft(at, value))
                 .onEnter((typed, value) -> desk.read(at, value, typed))
+                .onDoubt(
+                        value -> Plausible.doubt(desk.assessed(), at, value),
+                        (typed, value, doubt, confirmed) -> desk.readDoubted(at, value, typed, doubt, confirmed))
                 .onClear(() -> desk.note(new Fact.Cleared(at)));
         fields.put(at, made);
         return made;
@@ -36,7 +43,18 @@ public final class JobFields {
 
     /** Shows the job's readings in all of them; what is being typed is no reading yet. */
     public void show(Assessment now) {
-        fields.forEach(
-                (at, field) -> field.show(desk.job().reading(at), now.yard().units()));
+        YardUnits units = now.yard().units();
+        fields.forEach((at, field) -> {
+            field.show(desk.job().reading(at), units);
+            field.suppose(supposed(now, at, units));
+        });
+    }
+
+    /** What the leg's own dates make of it, where it was not read. */
+    private static String supposed(Assessment now, Address at, YardUnits units) {
+        return Field.at(at)
+                .filter(f -> f.address().equals(at) && now.knownBefore(f).isPresent())
+                .map(f -> Display.exact(f.kind(), now.knownBefore(f).getAsDouble(), units))
+                .orElse("");
     }
 }

@@ -8,6 +8,8 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
+import mussel.desktop.kit.GoOn;
+import mussel.desktop.kit.SeeMe;
 
 /** Something written down in words; it becomes an entry when it is left, or on Enter where it is one line. */
 public final class JobNote extends VBox {
@@ -31,6 +33,11 @@ public final class JobNote extends VBox {
                 enter();
             }
         });
+        desk.onSettle(() -> {
+            if (text.isFocused()) {
+                enter();
+            }
+        });
         getChildren().addAll(caption, text);
     }
 
@@ -38,7 +45,10 @@ public final class JobNote extends VBox {
     public static JobNote line(Desk desk, String label, Address topic) {
         TextField field = new TextField();
         JobNote note = new JobNote(desk, label, topic, field);
-        field.setOnAction(e -> note.enter());
+        field.setOnAction(e -> {
+            note.enter();
+            note.fireEvent(new GoOn());
+        });
         return note;
     }
 
@@ -54,6 +64,12 @@ public final class JobNote extends VBox {
     public JobNote called(String id) {
         text.setId(id);
         return this;
+    }
+
+    /** Puts the caret where writing begins. */
+    public void begin() {
+        text.requestFocus();
+        text.fireEvent(new SeeMe());
     }
 
     private void enter() {

@@ -2,6 +2,7 @@ package mussel.desktop.desk;
 
 import java.io.File;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -16,7 +17,12 @@ public final class Paper {
 
     /** Asks where a paper shall go; empty when the person thought better of it. */
     public static Optional<Path> place(Node from, String title, String name) {
+        return place(from, title, name, Optional.empty());
+    }
+
+    private static Optional<Path> place(Node from, String title, String name, Optional<Path> in) {
         FileChooser chooser = new FileChooser();
+        in.map(Path::toFile).ifPresent(chooser::setInitialDirectory);
         chooser.setTitle(title);
         chooser.setInitialFileName(name);
         String kind = name.substring(name.lastIndexOf('.') + 1);
@@ -24,6 +30,28 @@ public final class Paper {
                 .add(new FileChooser.ExtensionFilter(kind.toUpperCase(java.util.Locale.ROOT), "*." + kind));
         return Optional.ofNullable(chooser.showSaveDialog(from.getScene().getWindow()))
                 .map(File::toPath);
+    }
+
+    /** The same, in the folder papers went to last; where it goes is kept for the next. */
+    public static Optional<Path> place(Workshop shop, Node from, String title, String name) {
+        Optional<Path> there = place(from, title, name, shop.paperFolder());
+        there.map(Path::getParent).ifPresent(shop::setPaperFolder);
+        return there;
+    }
+
+    /** Where the last paper went, without asking; asks where none did yet. A paper of that name stays and the new one is numbered. */
+    public static Optional<Path> placeAsLast(Workshop shop, Node from, String title, String name) {
+        Optional<Path> folder = shop.paperFolder();
+        return folder.isEmpty() ? place(shop, from, title, name) : folder.map(f -> free(f, name));
+    }
+
+    private static Path free(Path folder, String name) {
+        int dot = name.lastIndexOf('.');
+        Path there = folder.resolve(name);
+        for (int i = 2; Files.exists(there); i++) {
+            there = folder.resolve(name.substring(0, dot) + "-" + i + name.substring(dot));
+        }
+        return there;
     }
 
     /** Writes; the sentence says where it lies or why it does not. Returns the task, for those who show that it is at work. */

@@ -1,6 +1,8 @@
 package mussel.desktop.desk;
 
+import java.util.List;
 import javafx.scene.Node;
+import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 
 /** A station sheet: the work of the moment. It shows an assessment and makes entries; it computes nothing. */
@@ -10,4 +12,27 @@ public interface StationView {
 
     /** Shows the job as it stands. */
     void show(Assessment now);
+
+    /** Does what the act beside the station presses; says whether it is this station's to do. */
+    default boolean press(Handle handle) {
+        return false;
+    }
+
+    /** Shows where a look is entered and returns what takes the focus; says by an empty list that it is not entered here. */
+    default List<Node> look(String finding) {
+        return List.of();
+    }
+
+    /** The keys that work on this station alone, each with what it does. */
+    default List<Key> keys() {
+        return List.of();
+    }
+
+    /**
+     * A key and what it does.
+     *
+     * @param stroke as it stands on the keyboard
+     * @param does what it does, in a few words
+     */
+    record Key(String stroke, String does) {}
 }

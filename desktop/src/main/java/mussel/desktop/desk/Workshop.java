@@ -1,43 +1,31 @@
 package mussel.desktop.desk;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.Collections;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.BiFunction;
 import java.util.function.IntPredicate;
-import java.util.stream.Stream;
 import mussel.core.book.BenchPlan;
-import mussel.core.book.Filed;
 import mussel.core.book.LogBook;
 import mussel.core.instrument.Instruments;
 import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
-import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
-import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
-import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Order;
 import mussel.core.job.PumpHabit;
-import mussel.core.job.Scale;
 import mussel.core.job.Settings;
-import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
 import mussel.core.leak.HoldFile;
@@ -46,7 +34,6 @@ import mussel.core.plan.Planning;
 import mussel.core.pump.PumpInput;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.PumpPolicy;
-import mussel.core.sheet.SetupSheet;
 import mussel.core.verdict.Calibration;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.Knowledge;
@@ -58,9 +45,8 @@ import mussel.core.verdict.Overrides;
  * be on their way, and whoever asks for them waits.
  */
 public final class Workshop {
-    private static final int FILED_AT_ONCE = 24;
     private static final String NAME = "yard_name";
-    private static final String STAMP = "bench_stamp";
+    private static final String PAPERS = "paper_folder";
     private static final String LEARN = "learn_priors";
     private static final String PUMP_POLICY = "pump_policy";
     private static final String PUMP_MONTHS = "pump_calendar_months";
@@ -74,13 +60,11 @@ public final class Workshop {
     private final Ports ports;
     private Optional<Yard> yard = Optional.empty();
     private Optional<Judge> judge = Optional.empty();
-    /** What was found on the sister of a leg; looked up anew when a job is put on the desk. */
-    private final Map<String, List<String>> twins = new HashMap<>();
-    /** Shelf and catalogue of a job; looked up anew when a job is put on the desk. */
+    private final LegHistory history;
+    private final Shelf shelf;
+    private final Filing filing;
+    /** Plans made before. */
     private final Planning planning = new Planning();
-
-    private final Map<Integer, Stores> stores = new HashMap<>();
-    private final Map<Integer, String> unfiled = new TreeMap<>();
 
     /** Everything a screen needs, brought together by the application. */
     public Workshop(Journal journal, LogBook book, CompletableFuture<Catalogue> catalogue, Clock clock, Ports ports) {
@@ -89,6 +73,13 @@ public final class Workshop {
         this.catalogue = catalogue;
         this.clock = clock;
         this.ports = ports;
+        history = new LegHistory(journal, clock.getZone());
+        shelf = new Shelf(journal, this::sheet, () -> catalogue.join().supply());
+        filing = new Filing(this, catalogue, clock, ports);
+    }
+
+    private FamilySheet sheet(String family) {
+        return known().get(family);
     }
 
     /**
@@ -239,48 +230,53 @@ public final class Workshop {
         yard = Optional.of(yard().with(habit));
     }
 
-    /** What can be bought, and what lies on the shelf for the leg of a job. */
-    private Stores stores(Job job) {
-        return stores.computeIfAbsent(
-                job.id(),
-                id -> new Stores(catalogue.join().supply(), shelf(job.leg().family(), id)));
-    }
-
-    private Map<String, Integer> shelf(String family, int exceptJob) {
-        Map<String, Integer> change = journal.benchLines().shelfChange(family, exceptJob);
-        Map<String, Integer> shelf = new HashMap<>();
-        known().get(family).parts().forEach(part -> {
-            int counted = Settings.count(journal, shelfKey(family, part.id()));
-            int now = counted + change.getOrDefault(part.id(), 0);
-            if (now > 0) {
-                shelf.put(part.id(), now);
-            }
-        });
-        known().get(family).setup().ifPresent(setup -> setup.shimsMm().forEach(mm -> {
-            String id = SetupSheet.shimId(mm);
-            shelf.put(id, Settings.count(journal, shelfKey(family, id)) + change.getOrDefault(id, 0));
-        }));
-        return shelf;
-    }
-
-    private static String shelfKey(String family, String part) {
-        return "shelf:" + family + ":" + part;
-    }
-
-    private int inGears(Job job, String shim) {
-        return assess(job)
-                .flatMap(Assessment::setup)
-                .map(setup -> setup.used().getOrDefault(shim, 0))
-                .orElse(0);
-    }
-
     /** Writes down how many of a part were counted on the shelf, with what this job has taken off already. */
     public void countShelf(Job job, String part, int counted) {
-        String family = job.leg().family();
-        int taken = (int) job.reading(Field.FROM_SHELF.of(part)).orElse(0) + inGears(job, part);
-        int others = journal.benchLines().shelfChange(family, job.id()).getOrDefault(part, 0);
-        journal.keepSetting(shelfKey(family, part), String.valueOf(counted + taken - others));
-        stores.clear();
+        int inGears = assess(job)
+                .flatMap(Assessment::setup)
+                .map(setup -> setup.used().getOrDefault(part, 0))
+                .orElse(0);
+        shelf.count(job, part, counted, inGears);
+    }
+
+    /** What is looked up once a sitting is looked up anew. */
+    void forgetTwins() {
+        history.forget();
+        shelf.forget();
+    }
+
+    /** What is looked up of shelves is looked up anew. */
+    void forgetShelf() {
+        shelf.forget();
+    }
+
+    /** Earlier jobs of the leg of that job, the latest first. */
+    public List<Assessment> history(Job job) {
+        return history.earlier(job).map(this::assess).flatMap(Optional::stream).toList();
+    }
+
+    Filing filing() {
+        return filing;
+    }
+
+    /** Jobs that could not be read, each in a sentence. */
+    public List<String> unfiled() {
+        return filing.unfiled();
+    }
+
+    /** Brings book and bench up to date; much of it, as after an import, is left to {@link #settle}. */
+    public void refreshBench() {
+        filing.refresh();
+    }
+
+    /** Files what {@link #refreshBench} has left, on whatever thread it is called. */
+    public void settle(IntPredicate goOn) {
+        filing.settle(goOn);
+    }
+
+    /** Brings everything up to date before it returns, for work without a window. */
+    public void fileEverything() {
+        filing.everything();
     }
 
     /** Data in and out. */
@@ -291,6 +287,19 @@ public final class Workshop {
     /** Whether the yard has said what it is called. */
     public boolean named() {
         return !journal.setting(NAME, "").isEmpty();
+    }
+
+    /** The folder papers went to last, while it is there. */
+    public Optional<Path> paperFolder() {
+        return Optional.of(journal.setting(PAPERS, ""))
+                .filter(f -> !f.isEmpty())
+                .map(Path::of)
+                .filter(Files::isDirectory);
+    }
+
+    /** Keeps the folder papers go to. */
+    public void setPaperFolder(Path folder) {
+        journal.keepSetting(PAPERS, folder.toString());
     }
 
     /** Calls the yard by another name. */
@@ -379,7 +388,14 @@ public final class Workshop {
                         job,
                         sheet,
                         new Surroundings(
-                                yard(), judge(), twinFound(job), today(), stores(job), planning, clock.getZone())));
+                                yard(),
+                                judge(),
+                                history.twinFound(job),
+                                today(),
+                                shelf.stores(job),
+                                planning,
+                                clock.getZone(),
+                                () -> history.before(job))));
     }
 
     /** The diagnosis tables in use: the yard's own numbers among them, and what it has found where it wants that counted. */
@@ -427,36 +443,6 @@ public final class Workshop {
         return catalogue.join().own();
     }
 
-    /** Causes confirmed on the leg that hangs beside that of the job, in its last job. */
-    private List<String> twinFound(Job job) {
-        if (job.leg().position() == LegRef.Position.SINGLE || job.leg().position() == LegRef.Position.SPARE) {
-            return List.of();
-        }
-        return twins.computeIfAbsent(job.leg().id(), leg -> sisterFound(job));
-    }
-
-    void forgetTwins() {
-        twins.clear();
-        stores.clear();
-    }
-
-    private List<String> sisterFound(Job job) {
-        return Stream.of(LegRef.Position.PORT, LegRef.Position.STARBOARD)
-                .filter(p -> p != job.leg().position())
-                .flatMap(p -> journal.benchLines().leg(job.leg().boat(), p).stream())
-                .flatMap(leg -> journal.benchLines().jobsOf(leg.id()).stream().reduce((a, b) -> b).stream())
-                .flatMap(sister -> confirmed(sister).stream())
-                .toList();
-    }
-
-    private List<String> confirmed(int job) {
-        return Job.of(journal.entries(job)).choices().entrySet().stream()
-                .filter(c -> c.getKey().name().equals(Scale.CONFIRMED.address().name())
-                        && c.getValue().equals("yes"))
-                .map(c -> c.getKey().of())
-                .toList();
-    }
-
     /** Every job of the journal whose family is known, in the order of opening. */
     public List<Assessment> jobs() {
         List<Assessment> jobs = new ArrayList<>();
@@ -466,119 +452,14 @@ public final class Workshop {
         return jobs;
     }
 
-    private Optional<Assessment> job(int job) {
+    /** A job of the journal; empty where its family's sheet is not here. */
+    Optional<Assessment> job(int job) {
         return assess(Job.of(journal.entries(job)));
-    }
-
-    /** A job as it goes into the book. One that cannot be read stays owed and is named; it stands in no other's way. */
-    private Optional<Filed> filed(int job) {
-        try {
-            return job(job).map(Filed::of);
-        } catch (RuntimeException e) {
-            System.getLogger("mussel").log(System.Logger.Level.WARNING, "Job " + job + " cannot be filed", e);
-            unfiled.put(
-                    job,
-                    e instanceof JournalException
-                            ? e.getMessage()
-                            : "Job " + job
-                                    + " cannot be shown: what is entered in it does not fit together. It is kept as it is; mussel check says more.");
-            return Optional.empty();
-        }
-    }
-
-    /** Jobs that could not be read, each in a sentence. */
-    public List<String> unfiled() {
-        return List.copyOf(unfiled.values());
     }
 
     /** What of the yard's settings is not understood here, each in a sentence. */
     public List<String> settingsSetAside() {
         return Settings.setAside(journal.settings());
-    }
-
-    /**
-     * Brings the book and the lines of the bench up to date with the journal, the families and the yard. Where that is much work, as after an
-     * import, it is left to {@link #settle}.
-     */
-    public void refreshBench() {
-        BenchLines lines = journal.benchLines();
-        if (journal.readOnly()) {
-            return;
-        }
-        Set<Integer> stale = new TreeSet<>(book.stale());
-        String stamp = catalogue.join().stamp();
-        boolean other = !journal.setting(STAMP, "").equals(stamp);
-        if (other) {
-            lines.open().forEach(l -> stale.add(l.job()));
-            known().values().forEach(f -> lines.keepOutline(f.id(), f.outline()));
-        }
-        if (stale.size() > FILED_AT_ONCE) {
-            book.owe(List.copyOf(stale));
-        } else if (!stale.isEmpty()) {
-            List<Filed> filed = filed(stale);
-            filed.forEach(f -> stale.remove(f.visit().job()));
-            book.file(filed);
-            book.owe(List.copyOf(stale));
-        }
-        if (other) {
-            journal.keepSetting(STAMP, stamp);
-        }
-    }
-
-    /** Jobs as they go into the book; those of unknown families are left out. */
-    private List<Filed> filed(Collection<Integer> jobs) {
-        stores.clear();
-        return jobs.stream().map(this::filed).flatMap(Optional::stream).toList();
-    }
-
-    /**
-     * Files what {@link #refreshBench} has left, the latest jobs first, on whatever thread it is called; the bench's own lines are made
-     * once more at the end, when everything they look at is there.
-     *
-     * @param goOn told how many jobs are left, before each few; false to leave the rest for another time
-     */
-    public void settle(IntPredicate goOn) {
-        ports.data().aside((ownJournal, ownBook) -> {
-            Workshop own = new Workshop(ownJournal, ownBook, catalogue, clock, ports);
-            if (own.settleHere(ownBook.owed(), goOn)) {
-                List<Integer> bench = ownJournal.benchLines().open().stream()
-                        .map(BenchLine::job)
-                        .toList();
-                ownBook.owe(bench);
-                own.settleHere(bench, left -> goOn.test(0));
-            }
-            return null;
-        });
-    }
-
-    private boolean settleHere(List<Integer> owed, IntPredicate goOn) {
-        for (int from = 0; from < owed.size(); from += FILED_AT_ONCE) {
-            if (!goOn.test(owed.size() - from)) {
-                return false;
-            }
-            book.settle(filed(owed.subList(from, Math.min(owed.size(), from + FILED_AT_ONCE))));
-        }
-        return true;
-    }
-
-    /** Brings everything up to date before it returns, for work without a window. */
-    public void fileEverything() {
-        refreshBench();
-        if (!book.owed().isEmpty()) {
-            settle(left -> true);
-        }
-    }
-
-    /** Earlier jobs of the leg of that job, the latest first. */
-    public List<Assessment> history(Job job) {
-        List<Assessment> earlier =
-                new ArrayList<>(journal.benchLines().jobsOf(job.leg().id()).stream()
-                        .filter(j -> j < job.id())
-                        .map(this::job)
-                        .flatMap(Optional::stream)
-                        .toList());
-        Collections.reverse(earlier);
-        return earlier;
     }
 
     /** Opens a job's desk. */

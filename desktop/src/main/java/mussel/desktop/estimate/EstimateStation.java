@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import mussel.core.brief.Brief.Handle;
 import mussel.core.estimate.EstimateInput.Doubtful;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.estimate.EstimateWords;
@@ -51,9 +52,9 @@ public final class EstimateStation implements StationView {
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
         print.setId("print-estimate");
-        print.setOnAction(
-                e -> Paper.place(sheet, "Estimate", "estimate-" + desk.job().id() + ".pdf")
-                        .ifPresent(this::print));
+        print.setOnAction(e -> Paper.place(
+                        desk.shop(), sheet, "Estimate", "estimate-" + desk.job().id() + ".pdf")
+                .ifPresent(this::print));
         FlowPane given = new FlowPane(
                 12,
                 6,
@@ -85,6 +86,19 @@ public final class EstimateStation implements StationView {
     public void print(Path file) {
         Assessment now = desk.now().get();
         Paper.write("The estimate", file, () -> desk.shop().papers().estimate(now, file), printed::setText);
+    }
+
+    @Override
+    public boolean press(Handle handle) {
+        if (handle == Handle.PRINT_ESTIMATE) {
+            Paper.placeAsLast(
+                            desk.shop(),
+                            sheet,
+                            "Estimate",
+                            "estimate-" + desk.job().id() + ".pdf")
+                    .ifPresent(this::print);
+        }
+        return handle == Handle.PRINT_ESTIMATE;
     }
 
     /** What was said of the last print. */

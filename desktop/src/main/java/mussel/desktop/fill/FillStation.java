@@ -52,8 +52,10 @@ public final class FillStation implements StationView {
                     + Display.exact(Kind.VOLUME, b.ml(), desk.shop().yard().units());
             HBox pair = new HBox(
                     8,
-                    fields.field(Field.BOTTLE_HAVE, Field.BOTTLE_HAVE.of(b.name()), "whole, owned"),
-                    fields.field(Field.BOTTLE_OPENED, Field.BOTTLE_OPENED.of(b.name()), "in an opened"));
+                    fields.field(Field.BOTTLE_HAVE, Field.BOTTLE_HAVE.of(b.name()), "whole, owned")
+                            .optional(),
+                    fields.field(Field.BOTTLE_OPENED, Field.BOTTLE_OPENED.of(b.name()), "in an opened")
+                            .optional());
             bottles.getChildren().add(new VBox(2, Texts.wrapped(size, "strong"), pair));
         }
         WhyButton why =
@@ -72,6 +74,11 @@ public final class FillStation implements StationView {
                         answer,
                         new HBox(18, fields.field(Field.PUMPED), check),
                         steps);
+    }
+
+    @Override
+    public List<StationView.Key> keys() {
+        return StepList.keys();
     }
 
     @Override

@@ -13,6 +13,7 @@ import mussel.core.job.Topic;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Plug;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
@@ -39,31 +40,31 @@ public final class IntakeStation implements StationView {
         this.picks = new JobPicks(desk);
         this.complaints = new Complaints(desk);
         sheet.getStyleClass().add("station");
-        FlowPane hours = new FlowPane(8, 6);
-        hours.getChildren()
-                .addAll(
-                        fields.field(Field.ENGINE_HOURS),
-                        fields.field(Field.HOURS_SINCE_FILL),
-                        fields.field(Field.MONTHS_SINCE_FILL),
-                        fields.field(Field.AGE),
-                        fields.field(Field.FILL),
-                        fields.field(Field.STORAGE_MIN));
-        FlowPane use = new FlowPane(18, 8);
-        use.getChildren()
-                .addAll(
-                        picks.row(Scale.WATER),
-                        picks.row(Scale.SAND),
-                        picks.row(Scale.STORAGE),
-                        picks.row(Scale.DUTY),
-                        picks.row(Scale.LAST_JOB));
+        FlowPane hours = new FlowPane(8, 6, fields.field(Field.ENGINE_HOURS), fields.field(Field.HOURS_SINCE_FILL));
+        FlowPane use = new FlowPane(
+                18,
+                8,
+                picks.row(Scale.WATER),
+                picks.row(Scale.SAND),
+                picks.row(Scale.STORAGE),
+                picks.row(Scale.DUTY),
+                picks.row(Scale.LAST_JOB));
+        FlowPane more = new FlowPane(
+                8,
+                6,
+                fields.field(Field.MONTHS_SINCE_FILL),
+                fields.field(Field.AGE),
+                fields.field(Field.FILL),
+                fields.field(Field.STORAGE_MIN));
         sheet.getChildren()
                 .addAll(
                         Texts.title("Intake"),
                         family,
+                        hours,
                         complaints,
                         noted(JobNote.line(desk, "In the owner's words", Topic.COMPLAINT.address())),
-                        hours,
                         use,
+                        more,
                         picks.oils(Scale.OIL_LAST),
                         history,
                         noted(JobNote.line(
@@ -130,7 +131,8 @@ public final class IntakeStation implements StationView {
     @Override
     public void show(Assessment now) {
         FamilySheet s = now.sheet();
-        String plugs = s.plugs().size() == 3 ? "two vents" : "one vent";
+        long vents = s.plugs().stream().filter(p -> p.role() == Plug.Role.VENT).count();
+        String plugs = vents == 2 ? "two vents" : "one vent";
         family.setText(s.title() + ": "
                 + s.construction()
                         .caseKind()

@@ -56,10 +56,10 @@ public final class TakeIn extends VBox {
                 .keepsOne()
                 .onPick(f -> chosenFamily = f);
         boat.textProperty().addListener((o, was, is) -> recognise());
+        boat.setOnAction(e -> position.stop().requestFocus());
         Button take = new Button("Take it in");
         take.setId("take-in-do");
         take.getStyleClass().add("act");
-        take.setDefaultButton(true);
         take.setOnAction(e -> take(onTaken));
         Button cancel = new Button("Not now");
         cancel.setCancelButton(true);

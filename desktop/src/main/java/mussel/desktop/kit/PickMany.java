@@ -3,6 +3,7 @@ package mussel.desktop.kit;
 import java.util.List;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
@@ -10,7 +11,7 @@ import javafx.scene.layout.VBox;
 import mussel.desktop.kit.PickRow.Choice;
 
 /** Things of which several may hold at once: one tile each. With a tile focused the figures pick; picking a picked one takes it back. */
-public final class PickMany extends VBox {
+public final class PickMany extends VBox implements Question {
     private static final double GAP = 5;
 
     private final FlowPane tiles = new FlowPane(GAP, GAP);
@@ -43,8 +44,18 @@ public final class PickMany extends VBox {
             });
             tiles.getChildren().add(tile);
         }
-        TileKeys.on(tiles);
+        TileKeys.on(tiles, false);
         getChildren().addAll(caption, tiles);
+    }
+
+    @Override
+    public boolean open() {
+        return tiles.getChildren().stream().noneMatch(n -> ((ToggleButton) n).isSelected());
+    }
+
+    @Override
+    public Node stop() {
+        return tiles.getChildren().get(0);
     }
 
     /** Shows which are picked. */

@@ -15,10 +15,10 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 
 /**
- * A scale to pick from: one tile an outcome, from benign to severe. With a tile focused the figures pick, arrows move, and picking
- * the picked one clears it: not answered.
+ * A scale to pick from: one tile an outcome, from benign to severe. With a tile focused the figures pick and go on, arrows move, Enter picks and
+ * goes on, and Delete, or picking the picked one with Space or the mouse, clears it: not answered.
  */
-public final class PickRow extends VBox {
+public final class PickRow extends VBox implements Question {
     /** Rows with more text than this may wrap (characters). */
     private static final int ONE_LINE = 44;
 
@@ -28,6 +28,7 @@ public final class PickRow extends VBox {
     private final Pane tiles;
     private boolean showing;
     private boolean keepsOne;
+    private boolean needed = true;
     private Consumer<Optional<String>> onPick = outcome -> {};
 
     /** A row of choices under a caption; an empty caption takes no room. */
@@ -45,7 +46,7 @@ public final class PickRow extends VBox {
             tiles.getChildren().add(tile(label, choices.get(i), i + 1));
         }
         getChildren().add(tiles);
-        TileKeys.on(tiles);
+        TileKeys.on(tiles, true);
         group.selectedToggleProperty().addListener((o, was, is) -> {
             if (keepsOne && is == null && !showing) {
                 showing = true;
@@ -69,6 +70,28 @@ public final class PickRow extends VBox {
         public static Choice text(String id, String label) {
             return new Choice(id, label, null);
         }
+    }
+
+    /** A choice that need not be made: it is never what the focus goes on to. */
+    public PickRow optional() {
+        return needed(false);
+    }
+
+    /** Whether the choice waits to be made while it is not. */
+    public PickRow needed(boolean yes) {
+        needed = yes;
+        return this;
+    }
+
+    @Override
+    public boolean open() {
+        return needed && group.getSelectedToggle() == null;
+    }
+
+    @Override
+    public Node stop() {
+        Object picked = group.getSelectedToggle();
+        return picked == null ? tiles.getChildren().get(0) : (Node) picked;
     }
 
     /** Called with the outcome picked, or empty when it was cleared. */

@@ -3,9 +3,12 @@ package mussel.desktop.kit;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
+import java.util.function.DoubleFunction;
 import java.util.function.ObjDoubleConsumer;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.scene.AccessibleRole;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -20,9 +23,10 @@ import mussel.core.measure.YardUnits;
 
 /**
  * A field for one quantity, typed with any unit. It shows what it understood, refuses nonsense in words beside it and then keeps the
- * old value. Blank means not measured. A figure is entered on Enter, on leaving, or when typing rests for a moment.
+ * old value. Blank means not measured. A figure is entered on Enter, on leaving, or when typing rests for a moment. One
+ * that is unlikely is asked about beside the field and stands meanwhile.
  */
-public final class QuantityField extends VBox {
+public final class QuantityField extends VBox implements Question {
     private static final Duration REST = Duration.millis(1500);
 
     private final Kind kind;
@@ -34,9 +38,28 @@ public final class QuantityField extends VBox {
     private YardUnits units = YardUnits.METRIC;
     private OptionalDouble value = OptionalDouble.empty();
     private boolean showing;
+    private boolean needed = true;
+    private String supposed = "";
     private Consumer<Optional<Double>> onDraft = draft -> {};
     private ObjDoubleConsumer<String> onEnter = (typed, entered) -> {};
     private Runnable onClear = () -> {};
+    private DoubleFunction<Optional<String>> doubts = figure -> Optional.empty();
+    private OnDoubted onDoubted = (typed, entered, doubt, confirmed) -> onEnter.accept(typed, entered);
+    /** The text that was asked about last; empty while nothing is. */
+    private String asked = "";
+
+    /** Takes an unlikely figure all the same. */
+    public interface OnDoubted {
+        /**
+         * A figure that was asked about.
+         *
+         * @param typed the text as typed
+         * @param entered in the canonical unit
+         * @param doubt what was asked
+         * @param confirmed whether it was confirmed, or left standing
+         */
+        void enter(String typed, double entered, String doubt, boolean confirmed);
+    }
 
     /** A field with its caption, kind of quantity and valid range. */
     public QuantityField(String id, String label, Kind kind, Range range) {
@@ -59,14 +82,18 @@ public final class QuantityField extends VBox {
         getChildren().addAll(caption, text, reply);
         text.textProperty().addListener((o, was, is) -> typing());
         text.focusedProperty().addListener((o, was, is) -> focusChanged(is));
-        text.setOnAction(e -> enter());
+        text.setOnAction(e -> {
+            if (finish(true)) {
+                fireEvent(new GoOn());
+            }
+        });
         text.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ESCAPE && !text.getText().equals(shown())) {
                 revert();
                 e.consume();
             }
         });
-        rest.setOnFinished(e -> enter());
+        rest.setOnFinished(e -> finish(false));
     }
 
     /** Called with the figure while it is typed; empty when there is none. */
@@ -81,6 +108,48 @@ public final class QuantityField extends VBox {
         return this;
     }
 
+    /** What makes a figure unlikely, and how it is taken when it is typed all the same. */
+    public QuantityField onDoubt(DoubleFunction<Optional<String>> doubt, OnDoubted handler) {
+        doubts = doubt;
+        onDoubted = handler;
+        return this;
+    }
+
+    /** Shows in a blank field what is known without asking: it needs no answer then. */
+    public void suppose(String supposed) {
+        this.supposed = supposed;
+        prompt();
+    }
+
+    private void prompt() {
+        text.setPromptText(supposed.isEmpty() ? (kind == Kind.COUNT ? "none" : units.symbol(kind)) : supposed);
+        text.setAccessibleRoleDescription(supposed.isEmpty() ? "not measured" : supposed);
+    }
+
+    @Override
+    public boolean open() {
+        return needed && value.isEmpty() && supposed.isEmpty();
+    }
+
+    @Override
+    public Node stop() {
+        return text;
+    }
+
+    /** What is being typed becomes a figure now. */
+    public void settle() {
+        if (rest.getStatus() == javafx.animation.Animation.Status.RUNNING) {
+            finish(false);
+        }
+    }
+
+    /** Takes a key that was typed elsewhere as the first of a new figure. */
+    public void typeInto(String first) {
+        text.requestFocus();
+        text.setText(first);
+        Platform.runLater(() -> text.positionCaret(text.getLength()));
+    }
+
     /** Called when the field was emptied: not measured. */
     public QuantityField onClear(Runnable handler) {
         onClear = handler;
@@ -90,6 +159,12 @@ public final class QuantityField extends VBox {
     /** A field for longer figures. */
     public QuantityField wide() {
         getStyleClass().add("wide");
+        return this;
+    }
+
+    /** A figure that need not be given: it is never what the focus goes on to. */
+    public QuantityField optional() {
+        needed = false;
         return this;
     }
 
@@ -107,7 +182,7 @@ public final class QuantityField extends VBox {
     public void show(OptionalDouble current, YardUnits yardUnits) {
         boolean same = current.equals(value) && yardUnits == units;
         units = yardUnits;
-        text.setPromptText(kind == Kind.COUNT ? "none" : units.symbol(kind));
+        prompt();
         value = current;
         if (!same && !(text.isFocused() && rest.getStatus() == javafx.animation.Animation.Status.RUNNING)) {
             revert();
@@ -146,29 +221,74 @@ public final class QuantityField extends VBox {
     }
 
     private void focusChanged(boolean focused) {
-        if (!focused) {
-            enter();
+        if (focused) {
+            Platform.runLater(() -> {
+                if (text.isFocused() && text.getText().equals(shown())) {
+                    text.selectAll();
+                }
+            });
+        } else {
+            finish(false);
         }
     }
 
-    /** Finishes what stands in the field. */
-    private void enter() {
+    /** Finishes what stands in the field; says whether nothing is left to ask about it. */
+    private boolean finish(boolean byKey) {
         rest.stop();
         Typed typed = AmountReader.read(text.getText(), kind, units, range);
         if (typed instanceof Typed.Understood understood) {
-            if (!text.getText().equals(shown())) {
-                onEnter.accept(text.getText().strip(), understood.value());
+            return take(understood.value(), byKey);
+        }
+        if (typed instanceof Typed.Blank) {
+            if (value.isPresent()) {
+                onDraft.accept(Optional.empty());
+                onClear.run();
             }
-            if (!text.isFocused()) {
-                revert();
-            }
-        } else if (typed instanceof Typed.Blank && value.isPresent()) {
-            onDraft.accept(Optional.empty());
-            onClear.run();
-        } else if (typed instanceof Typed.Refused refused) {
+            return true;
+        }
+        if (typed instanceof Typed.Refused refused) {
             String old = shown();
             say(refused.sentence() + (old.isEmpty() ? " Nothing was entered." : " It stays " + old + "."), true);
         }
+        return false;
+    }
+
+    /** Enters a figure; an unlikely one is asked about first, and stands meanwhile. */
+    private boolean take(double figure, boolean byKey) {
+        String written = text.getText().strip();
+        boolean again = !asked.isEmpty() && asked.equals(written);
+        boolean fresh = !text.getText().equals(shown());
+        if (fresh || again) {
+            Optional<String> doubt = doubts.apply(figure);
+            if (doubt.isEmpty()) {
+                asked = "";
+                onEnter.accept(written, figure);
+            } else if (!again) {
+                onDoubted.enter(written, figure, doubt.get(), false);
+                asked = text.getText().strip();
+                ask(doubt.get());
+                return false;
+            } else if (byKey) {
+                asked = "";
+                onDoubted.enter(written, figure, doubt.get(), true);
+            }
+        }
+        if ((!text.isFocused() || byKey) && value.isPresent()) {
+            boolean asking = !asked.isEmpty();
+            String question = reply.getText();
+            revert();
+            if (asking) {
+                say(question, true);
+            }
+        }
+        if (byKey && text.isFocused()) {
+            text.selectAll();
+        }
+        return true;
+    }
+
+    private void ask(String doubt) {
+        say(doubt + " It stands; Enter confirms it.", true);
     }
 
     private void say(String sentence, boolean refused) {

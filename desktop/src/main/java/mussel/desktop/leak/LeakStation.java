@@ -15,6 +15,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
+import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
@@ -39,11 +40,13 @@ import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Rows;
+import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
@@ -165,9 +168,9 @@ public final class LeakStation implements StationView {
     }
 
     private VBox byHand() {
-        bind(time, v -> minutes = v);
-        bind(gauge, v -> kpa = v);
-        bind(temp, v -> celsius = v);
+        bind(time, () -> minutes, v -> minutes = v);
+        bind(gauge, () -> kpa, v -> kpa = v);
+        bind(temp, () -> celsius, v -> celsius = v);
         Button begin = new Button("Begin a new hold");
         begin.setId("hold-begin");
         begin.setOnAction(e -> beginByHand());
@@ -180,11 +183,29 @@ public final class LeakStation implements StationView {
         figures.getChildren().addAll(fields.field(Field.BAROMETER), fields.field(Field.GAUGE_STEP), time, gauge, temp);
         VBox box = new VBox(8, figures, stage, refused, new FlowPane(8, 8, begin, take));
         box.getStyleClass().add("card");
+        figures.addEventHandler(GoOn.ANSWERED, e -> {
+            if (minutes.isPresent() && kpa.isPresent() && celsius.isPresent()) {
+                e.consume();
+                takeByHand();
+            }
+        });
         return box;
     }
 
-    private static void bind(QuantityField field, java.util.function.Consumer<OptionalDouble> keep) {
-        field.onDraft(v -> keep.accept(v.map(OptionalDouble::of).orElseGet(OptionalDouble::empty)));
+    /** These figures make a reading together: they stand in the station until it is noted. */
+    private void bind(
+            QuantityField field,
+            java.util.function.Supplier<OptionalDouble> kept,
+            java.util.function.Consumer<OptionalDouble> keep) {
+        field.onDraft(v -> keep.accept(v.map(OptionalDouble::of).orElseGet(OptionalDouble::empty)))
+                .onEnter((typed, value) -> {
+                    keep.accept(OptionalDouble.of(value));
+                    field.show(kept.get(), units());
+                })
+                .onClear(() -> {
+                    keep.accept(OptionalDouble.empty());
+                    field.show(kept.get(), units());
+                });
     }
 
     private void beginByHand() {
@@ -221,8 +242,9 @@ public final class LeakStation implements StationView {
         LeakReading reading = new LeakReading(seconds, side, celsius.getAsDouble(), Optional.of(handStage));
         if (desk.note(new Fact.Held(hold.get().id(), List.of(reading)))) {
             refused.setText("");
-            gauge.text().clear();
-            time.text().clear();
+            minutes = OptionalDouble.empty();
+            kpa = OptionalDouble.empty();
+            showFigures();
             time.text().requestFocus();
         }
     }
@@ -348,9 +370,7 @@ public final class LeakStation implements StationView {
         practice.show(now);
         fields.show(now);
         foam.show(now);
-        for (QuantityField field : List.of(time, gauge, temp)) {
-            field.show(OptionalDouble.empty(), units());
-        }
+        showFigures();
         LeakTest test = now.sheet().leakTest();
         LeakTest.Limits l = shownMode == LeakMode.PRESSURE ? test.pressure() : test.vacuum();
         limits.setText(now.sheet().origin() + ", page " + l.page() + ": start at " + pressure(l.startKpa())
@@ -358,6 +378,21 @@ public final class LeakStation implements StationView {
                 + Display.exact(Kind.DURATION, l.holdMin(), units()) + ", it may move " + pressure(l.allowedDropKpa())
                 + ". The maker's manual for the exact unit outranks these.");
         showHold(false);
+    }
+
+    private void showFigures() {
+        time.show(minutes, units());
+        gauge.show(kpa, units());
+        temp.show(celsius, units());
+    }
+
+    @Override
+    public boolean press(Handle handle) {
+        if (handle == Handle.HOLD) {
+            time.text().requestFocus();
+            time.fireEvent(new SeeMe());
+        }
+        return handle == Handle.HOLD && byHand.isVisible();
     }
 
     private String pressure(double value) {

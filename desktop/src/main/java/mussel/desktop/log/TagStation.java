@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressIndicator;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
+import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -50,9 +51,12 @@ public final class TagStation implements StationView {
         print.setId("print");
         print.setOnAction(e -> choosePlace());
         hang.setId("hang");
-        hang.setOnAction(
-                e -> Paper.place(sheet, "Tag", "tag-" + desk.now().get().job().id() + ".pdf")
-                        .ifPresent(this::tag));
+        hang.setOnAction(e -> Paper.place(
+                        desk.shop(),
+                        sheet,
+                        "Tag",
+                        "tag-" + desk.now().get().job().id() + ".pdf")
+                .ifPresent(this::tag));
         busy.setMaxSize(22, 22);
         busy.setVisible(false);
         FlowPane actions = new FlowPane(10, 8, tagIt, hang, print, busy);
@@ -61,8 +65,31 @@ public final class TagStation implements StationView {
         sheet.getChildren().addAll(Texts.title("Tag"), tag, open, word, actions, printed);
     }
 
+    @Override
+    public boolean press(Handle handle) {
+        switch (handle) {
+            case TAG -> tagIt.fire();
+            case TAG_WORD -> word.begin();
+            case PRINT_JOB ->
+                Paper.placeAsLast(
+                                desk.shop(),
+                                sheet,
+                                "Job sheet",
+                                "job-" + desk.now().get().job().id() + ".pdf")
+                        .ifPresent(this::print);
+            default -> {
+                return false;
+            }
+        }
+        return true;
+    }
+
     private void choosePlace() {
-        Paper.place(sheet, "Job sheet", "job-" + desk.now().get().job().id() + ".pdf")
+        Paper.place(
+                        desk.shop(),
+                        sheet,
+                        "Job sheet",
+                        "job-" + desk.now().get().job().id() + ".pdf")
                 .ifPresent(this::print);
     }
 

@@ -12,6 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import mussel.core.brief.Brief.Handle;
 import mussel.core.instrument.PartsSupplier;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
@@ -47,6 +48,9 @@ public final class PartsStation implements StationView {
     private Optional<PartsInput> asked = Optional.empty();
     private Optional<Answers> answers = Optional.empty();
     private Task<Answers> working;
+    /** Whether the cheapest was asked for while it was still being worked out. */
+    private boolean wanted;
+
     /** For which sitting at the desk it was asked. */
     private int sitting;
 
@@ -76,7 +80,7 @@ public final class PartsStation implements StationView {
                         orders,
                         said,
                         placed,
-                        fields.field(Field.PARTS_DEADLINE),
+                        fields.field(Field.PARTS_DEADLINE).optional(),
                         needed);
     }
 
@@ -113,6 +117,27 @@ public final class PartsStation implements StationView {
         if (open) {
             workOut(now);
         }
+    }
+
+    @Override
+    public boolean press(Handle handle) {
+        switch (handle) {
+            case TAKE_FROM_SHELF -> takeAll();
+            case ORDER -> {
+                wanted = answers.isEmpty();
+                place(Objective.COST);
+            }
+            case ARRIVED ->
+                desk.job().orders().stream()
+                        .filter(o -> o.arrived().isEmpty())
+                        .reduce((a, b) -> b)
+                        .ifPresent(o -> desk.note(
+                                new Fact.Arrived(o.placed().order(), desk.shop().today())));
+            default -> {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Takes all that the shelf has of what is still open, in one entry after another, all or none. */
@@ -157,6 +182,11 @@ public final class PartsStation implements StationView {
     }
 
     private void answer(Answers found) {
+        if (wanted) {
+            wanted = false;
+            place(Objective.COST);
+            return;
+        }
         cheapest.show(found.cheapest());
         soonest.show(found.soonest());
         if (found.cheapest().result().lines().equals(found.soonest().result().lines())) {
@@ -210,8 +240,8 @@ public final class PartsStation implements StationView {
 
     private void paper(Order order, String kind) {
         Assessment now = desk.now().get();
-        Optional<Path> file =
-                Paper.place(sheet, "Order", "order-" + order.placed().order() + "." + kind);
+        Optional<Path> file = Paper.place(
+                desk.shop(), sheet, "Order", "order-" + order.placed().order() + "." + kind);
         file.ifPresent(
                 f -> Paper.write("The order", f, () -> desk.shop().papers().order(now, order, f), said::setText));
     }

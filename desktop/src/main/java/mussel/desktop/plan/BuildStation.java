@@ -6,6 +6,7 @@ import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 import mussel.core.measure.Display;
 import mussel.core.plan.Plan.PlannedStep;
@@ -29,6 +30,7 @@ public final class BuildStation implements StationView {
     private final Map<String, Node> views;
     private final PickRow view;
     private final Pages pages = new Pages();
+    private String shown = "";
 
     /** The station of a job. */
     public BuildStation(Desk desk) {
@@ -52,6 +54,7 @@ public final class BuildStation implements StationView {
     }
 
     private void open(String which) {
+        shown = which;
         pages.show(views.get(which));
         view.show(Optional.of(which));
         mat(desk.now().get());
@@ -67,6 +70,20 @@ public final class BuildStation implements StationView {
         if (torques.isVisible()) {
             torques.show(now);
         }
+    }
+
+    @Override
+    public boolean press(Handle handle) {
+        boolean turn = handle == Handle.STEPS && !shown.equals("steps");
+        if (turn) {
+            open("steps");
+        }
+        return turn;
+    }
+
+    @Override
+    public List<StationView.Key> keys() {
+        return StepList.keys();
     }
 
     @Override

@@ -27,6 +27,7 @@ final class GoalRow extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         getStyleClass().add("part-row");
         tile = new PickRow("pick-goal-" + goal, "", List.of(Choice.text("yes", title)))
+                .optional()
                 .onPick(outcome -> desk.choose(Scale.GOAL.of(goal), outcome));
         tile.setMinWidth(TILE_WIDTH);
         tile.setPrefWidth(TILE_WIDTH);
@@ -35,7 +36,13 @@ final class GoalRow extends HBox {
         getChildren().addAll(tile, words);
     }
 
-    void show(Further goal) {
+    /**
+     * Shows the goal.
+     *
+     * @param waits whether nothing is chosen yet and this is the likeliest to be: the focus begins here
+     */
+    void show(Further goal, boolean waits) {
+        tile.needed(waits);
         tile.show(goal.chosen() ? Optional.of("yes") : Optional.empty());
         cost.setText(goal.cost());
         String says = goal.advice();

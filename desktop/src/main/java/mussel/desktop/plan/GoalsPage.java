@@ -1,10 +1,12 @@
 package mussel.desktop.plan;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
+import mussel.core.job.Further;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.desktop.desk.Desk;
@@ -48,7 +50,13 @@ final class GoalsPage extends VBox {
     void show(Assessment now) {
         Rows rows = rowsOf.computeIfAbsent(now.sheet().id(), f -> new Rows(desk, now.sheet()));
         families.show(rows);
-        now.further().forEach(f -> rows.byGoal.get(f.goal()).show(f));
+        String likeliest = now.goals().isEmpty()
+                ? now.further().stream()
+                        .max(Comparator.comparingDouble(f -> f.probability().orElse(0.0)))
+                        .map(Further::goal)
+                        .orElse("")
+                : "";
+        now.further().forEach(f -> rows.byGoal.get(f.goal()).show(f, f.goal().equals(likeliest)));
         String both = now.twinPriced();
         twin.setText(both);
         twin.setVisible(!both.isEmpty());

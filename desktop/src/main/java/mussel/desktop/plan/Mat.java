@@ -79,7 +79,8 @@ final class Mat extends VBox {
         loose(now.loose(), now);
         Button print = new Button("Print the mat and the way back");
         print.setId("print-mat");
-        print.setOnAction(e -> Paper.place(this, "The mat", "mat-" + now.job().id() + ".pdf")
+        print.setOnAction(e -> Paper.place(
+                        desk.shop(), this, "The mat", "mat-" + now.job().id() + ".pdf")
                 .ifPresent(file -> Paper.write(
                         "The mat",
                         file,

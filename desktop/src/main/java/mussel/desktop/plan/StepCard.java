@@ -26,6 +26,7 @@ import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.kit.Marks;
+import mussel.desktop.kit.Question;
 import mussel.desktop.kit.Texts;
 
 /** One step to tick: a line, and when it is open its cautions, how it is done, fasteners, parts and tools. Made once, then changed. */
@@ -35,7 +36,7 @@ final class StepCard extends VBox {
 
     private final Desk desk;
     private final Step step;
-    private final Button tick = new Button();
+    private final Tick tick = new Tick();
     private final Button title = new Button();
     private final Label waiting = Texts.dim("");
     private final HBox head;
@@ -44,7 +45,7 @@ final class StepCard extends VBox {
     private Optional<JobPicks> found = Optional.empty();
     private boolean done;
 
-    StepCard(Desk desk, Step step, Runnable onTick, Runnable onOpen) {
+    StepCard(Desk desk, Step step, Runnable onTick, Runnable onTicked, Runnable onOpen) {
         this.desk = desk;
         this.step = step;
         getStyleClass().add("step");
@@ -54,6 +55,7 @@ final class StepCard extends VBox {
         tick.setOnAction(e -> {
             onTick.run();
             desk.note(new Fact.Ticked(step.id(), !done));
+            onTicked.run();
         });
         title.setId("open-" + step.id());
         title.getStyleClass().add("step-title");
@@ -69,6 +71,39 @@ final class StepCard extends VBox {
         head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         getChildren().add(head);
         waiting.managedProperty().bind(waiting.textProperty().isNotEmpty());
+    }
+
+    /** The button that ticks: a question until the step is done. */
+    private final class Tick extends Button implements Question {
+        @Override
+        public boolean open() {
+            return !done;
+        }
+
+        @Override
+        public Node stop() {
+            return this;
+        }
+    }
+
+    /** Opens it, as by its title. */
+    void open() {
+        title.fire();
+    }
+
+    /** What ticks it. */
+    Button tick() {
+        return tick;
+    }
+
+    /** Whether the step is done. */
+    boolean done() {
+        return done;
+    }
+
+    /** Its step. */
+    Step step() {
+        return step;
     }
 
     /** Shows the step as the job stands: its number in the list, whether it is the one to do next, whether it is open. */

@@ -6,13 +6,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import javafx.event.EventTarget;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Step;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.GoOn;
+import mussel.desktop.kit.SeeMe;
 
 /** Steps of the plan to tick: the open one in full, the others as a line each, those done before folded away. */
 public final class StepList extends VBox {
@@ -35,6 +42,85 @@ public final class StepList extends VBox {
             showDone = !showDone;
             show(desk.now().get());
         });
+        addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+    }
+
+    /** The keys of a list of steps. */
+    public static List<StationView.Key> keys() {
+        return List.of(
+                new StationView.Key("Space", "tick the step, or take its tick back"),
+                new StationView.Key("Shift Space, Shift End", "tick all steps down to this one, down to the last"),
+                new StationView.Key("Up, Down, End", "from step to step"),
+                new StationView.Key("Enter", "how a step is done"));
+    }
+
+    private void pressed(KeyEvent e) {
+        Optional<StepCard> card = holding(e.getTarget());
+        boolean onTick = card.isPresent() && e.getTarget() == card.get().tick();
+        if (!onTick) {
+            return;
+        }
+        if (e.getCode() == KeyCode.ENTER) {
+            card.get().open();
+            e.consume();
+        } else if (e.getCode() == KeyCode.SPACE && e.isShiftDown()) {
+            tickDownTo(card.get());
+            e.consume();
+        } else if (e.getCode() == KeyCode.UP || e.getCode() == KeyCode.DOWN) {
+            List<StepCard> seen = seen();
+            int there = seen.indexOf(card.get()) + (e.getCode() == KeyCode.UP ? -1 : 1);
+            if (there >= 0 && there < seen.size()) {
+                to(seen.get(there));
+            }
+            e.consume();
+        } else if (e.getCode() == KeyCode.END && e.isShiftDown()) {
+            tickDownTo(seen().get(seen().size() - 1));
+            e.consume();
+        } else if (e.getCode() == KeyCode.END) {
+            to(seen().get(seen().size() - 1));
+            e.consume();
+        }
+    }
+
+    private static void to(StepCard card) {
+        card.tick().requestFocus();
+        card.tick().fireEvent(new SeeMe());
+    }
+
+    /** To the step that is to be done next; after the last, on from here. */
+    private void goOn() {
+        seen().stream().filter(c -> !c.done()).findFirst().ifPresentOrElse(StepList::to, () -> fireEvent(new GoOn()));
+    }
+
+    private void tickDownTo(StepCard last) {
+        List<Fact> ticks = new ArrayList<>();
+        for (StepCard card : seen()) {
+            if (!card.done()) {
+                ticks.add(new Fact.Ticked(card.step().id(), true));
+            }
+            if (card == last) {
+                break;
+            }
+        }
+        opened = Optional.empty();
+        desk.note(ticks);
+        goOn();
+    }
+
+    private List<StepCard> seen() {
+        return getChildren().stream()
+                .filter(StepCard.class::isInstance)
+                .map(StepCard.class::cast)
+                .toList();
+    }
+
+    private Optional<StepCard> holding(EventTarget target) {
+        for (Node at = target instanceof Node node ? node : null; at != null; at = at.getParent()) {
+            if (at instanceof StepCard card) {
+                return Optional.of(card);
+            }
+        }
+        return Optional.empty();
     }
 
     /** Shows the plan as it stands. */
@@ -77,7 +163,7 @@ public final class StepList extends VBox {
     }
 
     private StepCard made(Step step) {
-        return new StepCard(desk, step, () -> opened = Optional.empty(), () -> {
+        return new StepCard(desk, step, () -> opened = Optional.empty(), this::goOn, () -> {
             opened = Optional.of(step.id());
             show(desk.now().get());
         });

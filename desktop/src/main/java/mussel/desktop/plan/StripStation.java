@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 import mussel.core.measure.Display;
 import mussel.core.plan.PlanWords;
@@ -35,6 +36,7 @@ public final class StripStation implements StationView {
     private final InspectPage inspect;
     private final PickRow view;
     private final Pages pages = new Pages();
+    private String shown = "";
     private int job;
 
     /** The station of a job. */
@@ -64,6 +66,7 @@ public final class StripStation implements StationView {
     }
 
     private void open(String which) {
+        shown = which;
         if (which.equals("goals") && goals.isEmpty()) {
             goals = Optional.of(new GoalsPage(desk));
         }
@@ -84,6 +87,20 @@ public final class StripStation implements StationView {
         if (tools.isVisible()) {
             tools(now);
         }
+    }
+
+    @Override
+    public boolean press(Handle handle) {
+        boolean turn = handle == Handle.STEPS && !shown.equals("steps");
+        if (turn) {
+            open("steps");
+        }
+        return turn;
+    }
+
+    @Override
+    public List<StationView.Key> keys() {
+        return StepList.keys();
     }
 
     @Override

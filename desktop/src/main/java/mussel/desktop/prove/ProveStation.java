@@ -95,6 +95,11 @@ public final class ProveStation implements StationView {
     }
 
     @Override
+    public List<StationView.Key> keys() {
+        return StepList.keys();
+    }
+
+    @Override
     public Node node() {
         return sheet;
     }

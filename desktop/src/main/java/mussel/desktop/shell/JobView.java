@@ -3,22 +3,41 @@ package mussel.desktop.shell;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import javafx.scene.control.ScrollPane;
+import java.util.stream.Stream;
+import javafx.scene.Node;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mussel.core.brief.Brief;
+import mussel.core.brief.Brief.Deed;
+import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
 import mussel.core.job.Station;
 import mussel.core.sheet.FamilySheet;
 import mussel.desktop.cutaway.Cutaway;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Pages;
+import mussel.desktop.kit.SheetPane;
 
-/** One job in the window: the cutaway, the station sheet, the running conclusion. */
+/** One job in the window: the cutaway, the station sheet, what stands beside it. Three columns where there is room, else two and a bar. */
 final class JobView extends BorderPane {
+    /** The least room for three columns (px at the plain size of type). */
+    private static final double THREE_COLUMNS = 1_160;
+
+    /** What a sheet wants for itself before the drawing grows. */
+    private static final double SHEET = 640;
+
+    private static final double FOLDED = 126;
+    /** The drawing is so much narrower than high. */
+    private static final double DRAWING_SHAPE = 0.62;
+
     private final Desk desk;
     private final Spine spine;
     private final Map<Station, Function<Desk, StationView>> makers;
@@ -26,32 +45,37 @@ final class JobView extends BorderPane {
     private final Map<Station, Double> scrolled = new EnumMap<>(Station.class);
     private final Pages drawings = new Pages();
     private final Map<String, Cutaway> cutaways = new HashMap<>();
-    private final Conclusion conclusion = new Conclusion();
+    private final Beside beside = new Beside(this::act);
     private final Pages sheets = new Pages();
-    private final ScrollPane middle = new ScrollPane(sheets);
+    private final SheetPane middle = new SheetPane(sheets);
+    private final VBox centre = new VBox();
+    private final Hands hands;
     /** The stations that show what was told last. */
     private final Set<Station> seen = EnumSet.noneOf(Station.class);
 
     private Assessment told;
     private Station here;
     private boolean sitting;
+    private boolean folded;
+    private boolean pulledOut;
+    private double type = 1;
 
     JobView(Desk desk, Spine spine, Map<Station, Function<Desk, StationView>> makers) {
         this.desk = desk;
         this.spine = spine;
         this.makers = makers;
         getStyleClass().add("job-view");
-        setLeft(drawings);
-        middle.setFitToWidth(true);
-        middle.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         middle.getStyleClass().add("middle");
-        setCenter(middle);
-        ScrollPane right = new ScrollPane(conclusion);
-        right.setFitToWidth(true);
-        conclusion.minHeightProperty().bind(right.heightProperty().subtract(2));
-        right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        setRight(right);
-        widthProperty().addListener((o, was, is) -> share(is.doubleValue(), right));
+        VBox.setVgrow(middle, javafx.scene.layout.Priority.ALWAYS);
+        middle.setMaxHeight(Double.MAX_VALUE);
+        centre.getChildren().add(middle);
+        centre.setMinSize(0, 0);
+        setLeft(drawings);
+        setCenter(centre);
+        setRight(beside);
+        hands = new Hands(this, middle, () -> stations.get(here).node(), desk::hint);
+        widthProperty().addListener((o, was, is) -> share());
+        heightProperty().addListener((o, was, is) -> share());
         desk.now().addListener((o, was, is) -> {
             if (!sitting && stations.containsKey(here)) {
                 show(is);
@@ -66,14 +90,9 @@ final class JobView extends BorderPane {
         sitting = true;
         desk.sit(job);
         sitting = false;
-        begin();
-        scrolled.clear();
-        middle.setVvalue(0);
-    }
-
-    /** Opens the station where the job's work goes on. */
-    void begin() {
         go(desk.now().get().current());
+        scrolled.clear();
+        middle.place(0);
     }
 
     /** The desk the job is on. */
@@ -81,28 +100,133 @@ final class JobView extends BorderPane {
         return desk;
     }
 
-    private void share(double width, ScrollPane right) {
-        double left = Math.max(230, Math.min(380, width * 0.27));
+    /** How much larger the type is than plain. */
+    void setType(double share) {
+        type = share;
+        share();
+    }
+
+    /** Gives each column its room. */
+    private void share() {
+        double width = getWidth();
+        if (width <= 0) {
+            return;
+        }
+        folded = width / type < THREE_COLUMNS;
+        boolean small = folded && !pulledOut;
+        double right = Math.max(282, Math.min(400, width * 0.245));
+        double wide = Math.min(getHeight() * DRAWING_SHAPE, width - right - SHEET * type);
+        double left = small ? FOLDED * Math.min(1.15, type) : folded ? width * 0.34 : Math.max(300, wide);
         drawings.setPrefWidth(left);
         drawings.setMinWidth(left);
         drawings.setMaxWidth(left);
-        right.setPrefWidth(Math.max(230, Math.min(340, width * 0.245)));
+        cutaways.values().forEach(c -> c.setFolded(small));
+        beside.setBar(folded);
+        if (folded && getRight() != null) {
+            setRight(null);
+            centre.getChildren().setAll(beside, middle);
+        } else if (!folded && getRight() == null) {
+            centre.getChildren().setAll(middle);
+            setRight(beside);
+        }
+        beside.setPrefWidth(folded ? USE_COMPUTED_SIZE : right);
+        beside.setMinWidth(folded ? 0 : USE_PREF_SIZE);
     }
 
-    /** Opens a station. */
+    /** Opens a station and puts the focus on the first thing there that is not answered. */
     void go(Station station) {
-        scrolled.put(here, middle.getVvalue());
+        scrolled.put(here, middle.top());
         here = station;
         StationView view = stations.computeIfAbsent(station, s -> makers.get(s).apply(desk));
         sheets.show(view.node());
         show(desk.now().get());
-        middle.setVvalue(scrolled.getOrDefault(station, 0.0));
+        middle.place(scrolled.getOrDefault(station, 0.0));
+        if (getScene() != null && isVisible()) {
+            hands.begin();
+        }
+    }
+
+    /** The job is on the screen: the focus goes to the first thing that is not answered. */
+    void begin() {
+        hands.begin();
+    }
+
+    /** Opens the next station where something waits; says whether there is one. */
+    boolean next() {
+        Station[] all = Station.values();
+        Optional<Station> next = Stream.iterate(1, i -> i < all.length, i -> i + 1)
+                .map(i -> all[(here.ordinal() + i) % all.length])
+                .filter(desk.now().get()::workAt)
+                .findFirst();
+        next.ifPresent(this::go);
+        return next.isPresent();
+    }
+
+    /** To the drawing and back; where it is folded it is pulled out meanwhile. */
+    void toDrawing() {
+        Cutaway cutaway = cutaways.get(desk.now().get().sheet().id());
+        Node focused = getScene().getFocusOwner();
+        if (focused == cutaway) {
+            pulledOut = false;
+            share();
+            hands.back();
+        } else {
+            hands.leave(focused);
+            pulledOut = true;
+            share();
+            cutaway.requestFocus();
+        }
+    }
+
+    /** Shows what the bar holds back, and folds it again. */
+    void unfold() {
+        beside.toggle();
+    }
+
+    /** Does the act of the moment. */
+    void act() {
+        desk.settle();
+        beside.show(desk.now().get(), here);
+        beside.act().map(Brief.Act::deed).ifPresent(this::act);
+    }
+
+    private void act(Deed deed) {
+        if (deed instanceof Deed.Go to) {
+            go(to.to());
+        } else if (deed instanceof Deed.Look look) {
+            look(look.finding());
+        } else if (deed instanceof Deed.Enter enter) {
+            boolean tick = enter.facts().stream().anyMatch(Fact.Ticked.class::isInstance);
+            if (tick && stations.get(here).press(Handle.STEPS)) {
+                // The step is seen before it is ticked.
+                hands.begin();
+                return;
+            }
+            middle.keeping(getScene().getFocusOwner(), () -> desk.note(enter.facts()));
+            hands.begin();
+        } else if (deed instanceof Deed.Press press) {
+            StationView view = stations.get(here);
+            if (!view.press(press.handle())) {
+                hands.begin();
+            }
+        }
+    }
+
+    /** Opens where a look is entered, with the focus on it. */
+    private void look(String finding) {
+        List<Node> at = stations.get(here).look(finding);
+        if (at.isEmpty()) {
+            go(Station.VERDICT);
+            at = stations.get(here).look(finding);
+        }
+        at.stream().findFirst().ifPresent(hands::to);
     }
 
     private Cutaway cutaway(FamilySheet family) {
         Cutaway made = new Cutaway(family);
         made.getStyleClass().add("side");
         made.setOnGo(strip -> go(strip ? Station.STRIP : Station.BUILD));
+        made.setFolded(folded && !pulledOut);
         return made;
     }
 
@@ -120,18 +244,20 @@ final class JobView extends BorderPane {
         }
     }
 
-    /** What shows this very state of the job already is left alone. */
+    /** What shows this very state of the job already is left alone; what has the focus stays where it is seen. */
     private void show(Assessment now) {
-        if (told != now) {
+        boolean anew = told != now;
+        if (anew) {
             told = now;
             seen.clear();
             Cutaway cutaway = cutaways.computeIfAbsent(now.sheet().id(), f -> cutaway(now.sheet()));
             drawings.show(cutaway);
             cutaway.show(now);
-            conclusion.show(now);
         }
+        beside.show(now, here);
         if (seen.add(here)) {
-            stations.get(here).show(now);
+            Node focused = getScene() == null ? null : getScene().getFocusOwner();
+            middle.keeping(focused, () -> stations.get(here).show(now));
         }
         if (isVisible()) {
             spine.show(now, here);
@@ -146,5 +272,10 @@ final class JobView extends BorderPane {
     /** The station shown. */
     StationView shown() {
         return stations.get(here);
+    }
+
+    /** Which station is shown. */
+    Station here() {
+        return here;
     }
 }

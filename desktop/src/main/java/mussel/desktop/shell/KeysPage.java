@@ -1,42 +1,51 @@
 package mussel.desktop.shell;
 
+import java.util.ArrayList;
+import java.util.List;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
+import mussel.desktop.desk.StationView.Key;
 import mussel.desktop.kit.Texts;
 
-/** The list of keys on F1. */
+/** The list of keys on F1: those that work where it was called. */
 final class KeysPage extends VBox {
-    private static final String[][] KEYS = {
-        {"F1", "this list"},
-        {"F3", "why is the figure at hand what it is"},
-        {"F6", "larger for gloves, and back"},
-        {"F7", "light or dark"},
-        {"F8", "metric (ml, mm, N·m, kPa, °C, g) or US units (fl oz, in, lbf·in, psi, °F, oz)"},
-        {"Ctrl Z", "take the last entry back"},
-        {"Ctrl Y", "do it again"},
-        {"Ctrl B", "the bench"},
-        {"Ctrl L", "the book: logbook, due, lives, plan, data"},
-        {"Ctrl N", "take in a leg"},
-        {"Ctrl F", "find a leg"},
-        {"Ctrl 1 to 9", "the stations in working order"},
-        {"1 to 9", "pick on the scale that has the focus"},
-        {"Enter", "finish a figure"},
-        {"Esc", "leave a figure as it was; close this list"},
-    };
+    private static final List<Key> ON_A_PAGE = List.of(
+            new Key("Tab, Shift Tab", "the next thing on this page, the one before"),
+            new Key("Enter", "finish a figure or a pick and go on to the next open one"),
+            new Key("1 to 9", "pick on the scale that has the focus, and go on"),
+            new Key("Delete", "take a pick back: not answered"),
+            new Key("a figure", "goes into the next open field, whatever has the focus"),
+            new Key("Esc", "leave a figure as it was; close this list"));
 
-    KeysPage() {
+    /**
+     * The list.
+     *
+     * @param where what it is a list for, as it stands in its title
+     * @param own the keys of the station shown
+     * @param around the keys of the window
+     */
+    KeysPage(String where, List<Key> own, List<Key> around) {
         super(12);
         getStyleClass().addAll("station", "sheet-over");
         setId("keys");
-        GridPane grid = new GridPane(26, 6);
-        for (int i = 0; i < KEYS.length; i++) {
-            grid.addRow(i, Texts.wrapped(KEYS[i][0], "strong"), Texts.sentence(KEYS[i][1]));
-        }
+        getChildren().add(Texts.title("Keys: " + where));
+        List<Key> page = new ArrayList<>(own);
+        page.addAll(ON_A_PAGE);
+        getChildren().addAll(grid(page), Texts.heading("Everywhere here"), grid(around));
         getChildren()
-                .addAll(
-                        Texts.title("Keys"),
-                        grid,
+                .add(
                         Texts.dim(
                                 "Figures take any unit: 9 psi, 1,2 l, 70 in-lb, 14 thou, 1 h 20 min. Blank means not measured."));
+    }
+
+    private static GridPane grid(List<Key> keys) {
+        GridPane grid = new GridPane(26, 4);
+        for (int i = 0; i < keys.size(); i++) {
+            grid.addRow(
+                    i,
+                    Texts.wrapped(keys.get(i).stroke(), "strong"),
+                    Texts.sentence(keys.get(i).does()));
+        }
+        return grid;
     }
 }

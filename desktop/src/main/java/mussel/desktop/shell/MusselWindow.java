@@ -1,31 +1,27 @@
 package mussel.desktop.shell;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.Iterator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
-import java.util.function.Function;
+import java.util.Set;
 import java.util.stream.Stream;
-import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
-import javafx.scene.input.DragEvent;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.util.Duration;
 import mussel.core.job.BenchLine;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
@@ -37,36 +33,50 @@ import mussel.desktop.book.Aside;
 import mussel.desktop.book.BookView;
 import mussel.desktop.book.TakeInPage;
 import mussel.desktop.desk.Desk;
-import mussel.desktop.desk.Incoming;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.job.TakeIn;
+import mussel.desktop.kit.PageKeys;
 import mussel.desktop.kit.Pages;
+import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 import org.kordamp.ikonli.feather.Feather;
 
 /** The window's content: the bench, or a job with its spine; undo, keys and looks around both. */
 public final class MusselWindow extends StackPane {
-    /** What a scanned tag begins with; the leg's id follows. */
-    private static final String LEG_CODE = "mussel:leg:";
-
     private static final int MOST_PREPARED = 12;
-    private static final double FIND_WIDTH = 280;
-    private static final double LOOKS_WIDTH = 142;
+    private static final Set<KeyCode> ACTING = EnumSet.of(
+            KeyCode.ENTER,
+            KeyCode.SPACE,
+            KeyCode.F1,
+            KeyCode.F2,
+            KeyCode.F4,
+            KeyCode.F5,
+            KeyCode.F6,
+            KeyCode.F7,
+            KeyCode.F8,
+            KeyCode.F9);
+    /** How much larger the type is for gloves. */
+    private static final double GLOVE = 1.25;
 
     private final Workshop shop;
     private final Look look;
-    private final Map<Station, Function<Desk, StationView>> stations;
     private final BorderPane frame = new BorderPane();
     private final BenchView bench;
     private final Pages header = new Pages();
-    private final HBox benchHeader = new HBox(14);
+    private final BenchHeader benchHeader;
     private final HBox bookHeader = new HBox(14);
     private Optional<BookView> book = Optional.empty();
-    private final Aside reading = new Aside(this::notTaken);
-    private final Aside taking = new Aside(this::notTaken);
+    /** What had the focus before something lay over it. */
+    private Optional<Node> under = Optional.empty();
+
     private final WorkStrip strip = new WorkStrip();
+    private final Imports imports;
+    private final Strokes strokes = new Strokes();
+    /** Keys that are down: one that acts acts once, however long a gloved hand rests on it. */
+    private final Set<KeyCode> held = EnumSet.noneOf(KeyCode.class);
+
     private final Aside settling = new Aside(this::tell);
     private final Label filing = Texts.wrapped("", "filing");
     /** Jobs that cannot be filed, as those whose family's sheet is not here. */
@@ -79,21 +89,35 @@ public final class MusselWindow extends StackPane {
     /** One view: a job opened later takes the place of the one before. */
     private Optional<JobView> view = Optional.empty();
 
-    private final PauseTransition scanned = new PauseTransition(Duration.millis(250));
     private boolean working;
     private boolean opened;
+    /** Whether what is said goes with the next key. */
+    private boolean hinted;
 
     /** The window over a shop. */
-    public MusselWindow(Workshop shop, Look look, Map<Station, Function<Desk, StationView>> stations) {
+    public MusselWindow(Workshop shop, Look look) {
         this.shop = shop;
         this.look = look;
-        this.stations = stations;
         getStyleClass().add("mussel");
-        sceneProperty().addListener((o, was, is) -> Look.dress(is));
+        sceneProperty().addListener((o, was, is) -> {
+            Look.dress(is);
+            if (is != null) {
+                is.windowProperty()
+                        .flatMap(javafx.stage.Window::focusedProperty)
+                        .addListener((f, before, now) -> held.clear());
+            }
+        });
         look.apply(this);
         bench = new BenchView(shop, this::open);
-        benchHeader.getStyleClass().add("header");
-        headBench();
+        bench.setType(look.glove() ? GLOVE : 1);
+        benchHeader = new BenchHeader(
+                bench.count(),
+                bench::find,
+                leg -> showBook(Optional.of(leg)),
+                () -> showBook(Optional.empty()),
+                this::takeIn,
+                this::looks);
+        imports = new Imports(shop, new Over(), strip);
         trouble.setId("trouble");
         trouble.managedProperty().bind(trouble.textProperty().isNotEmpty());
         trouble.visibleProperty().bind(trouble.textProperty().isNotEmpty());
@@ -107,60 +131,36 @@ public final class MusselWindow extends StackPane {
         frame.setCenter(body);
         frame.setMinSize(0, 0);
         getChildren().add(frame);
+        strokes();
         addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
-        acceptDrops();
+        addEventFilter(KeyEvent.KEY_RELEASED, e -> held.remove(e.getCode()));
+        addEventHandler(KeyEvent.KEY_TYPED, this::typedOnBench);
+        imports.acceptDrops(this);
         header.show(benchHeader);
         body.show(bench);
         guarded(bench::show);
     }
 
-    private void headBench() {
-        Label title = Texts.title("Bench");
-        bench.count().getStyleClass().setAll("on-shell-dim");
-        Button take = new Button("Take in a leg");
-        take.setId("take-in-open");
-        take.getStyleClass().add("act");
-        take.setOnAction(e -> takeIn());
-        Button theBook = new Button("The book");
-        theBook.setId("to-book");
-        theBook.getStyleClass().add("on-shell-button");
-        theBook.setOnAction(e -> showBook(Optional.empty()));
-        benchHeader
-                .getChildren()
-                .setAll(
-                        title,
-                        bench.count(),
-                        spring(),
-                        new Later(FIND_WIDTH, this::find),
-                        theBook,
-                        take,
-                        new Later(LOOKS_WIDTH, this::looks));
-    }
+    /** What files that come in see of the window. */
+    private final class Over implements Imports.Around {
+        @Override
+        public void over(TakeInPage page) {
+            MusselWindow.this.over(page);
+        }
 
-    private Node find() {
-        TextField find = new TextField();
-        find.setId("find");
-        find.setPrefWidth(FIND_WIDTH);
-        find.setPromptText("find a leg, a boat, what is next");
-        find.setAccessibleText("find a leg");
-        find.textProperty().addListener((o, was, is) -> found(find, is));
-        Platform.runLater(find::requestFocus);
-        return find;
-    }
+        @Override
+        public void closeOver() {
+            MusselWindow.this.closeOver();
+        }
 
-    /** A scanned tag opens the life of its leg; anything else is looked for on the bench. */
-    private void found(TextField find, String text) {
-        if (text.startsWith(LEG_CODE) && text.length() > LEG_CODE.length()) {
-            scanned.setOnFinished(e -> {
-                String code = find.getText();
-                if (code.startsWith(LEG_CODE)) {
-                    find.clear();
-                    showBook(Optional.of(code.substring(LEG_CODE.length()).strip()));
-                }
-            });
-            scanned.playFromStart();
-        } else {
-            bench.find(text);
+        @Override
+        public void tell(String sentence) {
+            MusselWindow.this.tell(sentence);
+        }
+
+        @Override
+        public void showBench() {
+            MusselWindow.this.showBench();
         }
     }
 
@@ -197,78 +197,22 @@ public final class MusselWindow extends StackPane {
 
     /** Reads a file off the interface thread, as one dropped onto the window, and asks whether to take it in. */
     public void takeInFile(Path file) {
-        if (taking.busy()) {
-            tell("Another file is being taken in. Wait until that is done.");
-            return;
-        }
-        tell("");
-        Pace pace = new Pace(jobs -> strip.say("Looking into " + file.getFileName() + ": " + jobs + " jobs so far."));
-        strip.say("Looking into " + file.getFileName() + "…", pace::stop);
-        reading.ask(() -> shop.data().look(file, pace), incoming -> {
-            strip.say("");
-            show(incoming);
-        });
-    }
-
-    private void show(Incoming incoming) {
-        Pace pace = new Pace(jobs -> page(p -> p.progress(jobs + " jobs are in.")));
-        over(new TakeInPage(incoming, () -> take(incoming, pace), () -> {
-            if (taking.busy()) {
-                pace.stop();
-            } else {
-                closeOver();
-            }
-        }));
-    }
-
-    private void page(Consumer<TakeInPage> say) {
-        if (lookup("#take-in-file-page") instanceof TakeInPage page) {
-            say.accept(page);
-        }
-    }
-
-    private void take(Incoming incoming, Pace pace) {
-        page(p -> p.progress("Taking it in…"));
-        taking.ask(
-                () -> {
-                    incoming.take().accept(pace);
-                    return incoming;
-                },
-                taken -> guarded(() -> {
-                    closeOver();
-                    taken.then().run();
-                    tell("Taken in: " + taken.file().getFileName() + ".");
-                    showBench();
-                }));
-    }
-
-    private void notTaken(String sentence) {
-        strip.say("");
-        closeOver();
-        tell(sentence);
-    }
-
-    /** Files dropped anywhere where no station takes them itself. */
-    private void acceptDrops() {
-        addEventHandler(DragEvent.DRAG_OVER, e -> {
-            if (e.getDragboard().hasFiles() && !e.isAccepted()) {
-                e.acceptTransferModes(TransferMode.COPY);
-            }
-        });
-        addEventHandler(DragEvent.DRAG_DROPPED, e -> {
-            if (!e.isDropCompleted() && e.getDragboard().hasFiles()) {
-                takeInFile(e.getDragboard().getFiles().get(0).toPath());
-                e.setDropCompleted(true);
-            }
-        });
+        imports.look(file);
     }
 
     /** Shows the bench. */
     public void showBench() {
+        settleFocus();
         working = false;
         header.show(benchHeader);
         body.show(bench);
         refreshBench();
+        bench.begin();
+    }
+
+    /** What is being typed becomes an entry: the focus leaves it. */
+    private void settleFocus() {
+        jobView().map(JobView::desk).ifPresent(Desk::settle);
     }
 
     /** Brings the bench up to date with the journal, as when the families have come; what is much work is done aside. */
@@ -361,7 +305,8 @@ public final class MusselWindow extends StackPane {
         header.show(jobHeader());
         body.show(shown);
         shown.showSpine();
-        shown.requestFocus();
+        type();
+        shown.begin();
         tellUnread(shown.desk());
     }
 
@@ -382,12 +327,13 @@ public final class MusselWindow extends StackPane {
         if (view.isEmpty()) {
             Desk desk = shop.desk(job);
             desk.setOnTrouble(this::tell);
+            desk.setOnHint(this::hint);
             desk.now().addListener((o, was, is) -> {
                 if (working) {
                     jobHeader().show(desk);
                 }
             });
-            view = Optional.of(new JobView(desk, jobHeader().spine(), stations));
+            view = Optional.of(new JobView(desk, jobHeader().spine(), Stations.makers()));
         } else {
             view.get().sit(job);
         }
@@ -434,7 +380,14 @@ public final class MusselWindow extends StackPane {
 
     /** Says a sentence across the window until it is clicked away or the next one comes. */
     public void tell(String sentence) {
+        hinted = false;
         trouble.setText(sentence);
+    }
+
+    /** Says a sentence until the next key. */
+    private void hint(String sentence) {
+        tell(sentence);
+        hinted = true;
     }
 
     /** Says a sentence beside what is said already: several things may be noticed at a start, and none may hide another. */
@@ -482,20 +435,30 @@ public final class MusselWindow extends StackPane {
     }
 
     private void over(Region page) {
-        closeOver();
+        under = Optional.ofNullable(getScene())
+                .map(scene -> scene.getFocusOwner())
+                .or(() -> under);
+        getChildren().setAll(frame);
         StackPane veil = new StackPane(page);
         veil.getStyleClass().add("veil");
-        page.setMaxSize(640, USE_PREF_SIZE);
+        page.setMaxSize(660, USE_PREF_SIZE);
         veil.setOnMouseClicked(e -> {
-            if (e.getTarget() == veil && !taking.busy()) {
+            if (e.getTarget() == veil && closable()) {
                 closeOver();
             }
         });
+        PageKeys.on(veil, () -> page);
         getChildren().add(veil);
+        page.requestFocus();
+        Stops.of(page).first().ifPresent(Node::requestFocus);
     }
 
     private void closeOver() {
-        getChildren().setAll(frame);
+        if (isOver()) {
+            getChildren().setAll(frame);
+            under.filter(n -> n.getScene() != null).ifPresent(Node::requestFocus);
+            under = Optional.empty();
+        }
     }
 
     private boolean isOver() {
@@ -503,13 +466,30 @@ public final class MusselWindow extends StackPane {
     }
 
     private void keysPage() {
-        over(new KeysPage());
+        String where = working
+                ? view.map(v -> v.here().title()).orElse("")
+                : book.filter(Node::isVisible).isPresent() ? "the book" : "the bench";
+        List<StationView.Key> own =
+                new ArrayList<>(station().map(StationView::keys).orElse(List.of()));
+        if (!working && !book.map(Node::isVisible).orElse(false)) {
+            own.add(new StationView.Key("arrows, Enter", "from leg to leg; open it"));
+            own.add(new StationView.Key("a letter", "looks for a leg or a boat"));
+        }
+        over(new KeysPage(where, own, strokes.here()));
     }
 
     private void glove() {
         look.setGlove(!look.glove());
         look.apply(this);
+        type();
         guarded(() -> shop.journal().keepSetting("glove", look.glove() ? "on" : "off"));
+    }
+
+    /** What is laid out by hand follows the size of the type. */
+    private void type() {
+        double share = look.glove() ? GLOVE : 1;
+        view.ifPresent(v -> v.setType(share));
+        bench.setType(share);
     }
 
     private void dark() {
@@ -534,44 +514,78 @@ public final class MusselWindow extends StackPane {
     }
 
     private void keys(KeyEvent e) {
-        boolean control = e.isShortcutDown() && !e.isAltDown() && !e.isShiftDown();
-        Runnable action = control ? withControl(e.getCode()) : plain(e.getCode());
-        if (action != null) {
-            action.run();
+        boolean again = !held.add(e.getCode());
+        if (hinted) {
+            tell("");
+        }
+        if (again && ACTING.contains(e.getCode()) || strokes.press(e)) {
             e.consume();
         }
     }
 
-    private Runnable plain(KeyCode code) {
-        return switch (code) {
-            case F1 -> this::keysPage;
-            case F3 -> this::why;
-            case F6 -> this::glove;
-            case F7 -> this::dark;
-            case F8 -> this::units;
-            case ESCAPE -> isOver() && !taking.busy() ? this::closeOver : null;
-            default -> null;
-        };
+    /** Every key of the window, each where it works. */
+    private void strokes() {
+        strokes.plain(KeyCode.F5, "do what stands in the warm colour", this::workable, this::act)
+                .plain(KeyCode.F4, "the next station where something waits", this::workable, this::nextStation)
+                .plain(KeyCode.F2, "the drawing of the leg (arrows, Enter), and back", this::workable, () -> jobView()
+                        .ifPresent(JobView::toDrawing))
+                .plain(KeyCode.F9, "what the bar over the station holds back", this::workable, () -> jobView()
+                        .ifPresent(JobView::unfold))
+                .plain(KeyCode.F5, "open the leg in the warm colour", this::onBench, bench::openFirst)
+                .stations(this::workable, this::go)
+                .control(KeyCode.Z, "take the last entry back", this::workable, this::undo)
+                .control(KeyCode.Y, "do it again", this::workable, this::redo)
+                .plain(KeyCode.F1, "this list", () -> true, this::keysPage)
+                .plain(KeyCode.F3, "why is the figure at hand what it is", this::notOver, this::why)
+                .plain(KeyCode.F6, "larger for gloves, and back", () -> true, this::glove)
+                .plain(KeyCode.F7, "light or dark", () -> true, this::dark)
+                .plain(KeyCode.F8, "metric, or US units (fl oz, in, lbf·in, psi, °F, oz)", () -> true, this::units)
+                .control(KeyCode.B, "the bench", this::notOver, this::showBench)
+                .control(
+                        KeyCode.L,
+                        "the book: logbook, due, lives, plan, data",
+                        this::notOver,
+                        () -> showBook(Optional.empty()))
+                .control(KeyCode.N, "take in a leg", this::notOver, this::takeIn)
+                .control(KeyCode.F, "find a leg", this::notOver, () -> {
+                    showBench();
+                    benchHeader.toFind();
+                })
+                .plain(KeyCode.ESCAPE, "close what lies over the window", this::closable, this::closeOver);
     }
 
-    private Runnable withControl(KeyCode code) {
-        int digit = code.isDigitKey() ? code.getName().charAt(code.getName().length() - 1) - '1' : -1;
-        if (digit >= 0 && digit < Station.values().length && working) {
-            return () -> go(Station.values()[digit]);
+    private boolean notOver() {
+        return !isOver();
+    }
+
+    private boolean workable() {
+        return working && !isOver();
+    }
+
+    private boolean onBench() {
+        return bench.isVisible() && !isOver();
+    }
+
+    private boolean closable() {
+        return isOver() && !imports.busy();
+    }
+
+    private void act() {
+        jobView().ifPresent(JobView::act);
+    }
+
+    private void nextStation() {
+        jobView().filter(v -> !v.next()).ifPresent(v -> hint("Nothing waits at any other station of this job."));
+    }
+
+    /** A letter typed on the bench looks for a leg, and so does a scanned tag. */
+    private void typedOnBench(KeyEvent e) {
+        boolean letter = e.getCharacter().length() == 1
+                && Character.isLetterOrDigit(e.getCharacter().charAt(0));
+        if (onBench() && letter && !e.isShortcutDown() && !(e.getTarget() instanceof TextInputControl)) {
+            benchHeader.lookFor(e.getCharacter());
+            e.consume();
         }
-        return switch (code) {
-            case Z -> this::undo;
-            case Y -> this::redo;
-            case B -> this::showBench;
-            case N -> this::takeIn;
-            case L -> () -> showBook(Optional.empty());
-            case F ->
-                () -> {
-                    showBench();
-                    benchHeader.lookup("#find").requestFocus();
-                };
-            default -> null;
-        };
     }
 
     /** Explains the figure nearest to what has the focus: the first on the station that can. */

@@ -32,6 +32,7 @@ import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Rows;
+import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
@@ -93,6 +94,22 @@ public final class VerdictStation implements StationView {
         view.show(Optional.of(which));
         pages.show(views.get(which));
         fill.get(shown).accept(desk.now().get());
+    }
+
+    @Override
+    public List<Node> look(String finding) {
+        open("looks");
+        boolean listed = desk.now().get().verdict().checks().stream()
+                .limit(FIRST_LOOKS)
+                .anyMatch(c -> c.finding().equals(finding));
+        if (!listed) {
+            allLooks = true;
+            looks(desk.now().get());
+        }
+        return looks.getChildren().stream()
+                .filter(n -> ("look-" + finding).equals(n.getId()))
+                .flatMap(n -> Stops.of(n).first().stream())
+                .toList();
     }
 
     @Override

@@ -35,14 +35,37 @@ class PickRowTest {
         tile.fireEvent(new KeyEvent(KeyEvent.KEY_TYPED, figure, "", KeyCode.UNDEFINED, false, false, false, false));
     }
 
+    private static void press(Node row, KeyCode code) {
+        row.lookup("#pick-look-none")
+                .fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false));
+    }
+
     @Test
-    void oneKeyPicksAndTheSameKeyClears() throws Exception {
+    void oneKeyPicksTheSameKeyKeepsAndDeleteClears() throws Exception {
         FxThread.on(() -> {
             PickRow row = row();
             key(row, "3");
             key(row, "3");
             key(row, "9");
+            press(row, KeyCode.DELETE);
             assertThat(picked).containsExactly(Optional.of("milky"), Optional.empty());
+            return null;
+        });
+    }
+
+    @Test
+    void anAnswerByKeyGoesOnAndOneThatIsNoneDoesNot() throws Exception {
+        FxThread.on(() -> {
+            PickRow row = row();
+            List<String> on = new ArrayList<>();
+            row.addEventHandler(GoOn.ANSWERED, e -> on.add("on"));
+            assertThat(row.open()).isTrue();
+            key(row, "9");
+            assertThat(on).isEmpty();
+            key(row, "2");
+            press(row, KeyCode.ENTER);
+            assertThat(on).hasSize(2);
+            assertThat(row.open()).isFalse();
             return null;
         });
     }

@@ -220,7 +220,7 @@ class AssessmentTest {
         drained(250);
         assertThat(now().drainWords().orElseThrow().head()).contains("of oil is missing");
         read(Field.DRAINED, 500);
-        assertThat(now().drainWords().orElseThrow().essentials()).anyMatch(n -> n.contains("more came out"));
+        assertThat(now().drainWords().orElseThrow().notes()).anyMatch(n -> n.contains("more came out"));
         assertThat(now().drainWords().orElseThrow().whyExpected().inputs()).hasSize(6);
         assertThat(now().drainWords().orElseThrow().whyWait().formula()).contains("tau");
         assertThat(now().drainWords().orElseThrow().whyFrost().figure()).contains("°C");

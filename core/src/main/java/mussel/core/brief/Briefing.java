@@ -1,0 +1,417 @@
+package mussel.core.brief;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import mussel.core.brief.Brief.Act;
+import mussel.core.brief.Brief.Deed;
+import mussel.core.brief.Brief.Handle;
+import mussel.core.drain.DrainWords;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.Further;
+import mussel.core.job.Order;
+import mussel.core.job.ProofWork;
+import mussel.core.job.Scale;
+import mussel.core.job.SetupPlace;
+import mussel.core.job.SetupWork;
+import mussel.core.job.Station;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Sentences;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.plan.PlanWords;
+import mussel.core.pump.PumpResult.Judged;
+import mussel.core.pump.PumpResult.PartVerdict;
+import mussel.core.pump.PumpWords;
+import mussel.core.sheet.Phase;
+import mussel.core.sheet.Step;
+import mussel.core.verdict.Finding;
+import mussel.core.verdict.VerdictResult.Together;
+
+/** Which rules make the brief of which station. */
+final class Briefing {
+    static final Sentences SAY = Sentences.beside(Briefing.class);
+
+    private final Assessment now;
+    private final Station station;
+    private final Folds folds;
+
+    Briefing(Assessment now, Station station) {
+        this.now = now;
+        this.station = station;
+        this.folds = new Folds(now);
+    }
+
+    Brief brief() {
+        return switch (station) {
+            case INTAKE -> verdict(List.of(), intake(), folds.told().evidence().goals());
+            case DRAIN ->
+                verdict(
+                        List.of(SAY.say("mind.drain")),
+                        drain(),
+                        folds.told().evidence().water().frost().waiting().goals());
+            case LEAK ->
+                verdict(
+                        List.of(SAY.say("mind.leak")),
+                        leak(),
+                        folds.evidence().looks().water().goals());
+            case PUMP ->
+                said(
+                        List.of(),
+                        pumpHead(),
+                        "",
+                        pump(),
+                        folds.evidence().piece().looks().goals());
+            case VERDICT ->
+                verdict(List.of(), look(), folds.water().frost().waiting().goals());
+            case ESTIMATE -> estimate();
+            case STRIP ->
+                now.goals().isEmpty()
+                        ? verdict(List.of(), goals(), folds.evidence().looks().waiting())
+                        : steps(
+                                now.stripSteps(),
+                                afterStrip(),
+                                folds.mat().coming().wrong().time());
+            case SETUP -> setup();
+            case PARTS -> parts();
+            case BUILD ->
+                steps(
+                        now.buildSteps(),
+                        Optional.of(go(Station.FILL)),
+                        folds.fit().coming().mat().time());
+            case FILL -> fill();
+            case PROVE -> prove();
+            case TAG -> tag();
+        };
+    }
+
+    private Brief verdict(List<String> cautions, Optional<Act> act, Folds with) {
+        String head = now.findings().isEmpty()
+                ? now.drainWords().map(DrainWords::head).orElseGet(DrainWords::nothingKnown)
+                : now.verdictWords().head();
+        String under = now.findings().isEmpty()
+                ? ""
+                : now.verdictWords()
+                        .contradiction()
+                        .or(() -> now.verdictWords().lipSide())
+                        .orElse("");
+        return new Brief(cautions, head, under, true, act, with.list());
+    }
+
+    private static Brief said(List<String> cautions, String head, String under, Optional<Act> act, Folds with) {
+        return new Brief(cautions, head, under, false, act, with.list());
+    }
+
+    private static Act go(Station to) {
+        return new Act(SAY.say("go", to.title()), "", new Deed.Go(to));
+    }
+
+    private static Act press(String title, String note, Handle handle) {
+        return new Act(title, note, new Deed.Press(handle));
+    }
+
+    /** A station's own questions come first; then what the whole job asks for next. */
+    private Optional<Act> intake() {
+        boolean told = now.states().get(Station.INTAKE) == Station.State.DONE;
+        return told ? look() : Optional.of(press(SAY.say("ask.intake"), SAY.say("ask.intake.note"), Handle.FIRST_OPEN));
+    }
+
+    private Optional<Act> drain() {
+        boolean judged =
+                now.drain().isPresent() && now.job().choice(Scale.OIL_WATER).isPresent();
+        return judged || bears(Station.DRAIN)
+                ? look()
+                : Optional.of(press(SAY.say("ask.drain"), SAY.say("ask.drain.note"), Handle.FIRST_OPEN));
+    }
+
+    /** Whether the work chosen leaves the oil where it is. */
+    private boolean bears(Station ignored) {
+        return !now.goals().isEmpty()
+                && now.fillSteps().isEmpty()
+                && now.job().reading(Field.DRAINED).isEmpty();
+    }
+
+    private Optional<Act> leak() {
+        return now.states().get(Station.LEAK) == Station.State.DONE
+                        || !now.goals().isEmpty()
+                ? look()
+                : Optional.of(press(SAY.say("ask.hold"), SAY.say("ask.hold.note"), Handle.HOLD));
+    }
+
+    private Optional<Act> pump() {
+        if (now.states().get(Station.PUMP) == Station.State.BEGUN) {
+            return Optional.of(press(SAY.say("ask.pump"), SAY.say("ask.pump.note"), Handle.FIRST_OPEN));
+        }
+        return look();
+    }
+
+    private String pumpHead() {
+        List<String> off = now.pump().result().parts().stream()
+                .filter(p -> p.verdict() == PartVerdict.REPLACE)
+                .map(Judged::part)
+                .map(PumpWords::title)
+                .toList();
+        if (!now.pump().looked()) {
+            return SAY.say("head.pump.unseen");
+        }
+        return off.isEmpty() ? SAY.say("head.pump.sound") : SAY.say("head.pump.off", String.join(", ", off));
+    }
+
+    /** The look worth most; once none is, what pays; once that is chosen, where work goes on. */
+    private Optional<Act> look() {
+        if (!now.goals().isEmpty()) {
+            return onward();
+        }
+        boolean leads = !now.findings().isEmpty() || now.verdictWords().forComplaint();
+        Optional<Together> advised = leads ? now.verdictWords().advised() : Optional.empty();
+        Optional<Act> act = advised.flatMap(this::look);
+        return act.isPresent() ? act : leads && now.drain().isPresent() ? goals() : onward();
+    }
+
+    private Optional<Act> look(Together looks) {
+        List<Finding> all = looks.findings().stream()
+                .flatMap(f -> now.knowledge().finding(f).stream())
+                .toList();
+        if (all.isEmpty()) {
+            return Optional.empty();
+        }
+        String note = SAY.say(
+                "look.note",
+                now.knowledge().access(looks.access()).map(a -> a.title()).orElse(looks.access()),
+                Display.workTime(looks.minutes()),
+                Display.sum(looks.saves()));
+        String title = all.get(0).title() + (all.size() > 1 ? SAY.say("look.more", all.size() - 1) : "");
+        return Optional.of(new Act(title, note, deed(all.get(0))));
+    }
+
+    /** Holds are made at their own station, the oil is judged where it ran out; every other look is entered where looks are listed. */
+    private Deed deed(Finding finding) {
+        boolean undrained = now.states().get(Station.DRAIN) != Station.State.DONE;
+        for (Station own : List.of(Station.LEAK, Station.DRAIN)) {
+            if (own.name().equalsIgnoreCase(finding.station()) && (own == Station.LEAK || undrained)) {
+                return own == station
+                        ? new Deed.Press(own == Station.LEAK ? Handle.HOLD : Handle.FIRST_OPEN)
+                        : new Deed.Go(own);
+            }
+        }
+        return new Deed.Look(finding.id());
+    }
+
+    /** What pays is chosen in one go; where nothing does, the choice is made at the strip-down. */
+    private Optional<Act> goals() {
+        List<Further> pay =
+                now.further().stream().filter(f -> f.worthIt() && !f.chosen()).toList();
+        if (pay.isEmpty()) {
+            return Optional.of(
+                    station == Station.STRIP
+                            ? press(SAY.say("ask.goals"), "", Handle.FIRST_OPEN)
+                            : new Act(SAY.say("ask.goals"), "", new Deed.Go(Station.STRIP)));
+        }
+        List<Fact> facts = new ArrayList<>();
+        pay.forEach(f -> facts.add(new Fact.Chosen(Scale.GOAL.of(f.goal()), "yes")));
+        double minutes = pay.stream().mapToDouble(Further::extraMinutes).max().orElse(0);
+        double money = pay.stream().mapToDouble(Further::extraMoney).max().orElse(0);
+        String note = pay.size() == 1
+                ? SAY.say("goals.note", Display.workTime(minutes), Display.sum(money))
+                : SAY.say("goals.notes", titles(pay));
+        return Optional.of(new Act(
+                pay.size() == 1 ? SAY.say("goals.one", pay.get(0).title()) : SAY.say("goals.many", pay.size()),
+                note,
+                new Deed.Enter(facts)));
+    }
+
+    private static String titles(List<Further> goals) {
+        return String.join(", ", goals.stream().map(Further::title).toList());
+    }
+
+    /** To where the job's work goes on; from there itself, to the next that is not done. */
+    private Optional<Act> onward() {
+        Station to = now.current();
+        if (to == station) {
+            return Optional.of(press(now.nextAction(), "", Handle.FIRST_OPEN));
+        }
+        return Optional.of(new Act(SAY.say("go.on", to.title(), now.nextAction()), "", new Deed.Go(to)));
+    }
+
+    private Brief estimate() {
+        if (now.worth().isEmpty()) {
+            return said(
+                    List.of(),
+                    SAY.say("head.estimate.nothing"),
+                    "",
+                    goals(),
+                    folds.evidence().looks());
+        }
+        boolean decided = now.job().choice(Scale.OWNER_SAYS).isPresent();
+        return said(
+                List.of(),
+                now.worth().get().words().advice(),
+                "",
+                decided
+                        ? onward()
+                        : Optional.of(
+                                press(SAY.say("ask.estimate"), SAY.say("ask.estimate.note"), Handle.PRINT_ESTIMATE)),
+                folds.doubtful().goals().wrong().time());
+    }
+
+    /** A list of steps: the one to do next with its cautions, then where work goes on. */
+    private Brief steps(List<PlannedStep> steps, Optional<Act> after, Folds with) {
+        List<PlannedStep> left = steps.stream()
+                .filter(s -> now.job().ticked(s.step().id()).isEmpty())
+                .toList();
+        if (steps.isEmpty()) {
+            return said(List.of(), SAY.say("head.steps.none"), "", Optional.of(go(Station.STRIP)), with);
+        }
+        if (left.isEmpty()) {
+            return said(List.of(), SAY.say("head.steps.done", steps.size()), "", after, with);
+        }
+        Step step = left.get(0).step();
+        int number = steps.size() - left.size() + 1;
+        String seizes = step.seizes().map(PlanWords::maySeize).map(s -> " " + s).orElse("");
+        return said(
+                step.cautions(),
+                SAY.say("head.step", number, steps.size(), step.title()),
+                Display.workTime(step.meanMinutes(now.saltYears())) + ", "
+                        + step.place().title() + "." + seizes,
+                Optional.of(tick(step, left.size() > 1 ? left.get(1).step().title() : "")),
+                with);
+    }
+
+    private Act tick(Step step, String next) {
+        String title = next.isEmpty() ? SAY.say("tick.last") : SAY.say("tick", next);
+        String note = Step.says(step.ask()) ? SAY.say("tick.note", step.ask()) : "";
+        return new Act(title, note, new Deed.Enter(List.of(new Fact.Ticked(step.id(), true))));
+    }
+
+    private Optional<Act> afterStrip() {
+        boolean gears = now.setup().map(s -> s.called() && !s.done()).orElse(false);
+        return Optional.of(go(gears ? Station.SETUP : now.supply().allHere() ? Station.BUILD : Station.PARTS));
+    }
+
+    private Brief setup() {
+        if (now.setup().isEmpty()) {
+            return said(List.of(), SAY.say("head.setup.none"), "", onward(), folds.time());
+        }
+        SetupWork setup = now.setup().get();
+        Optional<SetupPlace> next = setup.next();
+        String head = !setup.called()
+                ? SAY.say("head.setup.kept")
+                : next.map(p -> SAY.say("head.setup.next", p.title())).orElse(SAY.say("head.setup.done"));
+        Optional<Act> act = setup.called() && next.isPresent()
+                ? Optional.of(
+                        press(SAY.say("ask.setup", next.get().title()), SAY.say("ask.setup.note"), Handle.FIRST_OPEN))
+                : Optional.of(go(now.supply().allHere() ? Station.BUILD : Station.PARTS));
+        return said(List.of(), head, "", act, folds.moves().drawer().coming().time());
+    }
+
+    private Brief parts() {
+        if (now.supply().rows().isEmpty()) {
+            return said(List.of(), SAY.say("head.parts.none"), "", goals(), folds.wrong());
+        }
+        int open = now.supply().open().size();
+        int rows = now.supply().rows().size();
+        boolean onShelf = now.supply().rows().stream().anyMatch(r -> r.open() > 0 && r.onShelf() > 0);
+        List<Order> out =
+                now.job().orders().stream().filter(o -> o.arrived().isEmpty()).toList();
+        String head;
+        Optional<Act> act;
+        if (open > 0) {
+            head = SAY.say("head.parts.open", open, rows);
+            act = Optional.of(
+                    onShelf
+                            ? press(SAY.say("ask.shelf"), SAY.say("ask.shelf.note"), Handle.TAKE_FROM_SHELF)
+                            : press(SAY.say("ask.order"), SAY.say("ask.order.note", open), Handle.ORDER));
+        } else if (!out.isEmpty()) {
+            Order last = out.get(out.size() - 1);
+            head = SAY.say("head.parts.coming", String.valueOf(last.due()));
+            act = Optional.of(press(SAY.say("ask.arrived", last.placed().order()), "", Handle.ARRIVED));
+        } else {
+            head = SAY.say("head.parts.here");
+            act = onward();
+        }
+        return said(List.of(), head, "", act, folds.purposes().coming().shelf().doubtful());
+    }
+
+    private Brief fill() {
+        List<PlannedStep> steps = now.fillSteps();
+        List<String> cautions = steps.stream()
+                .map(PlannedStep::step)
+                .filter(s -> now.job().ticked(s.id()).isEmpty())
+                .findFirst()
+                .map(Step::cautions)
+                .orElse(List.of());
+        boolean measured = now.job().reading(Field.PUMPED).isPresent();
+        String head = now.fill()
+                .map(f -> SAY.say(
+                        "head.fill",
+                        Display.estimate(Kind.VOLUME, f.needMl(), now.yard().units())))
+                .orElse(SAY.say("head.fill.unknown"));
+        Optional<Step> left = steps.stream()
+                .map(PlannedStep::step)
+                .filter(s -> now.job().ticked(s.id()).isEmpty())
+                .findFirst();
+        Optional<Act> act = !measured
+                ? Optional.of(press(SAY.say("ask.fill"), "", Handle.FIRST_OPEN))
+                : left.map(s -> new Act(
+                                SAY.say("tick.this", s.title()),
+                                "",
+                                new Deed.Enter(List.of(new Fact.Ticked(s.id(), true)))))
+                        .or(this::onward);
+        String under = measured ? now.fillWords().map(w -> w.check()).orElse("") : "";
+        return said(
+                cautions,
+                measured && !under.isEmpty() ? under : head,
+                "",
+                act,
+                folds.leave().grade().time());
+    }
+
+    private Brief prove() {
+        ProofWork proof = now.proof();
+        Set<String> cautions = new LinkedHashSet<>();
+        now.plan().of(Phase.PROVE).stream()
+                .map(PlannedStep::step)
+                .filter(s -> now.job().ticked(s.id()).isEmpty())
+                .findFirst()
+                .ifPresent(s -> cautions.addAll(s.cautions()));
+        Optional<ProofWork.Proof> open = proof.proofs().stream()
+                .filter(p -> p.state() == ProofWork.State.OPEN && p.section() != ProofWork.Section.LEAK)
+                .findFirst();
+        boolean held = proof.proofs().stream()
+                .anyMatch(p -> p.section() == ProofWork.Section.LEAK && p.state() == ProofWork.State.OPEN);
+        Optional<Act> act = open.map(p -> press(SAY.say("ask.proof"), p.says(), Handle.FIRST_OPEN))
+                .or(() -> held
+                        ? Optional.of(new Act(SAY.say("ask.hold.again"), "", new Deed.Go(Station.LEAK)))
+                        : Optional.empty())
+                .or(() -> Optional.of(go(Station.TAG)));
+        return said(
+                List.copyOf(cautions),
+                proof.head(),
+                "",
+                act,
+                folds.failed().unproven().due());
+    }
+
+    private Brief tag() {
+        boolean tagged = now.job().tagged().isPresent();
+        boolean blocked = !now.blocks().isEmpty();
+        String head = tagged
+                ? SAY.say("head.tagged", String.valueOf(now.job().tagged().get()))
+                : blocked ? SAY.say("head.tag.blocked", now.blocks().size()) : SAY.say("head.tag.ready");
+        Act act = tagged
+                ? press(SAY.say("ask.print"), SAY.say("ask.print.note"), Handle.PRINT_JOB)
+                : blocked
+                        ? press(SAY.say("ask.word"), SAY.say("ask.word.note"), Handle.TAG_WORD)
+                        : press(SAY.say("ask.tag"), "", Handle.TAG);
+        return said(
+                List.of(),
+                head,
+                "",
+                Optional.of(act),
+                folds.undone().due().unproven().goals());
+    }
+}

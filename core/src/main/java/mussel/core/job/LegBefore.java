@@ -1,0 +1,90 @@
+package mussel.core.job;
+
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What earlier jobs of a leg say of it today: what its dates already tell is not asked again, and a figure that goes against them is.
+ *
+ * @param meter the last reading of the hour meter (h), with its day
+ * @param fill the last filling (ml), with its day
+ * @param fillMeter the hour meter at that filling (h)
+ * @param age the leg's age (months) as it was last written down, with that day
+ */
+public record LegBefore(Optional<Dated> meter, Optional<Dated> fill, OptionalDouble fillMeter, Optional<Dated> age) {
+    /** A leg nobody saw before. */
+    public static final LegBefore UNKNOWN =
+            new LegBefore(Optional.empty(), Optional.empty(), OptionalDouble.empty(), Optional.empty());
+
+    private static final double DAYS_A_MONTH = 365.25 / 12;
+
+    /**
+     * A figure of a day.
+     *
+     * @param value in the canonical unit of its kind
+     * @param day the day it was read
+     */
+    public record Dated(double value, LocalDate day) {}
+
+    /**
+     * What these jobs of one leg say, the latest first; a job that was never tagged counts from the day it was opened.
+     *
+     * @param zone the yard's own zone
+     */
+    public static LegBefore of(List<Job> earlier, ZoneId zone) {
+        Optional<Job> filled = earlier.stream()
+                .filter(j -> j.tagged().isPresent() && j.reading(Field.PUMPED).isPresent())
+                .findFirst();
+        return new LegBefore(
+                last(earlier, Field.ENGINE_HOURS, zone),
+                filled.map(j -> dated(j, Field.PUMPED, zone)),
+                filled.map(j -> j.reading(Field.ENGINE_HOURS)).orElse(OptionalDouble.empty()),
+                last(earlier, Field.AGE, zone));
+    }
+
+    private static Optional<Dated> last(List<Job> earlier, Field field, ZoneId zone) {
+        return earlier.stream()
+                .filter(j -> j.reading(field).isPresent())
+                .findFirst()
+                .map(j -> dated(j, field, zone));
+    }
+
+    private static Dated dated(Job job, Field field, ZoneId zone) {
+        return new Dated(
+                job.reading(field).orElseThrow(), job.tagged().orElse(LocalDate.ofInstant(job.opened(), zone)));
+    }
+
+    /**
+     * What the dates of the leg say of a field today, in its canonical unit: hours and months on the oil, what went in last, its age. Empty where they say nothing.
+     *
+     * @param field the field
+     * @param meterNow the hour meter today (h), where it was read
+     * @param today the day
+     */
+    public OptionalDouble known(Field field, OptionalDouble meterNow, LocalDate today) {
+        return switch (field) {
+            case HOURS_SINCE_FILL ->
+                meterNow.isPresent() && fillMeter.isPresent() && meterNow.getAsDouble() >= fillMeter.getAsDouble()
+                        ? OptionalDouble.of(meterNow.getAsDouble() - fillMeter.getAsDouble())
+                        : OptionalDouble.empty();
+            case MONTHS_SINCE_FILL -> months(fill, today);
+            case AGE -> {
+                OptionalDouble since = months(age, today);
+                yield since.isEmpty() ? since : OptionalDouble.of(age.get().value() + since.getAsDouble());
+            }
+            case FILL -> fill.map(f -> OptionalDouble.of(f.value())).orElse(OptionalDouble.empty());
+            default -> OptionalDouble.empty();
+        };
+    }
+
+    private static OptionalDouble months(Optional<Dated> from, LocalDate today) {
+        return from.filter(f -> !f.day().isAfter(today))
+                .map(f -> OptionalDouble.of(
+                        Math.round(10 * ChronoUnit.DAYS.between(f.day(), today) / DAYS_A_MONTH) / 10.0))
+                .orElse(OptionalDouble.empty());
+    }
+}

@@ -1,0 +1,76 @@
+package mussel.desktop.desk;
+
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import mussel.core.job.Job;
+import mussel.core.job.Journal;
+import mussel.core.job.LegBefore;
+import mussel.core.job.LegRef;
+import mussel.core.job.Scale;
+
+/** What the journal says of a leg beside the job in hand: its own earlier jobs, and what was found on its sister. Looked up once a sitting. */
+final class LegHistory {
+    /** Earlier jobs of a leg that are looked at for what its dates say. */
+    private static final int FEW = 4;
+
+    private final Journal journal;
+    private final ZoneId zone;
+    private final Map<String, List<String>> twins = new HashMap<>();
+    private final Map<Integer, LegBefore> before = new HashMap<>();
+
+    LegHistory(Journal journal, ZoneId zone) {
+        this.journal = journal;
+        this.zone = zone;
+    }
+
+    void forget() {
+        twins.clear();
+        before.clear();
+    }
+
+    /** What the last few jobs of the leg say of it. */
+    LegBefore before(Job job) {
+        return before.computeIfAbsent(
+                job.id(), id -> LegBefore.of(earlier(job).limit(FEW).toList(), zone));
+    }
+
+    /** Earlier jobs of the leg, the latest first, read as they are asked for. */
+    Stream<Job> earlier(Job job) {
+        List<Integer> jobs =
+                new ArrayList<>(journal.benchLines().jobsOf(job.leg().id()).stream()
+                        .filter(j -> j < job.id())
+                        .toList());
+        Collections.reverse(jobs);
+        return jobs.stream().map(journal::entries).map(Job::of);
+    }
+
+    /** Causes confirmed on the leg that hangs beside that of the job, in its last job. */
+    List<String> twinFound(Job job) {
+        if (job.leg().position() == LegRef.Position.SINGLE || job.leg().position() == LegRef.Position.SPARE) {
+            return List.of();
+        }
+        return twins.computeIfAbsent(job.leg().id(), leg -> sisterFound(job));
+    }
+
+    private List<String> sisterFound(Job job) {
+        return Stream.of(LegRef.Position.PORT, LegRef.Position.STARBOARD)
+                .filter(p -> p != job.leg().position())
+                .flatMap(p -> journal.benchLines().leg(job.leg().boat(), p).stream())
+                .flatMap(leg -> journal.benchLines().jobsOf(leg.id()).stream().reduce((a, b) -> b).stream())
+                .flatMap(sister -> confirmed(sister).stream())
+                .toList();
+    }
+
+    private List<String> confirmed(int job) {
+        return Job.of(journal.entries(job)).choices().entrySet().stream()
+                .filter(c -> c.getKey().name().equals(Scale.CONFIRMED.address().name())
+                        && c.getValue().equals("yes"))
+                .map(c -> c.getKey().of())
+                .toList();
+    }
+}

@@ -1,0 +1,69 @@
+package mussel.desktop.desk;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import mussel.core.job.Field;
+import mussel.core.job.Job;
+import mussel.core.job.Journal;
+import mussel.core.job.Settings;
+import mussel.core.job.Stores;
+import mussel.core.parts.Catalogue;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SetupSheet;
+
+/** What lies on the shelf: what was counted there, and what jobs have taken off and put on since. Looked up once a sitting. */
+final class Shelf {
+    private final Journal journal;
+    private final Function<String, FamilySheet> families;
+    private final Supplier<Catalogue> supply;
+    private final Map<Integer, Stores> stores = new HashMap<>();
+
+    Shelf(Journal journal, Function<String, FamilySheet> families, Supplier<Catalogue> supply) {
+        this.journal = journal;
+        this.families = families;
+        this.supply = supply;
+    }
+
+    void forget() {
+        stores.clear();
+    }
+
+    /** What can be bought, and what lies on the shelf for the leg of a job. */
+    Stores stores(Job job) {
+        return stores.computeIfAbsent(
+                job.id(), id -> new Stores(supply.get(), shelf(job.leg().family(), id)));
+    }
+
+    private Map<String, Integer> shelf(String family, int exceptJob) {
+        Map<String, Integer> change = journal.benchLines().shelfChange(family, exceptJob);
+        Map<String, Integer> shelf = new HashMap<>();
+        FamilySheet sheet = families.apply(family);
+        sheet.parts().forEach(part -> {
+            int counted = Settings.count(journal, key(family, part.id()));
+            int now = counted + change.getOrDefault(part.id(), 0);
+            if (now > 0) {
+                shelf.put(part.id(), now);
+            }
+        });
+        sheet.setup().ifPresent(setup -> setup.shimsMm().forEach(mm -> {
+            String id = SetupSheet.shimId(mm);
+            shelf.put(id, Settings.count(journal, key(family, id)) + change.getOrDefault(id, 0));
+        }));
+        return shelf;
+    }
+
+    private static String key(String family, String part) {
+        return "shelf:" + family + ":" + part;
+    }
+
+    /** Writes down how many of a part were counted, with what this job has taken off or set in already. */
+    void count(Job job, String part, int counted, int setIn) {
+        String family = job.leg().family();
+        int taken = (int) job.reading(Field.FROM_SHELF.of(part)).orElse(0) + setIn;
+        int others = journal.benchLines().shelfChange(family, job.id()).getOrDefault(part, 0);
+        journal.keepSetting(key(family, part), String.valueOf(counted + taken - others));
+        forget();
+    }
+}
