@@ -172,7 +172,7 @@ class JourneyTest extends WindowJourney {
         assertThat(robot.lookup("#field-drained .text-field")
                         .queryTextInputControl()
                         .getText())
-                .isEqualTo("15.28 fl oz (US)");
+                .isEqualTo("15.28 fl oz");
     }
 
     @Test

@@ -102,13 +102,12 @@ final class Folds {
                 .filter(w -> now.drain().orElseThrow().water().fraction().isPresent())
                 .map(w -> {
                     var share = now.drain().orElseThrow().water();
-                    String value = Display.percent(share.fraction().getAsDouble())
-                            + (share.high().isPresent()
-                                    ? SAY.say(
-                                            "fold.range",
-                                            Display.percent(share.low().getAsDouble()),
-                                            Display.percent(share.high().getAsDouble()))
-                                    : "");
+                    String value = share.high().isPresent()
+                            ? Display.percentRange(
+                                    share.fraction().getAsDouble(),
+                                    share.low().getAsDouble(),
+                                    share.high().getAsDouble())
+                            : Display.percent(share.fraction().getAsDouble());
                     List<String> lines = new ArrayList<>(List.of(w.water(), w.balance()));
                     now.drain()
                             .flatMap(d -> d.ingressMlPerH().isPresent() ? w.ingress() : Optional.empty())

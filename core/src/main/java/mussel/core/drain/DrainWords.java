@@ -54,7 +54,7 @@ public final class DrainWords {
     /** The one sentence of the running conclusion. */
     public String head() {
         WaterShare water = out.water();
-        String excess = volume(Math.abs(out.balance().excessMl()));
+        String excess = sure(Math.abs(out.balance().excessMl()));
         Verdict verdict = out.balance().verdict();
         if (water.fraction().isEmpty()) {
             return SAY.say(
@@ -89,12 +89,22 @@ public final class DrainWords {
             case AS_EXPECTED ->
                 SAY.say(
                         "balance.as_expected",
-                        volume(out.balance().expectedMl()),
-                        Display.exact(Kind.VOLUME, in.drainedMl(), units),
-                        "± " + volume(2 * out.balance().uMl()));
-            case MORE_THAN_FILLED -> SAY.say("balance.more", volume(excess));
-            case LESS_THAN_FILLED -> SAY.say("balance.less", volume(excess));
+                        Display.withDoubt(
+                                Kind.VOLUME,
+                                out.balance().expectedMl(),
+                                2 * out.balance().uMl(),
+                                units),
+                        Display.exact(Kind.VOLUME, in.drainedMl(), units));
+            case MORE_THAN_FILLED -> SAY.say("balance.more", sure(excess));
+            case LESS_THAN_FILLED -> SAY.say("balance.less", sure(excess));
         };
+    }
+
+    /** An excess, as sure as the balance is. */
+    private String sure(double ml) {
+        double there = units.fromCanonical(Kind.VOLUME, ml);
+        double u = units.fromCanonical(Kind.VOLUME, out.balance().uMl());
+        return Display.rounded(there, u) + " " + units.symbol(Kind.VOLUME);
     }
 
     /** What is known of the water. */

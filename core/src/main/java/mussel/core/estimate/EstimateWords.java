@@ -12,6 +12,11 @@ import mussel.core.measure.Sentences;
 /** The estimate in plain words, for the technician and for the owner. */
 public final class EstimateWords {
     private static final Sentences SAY = Sentences.beside(EstimateWords.class);
+    /** Eight of ten cases of a normal spread lie within so many standard deviations. */
+    private static final double EIGHT_OF_TEN = 2.563;
+    /** A spread below this is none (money). */
+    private static final double FIXED = 0.005;
+
     private static final double CLEAR = 0.9;
     private static final double LIKELY = 0.6;
 
@@ -42,7 +47,7 @@ public final class EstimateWords {
     public String advice() {
         Option best = out.option(out.cheapest());
         if (out.options().size() == 1) {
-            return SAY.say("advice.only", money(best.mean()));
+            return SAY.say("advice.only", about(best, best.mean()));
         }
         Option next = out.options().stream()
                 .filter(o -> !o.name().equals(best.name()))
@@ -56,16 +61,16 @@ public final class EstimateWords {
         return SAY.say(
                 how,
                 capital(title(best.name())),
-                money(best.mean()),
+                about(best, best.mean()),
                 title(next.name()),
-                money(next.mean()),
+                about(next, next.mean()),
                 String.valueOf(Math.round(100 * out.pRepairCheapest())));
     }
 
     /** Between what and what the repair will cost. */
     public String range() {
         Option repair = out.option(EstimateEngine.REPAIR);
-        return SAY.say("range", money(repair.p10()), money(repair.p90()), money(repair.p50()));
+        return SAY.say("range", about(repair, repair.p10()), about(repair, repair.p90()), about(repair, repair.p50()));
     }
 
     private Optional<String> perHour() {
@@ -75,7 +80,7 @@ public final class EstimateWords {
                 .map(o -> SAY.say(
                         "per.hour",
                         capital(title(o.name())),
-                        money(o.perLifeHour().getAsDouble())));
+                        Display.sum(o.perLifeHour().getAsDouble())));
     }
 
     /** Where the answer changes. */
@@ -83,11 +88,13 @@ public final class EstimateWords {
         List<String> flips = new ArrayList<>();
         if (out.flipsAt().labourPerH().isPresent()) {
             double rate = out.flipsAt().labourPerH().getAsDouble();
-            flips.add(SAY.say(rate > in.labourPerH() ? "flip.labour.above" : "flip.labour.below", money(rate)));
+            flips.add(SAY.say(rate > in.labourPerH() ? "flip.labour.above" : "flip.labour.below", Display.sum(rate)));
         }
         if (out.flipsAt().doubtfulTotal().isPresent()) {
             flips.add(SAY.say(
-                    "flip.doubtful", money(out.flipsAt().doubtfulTotal().getAsDouble()), money(in.doubtfulTotal())));
+                    "flip.doubtful",
+                    Display.sum(out.flipsAt().doubtfulTotal().getAsDouble()),
+                    Display.sum(in.doubtfulTotal())));
         }
         if (flips.isEmpty() && out.options().size() > 1) {
             flips.add(SAY.say("flip.none"));
@@ -104,6 +111,12 @@ public final class EstimateWords {
 
     private static String capital(String text) {
         return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
+
+    /** A figure of an option, as sure as the option is; the price of a unit that is bought is exact. */
+    public static String about(Option option, double figure) {
+        double u = (option.p90() - option.p10()) / EIGHT_OF_TEN;
+        return u < FIXED ? money(figure) : Display.sum(figure, u);
     }
 
     /** An amount of the yard's money. */

@@ -460,7 +460,7 @@ public final class Assessment {
                 "twin.priced",
                 Display.workTime(twin.togetherMinutes()),
                 Display.workTime(twin.apartMinutes()),
-                Display.money(twin.savedMinutes() * yard.labourPerH() / 60));
+                Display.sum(twin.savedMinutes() * yard.labourPerH() / 60));
     }
 
     /** Whether it is worth doing; empty before anything is to be done. Computed when first asked for. */

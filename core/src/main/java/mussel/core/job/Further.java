@@ -88,10 +88,10 @@ public record Further(
         if (chosen) {
             return SAY.say("further.chosen") + swap;
         }
-        String later = SAY.say("further.later", Display.workTime(laterMinutes), Display.money(laterMoney)) + swap;
+        String later = SAY.say("further.later", Display.workTime(laterMinutes), Display.sum(laterMoney)) + swap;
         return extraMinutes < FOR_NOTHING && extraMoney < FOR_NOTHING
                 ? SAY.say("further.free") + " " + later
-                : SAY.say("further.now", Display.workTime(extraMinutes), Display.money(extraMoney)) + " " + later;
+                : SAY.say("further.now", Display.workTime(extraMinutes), Display.sum(extraMoney)) + " " + later;
     }
 
     /** What the odds say to it, chosen or not; empty before anything was looked at. */
@@ -100,11 +100,11 @@ public record Further(
             return "";
         }
         String percent = String.valueOf(Math.round(100 * probability.get()));
-        String risk = Display.money(probability.get() * comeback);
+        String risk = Display.sum(probability.get() * comeback);
         if (chosen) {
             return worthIt()
                     ? SAY.say("further.right", percent, risk)
-                    : SAY.say("further.doubt", percent, risk, Display.money(extraMoney));
+                    : SAY.say("further.doubt", percent, risk, Display.sum(extraMoney));
         }
         return worthIt() ? SAY.say("further.do", percent, risk) : SAY.say("further.leave", percent, risk);
     }

@@ -65,6 +65,8 @@ public enum Scale {
     AFTER_CLEANING("After cleaning", "reuse", "replace"),
     /** How a group's threads are wetted, where it is not as the sheet says, by fastener group. */
     THREADS("Threads", "dry", "oiled", "greased"),
+    /** Whether a tool lies ready, by tool. */
+    TOOL_READY("Lies ready", "yes"),
     /** Whether a new part was fitted, by part. */
     FITTED("Fitted", "yes"),
     /** How the shims of a place are found, by place. */

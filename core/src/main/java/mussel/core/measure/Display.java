@@ -48,6 +48,17 @@ public final class Display {
         return plain(BigDecimal.valueOf(percent).setScale(decimals, RoundingMode.HALF_EVEN)) + " %";
     }
 
+    /** A share with its bounds, as sure as they are: "12 %, 8 to 16". */
+    public static String percentRange(double fraction, double low, double high) {
+        double u = Math.max((high - low) / 4, 1e-4) * 100;
+        return fine(fraction, u) + " %, " + fine(low, u) + " to " + fine(high, u);
+    }
+
+    private static String fine(double fraction, double u) {
+        int decimals = Math.max(0, Math.min(1, u >= 1 ? 0 : 1));
+        return plain(BigDecimal.valueOf(fraction * 100).setScale(decimals, RoundingMode.HALF_EVEN));
+    }
+
     /** A span of work, in steps of five minutes above an hour. */
     public static String workTime(double minutes) {
         long whole = Math.round(minutes);

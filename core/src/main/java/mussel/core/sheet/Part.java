@@ -1,5 +1,6 @@
 package mussel.core.sheet;
 
+import java.util.Optional;
 import mussel.core.measure.Given;
 
 /**
@@ -12,6 +13,7 @@ import mussel.core.measure.Given;
  * @param alwaysNew whether it is never refitted
  * @param group where it lies on the mat
  * @param loose whether it is small, loose and easily lost
+ * @param form what it looks like laid down, where the cutaway does not draw it or draws it edge on
  */
 public record Part(
         @Given("the part's id") String id,
@@ -20,4 +22,31 @@ public record Part(
         @Given(value = "how many the leg has", min = 1, max = 99, orElse = "1") int qty,
         @Given(value = "whether it is always renewed", orElse = "false") boolean alwaysNew,
         @Given("where it lies on the mat") Place group,
-        @Given(value = "whether it is easily lost", orElse = "false") boolean loose) {}
+        @Given(value = "whether it is easily lost", orElse = "false") boolean loose,
+        @Given("what it looks like laid down") Optional<Form> form) {
+    /** What small parts look like on the mat. */
+    public enum Form {
+        /** A flat ring of metal or fibre. */
+        WASHER,
+        /** Plain and spring washers in a set order. */
+        STACK,
+        /** A ring of rubber or cord. */
+        RING,
+        /** A flat gasket. */
+        GASKET,
+        /** A pin, key or dowel. */
+        PIN,
+        /** A ball. */
+        BALL,
+        /** A coiled spring. */
+        SPRING,
+        /** A nut. */
+        NUT,
+        /** A sleeve, cup or tube. */
+        SLEEVE,
+        /** A cover or grille. */
+        COVER,
+        /** Shims, as many as were in. */
+        SHIMS
+    }
+}

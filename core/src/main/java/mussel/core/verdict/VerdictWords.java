@@ -193,7 +193,7 @@ public final class VerdictWords {
     }
 
     private static String money(double amount) {
-        return Display.significant(amount) + " €";
+        return Display.sum(amount);
     }
 
     /** How the most likely causes moved since another result, in a sentence part each; empty where little did. */

@@ -14,7 +14,8 @@ import mussel.core.measure.YardUnits;
 /** A volume line: what the case should have given with its doubt, what went in, and what came out. */
 final class BalanceStrip extends Pane {
     private static final double MARGIN = 16;
-    private static final double LINE_Y = 52;
+    private static final double LINE_Y = 60;
+    private static final double ROW = 19;
 
     private DrainInput in;
     private DrainResult out;
@@ -22,8 +23,8 @@ final class BalanceStrip extends Pane {
 
     BalanceStrip() {
         getStyleClass().add("strip");
-        setPrefHeight(76);
-        setMinHeight(76);
+        setPrefHeight(84);
+        setMinHeight(84);
         widthProperty().addListener((o, was, is) -> draw());
     }
 
@@ -58,15 +59,9 @@ final class BalanceStrip extends Pane {
         Polygon came = new Polygon(x - 7, LINE_Y - 18, x + 7, LINE_Y - 18, x, LINE_Y - 4);
         came.getStyleClass().add("came");
         getChildren().addAll(band, middle, base, filled, came);
-        String give = Display.estimateBare(Kind.VOLUME, expected, units) + " ± "
-                + Display.estimate(Kind.VOLUME, doubt, units);
-        label("expected " + give, axis.x(expected), 4, "good-text");
-        label(
-                "came out " + Display.exact(Kind.VOLUME, in.drainedMl(), units),
-                x,
-                out.balance().excessMl() > doubt ? 12 : -4 + 20,
-                "strong");
-        label("went in " + Display.exact(Kind.VOLUME, in.filledMl(), units), axis.x(in.filledMl()), LINE_Y + 6, "dim");
+        label("expected " + Display.withDoubt(Kind.VOLUME, expected, doubt, units), axis.x(expected), 0, "good-text");
+        label("came out " + Display.exact(Kind.VOLUME, in.drainedMl(), units), x, ROW, "strong");
+        label("went in " + Display.exact(Kind.VOLUME, in.filledMl(), units), axis.x(in.filledMl()), LINE_Y + 5, "dim");
     }
 
     private void label(String text, double x, double y, String style) {

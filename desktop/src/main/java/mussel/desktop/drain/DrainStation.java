@@ -74,15 +74,14 @@ public final class DrainStation implements StationView {
                         subtitle,
                         looks(),
                         volumes(),
-                        jarAndVent(),
                         problems,
                         balanceCard,
                         waterCard,
-                        waitCard);
-        sheet.getChildren().add(metals());
-        sheet.getChildren().add(plugs);
-        sheet.getChildren()
-                .add(
+                        metals(),
+                        plugs,
+                        Texts.heading("Settled, weighed, rested"),
+                        jarAndVent(),
+                        waitCard,
                         Texts.dim(
                                 "A clean magnet says nothing about water. Judge its coat against the hours since the last change."));
     }
@@ -95,7 +94,7 @@ public final class DrainStation implements StationView {
     private Node looks() {
         waterRow = picks.row(Scale.OIL_WATER);
         heatRow = picks.row(Scale.OIL_HEAT);
-        return new FlowPane(18, 8, waterRow, heatRow);
+        return new FlowPane(14, 8, waterRow, heatRow);
     }
 
     private Node metals() {
@@ -113,7 +112,7 @@ public final class DrainStation implements StationView {
                         fields.field(Field.FREE_WATER),
                         fields.field(Field.OIL_TEMP),
                         fields.field(Field.MINUTES),
-                        fields.field(Field.MASS));
+                        fields.field(Field.MASS).optional());
         return row;
     }
 
@@ -121,12 +120,12 @@ public final class DrainStation implements StationView {
         FlowPane row = new FlowPane(8, 6);
         row.getChildren()
                 .addAll(
-                        fields.field(Field.JAR_TOTAL),
-                        fields.field(Field.JAR_WATER),
-                        fields.field(Field.JAR_EMULSION),
-                        fields.field(Field.MEASURED_TEMP),
-                        fields.field(Field.REST),
-                        picks.row(Scale.VENT));
+                        fields.field(Field.JAR_TOTAL).optional(),
+                        fields.field(Field.JAR_WATER).optional(),
+                        fields.field(Field.JAR_EMULSION).optional(),
+                        fields.field(Field.MEASURED_TEMP).optional(),
+                        fields.field(Field.REST).optional(),
+                        picks.row(Scale.VENT).optional());
         return row;
     }
 

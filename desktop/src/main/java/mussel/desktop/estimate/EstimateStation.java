@@ -11,7 +11,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.estimate.EstimateInput.Doubtful;
-import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.estimate.EstimateWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
@@ -24,7 +23,6 @@ import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.PickRow.Choice;
-import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Texts;
 
 /** Whether it is worth doing: repair, exchange and leaving it on one scale, what may come on top, and where the answer flips. */
@@ -33,10 +31,9 @@ public final class EstimateStation implements StationView {
     private final JobFields fields;
     private final JobPicks picks;
     private final VBox sheet = new VBox(12);
-    private final Label advice = Texts.wrapped("", "large");
+    private final Label advice = Texts.wrapped("", "strong");
     private final Label range = Texts.sentence("");
-    private final VBox bars = new VBox(8);
-    private final Rows<CostBar> rows = new Rows<>(bars, CostBar::new);
+    private final CostAxis bars = new CostAxis();
     private final VBox doubtful = new VBox(3);
     private final VBox flips = new VBox(3);
     private final VBox body;
@@ -127,12 +124,7 @@ public final class EstimateStation implements StationView {
         EstimateWords words = worth.words();
         advice.setText(words.advice());
         range.setText(words.range());
-        double most =
-                worth.result().options().stream().mapToDouble(Option::p90).max().orElse(1) * 1.04;
-        rows.begin();
-        worth.result().options().forEach(o -> rows.next()
-                .show(o, Math.max(1, most), o.name().equals(worth.result().cheapest())));
-        rows.end();
+        bars.show(worth.result().options(), worth.result().cheapest());
         origin.setText("Work: " + now.planWords().time() + " At "
                 + Display.money(worth.input().labourPerH())
                 + " an hour. Parts: " + Display.money(worth.input().partsTotal())
@@ -156,7 +148,7 @@ public final class EstimateStation implements StationView {
     }
 
     private static Label line(Doubtful part) {
-        return Texts.sentence(part.part() + ": " + Display.money(part.price()) + " with its work, needed in "
+        return Texts.sentence(part.part() + ": about " + Display.sum(part.price()) + " with its work, needed in "
                 + Math.round(100 * part.probability()) + " of 100 cases.");
     }
 }

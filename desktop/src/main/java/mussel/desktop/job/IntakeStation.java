@@ -52,10 +52,10 @@ public final class IntakeStation implements StationView {
         FlowPane more = new FlowPane(
                 8,
                 6,
-                fields.field(Field.MONTHS_SINCE_FILL),
-                fields.field(Field.AGE),
-                fields.field(Field.FILL),
-                fields.field(Field.STORAGE_MIN));
+                fields.field(Field.MONTHS_SINCE_FILL).optional(),
+                fields.field(Field.AGE).optional(),
+                fields.field(Field.FILL).optional(),
+                fields.field(Field.STORAGE_MIN).optional());
         sheet.getChildren()
                 .addAll(
                         Texts.title("Intake"),

@@ -156,6 +156,14 @@ public final class QuantityField extends VBox implements Question {
         return this;
     }
 
+    /** A field whose caption is a name that may take two lines. */
+    public QuantityField tall() {
+        getStyleClass().add("tall");
+        caption.setWrapText(true);
+        caption.setMinHeight(USE_PREF_SIZE);
+        return this;
+    }
+
     /** A field for longer figures. */
     public QuantityField wide() {
         getStyleClass().add("wide");

@@ -142,14 +142,12 @@ public final class LeakStation implements StationView {
         sheet.getChildren()
                 .addAll(
                         Texts.title("Leak hunt"),
-                        limits,
-                        Texts.caution(
-                                "Never from the shop air line, never past the limit. Let it off before opening; eyes away from plugs."),
                         new FlowPane(18, 6, mode, source),
-                        chart,
-                        legend,
-                        card,
                         sources,
+                        card,
+                        chart,
+                        limits,
+                        legend,
                         notes,
                         Texts.heading("Soapy water"),
                         soap());
@@ -161,7 +159,8 @@ public final class LeakStation implements StationView {
         for (Finding finding : desk.now().get().knowledge().findings()) {
             if (finding.id().startsWith("bubbles_")) {
                 rows.getChildren()
-                        .add(foam.row(Address.the(finding.id()), finding.title(), finding.outcomes(), o -> null));
+                        .add(foam.row(Address.the(finding.id()), finding.title(), finding.outcomes(), o -> null)
+                                .optional());
             }
         }
         return rows;
@@ -176,7 +175,7 @@ public final class LeakStation implements StationView {
         begin.setOnAction(e -> beginByHand());
         Button take = new Button("Note the reading");
         take.setId("hold-take");
-        take.getStyleClass().add("act");
+        take.getStyleClass().add("main-button");
         take.setOnAction(e -> takeByHand());
         refused.managedProperty().bind(refused.textProperty().isNotEmpty());
         FlowPane figures = new FlowPane(8, 6);

@@ -46,7 +46,7 @@ public final class TagStation implements StationView {
         sheet.getStyleClass().add("station");
         tag.getStyleClass().add("tag-paper");
         tagIt.setId("tag-it");
-        tagIt.getStyleClass().add("act");
+        tagIt.getStyleClass().add("main-button");
         tagIt.setOnAction(e -> desk.note(new Fact.Tagged(desk.shop().today())));
         print.setId("print");
         print.setOnAction(e -> choosePlace());

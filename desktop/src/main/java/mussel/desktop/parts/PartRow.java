@@ -2,54 +2,95 @@ package mussel.desktop.parts;
 
 import java.util.OptionalDouble;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.OrderTable;
 import mussel.core.job.Supply;
+import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Texts;
 
-/** One part the job needs: how many, what lies on the shelf, what was taken, ordered and has come. */
+/** One line of the table of parts: the part and what it is for, where it comes from, its price, when it is here, and the shelf. */
 final class PartRow extends HBox {
+    private static final double PRICE = 5.1;
+    private static final double WHEN = 5.2;
+    private static final double SHELF = 3.8;
+    private static final double TAKE = 6.2;
+
     private final Desk desk;
     private final Label what = Texts.wrapped("", "strong");
-    private final Label state = Texts.sentence("");
+    private final Label purpose = Texts.wrapped("", "small-dim");
+    private final Label from = Texts.sentence("");
+    private final Label left = Texts.wrapped("", "left-out");
+    private final Label price = new Label();
+    private final Label when = Texts.wrapped("", "plain");
     private final QuantityField shelf;
     private final Button take = new Button();
     private Supply.Row shown;
 
     PartRow(Desk desk) {
-        super(10);
+        super(8);
         this.desk = desk;
         getStyleClass().add("part-row");
         setAlignment(Pos.CENTER_LEFT);
-        what.setPrefWidth(190);
-        what.setMinWidth(150);
-        state.setPrefWidth(190);
-        state.setMinWidth(120);
-        Region gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        shelf = new QuantityField("shelf", "", Kind.COUNT, Range.of(0, 100_000)).onEnter((typed, value) -> {
-            desk.shop().countShelf(desk.job(), shown.part(), (int) Math.round(value));
-            desk.refresh();
-        });
-        shelf.setMinWidth(64);
-        shelf.setPrefWidth(64);
-        shelf.setMaxWidth(64);
+        shelf = new QuantityField("shelf", "", Kind.COUNT, Range.of(0, 100_000))
+                .onEnter((typed, value) -> {
+                    desk.shop().countShelf(desk.job(), shown.part(), (int) Math.round(value));
+                    desk.refresh();
+                })
+                .optional();
+        shelf.getStyleClass().add("in-table");
         shelf.text().setAccessibleText("on the shelf");
-        Label lies = Texts.dim("on the shelf");
-        lies.setMinWidth(Region.USE_PREF_SIZE);
+        left.managedProperty().bind(left.textProperty().isNotEmpty());
         take.setOnAction(e -> toggle());
-        take.setMinWidth(92);
-        getChildren().addAll(what, state, gap, lies, shelf, take);
+        take.getStyleClass().add("in-table");
+        columns(this, new VBox(0, what, purpose), new VBox(0, from, left), price, when, shelf, take);
+    }
+
+    /** The head of the table. */
+    static Node head() {
+        HBox head = new HBox(8);
+        head.getStyleClass().add("table-head");
+        columns(
+                head,
+                Texts.dim("Part, and what for"),
+                Texts.dim("From"),
+                Texts.dim("Price"),
+                Texts.dim("Here"),
+                Texts.dim("Shelf"),
+                Texts.dim(""));
+        return head;
+    }
+
+    private static void columns(
+            HBox row, Region what, Region from, Region price, Region when, Region shelf, Region take) {
+        for (Region wide : new Region[] {what, from}) {
+            HBox.setHgrow(wide, Priority.ALWAYS);
+            wide.setMinWidth(0);
+            wide.setPrefWidth(100);
+            wide.setMaxWidth(Double.MAX_VALUE);
+        }
+        fixed(price, PRICE);
+        fixed(when, WHEN);
+        fixed(shelf, SHELF);
+        fixed(take, TAKE);
+        row.getChildren().addAll(what, from, price, when, shelf, take);
+    }
+
+    /** So wide whatever it holds, and wider with larger type. */
+    private static void fixed(Region cell, double em) {
+        cell.setStyle("-fx-min-width: " + em + "em; -fx-pref-width: " + em + "em; -fx-max-width: " + em + "em;");
     }
 
     private void toggle() {
@@ -61,31 +102,22 @@ final class PartRow extends HBox {
         desk.read(Field.FROM_SHELF.of(shown.part()), qty, qty + " from the shelf");
     }
 
-    void show(Assessment now, Supply.Row row) {
+    void show(Assessment now, OrderTable.Line line) {
+        Supply.Row row = line.row();
         shown = row;
         setId("part-" + row.part());
         what.setText((row.need() > 1 ? row.need() + " × " : "") + row.title());
-        String number = now.sheet()
-                .part(row.part())
-                .map(p -> p.number())
-                .filter(n -> !n.equals("-"))
-                .map(n -> n + "; ")
-                .orElse("");
-        state.setText(number + state(row));
+        purpose.setText(line.number().isEmpty() ? line.purpose() : line.number() + " · " + line.purpose());
+        from.setText(line.from().isEmpty() ? (row.open() > 0 ? row.open() + " to be had" : "") : line.from());
+        left.setText(line.left());
+        price.setText(line.price().isPresent() ? Display.money(line.price().getAsDouble()) : "");
+        when.setText(line.when());
         shelf.show(OptionalDouble.of(row.onShelf()), now.yard().units());
         take.setId("take-" + row.part());
         take.setText(row.taken() > 0 ? "Put back" : "Take");
         take.setAccessibleText((row.taken() > 0 ? "Put back " : "Take from the shelf: ") + row.title());
-        take.setDisable(row.taken() == 0 && (row.onShelf() == 0 || row.open() == 0));
-    }
-
-    private static String state(Supply.Row row) {
-        if (row.taken() + row.here() >= row.need()) {
-            return row.taken() >= row.need() ? "taken from the shelf" : "here";
-        }
-        if (row.taken() + row.ordered() >= row.need()) {
-            return "on its way" + (row.taken() > 0 ? ", " + row.taken() + " taken" : "");
-        }
-        return row.open() + " still to be had";
+        boolean can = row.taken() > 0 || row.onShelf() > 0 && row.open() > 0;
+        take.setDisable(!can);
+        take.setVisible(can);
     }
 }

@@ -9,8 +9,10 @@ import javafx.concurrent.Task;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.instrument.PartsSupplier;
@@ -18,16 +20,21 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Order;
+import mussel.core.job.OrderTable;
 import mussel.core.job.Supply;
+import mussel.core.measure.Display;
 import mussel.core.parts.Objective;
 import mussel.core.parts.Offer;
 import mussel.core.parts.PartsInput;
 import mussel.core.parts.PartsResult;
+import mussel.core.parts.PartsWords;
 import mussel.core.parts.Wanted;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Texts;
 
@@ -39,9 +46,11 @@ public final class PartsStation implements StationView {
     private final Label summary = Texts.sentence("");
     private final VBox needed = new VBox(4);
     private final Rows<PartRow> rows;
-    private final OrderCard cheapest = new OrderCard(Objective.COST, () -> place(Objective.COST));
-    private final OrderCard soonest = new OrderCard(Objective.SPEED, () -> place(Objective.SPEED));
-    private final HBox orders = new HBox(12, cheapest, soonest);
+    private final PickRow which;
+    private final Label figure = Texts.wrapped("", "large");
+    private final Button order = new Button("Order this");
+    private final VBox leftOver = new VBox(2);
+    private final VBox open = new VBox(8);
     private final VBox placed = new VBox(8);
     private final Label said = Texts.dim("");
     private final Button takeAll = new Button("Take what the shelf has");
@@ -53,6 +62,8 @@ public final class PartsStation implements StationView {
 
     /** For which sitting at the desk it was asked. */
     private int sitting;
+
+    private Objective objective = Objective.COST;
 
     private record Answers(Supply.Answer cheapest, Supply.Answer soonest) {
         Supply.Answer of(Objective objective) {
@@ -67,21 +78,31 @@ public final class PartsStation implements StationView {
         rows = new Rows<>(needed, () -> new PartRow(desk));
         takeAll.setId("take-all");
         takeAll.setOnAction(e -> takeAll());
-        sheet.getStyleClass().add("station");
-        for (OrderCard card : List.of(cheapest, soonest)) {
-            HBox.setHgrow(card, Priority.ALWAYS);
-            card.setPrefWidth(300);
-        }
-        sheet.getChildren()
+        order.setId("order");
+        order.setOnAction(e -> place(objective));
+        which = new PickRow(
+                        "order-view",
+                        "",
+                        List.of(Choice.text("cost", "For the least money"), Choice.text("speed", "Soonest")))
+                .keepsOne()
+                .onPick(o -> o.ifPresent(id -> {
+                    objective = Objective.valueOf(id.toUpperCase(java.util.Locale.ROOT));
+                    answers.ifPresent(this::answer);
+                }));
+        which.show(Optional.of("cost"));
+        HBox.setHgrow(figure, Priority.ALWAYS);
+        figure.setMaxWidth(Double.MAX_VALUE);
+        order.setMinWidth(Region.USE_PREF_SIZE);
+        HBox sum = new HBox(12, figure, order);
+        sum.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        open.getChildren()
                 .addAll(
-                        Texts.title("Parts"),
-                        summary,
-                        takeAll,
-                        orders,
-                        said,
-                        placed,
-                        fields.field(Field.PARTS_DEADLINE).optional(),
-                        needed);
+                        new FlowPane(
+                                18, 6, which, fields.field(Field.PARTS_DEADLINE).optional()),
+                        sum);
+        sheet.getStyleClass().add("station");
+        sheet.getChildren()
+                .addAll(Texts.title("Parts"), summary, open, takeAll, said, PartRow.head(), needed, leftOver, placed);
     }
 
     @Override
@@ -93,30 +114,42 @@ public final class PartsStation implements StationView {
     public void show(Assessment now) {
         fields.show(now);
         Supply supply = now.supply();
-        rows.begin();
-        supply.rows().forEach(r -> rows.next().show(now, r));
-        rows.end();
         List<Node> cards = new ArrayList<>();
         now.job().orders().forEach(o -> cards.add(new PlacedCard(desk, o, this::paper)));
         placed.getChildren().setAll(cards);
-        boolean open = !supply.open().isEmpty();
+        boolean some = !supply.open().isEmpty();
         boolean onShelf = supply.rows().stream().anyMatch(r -> r.open() > 0 && r.onShelf() > 0);
         takeAll.setVisible(onShelf);
         takeAll.setManaged(onShelf);
-        orders.setVisible(open);
-        orders.setManaged(open);
+        open.setVisible(some);
+        open.setManaged(some);
         summary.setText(
                 supply.rows().isEmpty()
                         ? "Nothing is needed yet: choose what is to be done at Strip-down or Verdict."
-                        : open
-                                ? supply.open().size() + " of " + supply.rows().size()
-                                        + " parts are still to be had. Always new: seals, O-rings, gaskets, washers, cotter pins, locknuts."
+                        : some
+                                ? "Always new: seals, O-rings, gaskets, washers, cotter pins, locknuts."
                                 : supply.allHere()
                                         ? "Every part needed is in the yard."
                                         : "Everything is taken or ordered.");
-        if (open) {
+        if (some) {
             workOut(now);
         }
+        table();
+    }
+
+    /** The table with the order that is looked at. */
+    private void table() {
+        Assessment now = desk.now().get();
+        boolean some = !now.supply().open().isEmpty();
+        Optional<Supply.Answer> answer = some ? answers.map(a -> a.of(objective)) : Optional.empty();
+        rows.begin();
+        OrderTable.of(now, answer).lines().forEach(l -> rows.next().show(now, l));
+        rows.end();
+        leftOver.getChildren().clear();
+        answer.ifPresent(a -> {
+            a.words().shelfAndSpare().forEach(n -> leftOver.getChildren().add(Texts.dim(n)));
+            a.words().leftOut().forEach(n -> leftOver.getChildren().add(Texts.dim(n)));
+        });
     }
 
     @Override
@@ -165,8 +198,8 @@ public final class PartsStation implements StationView {
         asked = Optional.of(question);
         sitting = desk.sitting();
         answers = Optional.empty();
-        cheapest.wait("Working it out.");
-        soonest.wait("Working it out.");
+        figure.setText("Working it out.");
+        order.setDisable(true);
         if (working != null) {
             working.cancel(false);
         }
@@ -187,11 +220,24 @@ public final class PartsStation implements StationView {
             place(Objective.COST);
             return;
         }
-        cheapest.show(found.cheapest());
-        soonest.show(found.soonest());
-        if (found.cheapest().result().lines().equals(found.soonest().result().lines())) {
-            soonest.same();
-        }
+        boolean same = found.cheapest()
+                .result()
+                .lines()
+                .equals(found.soonest().result().lines());
+        which.setVisible(!same);
+        which.setManaged(!same);
+        PartsResult out = found.of(objective).result();
+        boolean any = out.feasible() && !out.lines().isEmpty();
+        order.setDisable(!any);
+        figure.setText(
+                any
+                        ? Display.money(out.total().orElse(0)) + ", all here in "
+                                + PartsWords.days(out.leadDays().orElse(0))
+                                + (out.shipping() > 0 ? ", shipping " + Display.money(out.shipping()) + " in it" : "")
+                                + (out.gap() > 0 ? ", not proven to be the best" : "")
+                                + (same ? ". The cheapest is the soonest too." : ".")
+                        : found.of(objective).words().summary());
+        table();
     }
 
     /** Places the order and enters what the supplier acknowledged. */

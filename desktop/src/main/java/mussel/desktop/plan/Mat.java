@@ -1,13 +1,13 @@
 package mussel.desktop.plan;
 
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -40,7 +40,6 @@ import mussel.desktop.kit.Texts;
  * outline. Loose pieces are counted below.
  */
 final class Mat extends VBox {
-    private static final PseudoClass OFF = PseudoClass.getPseudoClass("off");
     private static final double PICTURE = 120;
 
     private final Desk desk;
@@ -59,23 +58,31 @@ final class Mat extends VBox {
     void show(Assessment now) {
         getChildren().clear();
         Map<Place, FlowPane> groups = new TreeMap<>();
+        Map<Place, Set<String>> lying = new HashMap<>();
         int number = 1;
+        boolean next = true;
         for (PlannedStep planned : now.stripSteps()) {
             boolean off = now.job().ticked(planned.step().id()).isPresent();
             String found =
                     now.job().note(Topic.AS_FOUND.of(planned.step().id())).orElse("");
             for (PartQty out : planned.step().partsOut()) {
                 Part part = now.sheet().part(out.part()).orElseThrow();
+                MatPiece.Where where = off ? MatPiece.Where.LIES : next ? MatPiece.Where.NEXT : MatPiece.Where.AWAY;
+                String word = where == MatPiece.Where.NEXT
+                        ? "comes next: lay it here"
+                        : off && !found.isEmpty() ? "as found: " + found : part.alwaysNew() ? "always new" : "";
                 groups.computeIfAbsent(part.group(), g -> new FlowPane(6, 6))
                         .getChildren()
-                        .add(piece(number++, part, out, off, found));
+                        .add(new MatPiece(now.sheet(), number++, out, where, part.alwaysNew(), word));
+                lying.computeIfAbsent(part.group(), g -> new HashSet<>()).add(out.part());
             }
+            next &= off || planned.step().partsOut().isEmpty();
         }
         if (groups.isEmpty()) {
             getChildren().add(Texts.dim("Nothing comes off yet: choose what is to be done."));
             return;
         }
-        groups.forEach((place, pieces) -> getChildren().add(group(now, place, pieces)));
+        groups.forEach((place, pieces) -> getChildren().add(group(now, place, pieces, lying.get(place))));
         loose(now.loose(), now);
         Button print = new Button("Print the mat and the way back");
         print.setId("print-mat");
@@ -92,14 +99,21 @@ final class Mat extends VBox {
     }
 
     /** A group with its pictures; pictures are dropped on it or chosen. */
-    private Node group(Assessment now, Place place, FlowPane pieces) {
+    private Node group(Assessment now, Place place, FlowPane pieces, Set<String> parts) {
         Address about = new Address("mat", place.name().toLowerCase(java.util.Locale.ROOT));
         Button add = new Button("Add a picture");
         add.setId("picture-" + about.of());
         add.setOnAction(e -> choose(about));
-        HBox head = new HBox(12, Texts.heading(place.title()), add);
+        Label margin = Texts.wrapped(margin(now, parts), "mat-margin");
+        HBox.setHgrow(margin, javafx.scene.layout.Priority.ALWAYS);
+        margin.setMaxWidth(Double.MAX_VALUE);
+        add.setMinWidth(USE_PREF_SIZE);
+        Label title = Texts.heading(place.title());
+        title.setMinWidth(USE_PREF_SIZE);
+        HBox head = new HBox(12, title, margin, add);
         head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         VBox group = new VBox(4, head, pieces);
+        group.getStyleClass().add("mat-row");
         List<Fact.Pictured> pictures = now.job().pictures(about);
         if (!pictures.isEmpty()) {
             FlowPane row = new FlowPane(6, 6);
@@ -166,13 +180,11 @@ final class Mat extends VBox {
         }
         FlowPane counted = new FlowPane(12, 8);
         for (Loose piece : loose) {
-            counted.getChildren()
-                    .add(counts.computeIfAbsent(
-                            piece.part(),
-                            part -> fields.field(
-                                    Field.COUNTED,
-                                    Field.COUNTED.of(part),
-                                    now.supply().title(part) + ", of " + piece.expected())));
+            counted.getChildren().add(counts.computeIfAbsent(piece.part(), part -> fields.field(
+                            Field.COUNTED,
+                            Field.COUNTED.of(part),
+                            now.supply().title(part) + ", of " + piece.expected())
+                    .tall()));
         }
         fields.show(now);
         String off = loose.stream()
@@ -191,28 +203,19 @@ final class Mat extends VBox {
         getChildren().add(counted);
     }
 
-    private static Node piece(int number, Part part, PartQty out, boolean off, String found) {
-        VBox piece = new VBox(1);
-        piece.getStyleClass().add("piece");
-        piece.pseudoClassStateChanged(OFF, off);
-        piece.setPrefWidth(172);
-        piece.getChildren()
-                .add(Texts.wrapped(number + "  " + (out.qty() > 1 ? out.qty() + " × " : "") + part.title(), "strong"));
-        if (out.hasHow()) {
-            piece.getChildren().add(Texts.dim(out.how()));
+    /** The loose pieces of a row and how many of them were counted. */
+    private static String margin(Assessment now, Set<String> parts) {
+        List<Loose> loose =
+                now.loose().stream().filter(l -> parts.contains(l.part())).toList();
+        if (loose.isEmpty()) {
+            return "";
         }
-        if (!found.isEmpty() && off) {
-            piece.getChildren().add(Texts.wrapped("As found: " + found, "plain"));
-        }
-        List<String> flags = new ArrayList<>();
-        if (part.alwaysNew()) {
-            flags.add("always new");
-        }
-        if (part.loose()) {
-            flags.add("loose, count it");
-        }
-        flags.add(off ? "on the mat" : "still on the leg");
-        piece.getChildren().add(Texts.dim(String.join("; ", flags)));
-        return piece;
+        String what = loose.stream()
+                .map(l -> l.expected() + " × " + now.supply().title(l.part()))
+                .collect(Collectors.joining(", "));
+        int all = loose.stream().mapToInt(Loose::expected).sum();
+        int counted =
+                (int) loose.stream().mapToDouble(l -> l.counted().orElse(0)).sum();
+        return "loose: " + what + "; counted " + counted + " of " + all;
     }
 }

@@ -2,10 +2,13 @@ package mussel.desktop.plan;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -33,6 +36,9 @@ import mussel.desktop.kit.Texts;
 final class StepCard extends VBox {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final PseudoClass DONE = PseudoClass.getPseudoClass("done");
+
+    /** A size as tools carry it: millimetres, or the inch's part of a drive. */
+    private static final Pattern SIZE = Pattern.compile("\\d+(?:[.,]\\d+)?(?: to \\d+)? ?mm");
 
     private final Desk desk;
     private final Step step;
@@ -143,6 +149,9 @@ final class StepCard extends VBox {
         if (Step.says(step.detail())) {
             card.getChildren().add(Texts.sentence(step.detail()));
         }
+        if (!step.tools().isEmpty()) {
+            card.getChildren().add(tools(step.tools()));
+        }
         card.getChildren().add(waiting);
         for (String id : step.fasteners()) {
             card.getChildren().add(fastener(now.sheet().fastener(id).orElseThrow(), step.phase() == Phase.BUILD));
@@ -150,9 +159,6 @@ final class StepCard extends VBox {
         parts(now.sheet(), step.partsOut(), "Comes off, in this order: ", card);
         parts(now.sheet(), step.partsIn(), "Goes in, in this order: ", card);
         step.seizes().ifPresent(s -> card.getChildren().add(Texts.sentence(PlanWords.maySeize(s))));
-        if (!step.tools().isEmpty()) {
-            card.getChildren().add(Texts.dim("Tools: " + String.join(", ", step.tools()) + "."));
-        }
         if (!step.consumables().isEmpty()) {
             card.getChildren().add(Texts.dim("Used up: " + String.join(", ", step.consumables()) + "."));
         }
@@ -176,6 +182,30 @@ final class StepCard extends VBox {
             card.getChildren().add(note.get());
         }
         return card;
+    }
+
+    /** The tools of a step: the sizes large, since a wrench is found by its size. */
+    private static Node tools(List<String> tools) {
+        FlowPane row = new FlowPane(14, 2);
+        row.setRowValignment(javafx.geometry.VPos.BASELINE);
+        for (String tool : tools) {
+            Matcher size = SIZE.matcher(tool);
+            if (size.find()) {
+                String rest = (tool.substring(0, size.start()) + tool.substring(size.end())).strip();
+                HBox sized = new HBox(6, label(size.group(), "tool-size"), label(rest, "plain"));
+                sized.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
+                row.getChildren().add(sized);
+            } else {
+                row.getChildren().add(label(tool, "plain"));
+            }
+        }
+        return row;
+    }
+
+    private static Label label(String text, String style) {
+        Label label = new Label(text);
+        label.getStyleClass().add(style);
+        return label;
     }
 
     private static Node fastener(Fastener fastener, boolean closing) {

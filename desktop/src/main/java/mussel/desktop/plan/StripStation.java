@@ -6,15 +6,21 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
+import mussel.core.job.Scale;
 import mussel.core.measure.Display;
 import mussel.core.plan.PlanWords;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Phase;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
@@ -62,7 +68,10 @@ public final class StripStation implements StationView {
                 () -> desk.now().get().plan().steps().isEmpty()
                         ? Optional.empty()
                         : Optional.of(desk.now().get().planWords().whyTime()));
-        sheet.getChildren().addAll(Texts.title("Strip-down"), chosen, summary, why, view, pages);
+        HBox.setHgrow(summary, Priority.ALWAYS);
+        summary.setMaxWidth(Double.MAX_VALUE);
+        why.setMinWidth(Region.USE_PREF_SIZE);
+        sheet.getChildren().addAll(Texts.title("Strip-down"), chosen, new HBox(8, summary, why), view, pages);
     }
 
     private void open(String which) {
@@ -141,20 +150,40 @@ public final class StripStation implements StationView {
                 + now.planWords().time()
                 + (now.saltYears() > 0
                         ? " What may have seized in " + Math.round(now.saltYears()) + " years of salt is counted."
-                        : " Without anything seized: the years in salt are not known, or it runs in fresh water.");
+                        : " Nothing seized is counted: fresh water, or the years are not known.");
     }
 
-    /** Tools with those the yard lacks and what stands in for them. */
+    /** Tools: what is missing first with what stands in for it, the rest to tick as it is laid ready. */
     private void tools(Assessment now) {
         tools.getChildren().clear();
         boolean known = !now.yard().tools().isEmpty();
-        for (String tool : now.timedPlan().tools()) {
-            boolean lacking = known && now.timedPlan().toolsMissing().contains(tool);
-            tools.getChildren().add(lacking ? Texts.caution(tool + ": not in the yard") : Texts.sentence(tool));
-            if (lacking || !known) {
-                now.sheet().substitutes().stream()
-                        .filter(s -> s.tool().equals(tool))
-                        .forEach(s -> tools.getChildren().add(Texts.dim(PlanWords.substitute(s))));
+        List<String> missing = known ? now.timedPlan().toolsMissing() : List.of();
+        List<String> rest = now.timedPlan().tools().stream()
+                .filter(t -> !missing.contains(t))
+                .toList();
+        if (!missing.isEmpty()) {
+            tools.getChildren().add(Texts.heading("Not in the yard"));
+        }
+        missing.forEach(tool -> {
+            tools.getChildren().add(Texts.caution(tool));
+            substitutes(now, tool);
+        });
+        long ready = rest.stream().filter(t -> ready(now, t)).count();
+        tools.getChildren().add(Texts.heading("Lay ready: " + ready + " of " + rest.size()));
+        for (String tool : rest) {
+            ToggleButton lies = new ToggleButton(tool);
+            lies.setId("tool-" + tool.replace(' ', '-'));
+            lies.getStyleClass().addAll("tile", "text-tile", "tool");
+            lies.setSelected(ready(now, tool));
+            lies.setGraphic(lies.isSelected() ? Marks.done() : Marks.open());
+            lies.setAccessibleText(tool + (lies.isSelected() ? ", lies ready" : ", to lay ready"));
+            lies.setMaxWidth(Double.MAX_VALUE);
+            lies.setWrapText(true);
+            lies.setOnAction(e ->
+                    desk.choose(Scale.TOOL_READY.of(tool), lies.isSelected() ? Optional.of("yes") : Optional.empty()));
+            tools.getChildren().add(lies);
+            if (!known) {
+                substitutes(now, tool);
             }
         }
         if (!now.timedPlan().consumables().isEmpty()) {
@@ -162,5 +191,14 @@ public final class StripStation implements StationView {
             tools.getChildren()
                     .add(Texts.sentence(String.join(", ", now.timedPlan().consumables())));
         }
+    }
+
+    private static boolean ready(Assessment now, String tool) {
+        return now.job().choice(Scale.TOOL_READY.of(tool)).equals(Optional.of("yes"));
+    }
+
+    private void substitutes(Assessment now, String tool) {
+        now.sheet().substitutes().stream().filter(s -> s.tool().equals(tool)).forEach(s -> tools.getChildren()
+                .add(Texts.dim(PlanWords.substitute(s))));
     }
 }

@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntConsumer;
 import javafx.css.PseudoClass;
+import javafx.geometry.Point2D;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Group;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
@@ -26,12 +28,33 @@ final class ImpellerWheel extends Pane {
     private static final double PX_PER_MM = 6;
     private static final int STEPS = 8;
 
+    /** A vane is drawn bent by half its set at the tip: what is dragged is read back so. */
+    private static final double DRAWN = 0.5;
+
+    private static final double MOST_SET = 90;
+
     private final List<Group> vanes = new ArrayList<>();
     private final IntConsumer onPick;
+    private final OnBent onBent;
+    private List<Vane> shown = List.of();
+    private int pickedVane;
 
-    /** A wheel that says which vane, counted from 1, was picked. */
-    ImpellerWheel(int count, IntConsumer onPick) {
+    /** A vane was bent to how it looks. */
+    interface OnBent {
+        /**
+         * The set a vane was dragged to.
+         *
+         * @param vane counted from 1
+         * @param degrees how far it stays bent
+         * @param done whether it was let go
+         */
+        void bent(int vane, double degrees, boolean done);
+    }
+
+    /** A wheel that says which vane, counted from 1, was picked, and how far one was dragged. */
+    ImpellerWheel(int count, IntConsumer onPick, OnBent onBent) {
         this.onPick = onPick;
+        this.onBent = onBent;
         getStyleClass().add("impeller-wheel");
         setMinSize(2 * MIDDLE, 2 * MIDDLE);
         setPrefSize(2 * MIDDLE, 2 * MIDDLE);
@@ -69,6 +92,12 @@ final class ImpellerWheel extends Pane {
         vane.setFocusTraversable(true);
         vane.setAccessibleRole(AccessibleRole.BUTTON);
         vane.setOnMousePressed(e -> pick(number));
+        vane.setOnMouseDragged(e -> drag(number, e, false));
+        vane.setOnMouseReleased(e -> {
+            if (!e.isStillSincePress()) {
+                drag(number, e, true);
+            }
+        });
         vane.setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
                 pick(number);
@@ -83,8 +112,25 @@ final class ImpellerWheel extends Pane {
         onPick.accept(number);
     }
 
+    /** Bends the vane so that its tip follows the pointer. */
+    private void drag(int number, MouseEvent e, boolean done) {
+        Point2D at = sceneToLocal(e.getSceneX(), e.getSceneY());
+        double pointed = Math.atan2(at.getY() - MIDDLE, at.getX() - MIDDLE);
+        double off = Math.toDegrees(pointed - angle(number - 1, vanes.size()));
+        double turned = Math.abs(Math.IEEEremainder(off, 360));
+        double degrees = Math.rint(Math.min(MOST_SET, turned / DRAWN));
+        if (!done) {
+            Vane was = shown.isEmpty() ? Vane.SOUND : shown.get(number - 1);
+            Vane bent = new Vane(was.tipWearMm(), degrees, was.crack(), was.missingMm(), was.burnt());
+            draw(vanes.get(number - 1), bent, angle(number - 1, vanes.size()), false, number == pickedVane);
+        }
+        onBent.bent(number, degrees, done);
+    }
+
     /** Shows the vanes; none yet looked at where the list is empty. */
     void show(List<Vane> found, int picked) {
+        shown = found;
+        pickedVane = picked;
         for (int i = 0; i < vanes.size(); i++) {
             Vane vane = found.isEmpty() ? Vane.SOUND : found.get(i);
             draw(vanes.get(i), vane, angle(i, vanes.size()), found.isEmpty(), i + 1 == picked);
@@ -119,7 +165,7 @@ final class ImpellerWheel extends Pane {
         StringBuilder right = new StringBuilder();
         for (int i = 0; i <= STEPS; i++) {
             double along = HUB - 4 + (length + 4) * i / STEPS;
-            double bent = angle + set * 0.5 * Math.pow(i / (double) STEPS, 2);
+            double bent = angle + set * DRAWN * Math.pow(i / (double) STEPS, 2);
             double half = HALF * (1 - 0.25 * i / STEPS);
             left.append(i == 0 ? "M" : "L").append(point(bent, along, -half));
             right.insert(0, "L" + point(bent, ragged && i == STEPS ? along - 9 : along, half));

@@ -19,6 +19,8 @@ import mussel.core.job.PumpHabit;
 import mussel.core.job.PumpWork;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
 import mussel.core.pump.PumpInput.Extent;
 import mussel.core.pump.PumpResult.Judged;
 import mussel.core.pump.PumpResult.PartVerdict;
@@ -81,7 +83,9 @@ public final class PumpStation implements StationView {
         sheet.getChildren()
                 .addAll(
                         Texts.title("Pump"),
-                        new FlowPane(16, 10, new VBox(10, wheels, seen()), vane),
+                        new FlowPane(14, 10, new VBox(8, wheels, seen()), vane),
+                        lost,
+                        verdicts,
                         new FlowPane(
                                 18,
                                 8,
@@ -120,8 +124,6 @@ public final class PumpStation implements StationView {
                                 fields.field(Field.HOUSING_GROOVE),
                                 fields.field(Field.IMPELLER_AGE).wide()),
                         limits,
-                        lost,
-                        verdicts,
                         Texts.heading("Telltale, by bucket and stopwatch"),
                         telltale,
                         chart,
@@ -167,10 +169,21 @@ public final class PumpStation implements StationView {
         wheel(now);
     }
 
+    /** A vane dragged to how it looks: its set is entered when it is let go. */
+    private void bent(int number, double degrees, boolean done) {
+        Address at = Field.VANE_SET.of(String.valueOf(number));
+        if (done) {
+            desk.read(
+                    at,
+                    degrees,
+                    Display.exact(Kind.ANGLE, degrees, desk.now().get().yard().units()) + ", dragged");
+        }
+    }
+
     /** The wheel has as many vanes as the family's pump. */
     private void wheel(Assessment now) {
         int count = PumpWork.vaneCount(now.sheet());
-        ImpellerWheel wheel = wheelOf.computeIfAbsent(count, n -> new ImpellerWheel(n, this::pick));
+        ImpellerWheel wheel = wheelOf.computeIfAbsent(count, n -> new ImpellerWheel(n, this::pick, this::bent));
         wheels.show(wheel);
         wheel.show(now.pump().input().vanes(), picked);
     }

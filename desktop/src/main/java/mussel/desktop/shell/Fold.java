@@ -30,10 +30,15 @@ final class Fold extends VBox {
         title.getStyleClass().add("strong");
         title.setMinWidth(Region.USE_PREF_SIZE);
         value.getStyleClass().add("fold-value");
-        value.setMinWidth(0);
+        value.setWrapText(true);
+        value.setTextAlignment(javafx.scene.text.TextAlignment.RIGHT);
+        value.setMinHeight(Region.USE_PREF_SIZE);
         Region gap = new Region();
         gap.setMinWidth(6);
-        HBox.setHgrow(gap, Priority.ALWAYS);
+        HBox.setHgrow(gap, Priority.SOMETIMES);
+        HBox.setHgrow(value, Priority.ALWAYS);
+        value.setMaxWidth(Double.MAX_VALUE);
+        value.setAlignment(Pos.CENTER_RIGHT);
         arrow.getStyleClass().add("fold-arrow");
         arrow.setContent("M0,0 l5,5 l-5,5");
         HBox row = new HBox(8, arrow, title, gap, value);

@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -29,16 +28,13 @@ import mussel.core.job.JournalException;
 import mussel.core.job.Station;
 import mussel.core.measure.YardUnits;
 import mussel.desktop.bench.BenchView;
-import mussel.desktop.book.Aside;
 import mussel.desktop.book.BookView;
 import mussel.desktop.book.TakeInPage;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.job.TakeIn;
-import mussel.desktop.kit.PageKeys;
 import mussel.desktop.kit.Pages;
-import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 import org.kordamp.ikonli.feather.Feather;
@@ -68,21 +64,14 @@ public final class MusselWindow extends StackPane {
     private final BenchHeader benchHeader;
     private final HBox bookHeader = new HBox(14);
     private Optional<BookView> book = Optional.empty();
-    /** What had the focus before something lay over it. */
-    private Optional<Node> under = Optional.empty();
-
     private final WorkStrip strip = new WorkStrip();
     private final Imports imports;
     private final Strokes strokes = new Strokes();
     /** Keys that are down: one that acts acts once, however long a gloved hand rests on it. */
     private final Set<KeyCode> held = EnumSet.noneOf(KeyCode.class);
 
-    private final Aside settling = new Aside(this::tell);
-    private final Label filing = Texts.wrapped("", "filing");
-    /** Jobs that cannot be filed, as those whose family's sheet is not here. */
-    private List<Integer> leftOver = List.of();
-
-    private volatile boolean closing;
+    private final Settling settling;
+    private final Overlay overlay = new Overlay(this, frame, this::closable);
     private final Pages body = new Pages();
     private final Label trouble = Texts.wrapped("", "trouble");
     private Optional<JobHeader> jobHeader = Optional.empty();
@@ -118,16 +107,13 @@ public final class MusselWindow extends StackPane {
                 this::takeIn,
                 this::looks);
         imports = new Imports(shop, new Over(), strip);
+        settling = new Settling(shop, this::tell, () -> guarded(bench::show));
         trouble.setId("trouble");
         trouble.managedProperty().bind(trouble.textProperty().isNotEmpty());
         trouble.visibleProperty().bind(trouble.textProperty().isNotEmpty());
         trouble.setMaxWidth(Double.MAX_VALUE);
         trouble.setOnMouseClicked(e -> trouble.setText(""));
-        filing.setId("filing");
-        filing.managedProperty().bind(filing.textProperty().isNotEmpty());
-        filing.visibleProperty().bind(filing.textProperty().isNotEmpty());
-        filing.setMaxWidth(Double.MAX_VALUE);
-        frame.setTop(new VBox(header, trouble, strip, filing));
+        frame.setTop(new VBox(header, trouble, strip, settling.line()));
         frame.setCenter(body);
         frame.setMinSize(0, 0);
         getChildren().add(frame);
@@ -145,12 +131,12 @@ public final class MusselWindow extends StackPane {
     private final class Over implements Imports.Around {
         @Override
         public void over(TakeInPage page) {
-            MusselWindow.this.over(page);
+            overlay.show(page);
         }
 
         @Override
         public void closeOver() {
-            MusselWindow.this.closeOver();
+            overlay.close();
         }
 
         @Override
@@ -219,34 +205,8 @@ public final class MusselWindow extends StackPane {
     public void refreshBench() {
         guarded(() -> {
             bench.refresh();
-            settle();
+            settling.begin();
         });
-    }
-
-    private void settle() {
-        List<Integer> owed = shop.journal().readOnly() ? List.of() : shop.book().owed();
-        if (settling.busy() || owed.equals(leftOver)) {
-            return;
-        }
-        settling.ask(
-                () -> {
-                    shop.settle(left -> {
-                        Platform.runLater(() -> settling(left, owed.size()));
-                        return !closing;
-                    });
-                    return owed.size();
-                },
-                settled -> guarded(() -> {
-                    leftOver = shop.book().owed();
-                    filing.setText("");
-                    bench.show();
-                }));
-    }
-
-    private void settling(int left, int all) {
-        filing.setText(
-                "The book is being brought up to date: " + left + " of " + all
-                        + " jobs to go. Work goes on meanwhile; what is left when the window closes is done at the next start.");
     }
 
     /** On an empty log that nobody has named yet, asks for the yard's name and units. */
@@ -255,13 +215,13 @@ public final class MusselWindow extends StackPane {
                 shop.book().jobs() == 0 && !shop.named() && !shop.journal().readOnly();
         if (fresh) {
             FirstStart page = new FirstStart((name, units) -> guarded(() -> {
-                closeOver();
+                overlay.close();
                 shop.rename(name);
                 shop.journal().keepSetting("units", units.name());
                 shop.setYard(shop.yard().in(units));
                 bench.refresh();
             }));
-            over(page);
+            overlay.show(page);
             page.begin();
         }
     }
@@ -361,7 +321,7 @@ public final class MusselWindow extends StackPane {
     /** Leaves, and lets go what is done aside. */
     public void close() {
         leave();
-        closing = true;
+        settling.stop();
     }
 
     private Optional<JobView> jobView() {
@@ -426,43 +386,12 @@ public final class MusselWindow extends StackPane {
         TakeIn form = new TakeIn(
                 shop,
                 leg -> {
-                    closeOver();
+                    overlay.close();
                     guarded(() -> put(shop.takeIn(leg)));
                 },
-                this::closeOver);
-        over(form);
+                overlay::close);
+        overlay.show(form);
         form.begin();
-    }
-
-    private void over(Region page) {
-        under = Optional.ofNullable(getScene())
-                .map(scene -> scene.getFocusOwner())
-                .or(() -> under);
-        getChildren().setAll(frame);
-        StackPane veil = new StackPane(page);
-        veil.getStyleClass().add("veil");
-        page.setMaxSize(660, USE_PREF_SIZE);
-        veil.setOnMouseClicked(e -> {
-            if (e.getTarget() == veil && closable()) {
-                closeOver();
-            }
-        });
-        PageKeys.on(veil, () -> page);
-        getChildren().add(veil);
-        page.requestFocus();
-        Stops.of(page).first().ifPresent(Node::requestFocus);
-    }
-
-    private void closeOver() {
-        if (isOver()) {
-            getChildren().setAll(frame);
-            under.filter(n -> n.getScene() != null).ifPresent(Node::requestFocus);
-            under = Optional.empty();
-        }
-    }
-
-    private boolean isOver() {
-        return getChildren().size() > 1;
     }
 
     private void keysPage() {
@@ -475,10 +404,11 @@ public final class MusselWindow extends StackPane {
             own.add(new StationView.Key("arrows, Enter", "from leg to leg; open it"));
             own.add(new StationView.Key("a letter", "looks for a leg or a boat"));
         }
-        over(new KeysPage(where, own, strokes.here()));
+        overlay.show(new KeysPage(where, own, strokes.here()));
     }
 
-    private void glove() {
+    /** Larger for gloves, and back. */
+    public void glove() {
         look.setGlove(!look.glove());
         look.apply(this);
         type();
@@ -492,13 +422,15 @@ public final class MusselWindow extends StackPane {
         bench.setType(share);
     }
 
-    private void dark() {
+    /** Light or dark. */
+    public void dark() {
         look.setDark(!look.dark());
         look.apply(this);
         guarded(() -> shop.journal().keepSetting("look", look.dark() ? "dark" : "light"));
     }
 
-    private void units() {
+    /** Metric or US units. */
+    public void units() {
         YardUnits other = shop.yard().units() == YardUnits.METRIC ? YardUnits.US : YardUnits.METRIC;
         shop.setYard(shop.yard().in(other));
         guarded(() -> shop.journal().keepSetting("units", other.name()));
@@ -551,23 +483,23 @@ public final class MusselWindow extends StackPane {
                     showBench();
                     benchHeader.toFind();
                 })
-                .plain(KeyCode.ESCAPE, "close what lies over the window", this::closable, this::closeOver);
+                .plain(KeyCode.ESCAPE, "close what lies over the window", this::closable, overlay::close);
     }
 
     private boolean notOver() {
-        return !isOver();
+        return !overlay.shown();
     }
 
     private boolean workable() {
-        return working && !isOver();
+        return working && !overlay.shown();
     }
 
     private boolean onBench() {
-        return bench.isVisible() && !isOver();
+        return bench.isVisible() && !overlay.shown();
     }
 
     private boolean closable() {
-        return isOver() && !imports.busy();
+        return overlay.shown() && !imports.busy();
     }
 
     private void act() {

@@ -32,8 +32,8 @@ final class DecisionRow extends HBox {
                 + (decision.act() ? "do it" : "leave it"));
         what.getStyleClass().setAll("label", decision.act() ? "strong" : "plain");
         figures.setText(Display.percent(decision.probability()) + "; doing it "
-                + Display.significant(decision.expectedCostDo()) + " €, leaving it "
-                + Display.significant(decision.expectedCostLeave()) + " € on average");
+                + Display.sum(decision.expectedCostDo()) + ", leaving it "
+                + Display.sum(decision.expectedCostLeave()) + " on average");
         explanation = Optional.of(now.verdictWords().why(decision));
     }
 }

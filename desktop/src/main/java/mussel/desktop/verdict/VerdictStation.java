@@ -221,8 +221,8 @@ public final class VerdictStation implements StationView {
         Finding finding = now.knowledge().finding(check.finding()).orElseThrow();
         String access = now.knowledge().access(check.access()).orElseThrow().title();
         Label figures = Texts.dim(access + ", " + Display.workTime(check.minutes()) + "; may save "
-                + Display.significant(check.saves()) + " €, worth " + Display.significant(check.value())
-                + " € after its time");
+                + Display.sum(check.saves()) + ", worth " + Display.sum(check.value())
+                + " after its time");
         HBox.setHgrow(figures, Priority.ALWAYS);
         figures.setMaxWidth(Double.MAX_VALUE);
         HBox line = new HBox(8, figures, why("why-look-" + check.finding(), words.why(check)));

@@ -54,7 +54,7 @@ class PartsStationTest {
         });
         waitUntilReady();
         FxThread.on(() -> {
-            press("#order-cheapest");
+            press("#order");
             assertThat(desk.job().orders()).singleElement().satisfies(o -> {
                 assertThat(o.placed().simulated()).isTrue();
                 assertThat(o.placed().reference()).startsWith("SIM-");

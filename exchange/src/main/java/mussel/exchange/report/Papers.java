@@ -89,9 +89,9 @@ public final class Papers {
         for (Option option : worth.result().options()) {
             page.bar(name(option), option.p10() / most, option.p90() / most, Math.min(1, option.mean() / most), BODY);
             page.text(
-                    Display.money(option.mean()) + " on the mean; " + spread(option)
+                    EstimateWords.about(option, option.mean()) + " on the mean; " + spread(option)
                             + (option.perLifeHour().isPresent()
-                                    ? "; " + Display.money(option.perLifeHour().getAsDouble())
+                                    ? "; " + Display.sum(option.perLifeHour().getAsDouble())
                                             + " for each hour it should last"
                                     : "")
                             + (option.leadDays() > 0 ? "; " + Math.round(option.leadDays()) + " days" : "") + ".",
@@ -103,11 +103,12 @@ public final class Papers {
 
     private static String spread(Option option) {
         if (option.name().equals(EstimateEngine.LEAVE)) {
-            return "nothing if it holds, " + Display.money(option.p90()) + " if it comes back";
+            return "nothing if it holds, " + EstimateWords.about(option, option.p90()) + " if it comes back";
         }
         return option.p90() - option.p10() < LEAST_SPREAD
                 ? "a fixed price"
-                : Display.money(option.p10()) + " to " + Display.money(option.p90()) + " in eight of ten cases";
+                : EstimateWords.about(option, option.p10()) + " to " + EstimateWords.about(option, option.p90())
+                        + " in eight of ten cases";
     }
 
     private static String name(Option option) {
@@ -123,8 +124,8 @@ public final class Papers {
                     "May come on top",
                     doubtful.stream()
                             .limit(6)
-                            .map(d -> d.part() + " " + Display.money(d.price()) + " ("
-                                    + Math.round(100 * d.probability()) + " in 100)")
+                            .map(d -> d.part() + " " + Display.sum(d.price()) + " (" + Math.round(100 * d.probability())
+                                    + " in 100)")
                             .collect(Collectors.joining("; ")),
                     BODY);
         }

@@ -1,0 +1,117 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ToggleButton;
+import javafx.stage.Stage;
+import mussel.core.job.BenchLine;
+import mussel.core.measure.YardUnits;
+import mussel.desktop.shell.Stations;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Every view, with the longest names and values of the demo: nothing is cut, lies on another or leaves what holds it. */
+class NothingIsCutTest extends DemoJourney {
+    /** A leg for each way the demo goes: the longest name, the most work, the gears, the small ones. */
+    private static final List<String> LEGS =
+            List.of("Byssus", "Sound Harvester, port", "Slack Water", "Harvest barge Long Name of the Loch, port");
+
+    @ParameterizedTest(name = "{0} x {1}, glove {2}, dark {3}, {4}")
+    @CsvSource({
+        "1280, 800, false, false, METRIC",
+        "1024, 700, false, true, US",
+        "1024, 640, false, false, METRIC",
+        "1280, 800, true, true, METRIC",
+        "1280, 800, true, false, US",
+        "1920, 1080, false, false, US",
+    })
+    void everyViewFits(int width, int height, boolean glove, boolean dark, YardUnits units) {
+        robot.interact(() -> {
+            Stage stage = (Stage) window.getScene().getWindow();
+            stage.setWidth(width);
+            stage.setHeight(height);
+            if (glove) {
+                window.glove();
+            }
+            if (dark) {
+                window.dark();
+            }
+            if (units != YardUnits.METRIC) {
+                window.units();
+            }
+        });
+        List<String> troubles = new ArrayList<>();
+        look("bench", troubles);
+        for (String leg : LEGS) {
+            BenchLine line = shop.journal().benchLines().open().stream()
+                    .filter(l -> l.leg().title().equals(leg))
+                    .findFirst()
+                    .orElseThrow();
+            robot.interact(() -> window.open(line.job()));
+            for (Stations.Line station : Stations.all()) {
+                robot.interact(() -> window.go(station.station()));
+                String view = line.leg().title() + ", " + station.station().title();
+                look(view, troubles);
+                for (String page : station.pages()) {
+                    turn(page).ifPresent(tile -> look(view + ", " + tile, troubles));
+                }
+            }
+        }
+        for (mussel.desktop.book.BookView.Page page : mussel.desktop.book.BookView.Page.values()) {
+            robot.interact(() -> {
+                window.showBook(Optional.empty());
+                window.book().orElseThrow().show(page);
+            });
+            look("book " + page, troubles);
+        }
+        java.util.TreeMap<String, List<String>> kinds = new java.util.TreeMap<>();
+        for (String t : troubles) {
+            kinds.computeIfAbsent(t.substring(t.indexOf(": ") + 2), k -> new ArrayList<>())
+                    .add(t.substring(0, t.indexOf(": ")));
+        }
+        kinds.forEach((k, v) -> System.out.println(
+                "CUT " + width + (glove ? "g" : "") + " " + k + "   @ " + v.get(0) + " +" + (v.size() - 1)));
+        assertThat(troubles).isEmpty();
+    }
+
+    private Optional<String> turn(String page) {
+        Node tile = window.lookupAll("#" + page).stream()
+                .filter(NothingIsCutTest::seen)
+                .findFirst()
+                .orElse(null);
+        if (!(tile instanceof ToggleButton toggle)) {
+            return Optional.empty();
+        }
+        robot.interact(() -> {
+            if (!toggle.isSelected()) {
+                toggle.fire();
+            }
+        });
+        return Optional.of(toggle.getText());
+    }
+
+    private static boolean seen(Node node) {
+        for (Node at = node; at != null; at = at.getParent()) {
+            if (!at.isVisible()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private void look(String view, List<String> troubles) {
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(() -> {
+            Parent root = window;
+            root.applyCss();
+            root.layout();
+            troubles.addAll(Fits.troubles(view, root));
+        });
+    }
+}

@@ -1,0 +1,63 @@
+package mussel.desktop.shell;
+
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import javafx.scene.Node;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import mussel.desktop.kit.PageKeys;
+import mussel.desktop.kit.Stops;
+
+/** A page that lies over the window: it has the focus and its own keys while it does, and gives the focus back. */
+final class Overlay {
+    private static final double WIDEST = 660;
+
+    private final StackPane window;
+    private final Node below;
+    private final BooleanSupplier closable;
+    /** What had the focus before something lay over it. */
+    private Optional<Node> focused = Optional.empty();
+
+    /**
+     * Room for a page over a window.
+     *
+     * @param below what it lies over
+     * @param closable whether it may be closed now
+     */
+    Overlay(StackPane window, Node below, BooleanSupplier closable) {
+        this.window = window;
+        this.below = below;
+        this.closable = closable;
+    }
+
+    void show(Region page) {
+        if (!shown()) {
+            focused = Optional.ofNullable(window.getScene()).map(scene -> scene.getFocusOwner());
+        }
+        window.getChildren().setAll(below);
+        StackPane veil = new StackPane(page);
+        veil.getStyleClass().add("veil");
+        page.setMaxSize(WIDEST, Region.USE_PREF_SIZE);
+        veil.setOnMouseClicked(e -> {
+            if (e.getTarget() == veil && closable.getAsBoolean()) {
+                close();
+            }
+        });
+        PageKeys.on(veil, () -> page);
+        window.getChildren().add(veil);
+        page.requestFocus();
+        Stops.of(page).first().ifPresent(Node::requestFocus);
+    }
+
+    void close() {
+        if (shown()) {
+            window.getChildren().setAll(below);
+            focused.filter(n -> n.getScene() != null).ifPresent(Node::requestFocus);
+            focused = Optional.empty();
+        }
+    }
+
+    boolean shown() {
+        return window.getChildren().size() > 1;
+    }
+}
