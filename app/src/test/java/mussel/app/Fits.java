@@ -2,6 +2,7 @@ package mussel.app;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
@@ -17,7 +18,7 @@ import javafx.scene.text.Text;
 
 /** Looks through what is shown for words that are cut, lie on each other or leave what holds them. */
 final class Fits {
-    private static final double SLACK = 1.5;
+    private static final double SLACK = 3;
 
     private final List<String> troubles = new ArrayList<>();
     private final List<Node> words = new ArrayList<>();
@@ -52,7 +53,9 @@ final class Fits {
         } else if (node instanceof Text text && !drawn && !text.getText().isEmpty()) {
             words.add(text);
         }
-        leaves(node);
+        if (!drawn) {
+            leaves(node);
+        }
         boolean bar = false;
         if (node instanceof ScrollPane pane) {
             bar = pane.lookupAll(".scroll-bar").stream()
@@ -104,9 +107,12 @@ final class Fits {
         if (!held || !(node instanceof Region) || node instanceof ScrollBar) {
             return;
         }
-        Bounds in = node.getBoundsInParent();
+        Region inner = (Region) node;
+        Bounds in = new BoundingBox(inner.getLayoutX(), inner.getLayoutY(), inner.getWidth(), inner.getHeight());
         Region outer = (Region) parent;
-        if (in.getWidth() <= 0 || in.getHeight() <= 0 || outer.getStyleClass().contains("viewport")) {
+        if (in.getWidth() <= 0
+                || in.getHeight() <= 0
+                || outer.getClass().getSimpleName().isEmpty()) {
             return;
         }
         boolean out = in.getMinX() < -SLACK
@@ -133,11 +139,28 @@ final class Fits {
                 words.stream().map(n -> n.localToScene(n.getLayoutBounds())).toList();
         for (int a = 0; a < words.size(); a++) {
             for (int b = a + 1; b < words.size(); b++) {
-                if (overlap(at.get(a), at.get(b)) && !holds(words.get(a), words.get(b))) {
+                boolean together = pane(words.get(a)) == pane(words.get(b));
+                if (together && overlap(at.get(a), at.get(b)) && !holds(words.get(a), words.get(b))) {
                     say(words.get(a), "lies on " + name(words.get(b)));
                 }
             }
         }
+    }
+
+    /** Where the words themselves stand. */
+    private static Bounds written(Node node) {
+        Node text = node instanceof Labeled ? node.lookup(".text") : null;
+        Node drawn = text == null ? node : text;
+        return drawn.localToScene(drawn.getLayoutBounds());
+    }
+
+    /** What scrolls it: words that are scrolled out of sight lie on nothing. */
+    private static Node pane(Node node) {
+        Node at = node;
+        while (at != null && !(at instanceof ScrollPane)) {
+            at = at.getParent();
+        }
+        return at;
     }
 
     private static boolean overlap(Bounds a, Bounds b) {

@@ -10,7 +10,9 @@ import javafx.scene.Parent;
 import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import mussel.core.job.BenchLine;
+import mussel.core.job.Station;
 import mussel.core.measure.YardUnits;
+import mussel.desktop.book.BookView;
 import mussel.desktop.shell.Stations;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -18,17 +20,19 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** Every view, with the longest names and values of the demo: nothing is cut, lies on another or leaves what holds it. */
 class NothingIsCutTest extends DemoJourney {
-    /** A leg for each way the demo goes: the longest name, the most work, the gears, the small ones. */
+    /** The leg whose gears are set up. */
+    private static final String GEARS = "Slack Water";
+
+    /** The leg with the most work, and the one with the longest name. */
     private static final List<String> LEGS =
-            List.of("Byssus", "Sound Harvester, port", "Slack Water", "Harvest barge Long Name of the Loch, port");
+            List.of("Sound Harvester, port", "Harvest barge Long Name of the Loch, port", GEARS);
 
     @ParameterizedTest(name = "{0} x {1}, glove {2}, dark {3}, {4}")
     @CsvSource({
         "1280, 800, false, false, METRIC",
         "1024, 700, false, true, US",
         "1024, 640, false, false, METRIC",
-        "1280, 800, true, true, METRIC",
-        "1280, 800, true, false, US",
+        "1280, 800, true, true, US",
         "1920, 1080, false, false, US",
     })
     void everyViewFits(int width, int height, boolean glove, boolean dark, YardUnits units) {
@@ -55,6 +59,9 @@ class NothingIsCutTest extends DemoJourney {
                     .orElseThrow();
             robot.interact(() -> window.open(line.job()));
             for (Stations.Line station : Stations.all()) {
+                if (leg.equals(GEARS) && station.station() != Station.SETUP) {
+                    continue;
+                }
                 robot.interact(() -> window.go(station.station()));
                 String view = line.leg().title() + ", " + station.station().title();
                 look(view, troubles);
@@ -63,20 +70,13 @@ class NothingIsCutTest extends DemoJourney {
                 }
             }
         }
-        for (mussel.desktop.book.BookView.Page page : mussel.desktop.book.BookView.Page.values()) {
+        for (BookView.Page page : BookView.Page.values()) {
             robot.interact(() -> {
                 window.showBook(Optional.empty());
                 window.book().orElseThrow().show(page);
             });
             look("book " + page, troubles);
         }
-        java.util.TreeMap<String, List<String>> kinds = new java.util.TreeMap<>();
-        for (String t : troubles) {
-            kinds.computeIfAbsent(t.substring(t.indexOf(": ") + 2), k -> new ArrayList<>())
-                    .add(t.substring(0, t.indexOf(": ")));
-        }
-        kinds.forEach((k, v) -> System.out.println(
-                "CUT " + width + (glove ? "g" : "") + " " + k + "   @ " + v.get(0) + " +" + (v.size() - 1)));
         assertThat(troubles).isEmpty();
     }
 
@@ -108,8 +108,12 @@ class NothingIsCutTest extends DemoJourney {
     private void look(String view, List<String> troubles) {
         WaitForAsyncUtils.waitForFxEvents();
         robot.interact(() -> {
+            window.applyCss();
+            window.layout();
+        });
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.interact(() -> {
             Parent root = window;
-            root.applyCss();
             root.layout();
             troubles.addAll(Fits.troubles(view, root));
         });

@@ -56,7 +56,7 @@ class PlanAndPartsTest extends DemoJourney {
         PartsStation parts = (PartsStation) window.station().orElseThrow();
         WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(parts::ready)
                 .get());
-        click("#order-cheapest");
+        click("#order");
         assertThat(now().job().orders()).hasSize(1);
         assertThat(now().supply().open()).isEmpty();
 

@@ -17,7 +17,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 public final class Benchmarks {
     private Benchmarks() {}
 
-    /** Takes the project's folder, the JSON file to write and, where not all is wanted: engines, work, start, memory, desk, or --log with a number of jobs. */
+    /** Takes the project's folder, the JSON file to write and, where not all is wanted: engines, work, start, memory, desk, keys, or --log with a number of jobs. */
     public static void main(String[] args) throws IOException, InterruptedException, RunnerException {
         Path home = Path.of(args[0]);
         Path out = Path.of(args[1]);
@@ -44,6 +44,9 @@ public final class Benchmarks {
             DeskBenchmark desk = new DeskBenchmark();
             all.addAll(desk.run());
             all.addAll(desk.longHold());
+        }
+        if (wanted.isEmpty() || wanted.contains("keys")) {
+            all.addAll(new KeysBenchmark().run());
         }
         table(all);
         Files.createDirectories(out.getParent());

@@ -13,11 +13,16 @@ final class OnScreen {
     private static final int WIDTH = 1280;
     private static final int HEIGHT = 800;
 
+    private static boolean started;
+
     private OnScreen() {}
 
     /** Shows a shop in a window. */
     static MusselWindow window(Workshop shop) {
-        Platform.startup(() -> {});
+        if (!started) {
+            started = true;
+            Platform.startup(() -> {});
+        }
         Platform.setImplicitExit(false);
         return on(() -> {
             Look.loadType();

@@ -3,7 +3,6 @@ package mussel.desktop;
 import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
-import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import mussel.desktop.kit.QuantityField;
 
@@ -29,6 +28,8 @@ public final class Pressing {
 
     /** Every word of a page. */
     public static String words(Node page) {
-        return page.lookupAll(".label").stream().map(n -> ((Label) n).getText()).reduce("", (a, b) -> a + "\n" + b);
+        return java.util.stream.Stream.concat(page.lookupAll(".label").stream(), page.lookupAll(".tile").stream())
+                .map(n -> ((javafx.scene.control.Labeled) n).getText())
+                .reduce("", (a, b) -> a + "\n" + b);
     }
 }

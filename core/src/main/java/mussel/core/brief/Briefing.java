@@ -249,7 +249,7 @@ final class Briefing {
         boolean decided = now.job().choice(Scale.OWNER_SAYS).isPresent();
         return said(
                 List.of(),
-                now.worth().get().words().advice(),
+                now.worth().get().words().briefly(),
                 "",
                 decided
                         ? onward()

@@ -18,6 +18,7 @@ import mussel.core.job.Supply;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
+import mussel.core.measure.YardUnits;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Goal;
 import mussel.core.verdict.Finding;
@@ -120,16 +121,15 @@ final class Folds {
     Folds frost() {
         return now.drainWords()
                 .filter(w -> w.wet())
-                .map(w -> add(
-                        "frost",
-                        SAY.say(
-                                "fold.frost.value",
-                                Display.estimate(
-                                        Kind.TEMPERATURE,
-                                        now.drain().orElseThrow().freeze().pointC(),
-                                        now.yard().units())),
-                        List.of(w.frost())))
+                .map(w -> add("frost", SAY.say("fold.frost.value", frostPoint()), List.of(w.frost())))
                 .orElse(this);
+    }
+
+    private String frostPoint() {
+        YardUnits units = now.yard().units();
+        double point = units.fromCanonical(
+                Kind.TEMPERATURE, now.drain().orElseThrow().freeze().pointC());
+        return Display.rounded(point, 0.3) + " " + units.symbol(Kind.TEMPERATURE);
     }
 
     /** What to do when a wet case must wait, and how long it still drains. */

@@ -67,6 +67,16 @@ public final class EstimateWords {
                 String.valueOf(Math.round(100 * out.pRepairCheapest())));
     }
 
+    /** The advice in few words. */
+    public String briefly() {
+        Option best = out.option(out.cheapest());
+        boolean clear = out.pRepairCheapest() >= LIKELY || out.pRepairCheapest() <= 1 - LIKELY;
+        return SAY.say(
+                out.options().size() == 1 ? "brief.only" : clear ? "brief.best" : "brief.close",
+                capital(title(best.name())),
+                about(best, best.mean()));
+    }
+
     /** Between what and what the repair will cost. */
     public String range() {
         Option repair = out.option(EstimateEngine.REPAIR);
@@ -116,6 +126,9 @@ public final class EstimateWords {
     /** A figure of an option, as sure as the option is; the price of a unit that is bought is exact. */
     public static String about(Option option, double figure) {
         double u = (option.p90() - option.p10()) / EIGHT_OF_TEN;
+        if (option.name().equals(EstimateEngine.LEAVE)) {
+            return Display.sum(figure);
+        }
         return u < FIXED ? money(figure) : Display.sum(figure, u);
     }
 

@@ -8,6 +8,9 @@ import java.math.RoundingMode;
 public final class Display {
     private static final char HARD_SPACE = '\u00a0';
     private static final int SIGNIFICANT = 3;
+    /** An uncertainty that begins below this keeps two digits. */
+    private static final double TWO_DIGITS = 2.95;
+
     /** From here on a time is read in hours (min). */
     private static final double LONG_MINUTES = 120;
 
@@ -99,7 +102,7 @@ public final class Display {
             return significant(figure);
         }
         int lead = (int) Math.floor(Math.log10(u));
-        int place = u / Math.pow(10, lead) < 3 ? lead - 1 : lead;
+        int place = u / Math.pow(10, lead) < TWO_DIGITS ? lead - 1 : lead;
         return plain(BigDecimal.valueOf(figure).setScale(-place, RoundingMode.HALF_EVEN));
     }
 

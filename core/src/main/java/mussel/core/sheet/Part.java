@@ -44,6 +44,8 @@ public record Part(
         NUT,
         /** A sleeve, cup or tube. */
         SLEEVE,
+        /** A wheel of vanes. */
+        WHEEL,
         /** A cover or grille. */
         COVER,
         /** Shims, as many as were in. */

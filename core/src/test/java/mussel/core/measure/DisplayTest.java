@@ -49,4 +49,37 @@ class DisplayTest {
         assertThat(TorqueUnit.KGF_M.toNm(1)).isEqualTo(9.80665);
         assertThat(new TorqueRange(20, 24).range(TorqueUnit.LBF_FT)).isEqualTo("14.8–17.7 lbf·ft");
     }
+
+    @ParameterizedTest
+    @CsvSource({
+        "1286.4, 110, '1290'",
+        "1286.4, 340, '1300'",
+        "391.2, 27.5, '391'",
+        "60.83, 13.75, '61'",
+        "0.8149, 0.002, '0.8149'",
+        "-1.9187, 0.3, '−1.9'",
+    })
+    void aFigureIsAsSureAsItsUncertainty(double figure, double u, String shown) {
+        assertThat(Display.rounded(figure, u)).isEqualTo(shown);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"5.43, '5.4 €'", "29.93, '30 €'", "391.2, '391 €'", "1286.4, '1290 €'", "12864, '12 900 €'", "0, '0 €'"
+    })
+    void sumsThatWereWorkedOutHaveNoCents(double amount, String shown) {
+        assertThat(Display.sum(amount)).isEqualTo(shown);
+    }
+
+    @Test
+    void aShareAndItsBoundsAreWrittenOnce() {
+        assertThat(Display.percentRange(0.1204, 0.0828, 0.1581)).isEqualTo("12 %, 8 to 16");
+        assertThat(Display.percentRange(0.0021, 0.0004, 0.0042)).isEqualTo("0.2 %, 0 to 0.4");
+    }
+
+    @Test
+    void aFigureWithItsDoubtIsInTheYardsUnits() {
+        assertThat(Display.withDoubt(Kind.VOLUME, 391.2, 27.5, YardUnits.METRIC))
+                .isEqualTo("391 ± 28 ml");
+        assertThat(Display.withDoubt(Kind.VOLUME, 391.2, 27.5, YardUnits.US)).isEqualTo("13.2 ± 0.9 fl oz");
+    }
 }

@@ -37,7 +37,8 @@ public final class BenchView extends BorderPane {
     private static final int AT_ONCE = 14;
 
     private static final int AT_A_TIME = 8;
-    private static final double DUE_WIDTH = 150;
+    private static final double DUE_WIDTH = 144;
+    private static final double DUE = 276;
 
     private final Workshop shop;
     private final Consumer<Integer> onOpen;
@@ -62,7 +63,7 @@ public final class BenchView extends BorderPane {
         setCenter(scroll);
         scroll.viewportBoundsProperty().addListener((o, was, is) -> share(is.getWidth()));
         due.getStyleClass().add("side");
-        due.setPrefWidth(272);
+        due.setPrefWidth(DUE);
         due.setMinWidth(USE_PREF_SIZE);
         BorderPane.setMargin(due, new Insets(12, 12, 12, 0));
         setRight(due);
@@ -98,7 +99,7 @@ public final class BenchView extends BorderPane {
         List<BenchLine> shown = (wanted.isEmpty() ? open : lines.find(wanted))
                 .stream().sorted(BenchLine.BY_WHAT_IS_NEXT).toList();
         long workable = open.stream().filter(l -> !l.waiting()).count();
-        count.setText(open.size() + (open.size() == 1 ? " leg, " : " legs, ") + workable + " can be worked on now");
+        count.setText(open.size() + (open.size() == 1 ? " leg, " : " legs,\n") + workable + " can be worked on");
         Map<String, List<mussel.core.sheet.Region>> outlines = new HashMap<>();
         Function<BenchLine, LegCard> card = l -> new LegCard(
                 l,
@@ -132,6 +133,7 @@ public final class BenchView extends BorderPane {
     public void setType(double share) {
         if (type != share) {
             type = share;
+            due.setPrefWidth(DUE * type);
             share(scroll.getViewportBounds().getWidth());
             show();
         }
@@ -223,11 +225,11 @@ public final class BenchView extends BorderPane {
         }
     }
 
-    private static HBox dueLine(LogBook.Awaiting each, Due.Urgency urgency) {
+    private HBox dueLine(LogBook.Awaiting each, Due.Urgency urgency) {
         VBox what = new VBox(
                 2,
-                Texts.bare(each.leg().title(), DUE_WIDTH, "strong"),
-                Texts.bare(each.due().what(), DUE_WIDTH, "dim"));
+                Texts.bare(each.leg().title(), DUE_WIDTH * type, "strong"),
+                Texts.bare(each.due().what(), DUE_WIDTH * type, "dim"));
         HBox.setHgrow(what, Priority.ALWAYS);
         String mark =
                 switch (urgency) {

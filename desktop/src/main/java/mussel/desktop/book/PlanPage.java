@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -42,7 +41,7 @@ final class PlanPage implements BookPage {
     /** Ways to draw bars, one a technician. */
     private static final int WAYS = 4;
     /** A bar narrower than this has no room for words (px). */
-    private static final double LEAST_WORDS = 64;
+    private static final double BAR_AIR = 12;
 
     private final Workshop shop;
     private final Aside aside;
@@ -328,10 +327,9 @@ final class PlanPage implements BookPage {
             bar.setMnemonicParsing(false);
             bar.layoutXProperty().bind(widthProperty().multiply(from).add(1));
             bar.prefWidthProperty().bind(widthProperty().multiply(to - from).subtract(2));
-            bar.textProperty()
-                    .bind(Bindings.when(bar.widthProperty().greaterThan(LEAST_WORDS))
-                            .then(p.task().title())
-                            .otherwise(""));
+            bar.widthProperty()
+                    .addListener(
+                            (o, was, is) -> bar.setText(fitting(bar, p.task().title())));
             bar.setAccessibleText(
                     p.leg() + ", " + p.task().title() + ", " + p.technician() + ", " + when(p) + ". " + p.why());
             bar.setOnAction(e -> tell(p));
@@ -341,6 +339,19 @@ final class PlanPage implements BookPage {
                 }
             });
             getChildren().add(bar);
+        }
+
+        /** The title where the bar has room for it, its first words where it has room for those, else nothing: under the bars it stands whole. */
+        private static String fitting(Button bar, String title) {
+            double room = bar.getWidth() - BAR_AIR;
+            for (String words : new String[] {title, title.replaceFirst(":.*", "")}) {
+                javafx.scene.text.Text measured = new javafx.scene.text.Text(words);
+                measured.setFont(bar.getFont());
+                if (measured.getLayoutBounds().getWidth() <= room) {
+                    return words;
+                }
+            }
+            return "";
         }
 
         private int who(String technician) {

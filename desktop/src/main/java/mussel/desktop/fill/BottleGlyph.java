@@ -16,8 +16,8 @@ final class BottleGlyph extends Pane {
     private static final double BOTTOM = 176;
 
     BottleGlyph() {
-        setPrefSize(300, 190);
-        setMinSize(300, 190);
+        setPrefSize(330, 206);
+        setMinSize(330, 206);
     }
 
     /** Draws a bottle that held {@code holds} ml, with {@code leaves} ml to stop at. */

@@ -52,8 +52,8 @@ public final class IntakeStation implements StationView {
         FlowPane more = new FlowPane(
                 8,
                 6,
-                fields.field(Field.MONTHS_SINCE_FILL).optional(),
-                fields.field(Field.AGE).optional(),
+                fields.field(Field.MONTHS_SINCE_FILL).optional().wide(),
+                fields.field(Field.AGE).optional().wide(),
                 fields.field(Field.FILL).optional(),
                 fields.field(Field.STORAGE_MIN).optional());
         sheet.getChildren()

@@ -127,6 +127,7 @@ public final class PickRow extends VBox implements Question {
     private ToggleButton tile(String label, Choice choice, int number) {
         ToggleButton tile = new ToggleButton(choice.label(), choice.picture());
         tile.setContentDisplay(ContentDisplay.TOP);
+        tile.setWrapText(choice.picture() == null);
         tile.setUserData(choice.id());
         tile.setId(getId() + "-" + choice.id());
         tile.getStyleClass().add("tile");

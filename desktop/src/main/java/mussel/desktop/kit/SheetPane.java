@@ -18,6 +18,8 @@ public final class SheetPane extends ScrollPane {
         super(sheet);
         this.sheet = sheet;
         setFitToWidth(true);
+        setMinHeight(0);
+        setPrefHeight(0);
         setFocusTraversable(false);
         setHbarPolicy(ScrollBarPolicy.NEVER);
         vvalueProperty().addListener((o, was, is) -> {

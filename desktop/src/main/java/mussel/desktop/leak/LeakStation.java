@@ -99,9 +99,7 @@ public final class LeakStation implements StationView {
         recorder = new Recorder(desk);
         practice = new PracticePanel(desk, recorder, this::live);
         mode = new PickRow(
-                "hold-mode",
-                "",
-                List.of(Choice.text("pressure", "Pressure hold"), Choice.text("vacuum", "Vacuum hold")));
+                "hold-mode", "", List.of(Choice.text("pressure", "Pressure"), Choice.text("vacuum", "Vacuum")));
         mode.keepsOne().onPick(m -> m.ifPresent(this::turnTo));
         mode.show(Optional.of("pressure"));
         stage = new PickRow(
@@ -116,8 +114,8 @@ public final class LeakStation implements StationView {
                 "hold-source",
                 "",
                 List.of(
-                        Choice.text("hand", "Readings by hand"),
-                        Choice.text("practice", "Simulated tester"),
+                        Choice.text("hand", "By hand"),
+                        Choice.text("practice", "Simulated"),
                         Choice.text("file", "From a file")));
         source.keepsOne().onPick(s -> s.ifPresent(this::open));
         byHand = byHand();
@@ -146,6 +144,11 @@ public final class LeakStation implements StationView {
                         sources,
                         card,
                         chart,
+                        new FlowPane(
+                                8,
+                                6,
+                                fields.field(Field.BAROMETER).optional(),
+                                fields.field(Field.GAUGE_STEP).optional()),
                         limits,
                         legend,
                         notes,
@@ -179,8 +182,9 @@ public final class LeakStation implements StationView {
         take.setOnAction(e -> takeByHand());
         refused.managedProperty().bind(refused.textProperty().isNotEmpty());
         FlowPane figures = new FlowPane(8, 6);
-        figures.getChildren().addAll(fields.field(Field.BAROMETER), fields.field(Field.GAUGE_STEP), time, gauge, temp);
-        VBox box = new VBox(8, figures, stage, refused, new FlowPane(8, 8, begin, take));
+        figures.getChildren().addAll(time, gauge, temp, take, begin);
+        figures.setRowValignment(javafx.geometry.VPos.BOTTOM);
+        VBox box = new VBox(8, figures, refused, stage);
         box.getStyleClass().add("card");
         figures.addEventHandler(GoOn.ANSWERED, e -> {
             if (minutes.isPresent() && kpa.isPresent() && celsius.isPresent()) {

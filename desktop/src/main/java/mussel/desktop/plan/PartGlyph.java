@@ -122,6 +122,7 @@ final class PartGlyph extends Pane {
             case NUT ->
                 new Group(path("M-14,0 l7,-12 h14 l7,12 l-7,12 h-14 z", "of-brass"), oval(y, 6, 6, "of-cavity"));
             case SLEEVE -> new Group(box(18, 17, 3, "of-steel"), box(11, 17, 0, "of-housing"));
+            case WHEEL -> wheel();
             case COVER -> box(26, 15, 5, "of-housing");
         };
     }
@@ -153,6 +154,25 @@ final class PartGlyph extends Pane {
         path.setLayoutY(HEIGHT / 2);
         path.getStyleClass().addAll("region", material);
         return path;
+    }
+
+    private static Node wheel() {
+        Group wheel = new Group();
+        for (int i = 0; i < 6; i++) {
+            double from = Math.PI * i / 3;
+            javafx.scene.shape.QuadCurve vane = new javafx.scene.shape.QuadCurve(
+                    MIDDLE + 8 * Math.cos(from),
+                    HEIGHT / 2 + 8 * Math.sin(from),
+                    MIDDLE + 19 * Math.cos(from),
+                    HEIGHT / 2 + 19 * Math.sin(from),
+                    MIDDLE + 26 * Math.cos(from + 0.35),
+                    HEIGHT / 2 + 26 * Math.sin(from + 0.35));
+            vane.getStyleClass().add("vane-bent");
+            vane.setStyle("-fx-stroke-width: 5;");
+            wheel.getChildren().add(vane);
+        }
+        wheel.getChildren().addAll(oval(HEIGHT / 2, 11, 11, "of-rubber"), oval(HEIGHT / 2, 4, 4, "of-steel"));
+        return wheel;
     }
 
     private static Node spring() {

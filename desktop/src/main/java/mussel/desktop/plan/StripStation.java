@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -170,6 +171,7 @@ public final class StripStation implements StationView {
         });
         long ready = rest.stream().filter(t -> ready(now, t)).count();
         tools.getChildren().add(Texts.heading("Lay ready: " + ready + " of " + rest.size()));
+        FlowPane laid = new FlowPane(6, 6);
         for (String tool : rest) {
             ToggleButton lies = new ToggleButton(tool);
             lies.setId("tool-" + tool.replace(' ', '-'));
@@ -177,14 +179,13 @@ public final class StripStation implements StationView {
             lies.setSelected(ready(now, tool));
             lies.setGraphic(lies.isSelected() ? Marks.done() : Marks.open());
             lies.setAccessibleText(tool + (lies.isSelected() ? ", lies ready" : ", to lay ready"));
-            lies.setMaxWidth(Double.MAX_VALUE);
-            lies.setWrapText(true);
             lies.setOnAction(e ->
                     desk.choose(Scale.TOOL_READY.of(tool), lies.isSelected() ? Optional.of("yes") : Optional.empty()));
-            tools.getChildren().add(lies);
-            if (!known) {
-                substitutes(now, tool);
-            }
+            laid.getChildren().add(lies);
+        }
+        tools.getChildren().add(laid);
+        if (!known) {
+            rest.forEach(tool -> substitutes(now, tool));
         }
         if (!now.timedPlan().consumables().isEmpty()) {
             tools.getChildren().add(Texts.heading("Used up"));

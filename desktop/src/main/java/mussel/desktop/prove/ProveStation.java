@@ -5,8 +5,11 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
@@ -43,7 +46,7 @@ public final class ProveStation implements StationView {
     private final JobFields fields;
     private final JobPicks picks;
     private final VBox sheet = new VBox(12);
-    private final Label head = Texts.wrapped("", "large");
+    private final Label head = Texts.wrapped("", "strong");
     private final Label reverse = Texts.caution("");
     private final Map<Section, VBox> sections = new EnumMap<>(Section.class);
     private final Map<String, ProofLine> lines = new HashMap<>();
@@ -65,7 +68,7 @@ public final class ProveStation implements StationView {
                 override);
         overridden.getStyleClass().addAll("card", "card-water");
         for (Section section : Section.values()) {
-            sections.put(section, new VBox(10));
+            sections.put(section, new VBox(0));
         }
         head.setId("prove-head");
         sheet.getStyleClass().add("station");
@@ -124,7 +127,7 @@ public final class ProveStation implements StationView {
         boolean failed = !proof.failed().isEmpty();
         overridden.setVisible(failed);
         overridden.setManaged(failed);
-        head.setText(head(proof));
+        head.setText(proof.head());
         Optional<String> again = now.sheet().intervals().stream()
                 .filter(i -> i.id().equals("oil_recheck"))
                 .map(Interval::title)
@@ -136,22 +139,6 @@ public final class ProveStation implements StationView {
                 .orElse("Look at the oil again after the first hours."));
     }
 
-    private static String head(ProofWork proof) {
-        long passed =
-                proof.proofs().stream().filter(p -> p.state() == State.PASSED).count();
-        List<Proof> failed = proof.failed();
-        if (failed.stream().anyMatch(Proof::offAgain)) {
-            return "Not proven: the leg may have to come off again.";
-        }
-        if (!failed.isEmpty()) {
-            return "Not proven: " + failed.size() + (failed.size() == 1 ? " proof" : " proofs")
-                    + " failed; the leg can stay on while it is put right.";
-        }
-        return passed == proof.proofs().size()
-                ? "Proven, as far as it was looked at."
-                : passed + " of " + proof.proofs().size() + " proofs passed, none failed.";
-    }
-
     private ProofLine line(Proof proof) {
         Optional<PickRow> asked = Optional.ofNullable(ASKED.get(proof.id())).map(picks::row);
         ProofLine line = new ProofLine(proof.id(), asked);
@@ -160,13 +147,21 @@ public final class ProveStation implements StationView {
     }
 
     /** One proof: what is asked, and what the answer means. */
-    private static final class ProofLine extends VBox {
+    private static final class ProofLine extends HBox {
         private final Label says = Texts.sentence("");
 
         ProofLine(String id, Optional<PickRow> asked) {
-            super(4);
+            super(14);
             setId("proof-" + id);
-            asked.ifPresent(getChildren()::add);
+            setAlignment(Pos.CENTER_LEFT);
+            getStyleClass().add("part-row");
+            asked.ifPresent(row -> {
+                row.setMinWidth(USE_PREF_SIZE);
+                row.setStyle("-fx-pref-width: 18.5em;");
+                getChildren().add(row);
+            });
+            HBox.setHgrow(says, Priority.ALWAYS);
+            says.setMaxWidth(Double.MAX_VALUE);
             getChildren().add(says);
         }
 

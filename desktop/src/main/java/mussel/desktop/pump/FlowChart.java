@@ -22,8 +22,8 @@ final class FlowChart extends LineChart<Number, Number> {
         getStyleClass().add("flow-chart");
         setAnimated(false);
         setCreateSymbols(false);
-        setMinHeight(210);
-        setPrefHeight(230);
+        setMinHeight(250);
+        setPrefHeight(260);
         asNew.setName("new pump, estimate");
         now.setName("this pump, estimate");
         caught.setName("caught");

@@ -41,7 +41,7 @@ final class BenchHeader extends HBox {
         Label title = Texts.title("Bench");
         title.setMinWidth(USE_PREF_SIZE);
         count.getStyleClass().setAll("on-shell-dim");
-        count.setMinWidth(0);
+        count.setMinWidth(USE_PREF_SIZE);
         Button take = new Button("Take in a leg");
         take.setId("take-in-open");
         take.getStyleClass().add("on-shell-button");

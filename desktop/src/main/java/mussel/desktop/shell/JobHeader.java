@@ -16,6 +16,9 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** What stands over a job: the tag of its leg, the longline, undo and redo. */
 final class JobHeader extends HBox {
+    /** From here on a name takes two lines. */
+    private static final int LONG = 24;
+
     private final Label boat = new Label();
     private final Label about = new Label();
     private final Spine spine;
@@ -34,7 +37,6 @@ final class JobHeader extends HBox {
 
     private Node back(Runnable onBack) {
         boat.getStyleClass().add("tag-boat");
-        boat.setMaxWidth(170);
         about.getStyleClass().add("tag-about");
         Button back = new Button("", new VBox(1, boat, about));
         back.setId("to-bench");
@@ -49,10 +51,16 @@ final class JobHeader extends HBox {
         return spine;
     }
 
+    /** A long name in two lines, broken at a space. */
+    private static String lines(String title) {
+        int space = title.length() <= LONG ? -1 : title.lastIndexOf(' ', Math.max(LONG, title.length() / 2 + 2));
+        return space < 0 ? title : title.substring(0, space) + "\n" + title.substring(space + 1);
+    }
+
     /** Shows which leg is on the desk and what undo would do. */
     void show(Desk desk) {
         Assessment now = desk.now().get();
-        boat.setText(now.job().leg().title());
+        boat.setText(lines(now.job().leg().title()));
         String hours = now.job().reading(Field.ENGINE_HOURS).isPresent()
                 ? " · "
                         + Display.exact(

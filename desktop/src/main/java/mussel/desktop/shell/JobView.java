@@ -32,7 +32,7 @@ final class JobView extends BorderPane {
     private static final double THREE_COLUMNS = 1_160;
 
     /** What a sheet wants for itself before the drawing grows. */
-    private static final double SHEET = 640;
+    private static final double SHEET = 664;
 
     private static final double FOLDED = 126;
     /** The drawing is so much narrower than high. */
@@ -116,7 +116,7 @@ final class JobView extends BorderPane {
         boolean small = folded && !pulledOut;
         double right = Math.max(282, Math.min(400, width * 0.245));
         double wide = Math.min(getHeight() * DRAWING_SHAPE, width - right - SHEET * type);
-        double left = small ? FOLDED * Math.min(1.15, type) : folded ? width * 0.34 : Math.max(300, wide);
+        double left = small ? FOLDED * Math.min(1.15, type) : folded ? width * 0.34 : Math.max(280, wide);
         drawings.setPrefWidth(left);
         drawings.setMinWidth(left);
         drawings.setMaxWidth(left);
@@ -131,6 +131,7 @@ final class JobView extends BorderPane {
         }
         beside.setPrefWidth(folded ? USE_COMPUTED_SIZE : right);
         beside.setMinWidth(folded ? 0 : USE_PREF_SIZE);
+        beside.setMinHeight(folded ? USE_PREF_SIZE : 0);
     }
 
     /** Opens a station and puts the focus on the first thing there that is not answered. */

@@ -1,13 +1,20 @@
 package mussel.desktop.shell;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
 import javafx.scene.Group;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Circle;
@@ -15,6 +22,7 @@ import javafx.scene.shape.CubicCurveTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import javafx.scene.shape.SVGPath;
+import javafx.scene.text.Text;
 import mussel.core.job.Assessment;
 import mussel.core.job.Station;
 
@@ -23,13 +31,15 @@ final class Spine extends Pane {
     private static final double FLOAT_Y = 26;
     private static final double SAG = 10;
     /** Where floats stand close every other one sinks, so that its name has room beside its neighbours'. */
-    private static final double SUNK = 17;
+    private static final double SUNK = 20;
 
     private static final double NARROW_HEIGHT = 52;
     private static final double NARROW_FLOAT_Y = 18;
     private static final double LEAST_STEP = 82;
-    private static final double TIGHT_STEP = 46;
-    private static final PseudoClass TIGHT = PseudoClass.getPseudoClass("tight");
+    /** A float without its name. */
+    private static final double MARK = 34;
+
+    private static final double SPILL = 6;
     private static final PseudoClass NARROW = PseudoClass.getPseudoClass("narrow");
 
     private final Map<Station, StationFloat> floats = new EnumMap<>(Station.class);
@@ -46,28 +56,30 @@ final class Spine extends Pane {
             floats.put(station, button);
             getChildren().add(button);
         }
-        setMinHeight(72);
-        setPrefHeight(72);
+        setMinHeight(74);
+        setPrefHeight(74);
     }
 
     void show(Assessment now, Station here) {
         now.states().forEach((station, state) -> floats.get(station).show(state, station == here));
+        requestLayout();
     }
 
     @Override
     protected void layoutChildren() {
         double step = getWidth() / floats.size();
-        pseudoClassStateChanged(NARROW, step < LEAST_STEP);
-        pseudoClassStateChanged(TIGHT, step < TIGHT_STEP);
-        rope.getElements().clear();
         boolean narrow = step < LEAST_STEP;
+        pseudoClassStateChanged(NARROW, narrow);
+        rope.getElements().clear();
+        Set<StationFloat> named = named(step, narrow);
         double lastX = 0;
         double lastY = 0;
         int i = 0;
-        for (Button button : floats.values()) {
+        for (StationFloat button : floats.values()) {
+            button.named(named.contains(button));
             double x = step * (i + 0.5);
-            double sunk = narrow && i % 2 == 1 ? SUNK : 0;
-            double width = Math.min(button.prefWidth(-1), narrow ? 2 * step : step);
+            double sunk = sunk(i, narrow);
+            double width = named.contains(button) ? button.room() : Math.min(step, MARK);
             button.resizeRelocate(x - width / 2, (narrow ? 1 : 4) + sunk, width, narrow ? NARROW_HEIGHT : 64);
             double y = (narrow ? NARROW_FLOAT_Y : FLOAT_Y) + sunk;
             if (i == 0) {
@@ -82,17 +94,46 @@ final class Spine extends Pane {
         }
     }
 
+    private static double sunk(int index, boolean narrow) {
+        return narrow && index % 2 == 1 ? SUNK : 0;
+    }
+
+    /** Those whose names have room: the one shown first, then in working order, each beside its neighbours in its own row. */
+    private Set<StationFloat> named(double step, boolean narrow) {
+        List<StationFloat> all = List.copyOf(floats.values());
+        List<StationFloat> wanted = new ArrayList<>(all);
+        wanted.sort(Comparator.comparing(f -> !f.here));
+        Set<StationFloat> named = new HashSet<>();
+        for (StationFloat each : wanted) {
+            int at = all.indexOf(each);
+            boolean free = named.stream()
+                    .filter(other -> sunk(all.indexOf(other), narrow) == sunk(at, narrow))
+                    .allMatch(other -> Math.abs(all.indexOf(other) - at) * step > (other.room() + each.room()) / 2);
+            double middle = step * (at + 0.5);
+            boolean inside = middle - each.room() / 2 >= -SPILL && middle + each.room() / 2 <= getWidth() + SPILL;
+            if (free && (inside || each.here)) {
+                named.add(each);
+            }
+        }
+        return named;
+    }
+
     /** A station's float. Hollow: untouched. Half: begun. Ticked: done. The one shown is larger and in the buoy's colour. */
     private static final class StationFloat extends Button {
         private final Station station;
         private final Circle round = new Circle();
         private final Group inner = new Group();
+        private static final double NAME_AIR = 14;
+
         private Station.State state;
         private boolean here;
+        private double measured;
 
         StationFloat(Station station) {
             super(station.title());
             this.station = station;
+            fontProperty().addListener((o, was, is) -> measured = 0);
+            setTooltip(new Tooltip(station.title() + ", " + Strokes.stroke(station)));
             setId("station-" + station.name().toLowerCase(Locale.ROOT));
             setContentDisplay(ContentDisplay.TOP);
             getStyleClass().add("station-float");
@@ -100,6 +141,21 @@ final class Spine extends Pane {
             mark.setMinSize(26, 26);
             mark.setMaxSize(26, 26);
             setGraphic(mark);
+        }
+
+        /** How wide its name is. */
+        double room() {
+            if (measured == 0) {
+                Text text = new Text(station.title());
+                text.setFont(getFont());
+                measured = text.getLayoutBounds().getWidth() + NAME_AIR;
+            }
+            return measured;
+        }
+
+        void named(boolean yes) {
+            setContentDisplay(yes ? ContentDisplay.TOP : ContentDisplay.GRAPHIC_ONLY);
+            setAlignment(Pos.TOP_CENTER);
         }
 
         void show(Station.State now, boolean shown) {

@@ -6,7 +6,7 @@ import javafx.scene.shape.Rectangle;
 
 /** Evidence as a bar: to the right it speaks for, to the left against; a full side is six bits. */
 final class EvidenceBar extends Pane {
-    private static final double FULL_BITS = 6;
+    static final double FULL_BITS = 6;
     private static final double HEIGHT = 14;
 
     private final double width;

@@ -166,6 +166,9 @@ public final class VerdictStation implements StationView {
         moreCauses.getStyleClass().add("fold");
         causes.getChildren()
                 .setAll(
+                        Texts.dim("Bars left of the line speak against, right of it for; a full bar is a weight of "
+                                + Math.round(Math.pow(2, EvidenceBar.FULL_BITS))
+                                + " to 1. The mark on a share is where it stood before."),
                         listed,
                         moreCauses,
                         Texts.heading("What to do"),

@@ -58,7 +58,7 @@ class BenchViewTest {
         FxThread.on(() -> {
             BenchView bench = bench();
             assertThat(words(bench)).contains("The bench is empty", "Nothing yet");
-            assertThat(bench.count().getText()).isEqualTo("0 legs, 0 can be worked on now");
+            assertThat(bench.count().getText()).isEqualTo("0 legs,\n0 can be worked on");
             return null;
         });
     }
@@ -104,7 +104,7 @@ class BenchViewTest {
             waiting.note(new Fact.Noted(Topic.WAITS_FOR.address(), "seals, Thursday"));
             test.leg("Zulu", LegRef.Position.SINGLE, "wren-8");
             BenchView bench = bench();
-            assertThat(bench.count().getText()).isEqualTo("2 legs, 1 can be worked on now");
+            assertThat(bench.count().getText()).isEqualTo("2 legs,\n1 can be worked on");
             String all = words(bench);
             assertThat(all.indexOf("Zulu")).isLessThan(all.indexOf("Alpha"));
             assertThat(all).contains("Waits: seals, Thursday");

@@ -124,7 +124,10 @@ class StripStationTest {
         FxThread.on(() -> {
             Desk desk = test.milky();
             EstimateStation station = new EstimateStation(desk);
-            new Scene(new StackPane(station.node()), 640, 1_600);
+            StackPane page = new StackPane(station.node());
+            new Scene(page, 640, 1_600);
+            page.applyCss();
+            page.layout();
             desk.now().addListener((o, was, is) -> station.show(is));
             station.show(desk.now().get());
             assertThat(station.node()
@@ -136,7 +139,7 @@ class StripStationTest {
 
             desk.note(new Fact.Chosen(Scale.GOAL.of("driveshaft_seals"), "yes"));
             assertThat(Pressing.words(station.node()))
-                    .contains("Repairing it:", "Rebuilt Tern 60 leg:", "Leaving it as it is:");
+                    .contains("Repairing it", "Rebuilt Tern 60 leg", "Leaving it as it is", "in eight of ten cases");
             Pressing.press(station.node(), "#pick-owner_says-repair");
             assertThat(desk.job().choice(Scale.OWNER_SAYS)).contains("repair");
             return null;
