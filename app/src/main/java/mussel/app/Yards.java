@@ -104,6 +104,11 @@ public final class Yards {
         public void mat(Assessment job, Path file) {
             Papers.mat(job, file);
         }
+
+        @Override
+        public void mat(Assessment job, List<byte[]> cameOff, List<byte[]> wayBack, Path file) {
+            Papers.mat(job, cameOff, wayBack, file);
+        }
     }
 
     private record Kept(PictureFolder folder) implements Workshop.Pictures {

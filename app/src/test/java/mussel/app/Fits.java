@@ -19,6 +19,7 @@ import javafx.scene.text.Text;
 /** Looks through what is shown for words that are cut, lie on each other or leave what holds them. */
 final class Fits {
     private static final double SLACK = 3;
+    private static final double AIR = 0.3;
 
     private final List<String> troubles = new ArrayList<>();
     private final List<Node> words = new ArrayList<>();
@@ -135,23 +136,33 @@ final class Fits {
     }
 
     private void overlaps() {
-        List<Bounds> at =
-                words.stream().map(n -> n.localToScene(n.getLayoutBounds())).toList();
+        List<Bounds> at = words.stream().map(Fits::written).toList();
         for (int a = 0; a < words.size(); a++) {
             for (int b = a + 1; b < words.size(); b++) {
                 boolean together = pane(words.get(a)) == pane(words.get(b));
                 if (together && overlap(at.get(a), at.get(b)) && !holds(words.get(a), words.get(b))) {
-                    say(words.get(a), "lies on " + name(words.get(b)));
+                    say(
+                            words.get(a),
+                            "lies on " + name(words.get(b)) + " at " + box(at.get(a)) + " and " + box(at.get(b)));
                 }
             }
         }
     }
 
-    /** Where the words themselves stand. */
+    /** Where the words themselves stand; nowhere for those that are not shown. */
     private static Bounds written(Node node) {
-        Node text = node instanceof Labeled ? node.lookup(".text") : null;
-        Node drawn = text == null ? node : text;
-        return drawn.localToScene(drawn.getLayoutBounds());
+        if (!(node instanceof Labeled labeled)) {
+            return node.localToScene(node.getLayoutBounds());
+        }
+        return labeled.getChildrenUnmodifiable().stream()
+                .filter(Text.class::isInstance)
+                .map(text -> text.localToScene(text.getLayoutBounds()))
+                .findFirst()
+                .orElse(new BoundingBox(-1, -1, 0, 0));
+    }
+
+    private static String box(Bounds b) {
+        return String.format("%.0f..%.0f, %.0f..%.0f", b.getMinX(), b.getMaxX(), b.getMinY(), b.getMaxY());
     }
 
     /** What scrolls it: words that are scrolled out of sight lie on nothing. */
@@ -166,7 +177,8 @@ final class Fits {
     private static boolean overlap(Bounds a, Bounds b) {
         double wide = Math.min(a.getMaxX(), b.getMaxX()) - Math.max(a.getMinX(), b.getMinX());
         double high = Math.min(a.getMaxY(), b.getMaxY()) - Math.max(a.getMinY(), b.getMinY());
-        return wide > SLACK && high > SLACK;
+        // A line of type has air above and below its letters: rows may share that.
+        return wide > SLACK && high > Math.max(SLACK, AIR * Math.min(a.getHeight(), b.getHeight()));
     }
 
     private static boolean holds(Node a, Node b) {

@@ -5,14 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javafx.scene.Node;
-import javafx.scene.Parent;
 import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import mussel.core.job.BenchLine;
 import mussel.core.job.Station;
 import mussel.core.measure.YardUnits;
 import mussel.desktop.book.BookView;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.parts.PartsStation;
 import mussel.desktop.shell.Stations;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -36,7 +39,7 @@ class NothingIsCutTest extends DemoJourney {
         "1920, 1080, false, false, US",
     })
     void everyViewFits(int width, int height, boolean glove, boolean dark, YardUnits units) {
-        robot.interact(() -> {
+        act(() -> {
             Stage stage = (Stage) window.getScene().getWindow();
             stage.setWidth(width);
             stage.setHeight(height);
@@ -57,12 +60,12 @@ class NothingIsCutTest extends DemoJourney {
                     .filter(l -> l.leg().title().equals(leg))
                     .findFirst()
                     .orElseThrow();
-            robot.interact(() -> window.open(line.job()));
+            act(() -> window.open(line.job()));
             for (Stations.Line station : Stations.all()) {
                 if (leg.equals(GEARS) && station.station() != Station.SETUP) {
                     continue;
                 }
-                robot.interact(() -> window.go(station.station()));
+                act(() -> window.go(station.station()));
                 String view = line.leg().title() + ", " + station.station().title();
                 look(view, troubles);
                 for (String page : station.pages()) {
@@ -71,7 +74,7 @@ class NothingIsCutTest extends DemoJourney {
             }
         }
         for (BookView.Page page : BookView.Page.values()) {
-            robot.interact(() -> {
+            act(() -> {
                 window.showBook(Optional.empty());
                 window.book().orElseThrow().show(page);
             });
@@ -88,7 +91,7 @@ class NothingIsCutTest extends DemoJourney {
         if (!(tile instanceof ToggleButton toggle)) {
             return Optional.empty();
         }
-        robot.interact(() -> {
+        act(() -> {
             if (!toggle.isSelected()) {
                 toggle.fire();
             }
@@ -106,16 +109,34 @@ class NothingIsCutTest extends DemoJourney {
     }
 
     private void look(String view, List<String> troubles) {
-        WaitForAsyncUtils.waitForFxEvents();
-        robot.interact(() -> {
-            window.applyCss();
-            window.layout();
+        StationView station = window.station().orElse(null);
+        if (station instanceof PartsStation parts) {
+            waitForOrder(parts);
+        }
+        act(() -> {
+            // The second pass is for what takes its width from what the first has laid out.
+            for (int pass = 0; pass < 2; pass++) {
+                window.applyCss();
+                window.layout();
+            }
+            troubles.addAll(Fits.troubles(view, window));
         });
-        WaitForAsyncUtils.waitForFxEvents();
-        robot.interact(() -> {
-            Parent root = window;
-            root.layout();
-            troubles.addAll(Fits.troubles(view, root));
-        });
+    }
+
+    /** The order is worked out beside the window; what is looked at is the table with it. */
+    private void waitForOrder(PartsStation parts) {
+        try {
+            WaitForAsyncUtils.waitFor(
+                    20,
+                    TimeUnit.SECONDS,
+                    () -> parts.ready() || now().supply().open().isEmpty());
+        } catch (TimeoutException e) {
+            throw new AssertionError("No order was worked out", e);
+        }
+    }
+
+    /** Does work on the interface thread and waits for it, without waiting for the screen to come to rest. */
+    private static void act(Runnable work) {
+        WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(work));
     }
 }

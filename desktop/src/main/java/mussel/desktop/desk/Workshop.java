@@ -122,6 +122,9 @@ public final class Workshop {
 
         /** The mat and the way back. */
         void mat(Assessment job, Path file);
+
+        /** The same with the mat drawn: PNG pictures of its rows as they came off, and of the way back. */
+        void mat(Assessment job, List<byte[]> cameOff, List<byte[]> wayBack, Path file);
     }
 
     /** Keeps pictures beside the journal. */

@@ -88,14 +88,19 @@ final class Mat extends VBox {
         print.setId("print-mat");
         print.setOnAction(e -> Paper.place(
                         desk.shop(), this, "The mat", "mat-" + now.job().id() + ".pdf")
-                .ifPresent(file -> Paper.write(
-                        "The mat",
-                        file,
-                        () -> desk.shop().papers().mat(desk.now().get(), file),
-                        printed::setText)));
+                .ifPresent(this::print));
         HBox paper = new HBox(12, print, printed);
         paper.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         getChildren().add(paper);
+    }
+
+    /** Writes the mat, drawn both ways, into a file off the interface thread. */
+    void print(Path file) {
+        Assessment job = desk.now().get();
+        MatPrint drawn = new MatPrint(job, getScene());
+        List<byte[]> cameOff = drawn.cameOff();
+        List<byte[]> wayBack = drawn.wayBack();
+        Paper.write("The mat", file, () -> desk.shop().papers().mat(job, cameOff, wayBack, file), printed::setText);
     }
 
     /** A group with its pictures; pictures are dropped on it or chosen. */

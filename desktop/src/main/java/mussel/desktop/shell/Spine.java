@@ -30,11 +30,13 @@ import mussel.core.job.Station;
 final class Spine extends Pane {
     private static final double FLOAT_Y = 26;
     private static final double SAG = 10;
-    /** Where floats stand close every other one sinks, so that its name has room beside its neighbours'. */
-    private static final double SUNK = 20;
+    /** The room between a float and its name. */
+    private static final double NAME_GAP = 4;
 
-    private static final double NARROW_HEIGHT = 52;
-    private static final double NARROW_FLOAT_Y = 18;
+    /** The height of a line of type against its size. */
+    private static final double LINE = 1.36;
+
+    private static final double NARROW_FLOAT_Y = 15;
     private static final double LEAST_STEP = 82;
     /** A float without its name. */
     private static final double MARK = 34;
@@ -78,10 +80,13 @@ final class Spine extends Pane {
         for (StationFloat button : floats.values()) {
             button.named(named.contains(button));
             double x = step * (i + 0.5);
-            double sunk = sunk(i, narrow);
-            double width = named.contains(button) ? button.room() : Math.min(step, MARK);
-            button.resizeRelocate(x - width / 2, (narrow ? 1 : 4) + sunk, width, narrow ? NARROW_HEIGHT : 64);
-            double y = (narrow ? NARROW_FLOAT_Y : FLOAT_Y) + sunk;
+            button.setGraphicTextGap(
+                    NAME_GAP + row(i, narrow) * LINE * button.getFont().getSize());
+            double width = named.contains(button)
+                    ? Math.min(button.room(), 2 * Math.min(x, getWidth() - x))
+                    : Math.min(step, MARK);
+            button.resizeRelocate(x - width / 2, narrow ? 0 : 4, width, narrow ? getHeight() : 64);
+            double y = narrow ? NARROW_FLOAT_Y : FLOAT_Y;
             if (i == 0) {
                 rope.getElements().add(new MoveTo(x, y));
             } else {
@@ -94,8 +99,9 @@ final class Spine extends Pane {
         }
     }
 
-    private static double sunk(int index, boolean narrow) {
-        return narrow && index % 2 == 1 ? SUNK : 0;
+    /** Where floats stand close the names stand in two rows below them, every other one in the lower. */
+    private static int row(int index, boolean narrow) {
+        return narrow ? index % 2 : 0;
     }
 
     /** Those whose names have room: the one shown first, then in working order, each beside its neighbours in its own row. */
@@ -107,10 +113,11 @@ final class Spine extends Pane {
         for (StationFloat each : wanted) {
             int at = all.indexOf(each);
             boolean free = named.stream()
-                    .filter(other -> sunk(all.indexOf(other), narrow) == sunk(at, narrow))
+                    .filter(other -> row(all.indexOf(other), narrow) == row(at, narrow))
                     .allMatch(other -> Math.abs(all.indexOf(other) - at) * step > (other.room() + each.room()) / 2);
             double middle = step * (at + 0.5);
-            boolean inside = middle - each.room() / 2 >= -SPILL && middle + each.room() / 2 <= getWidth() + SPILL;
+            double edge = Math.min(middle, getWidth() - middle);
+            boolean inside = each.room() / 2 - edge <= SPILL;
             if (free && (inside || each.here)) {
                 named.add(each);
             }

@@ -101,6 +101,9 @@ public final class TestShop {
 
         @Override
         public void mat(Assessment job, Path file) {}
+
+        @Override
+        public void mat(Assessment job, List<byte[]> cameOff, List<byte[]> wayBack, Path file) {}
     }
 
     private static final class NoPictures implements Workshop.Pictures {

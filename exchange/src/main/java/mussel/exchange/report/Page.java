@@ -5,6 +5,7 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.PDPageContentStream;
 import org.apache.pdfbox.pdmodel.common.PDRectangle;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 
 /**
  * A4 pages, written from the top down in the product's type, black on white; what does not fit goes on a further page. Text is wrapped and
@@ -68,6 +69,17 @@ final class Page implements AutoCloseable {
 
     void skip(float points) {
         y -= points;
+    }
+
+    /** A picture as wide as the text, or smaller where it is; on the next page where this one has no room for it. */
+    void picture(byte[] png, float points) throws IOException {
+        PDImageXObject image = PDImageXObject.createFromByteArray(document, png, "drawing");
+        float scale = points / image.getWidth();
+        float high = image.getHeight() * scale;
+        keepTogether(high + 4);
+        y -= high;
+        out.drawImage(image, MARGIN, y, image.getWidth() * scale, high);
+        y -= 4;
     }
 
     void line() throws IOException {

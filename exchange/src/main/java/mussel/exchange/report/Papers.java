@@ -167,10 +167,23 @@ public final class Papers {
 
     /** The mat in the order it came off, and mirrored as the way back. An UncheckedIOException says why it could not be written. */
     public static void mat(Assessment job, Path file) {
+        mat(job, List.of(), List.of(), file);
+    }
+
+    /**
+     * The same with the mat drawn, row by row.
+     *
+     * @param cameOff PNG pictures of the rows as they came off
+     * @param wayBack those of the way back
+     */
+    public static void mat(Assessment job, List<byte[]> cameOff, List<byte[]> wayBack, Path file) {
         print("The mat, job " + job.job().id(), file, page -> {
             head(page, job, "The mat");
             int number = 1;
             page.heading("As it came off", 12);
+            for (byte[] row : cameOff) {
+                page.picture(row, Page.WIDTH);
+            }
             for (PlannedStep step : job.stripSteps()) {
                 for (PartQty out : step.step().partsOut()) {
                     piece(page, job, number++, out);
@@ -196,6 +209,9 @@ public final class Papers {
             page.skip(6);
             page.keepTogether(ROOM_FOR_STEPS);
             page.heading("The way back", 12);
+            for (byte[] row : wayBack) {
+                page.picture(row, Page.WIDTH);
+            }
             for (PlannedStep step : job.buildSteps()) {
                 back(page, job, step.step());
             }
