@@ -76,6 +76,9 @@ abstract class WindowJourney {
     private void show(Stage stage) {
         window = new MusselWindow(shop, Look.of(shop.journal()));
         stage.setScene(new Scene(window, 1280, 800));
+        // One stage serves all tests: one of them may have left it at another size.
+        stage.setWidth(1280);
+        stage.setHeight(800);
         stage.setX(0);
         stage.setY(0);
         stage.show();
