@@ -30,6 +30,8 @@ final class OnScreen {
             javafx.stage.Stage stage = new javafx.stage.Stage();
             stage.setScene(new Scene(made, WIDTH, HEIGHT));
             stage.show();
+            stage.toFront();
+            stage.requestFocus();
             return made;
         });
     }
