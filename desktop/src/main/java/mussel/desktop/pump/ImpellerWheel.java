@@ -140,12 +140,18 @@ final class ImpellerWheel extends Pane {
 
     private static void draw(Group group, Vane vane, double angle, boolean unseen, boolean picked) {
         double length = Math.max(6, TIP - HUB - PX_PER_MM * (vane.tipWearMm() + vane.missingMm()));
-        SVGPath shape = new SVGPath();
+        // The shape stays while it is dragged: one that leaves the scene gets no more of the drag.
+        SVGPath shape = group.getChildren().isEmpty()
+                ? new SVGPath()
+                : (SVGPath) group.getChildren().get(0);
         shape.setContent(outline(angle, length, Math.toRadians(vane.setDeg()), vane.missingMm() > 0));
-        shape.getStyleClass().add(unseen ? "vane-unseen" : "vane");
+        shape.getStyleClass().setAll(unseen ? "vane-unseen" : "vane");
         shape.pseudoClassStateChanged(PICKED, picked);
         shape.pseudoClassStateChanged(BURNT, vane.burnt());
-        group.getChildren().setAll(shape);
+        if (group.getChildren().isEmpty()) {
+            group.getChildren().add(shape);
+        }
+        group.getChildren().remove(1, group.getChildren().size());
         if (vane.crack() != Crack.NONE) {
             double root = HUB + 8;
             double across = vane.crack() == Crack.THROUGH ? HALF : HALF * 0.4;
