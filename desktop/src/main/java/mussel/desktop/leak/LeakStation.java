@@ -369,6 +369,9 @@ public final class LeakStation implements StationView {
             job = now.job().id();
             imported.setText("");
             refused.setText("");
+            minutes = OptionalDouble.empty();
+            kpa = OptionalDouble.empty();
+            celsius = OptionalDouble.empty();
         }
         practice.show(now);
         fields.show(now);

@@ -113,6 +113,12 @@ public final class PartsStation implements StationView {
     @Override
     public void show(Assessment now) {
         fields.show(now);
+        if (sitting != desk.sitting()) {
+            // What was asked for on another leg is not ordered on this one.
+            wanted = false;
+            objective = Objective.COST;
+            which.show(Optional.of("cost"));
+        }
         Supply supply = now.supply();
         List<Node> cards = new ArrayList<>();
         now.job().orders().forEach(o -> cards.add(new PlacedCard(desk, o, this::paper)));
