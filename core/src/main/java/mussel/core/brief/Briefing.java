@@ -123,13 +123,13 @@ final class Briefing {
     private Optional<Act> drain() {
         boolean judged =
                 now.drain().isPresent() && now.job().choice(Scale.OIL_WATER).isPresent();
-        return judged || bears(Station.DRAIN)
+        return judged || oilStays()
                 ? look()
                 : Optional.of(press(SAY.say("ask.drain"), SAY.say("ask.drain.note"), Handle.FIRST_OPEN));
     }
 
     /** Whether the work chosen leaves the oil where it is. */
-    private boolean bears(Station ignored) {
+    private boolean oilStays() {
         return !now.goals().isEmpty()
                 && now.fillSteps().isEmpty()
                 && now.job().reading(Field.DRAINED).isEmpty();
