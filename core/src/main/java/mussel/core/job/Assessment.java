@@ -33,6 +33,7 @@ import mussel.core.plan.PlanInput;
 import mussel.core.plan.PlanResult;
 import mussel.core.plan.PlanWords;
 import mussel.core.plan.Planner;
+import mussel.core.plan.Planning;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Goal;
@@ -190,6 +191,10 @@ public final class Assessment {
 
     /** The oil that goes in. */
     public Yard.Oil oilToFill() {
+        return oilToFill(job, yard);
+    }
+
+    static Yard.Oil oilToFill(Job job, Yard yard) {
         return yard.oil(job.choice(Scale.OIL_NEW).or(() -> job.choice(Scale.OIL_LAST)));
     }
 
@@ -327,9 +332,12 @@ public final class Assessment {
 
     /** The goals chosen, in the sheet's order. */
     public List<String> goals() {
+        return goals(job, sheet).stream().map(Goal::id).toList();
+    }
+
+    static List<Goal> goals(Job job, FamilySheet sheet) {
         return sheet.goals().stream()
-                .map(Goal::id)
-                .filter(id -> job.choice(Scale.GOAL.of(id)).equals(Optional.of("yes")))
+                .filter(g -> job.choice(Scale.GOAL.of(g.id())).equals(Optional.of("yes")))
                 .toList();
     }
 
@@ -398,6 +406,11 @@ public final class Assessment {
     /** Shelf and catalogue. */
     public Stores stores() {
         return surroundings.stores();
+    }
+
+    /** Plans made before. */
+    Planning planning() {
+        return surroundings.planning();
     }
 
     /** The parts. */

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import mussel.core.parts.Catalogue;
-import mussel.core.plan.PlanEngine;
 import mussel.core.plan.PlanResult;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.PartQty;
@@ -46,7 +45,7 @@ public record GoalCosts(
     static Map<String, GoalCosts> of(Assessment all) {
         Map<String, GoalCosts> costs = new LinkedHashMap<>();
         Map<String, PlanResult.Marginal> open = new LinkedHashMap<>();
-        PlanEngine.marginal(all.sheet(), all.goals(), all.saltYears()).forEach(m -> open.put(m.goal(), m));
+        all.planning().marginal(all.sheet(), all.goals(), all.saltYears()).forEach(m -> open.put(m.goal(), m));
         for (Goal goal : all.sheet().goals()) {
             PlanResult.Marginal minutes = open.containsKey(goal.id()) ? open.get(goal.id()) : without(all, goal.id());
             costs.put(goal.id(), of(all, goal, minutes));
@@ -57,7 +56,7 @@ public record GoalCosts(
     private static PlanResult.Marginal without(Assessment all, String goal) {
         List<String> others = new ArrayList<>(all.goals());
         others.remove(goal);
-        return PlanEngine.marginal(all.sheet(), others, all.saltYears()).stream()
+        return all.planning().marginal(all.sheet(), others, all.saltYears()).stream()
                 .filter(m -> m.goal().equals(goal))
                 .findFirst()
                 .orElseThrow();

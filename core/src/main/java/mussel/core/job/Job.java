@@ -17,6 +17,7 @@ import mussel.core.leak.LeakReading;
  */
 public final class Job {
     private final int id;
+    private final Mark mark;
     private final Instant opened;
     private final Instant touched;
     private final LegRef leg;
@@ -40,6 +41,7 @@ public final class Job {
                             + " cannot be shown: its first entry, which names the leg, is missing or cannot be read. Everything in it is kept; mussel check says what is wrong.");
         }
         id = first.job();
+        mark = new Mark(id, entries.size(), entries.get(entries.size() - 1).seq());
         opened = first.at();
         touched = entries.get(entries.size() - 1).at();
         undoLine = UndoLine.of(entries);
@@ -58,6 +60,20 @@ public final class Job {
         }
         leg = ref;
         tagged = Optional.ofNullable(closed);
+    }
+
+    /**
+     * Where a job stands: entries are only ever added, so two of the same mark are the same.
+     *
+     * @param job its number
+     * @param entries how many it was folded from
+     * @param last the number of the last of them
+     */
+    public record Mark(int job, int entries, long last) {}
+
+    /** Where it stands. */
+    public Mark mark() {
+        return mark;
     }
 
     /**

@@ -3,6 +3,8 @@ package mussel.core.verdict;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
 
 /**
  * A group of causes that share findings, made ready for one context. Beliefs given any findings follow by exact enumeration; what does not
@@ -20,7 +22,11 @@ final class Group {
     private final double[] priors;
     private final boolean[] wide;
     private final Shape light;
-    private final Shape dense;
+    /** The shape without anything taken apart is large and seldom wanted. */
+    private final Supplier<Shape> makeDense;
+
+    private final long denseWork;
+    private Optional<Shape> dense = Optional.empty();
     private final Evidence nothingMade;
     private final double[][] predictive;
 
@@ -30,7 +36,7 @@ final class Group {
             Map<String, Map<String, Finding.Share>> given,
             List<String> goals,
             Context context,
-            Map<List<Integer>, Arrangement> arranged) {
+            Prepared prepared) {
         this.causes = List.copyOf(causes);
         this.findings = List.copyOf(findings);
         priors = causes.stream().mapToDouble(c -> c.prior(context)).toArray();
@@ -54,13 +60,13 @@ final class Group {
         }
         int[] goalBits = goals.stream().mapToInt(this::goalBits).toArray();
         int n = causes.size();
-        Arrangement loose =
-                arranged.computeIfAbsent(narrow, s -> Arrangement.of(n, s).packed());
-        light = new Shape(priors, bases, rows, scopes, wide, goalBits, loose);
-        Arrangement whole = arranged.computeIfAbsent(all, s -> Arrangement.of(n, s));
-        dense = narrow.size() == all.size()
+        light = new Shape(priors, bases, rows, scopes, wide, goalBits, prepared.packed(n, narrow), prepared);
+        Arrangement whole = prepared.whole(n, all);
+        boolean same = narrow.size() == all.size();
+        denseWork = same ? light.work() : whole.cost();
+        makeDense = () -> same
                 ? light
-                : new Shape(priors, bases, rows, scopes, new boolean[wide.length], goalBits, whole);
+                : new Shape(priors, bases, rows, scopes, new boolean[wide.length], goalBits, whole, prepared);
         nothingMade = light.given(new int[findings.size()]);
         predictive = new double[findings.size()][];
     }
@@ -105,12 +111,19 @@ final class Group {
         for (int f = 0; f < made.length; f++) {
             apart += wide[f] && made[f] > 1 ? 1 : 0;
         }
-        if (light.work() << apart <= dense.work()) {
+        if (light.work() << apart <= denseWork) {
             Evidence quick = light.given(made);
             if (quick.sound()) {
                 return quick;
             }
         }
-        return dense.given(made);
+        return dense().given(made);
+    }
+
+    private synchronized Shape dense() {
+        if (dense.isEmpty()) {
+            dense = Optional.of(makeDense.get());
+        }
+        return dense.get();
     }
 }

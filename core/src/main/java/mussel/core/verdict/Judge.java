@@ -1,8 +1,6 @@
 package mussel.core.verdict;
 
-import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 
 /** The tables in use, ready for the contexts lately asked for: preparing them takes longer than judging. For one thread at a time. */
@@ -11,7 +9,7 @@ public final class Judge {
 
     private final Knowledge knowledge;
     private final Overrides own;
-    private final Map<List<Integer>, Arrangement> arranged = new HashMap<>();
+    private final Prepared prepared = new Prepared();
     private final Map<Context, Tables> ready = new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
@@ -44,7 +42,7 @@ public final class Judge {
 
     /** The tables ready for a context. */
     public synchronized Tables tables(Context context) {
-        return ready.computeIfAbsent(context, c -> Tables.of(knowledge, c, arranged));
+        return ready.computeIfAbsent(context, c -> Tables.of(knowledge, c, prepared));
     }
 
     /** Judges findings that fit the tables. */

@@ -11,7 +11,6 @@ final class Likelihood {
     final int[] entry;
 
     private final double[][][] byOutcome;
-    private final double[][][] inverse;
 
     /**
      * Prepares a finding.
@@ -45,7 +44,6 @@ final class Likelihood {
         }
         double[] baseCdf = cumulative(base);
         byOutcome = new double[1 << cut.length][outcomes][1 << bits];
-        inverse = new double[1 << cut.length][outcomes][1 << bits];
         for (int k = 0; k < byOutcome.length; k++) {
             for (int t = 0; t < 1 << bits; t++) {
                 double below = 0;
@@ -58,7 +56,6 @@ final class Likelihood {
                         upTo *= (k >> c & 1) != 0 && fixed[c] != null ? fixed[c][x] : 1;
                     }
                     byOutcome[k][x][t] = upTo - below;
-                    inverse[k][x][t] = 1 / (upTo - below);
                     below = upTo;
                 }
             }
@@ -91,8 +88,12 @@ final class Likelihood {
         return byOutcome[k][outcome];
     }
 
-    /** One over them. */
+    /** One over them. Worked out each time: it is asked for once a judgement, and keeping it would double what the tables take. */
     double[] inverse(int k, int outcome) {
-        return inverse[k][outcome];
+        double[] inverse = byOutcome[k][outcome].clone();
+        for (int t = 0; t < inverse.length; t++) {
+            inverse[t] = 1 / inverse[t];
+        }
+        return inverse;
     }
 }

@@ -34,6 +34,7 @@ final class Shape {
      * @param apart which findings are taken apart
      * @param goals for each goal its causes, as bits
      * @param arrangement how the causes fall into cutset and blocks
+     * @param prepared what was made for other contexts
      */
     Shape(
             double[] priors,
@@ -42,7 +43,8 @@ final class Shape {
             List<int[]> scopes,
             boolean[] apart,
             int[] goals,
-            Arrangement arrangement) {
+            Arrangement arrangement,
+            Prepared prepared) {
         causes = priors.length;
         findings = bases.size();
         cut = positions(arrangement.cut());
@@ -60,7 +62,7 @@ final class Shape {
                 spreads[f] = new Spread(bases.get(f), rows.get(f), scopes.get(f), blocks, cut);
             } else {
                 blockOf[f] = arrangement.blockOf(bits(scopes.get(f)));
-                likelihoods[f] = new Likelihood(bases.get(f), rows.get(f), scopes.get(f), blocks[blockOf[f]], cut);
+                likelihoods[f] = prepared.likelihood(bases.get(f), rows.get(f), scopes.get(f), blocks[blockOf[f]], cut);
             }
         }
         goalsInBlock = new int[blocks.length][goals.length];

@@ -21,10 +21,10 @@ public final class Tables {
     private final Map<String, Map<String, Finding.Share>> given = new HashMap<>();
     private final Map<String, List<String>> bearing = new LinkedHashMap<>();
 
-    private final Map<List<Integer>, Arrangement> arranged;
+    private final Prepared prepared;
 
-    private Tables(Knowledge knowledge, Context context, Map<List<Integer>, Arrangement> arranged) {
-        this.arranged = arranged;
+    private Tables(Knowledge knowledge, Context context, Prepared prepared) {
+        this.prepared = prepared;
         this.knowledge = knowledge;
         this.context = context;
         this.goals = knowledge.goals().stream().map(RepairGoal::id).toList();
@@ -62,17 +62,17 @@ public final class Tables {
         List<Finding> findings = knowledge.findings().stream()
                 .filter(f -> together.contains(bearing.get(f.id()).get(0)))
                 .toList();
-        return new Group(ordered, findings, given, goals, context, arranged);
+        return new Group(ordered, findings, given, goals, context, prepared);
     }
 
     /** Prepares the tables for a context. */
     public static Tables of(Knowledge knowledge, Context context) {
-        return new Tables(knowledge, context, new HashMap<>());
+        return new Tables(knowledge, context, new Prepared());
     }
 
-    /** The same, keeping how groups are walked through: that depends on the findings' scopes alone and takes long to find. */
-    static Tables of(Knowledge knowledge, Context context, Map<List<Integer>, Arrangement> arranged) {
-        return new Tables(knowledge, context, arranged);
+    /** The same, sharing what does not depend on the context. */
+    static Tables of(Knowledge knowledge, Context context, Prepared prepared) {
+        return new Tables(knowledge, context, prepared);
     }
 
     /** The tables. */

@@ -26,8 +26,11 @@ import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.log.Due;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SheetPane;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.Words;
 
 /** The home screen: every leg on the bench, what it waits for, the next action; beside it what is due in the fleet. */
 public final class BenchView extends BorderPane {
@@ -44,9 +47,9 @@ public final class BenchView extends BorderPane {
     private final Consumer<Integer> onOpen;
     private final TilePane cards = new TilePane(GAP, GAP);
     private final SheetPane scroll;
-    private final VBox due = new VBox(8);
+    private final VBox due = new Column(8);
     private final PauseTransition further = new PauseTransition(Duration.millis(40));
-    private final Label count = new Label();
+    private final Label count = new Words();
     private List<BenchLine> open = List.of();
     private String wanted = "";
     private double type = 1;
@@ -194,7 +197,7 @@ public final class BenchView extends BorderPane {
     }
 
     private Region nothing() {
-        VBox empty = new VBox(6);
+        VBox empty = new Column(6);
         empty.getStyleClass().add("empty");
         empty.getChildren()
                 .add(Texts.heading(wanted.isEmpty() ? "The bench is empty" : "Nothing here holds “" + wanted + "”"));
@@ -226,7 +229,7 @@ public final class BenchView extends BorderPane {
     }
 
     private HBox dueLine(LogBook.Awaiting each, Due.Urgency urgency) {
-        VBox what = new VBox(
+        VBox what = new Column(
                 2,
                 Texts.bare(each.leg().title(), DUE_WIDTH * type, "strong"),
                 Texts.bare(each.due().what(), DUE_WIDTH * type, "dim"));
@@ -239,6 +242,6 @@ public final class BenchView extends BorderPane {
                 };
         Text when = Texts.bare(each.likely() + mark, 0, urgency == Due.Urgency.LATER ? "dim" : "urgent");
         when.setTextAlignment(TextAlignment.RIGHT);
-        return new HBox(8, what, when);
+        return new Row(8, what, when);
     }
 }

@@ -13,7 +13,6 @@ import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -25,10 +24,12 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.Region;
 import mussel.desktop.cutaway.Thumbnail;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** One leg on the bench: its picture, what is next or what it waits for, how far it is. A click, Enter or Space opens its job. */
-final class LegCard extends HBox {
+final class LegCard extends Row {
     /** The least width of a card (px at the plain size of type). */
     static final double LEAST_WIDTH = 296;
 
@@ -78,7 +79,7 @@ final class LegCard extends HBox {
         VBox.setVgrow(nextBox, Priority.ALWAYS);
         String promised = line.promised().isEmpty() ? "" : "promised " + line.promised();
         String foot = sister.isEmpty() ? promised : promised.isEmpty() ? sister : sister + ", " + promised;
-        VBox says = new VBox(
+        VBox says = new Column(
                 3,
                 Texts.bare(line.leg().title(), words, "heading"),
                 Texts.bare(line.family() + " · " + hours + " · job " + line.job(), words, "dim"),

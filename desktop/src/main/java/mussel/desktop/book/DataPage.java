@@ -9,12 +9,14 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** Data in and out: everything of the yard in open formats, backups, and files taken in after a look into them. */
@@ -22,9 +24,9 @@ final class DataPage implements BookPage {
     private static final int MOST_BACKUPS = 8;
 
     private final Workshop shop;
-    private final VBox page = new VBox(12);
+    private final VBox page = new Column(12);
     private final Label said = Texts.sentence("");
-    private final VBox backups = new VBox(3);
+    private final VBox backups = new Column(3);
     private final TextField name = new TextField();
 
     DataPage(Workshop shop, Consumer<Path> onTakeIn) {
@@ -39,7 +41,7 @@ final class DataPage implements BookPage {
                 rename();
             }
         });
-        FlowPane out = new FlowPane(
+        FlowPane out = new Flow(
                 10,
                 10,
                 button("export-json", "Whole log as JSON", () -> save("Log", "log.json", shop.data()::json)),
@@ -48,7 +50,7 @@ final class DataPage implements BookPage {
                         "export-ics",
                         "Due work as a calendar",
                         () -> save("Calendar", "due.ics", shop.data()::calendar)));
-        FlowPane safe = new FlowPane(
+        FlowPane safe = new Flow(
                 10,
                 10,
                 button(
@@ -120,7 +122,7 @@ final class DataPage implements BookPage {
     @Override
     public Node node() {
         page.setMaxWidth(900);
-        return new HBox(page);
+        return new Row(page);
     }
 
     @Override

@@ -28,9 +28,11 @@ import mussel.core.measure.Range;
 import mussel.core.sheet.FamilySheet;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.QuantityField;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
@@ -45,11 +47,11 @@ final class DuePage implements BookPage {
 
     private final Workshop shop;
     private final Consumer<String> onLeg;
-    private final HBox page = new HBox(14);
-    private final VBox lines = new VBox(0);
+    private final HBox page = new Row(14);
+    private final VBox lines = new Column(0);
     private final Label said = Texts.dim("");
-    private final VBox layUp = new VBox(8);
-    private final VBox steps = new VBox(6);
+    private final VBox layUp = new Column(8);
+    private final VBox steps = new Column(6);
     private Optional<FamilySheet> family = Optional.empty();
     private OptionalDouble tank = OptionalDouble.empty();
     private OptionalDouble dose = OptionalDouble.empty();
@@ -62,13 +64,13 @@ final class DuePage implements BookPage {
         Button calendar = new Button("Calendar for other programs");
         calendar.setId("due-ics");
         calendar.setOnAction(e -> Paper.place(page, "Calendar", "due.ics").ifPresent(this::calendar));
-        HBox head = new HBox(12, Texts.title("Due"), calendar, said);
+        HBox head = new Row(12, Texts.title("Due"), calendar, said);
         head.setAlignment(Pos.CENTER_LEFT);
         ScrollPane scroll = new ScrollPane(lines);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        VBox left = new VBox(10, head, scroll);
+        VBox left = new Column(10, head, scroll);
         HBox.setHgrow(left, Priority.ALWAYS);
         layUp.getStyleClass().add("side");
         ScrollPane side = new ScrollPane(layUp);
@@ -137,10 +139,10 @@ final class DuePage implements BookPage {
             mark.setGraphic(Marks.caution());
         }
         mark.setManaged(forecast.urgency() != Due.Urgency.LATER);
-        VBox day = new VBox(2, when, mark);
+        VBox day = new Column(2, when, mark);
         day.setAlignment(Pos.CENTER_LEFT);
         day.setMinWidth(112);
-        VBox what = new VBox(
+        VBox what = new Column(
                 1,
                 Texts.wrapped(each.leg().title() + " · " + each.due().what(), "strong"),
                 Texts.dim(forecast.says(today) + here));
@@ -151,7 +153,7 @@ final class DuePage implements BookPage {
         leg.setMinWidth(Region.USE_PREF_SIZE);
         WhyButton why = new WhyButton("why-due-" + each.job(), () -> Optional.of(forecast.explain(today)));
         why.setMinWidth(Region.USE_PREF_SIZE);
-        HBox line = new HBox(10, day, what, why, leg);
+        HBox line = new Row(10, day, what, why, leg);
         line.setAlignment(Pos.CENTER_LEFT);
         line.getStyleClass().add("due-line");
         return line;
@@ -173,11 +175,11 @@ final class DuePage implements BookPage {
                 .addAll(
                         Texts.heading("Lay-up before frost"),
                         of,
-                        new HBox(
+                        new Row(
                                 10,
                                 field("tank", "fuel in the tank", Kind.VOLUME, volume, v -> tank = v),
                                 field("dose", "stabiliser (ml/l)", Kind.COUNT, Range.above(0, 100), v -> dose = v)),
-                        new HBox(
+                        new Row(
                                 10,
                                 field("engine-oil", "engine oil", Kind.VOLUME, volume, v -> oil = v),
                                 field("filter", "filter takes", Kind.VOLUME, volume, v -> filter = v)),

@@ -17,18 +17,20 @@ import mussel.core.log.Trend;
 import mussel.core.log.Visit;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** The life of one leg: its trends, and every job it has seen, the latest first. Enter or a double click opens a job. */
-final class LegLife extends VBox {
+final class LegLife extends Column {
     private static final int MOST_TRENDS = 3;
 
     private final Workshop shop;
     private final Label title = Texts.title("");
     private final Label about = Texts.dim("");
-    private final HBox trends = new HBox(12);
+    private final HBox trends = new Row(12);
     private final Button file = new Button("As a file");
-    private final HBox head = new HBox(12, title);
+    private final HBox head = new Row(12, title);
     private final ListView<Visit> jobs = new ListView<>();
     private int mostTrends = MOST_TRENDS;
     private String leg = "";
@@ -107,7 +109,7 @@ final class LegLife extends VBox {
 
     private Region card(Trend trend) {
         VBox card =
-                new VBox(2, Texts.heading(trend.quantity().title()), new TrendChart(trend), Texts.dim(trend.says()));
+                new Column(2, Texts.heading(trend.quantity().title()), new TrendChart(trend), Texts.dim(trend.says()));
         card.getStyleClass().add("trend");
         card.setMinWidth(0);
         card.setPrefWidth(0);

@@ -28,8 +28,10 @@ import mussel.core.measure.NamedBy;
 import mussel.core.measure.Range;
 import mussel.core.sheet.Interval;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.QuantityField;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
@@ -43,8 +45,8 @@ final class LivesPage implements BookPage {
 
     private final Workshop shop;
     private final Aside aside;
-    private final VBox page = new VBox(10);
-    private final VBox says = new VBox(4);
+    private final VBox page = new Column(10);
+    private final VBox says = new Column(4);
     private final LineChart<Number, Number> failing = chart("age (h)", "failed by then (%)");
     private final LineChart<Number, Number> costing = chart("replaced every (h)", "€ an hour run");
     private final QuantityField planned = field("life-planned", "planned, assumed", Kind.MONEY, Range.above(0, 1e6));
@@ -88,19 +90,19 @@ final class LivesPage implements BookPage {
                 () -> last == null || last.out().interval().isEmpty()
                         ? Optional.empty()
                         : Optional.of(new LivesWords(last.in(), last.out()).explainInterval()));
-        HBox charts = new HBox(12, failing, costing);
+        HBox charts = new Row(12, failing, costing);
         HBox.setHgrow(failing, Priority.ALWAYS);
         HBox.setHgrow(costing, Priority.ALWAYS);
         failing.setPrefWidth(0);
         costing.setPrefWidth(0);
         failing.setMinWidth(0);
         costing.setMinWidth(0);
-        HBox asked = new HBox(14, risk, planned, failure, why);
+        HBox asked = new Row(14, risk, planned, failure, why);
         asked.setAlignment(Pos.BOTTOM_LEFT);
         page.getChildren()
                 .addAll(
                         Texts.title("Lives"),
-                        new HBox(24, of, in),
+                        new Row(24, of, in),
                         asked,
                         says,
                         charts,

@@ -21,7 +21,9 @@ import mussel.core.book.LogBook.Found;
 import mussel.core.book.LogBook.Query;
 import mussel.core.book.LogBook.State;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** Every job ever made: found as one types, and the life of the leg it belongs to. */
@@ -30,11 +32,11 @@ final class LogbookPage implements BookPage {
     private static final int MOST_YEARS = 4;
 
     private final Workshop shop;
-    private final HBox page = new HBox(14);
+    private final HBox page = new Row(14);
     private final TextField search = new TextField();
     private final ListView<Found> found = new ListView<>();
     private final Label count = Texts.dim("");
-    private final VBox filters = new VBox(6);
+    private final VBox filters = new Column(6);
     private final Button beside = new Button("Beside its twin");
     private final LegLife life;
     private final LegLife twin;
@@ -61,7 +63,7 @@ final class LogbookPage implements BookPage {
             }
         });
         VBox.setVgrow(found, Priority.ALWAYS);
-        VBox left = new VBox(8, search, filters, count, found);
+        VBox left = new Column(8, search, filters, count, found);
         left.setMinWidth(LIST_WIDTH);
         left.setPrefWidth(LIST_WIDTH);
         left.setMaxWidth(LIST_WIDTH);
@@ -184,7 +186,7 @@ final class LogbookPage implements BookPage {
                 setAccessibleText("");
                 return;
             }
-            VBox lines = new VBox(
+            VBox lines = new Column(
                     1,
                     Texts.wrapped(hit.title(), "strong"),
                     Texts.dim(hit.day() + " · " + hit.family() + " · job " + hit.job()

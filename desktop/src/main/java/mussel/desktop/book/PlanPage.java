@@ -29,7 +29,9 @@ import mussel.core.fleet.FleetPlan.Ready;
 import mussel.core.job.JournalException;
 import mussel.core.sheet.Step;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Marks;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** The plan of the bench: who does what when, drawn as bars over the working days; which promise breaks, and why. */
@@ -47,10 +49,10 @@ final class PlanPage implements BookPage {
     private final Aside aside;
     private final Consumer<Integer> onOpen;
     private final Consumer<String> trouble;
-    private final VBox page = new VBox(10);
+    private final VBox page = new Column(10);
     private final Label state = Texts.dim("");
-    private final VBox first = new VBox(4);
-    private final VBox broken = new VBox(4);
+    private final VBox first = new Column(4);
+    private final VBox broken = new Column(4);
     private final GridPane bars = new GridPane();
     private final Label about = Texts.sentence("");
     private Fleet fleet;
@@ -60,7 +62,7 @@ final class PlanPage implements BookPage {
         this.aside = aside;
         this.onOpen = onOpen;
         this.trouble = trouble;
-        HBox head = new HBox(12, Texts.title("Bench plan"), state);
+        HBox head = new Row(12, Texts.title("Bench plan"), state);
         head.setAlignment(Pos.CENTER_LEFT);
         bars.setId("plan-bars");
         bars.getStyleClass().add("plan-bars");
@@ -70,7 +72,7 @@ final class PlanPage implements BookPage {
         ScrollPane scroll = new ScrollPane(bars);
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        HBox words = new HBox(24, first, broken);
+        HBox words = new Row(24, first, broken);
         HBox.setHgrow(first, Priority.ALWAYS);
         HBox.setHgrow(broken, Priority.ALWAYS);
         first.setPrefWidth(0);
@@ -129,12 +131,12 @@ final class PlanPage implements BookPage {
         open.setAccessibleText("open " + p.leg());
         open.setOnAction(e -> onOpen.accept(p.job()));
         open.setMinWidth(Region.USE_PREF_SIZE);
-        VBox words = new VBox(
+        VBox words = new Column(
                 1,
                 Texts.wrapped(p.technician() + ": " + p.leg(), "strong"),
                 Texts.dim(p.task().title() + ", " + when(p)));
         HBox.setHgrow(words, Priority.ALWAYS);
-        HBox line = new HBox(10, words, open);
+        HBox line = new Row(10, words, open);
         line.setAlignment(Pos.CENTER_LEFT);
         Optional.ofNullable(asked.next().get(p.job()))
                 .filter(step -> isFirst(p))
@@ -211,7 +213,7 @@ final class PlanPage implements BookPage {
                 .filter(d -> !d.isAfter(lastDay))
                 .limit(MOST_DAYS)
                 .toList();
-        HBox head = new HBox();
+        HBox head = new Row();
         for (LocalDate each : days) {
             Label label = Texts.dim(day(each));
             label.setPrefWidth(0);
@@ -251,7 +253,7 @@ final class PlanPage implements BookPage {
 
     /** Whether somebody is here, day by day; a press says the other, and the bench is planned anew. */
     private HBox presence(Fleet.Technician who, List<LocalDate> days) {
-        HBox row = new HBox();
+        HBox row = new Row();
         for (LocalDate each : days) {
             boolean away = who.away().contains(each);
             Button here = new Button(away ? "away" : "here");

@@ -7,10 +7,12 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import mussel.desktop.desk.Incoming;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** What a file would change, before it is taken in; then how far that is. */
-public final class TakeInPage extends VBox {
+public final class TakeInPage extends Column {
     private static final int MOST_LINES = 200;
 
     private final Button take = new Button("Take it in");
@@ -23,7 +25,7 @@ public final class TakeInPage extends VBox {
         getStyleClass().addAll("station", "sheet-over");
         setId("take-in-file-page");
         List<String> says = incoming.sound() ? incoming.says() : incoming.refused();
-        VBox lines = new VBox(4);
+        VBox lines = new Column(4);
         says.stream().limit(MOST_LINES).forEach(l -> lines.getChildren().add(Texts.sentence(l)));
         if (says.size() > MOST_LINES) {
             lines.getChildren().add(Texts.dim("and " + (says.size() - MOST_LINES) + " more."));
@@ -45,7 +47,7 @@ public final class TakeInPage extends VBox {
         String verdict = !incoming.sound()
                 ? "Nothing of it was taken in:"
                 : incoming.changes() ? "This would change:" : "Everything in it is here already.";
-        HBox actions = new HBox(10, take, leave, progress);
+        HBox actions = new Row(10, take, leave, progress);
         actions.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         getChildren()
                 .addAll(Texts.title(incoming.file().getFileName().toString()), Texts.heading(verdict), scroll, actions);

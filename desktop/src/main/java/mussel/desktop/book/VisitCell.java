@@ -9,6 +9,7 @@ import mussel.core.log.Visit;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
 
 /** One job in the life of a leg. */
@@ -16,7 +17,7 @@ final class VisitCell extends ListCell<Visit> {
     private static final double EDGES = 44;
 
     private final YardUnits units;
-    private final VBox lines = new VBox(2);
+    private final VBox lines = new Column(2);
 
     VisitCell(YardUnits units) {
         this.units = units;

@@ -35,14 +35,16 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Region;
 import mussel.core.sheet.Step;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.Words;
 
 /**
  * The leg cut open lengthwise, drawn from its sheet: the oil with the level and the look that was recorded, water at the bottom at its
  * computed volume, the parts of the step under way outlined, what is off the leg faded.
  */
-public final class Cutaway extends VBox {
+public final class Cutaway extends Column {
     private static final double WIDTH = 360;
     private static final double HEIGHT = 560;
     private static final double VENT_BELOW_TOP = 26;
@@ -57,14 +59,14 @@ public final class Cutaway extends VBox {
 
     private final Pane frame = new Pane();
     private final Group drawing = new Group();
-    private final Label caption = new Label();
+    private final Label caption = new Words();
     private final javafx.scene.transform.Scale zoom = new javafx.scene.transform.Scale(1, 1);
     private final Group oil = new Group();
     private final Tint tint = new Tint();
     private final Map<SVGPath, Region> regions = new LinkedHashMap<>();
     private final Cavity cavity;
-    private final Label heading = new Label("The leg");
-    private final VBox figures = new VBox(4);
+    private final Label heading = new Words("The leg");
+    private final VBox figures = new Column(4);
     private final Rows<Label> figureRows = new Rows<>(figures, () -> Texts.wrapped("", "strip-figure"));
     private final List<SVGPath> parts = new ArrayList<>();
     private final Pointer pointer;

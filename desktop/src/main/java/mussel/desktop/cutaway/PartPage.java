@@ -4,7 +4,6 @@ import atlantafx.base.controls.Popover;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Inspection;
 import mussel.core.job.Topic;
@@ -16,10 +15,11 @@ import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Seal;
 import mussel.core.sheet.Step;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
 
 /** Everything known of one part: its number and kit, how it lay and how it goes in, its fasteners, and the way to where it is recorded. */
-public final class PartPage extends VBox {
+public final class PartPage extends Column {
     private static final double WIDTH = 360;
 
     /** The page of a part; {@code onGo} opens the station where it comes off (true) or goes in (false). */

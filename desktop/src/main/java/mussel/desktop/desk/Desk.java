@@ -33,7 +33,9 @@ public final class Desk {
     private final Map<Address, Double> drafts = new LinkedHashMap<>();
     private final ReadOnlyObjectWrapper<Assessment> now = new ReadOnlyObjectWrapper<>();
     private final List<Runnable> leaving = new ArrayList<>();
-    private final List<Runnable> settling = new ArrayList<>();
+    /** Finishes what is being typed: only one place can be typed into, and those that are gone must not be held on to. */
+    private Runnable typing = () -> {};
+
     private Job entered;
     private Consumer<String> onTrouble = sentence -> {};
     private Consumer<String> onHint = sentence -> {};
@@ -217,17 +219,19 @@ public final class Desk {
 
     /** The job as it is in the journal, computed: without what is being typed. */
     public Assessment assessed() {
-        return drafts.isEmpty() ? now.get() : shop.assess(entered).orElseThrow();
+        return drafts.isEmpty() ? now.get() : shop.recent(entered).orElseThrow();
     }
 
     /** What is being typed becomes an entry now, as before something is done that rests on it. */
     public void settle() {
-        settling.forEach(Runnable::run);
+        Runnable finish = typing;
+        typing = () -> {};
+        finish.run();
     }
 
-    /** What to do when what is being typed must become an entry. */
-    public void onSettle(Runnable work) {
-        settling.add(work);
+    /** Something is being typed; this finishes it when it must become an entry. It takes the place of what was typed before, which was finished when the focus left it. */
+    public void typing(Runnable finish) {
+        typing = finish;
     }
 
     /** Computes with a figure while it is being typed. */
@@ -255,7 +259,7 @@ public final class Desk {
     public void refresh() {
         entered = Job.of(entries);
         if (drafts.isEmpty()) {
-            now.set(shop.assess(entered).orElseThrow());
+            now.set(shop.recent(entered).orElseThrow());
             return;
         }
         List<Entry> all = new ArrayList<>(entries);

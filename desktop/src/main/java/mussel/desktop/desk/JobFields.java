@@ -19,7 +19,6 @@ public final class JobFields {
     /** Fields for a desk. */
     public JobFields(Desk desk) {
         this.desk = desk;
-        desk.onSettle(() -> fields.values().forEach(QuantityField::settle));
     }
 
     /** The field of a quantity there is only one of. */
@@ -30,8 +29,11 @@ public final class JobFields {
     /** The field of a quantity at an address, under another label. */
     public QuantityField field(Field field, Address at, String label) {
         String id = "field-" + at.name() + (at.of().isEmpty() ? "" : "-" + at.of());
-        QuantityField made = new QuantityField(id, label, field.kind(), field.range())
-                .onDraft(value -> desk.draft(at, value))
+        QuantityField made = new QuantityField(id, label, field.kind(), field.range());
+        made.onDraft(value -> {
+                    desk.typing(made::settle);
+                    desk.draft(at, value);
+                })
                 .onEnter((typed, value) -> desk.read(at, value, typed))
                 .onDoubt(
                         value -> Plausible.doubt(desk.assessed(), at, value),

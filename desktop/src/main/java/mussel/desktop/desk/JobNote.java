@@ -4,15 +4,16 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
-import javafx.scene.layout.VBox;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.SeeMe;
+import mussel.desktop.kit.Words;
 
 /** Something written down in words; it becomes an entry when it is left, or on Enter where it is one line. */
-public final class JobNote extends VBox {
+public final class JobNote extends Column {
     private final Desk desk;
     private final Address topic;
     private final TextInputControl text;
@@ -22,7 +23,7 @@ public final class JobNote extends VBox {
         this.desk = desk;
         this.topic = topic;
         this.text = text;
-        Label caption = new Label(label);
+        Label caption = new Words(label);
         caption.getStyleClass().add("caption");
         caption.setLabelFor(text);
         text.setId("note-" + topic.name() + (topic.of().isEmpty() ? "" : "-" + topic.of()));
@@ -33,9 +34,9 @@ public final class JobNote extends VBox {
                 enter();
             }
         });
-        desk.onSettle(() -> {
+        text.textProperty().addListener((o, was, is) -> {
             if (text.isFocused()) {
-                enter();
+                desk.typing(this::enter);
             }
         });
         getChildren().addAll(caption, text);

@@ -18,6 +18,7 @@ import mussel.core.book.LogBook;
 import mussel.core.instrument.Instruments;
 import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
+import mussel.core.job.EarlierJob;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
@@ -65,6 +66,8 @@ public final class Workshop {
     private final Filing filing;
     /** Plans made before. */
     private final Planning planning = new Planning();
+    /** Assessments made before. */
+    private final RecentAssessments recent = new RecentAssessments();
 
     /** Everything a screen needs, brought together by the application. */
     public Workshop(Journal journal, LogBook book, CompletableFuture<Catalogue> catalogue, Clock clock, Ports ports) {
@@ -253,9 +256,11 @@ public final class Workshop {
         shelf.forget();
     }
 
-    /** Earlier jobs of the leg of that job, the latest first. */
-    public List<Assessment> history(Job job) {
-        return history.earlier(job).map(this::assess).flatMap(Optional::stream).toList();
+    /** Earlier jobs of the leg of that job in a sentence each, the latest first. */
+    public List<String> earlier(Job job) {
+        return history.earlier(job)
+                .map(j -> EarlierJob.words(j, sheetOf(j), yard()))
+                .toList();
     }
 
     Filing filing() {
@@ -386,19 +391,28 @@ public final class Workshop {
 
     /** Assesses a job; empty where its family's sheet is not here. */
     public Optional<Assessment> assess(Job job) {
-        return Optional.ofNullable(known().get(job.leg().family()))
-                .map(sheet -> Assessment.of(
-                        job,
-                        sheet,
-                        new Surroundings(
-                                yard(),
-                                judge(),
-                                history.twinFound(job),
-                                today(),
-                                shelf.stores(job),
-                                planning,
-                                clock.getZone(),
-                                () -> history.before(job))));
+        return sheetOf(job).map(sheet -> Assessment.of(job, sheet, surroundings(job)));
+    }
+
+    /** The same for the desk, which asks for the same jobs over and over: what was made before is given again where nothing it rests on has changed. */
+    Optional<Assessment> recent(Job job) {
+        return sheetOf(job).map(sheet -> recent.of(job, sheet, surroundings(job)));
+    }
+
+    private Optional<FamilySheet> sheetOf(Job job) {
+        return Optional.ofNullable(known().get(job.leg().family()));
+    }
+
+    private Surroundings surroundings(Job job) {
+        return new Surroundings(
+                yard(),
+                judge(),
+                history.twinFound(job),
+                today(),
+                shelf.stores(job),
+                planning,
+                clock.getZone(),
+                () -> history.before(job));
     }
 
     /** The diagnosis tables in use: the yard's own numbers among them, and what it has found where it wants that counted. */

@@ -10,6 +10,7 @@ import mussel.core.drain.DrainResult;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
+import mussel.desktop.kit.Words;
 
 /** A volume line: what the case should have given with its doubt, what went in, and what came out. */
 final class BalanceStrip extends Pane {
@@ -65,7 +66,7 @@ final class BalanceStrip extends Pane {
     }
 
     private void label(String text, double x, double y, String style) {
-        Label label = new Label(text);
+        Label label = new Words(text);
         label.getStyleClass().addAll(style, "small");
         getChildren().add(label);
         label.applyCss();

@@ -26,8 +26,11 @@ import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
@@ -35,7 +38,7 @@ import mussel.desktop.kit.WhyButton;
 public final class DrainStation implements StationView {
     private final Desk desk;
     private final JobFields fields;
-    private final VBox sheet = new VBox(10);
+    private final VBox sheet = new Column(10);
     private final Label subtitle = Texts.dim("");
     private final JobPicks picks;
     private PickRow waterRow;
@@ -51,7 +54,7 @@ public final class DrainStation implements StationView {
     private final VBox balanceCard;
     private final VBox waterCard;
     private final VBox waitCard;
-    private final VBox problems = new VBox(4);
+    private final VBox problems = new Column(4);
     private final Pages plugs = new Pages();
     private final Map<String, Node> plugsOf = new HashMap<>();
 
@@ -94,18 +97,18 @@ public final class DrainStation implements StationView {
     private Node looks() {
         waterRow = picks.row(Scale.OIL_WATER);
         heatRow = picks.row(Scale.OIL_HEAT);
-        return new FlowPane(14, 8, waterRow, heatRow);
+        return new Flow(14, 8, waterRow, heatRow);
     }
 
     private Node metals() {
         metalRow = picks.row(Scale.OIL_METAL);
         PickRow crack = picks.row(Scale.VENT_CRACK);
         PickRow type = picks.row(Scale.OIL_TYPE);
-        return new FlowPane(18, 8, metalRow, new VBox(8, crack, type));
+        return new Flow(18, 8, metalRow, new Column(8, crack, type));
     }
 
     private Node volumes() {
-        FlowPane row = new FlowPane(8, 6);
+        FlowPane row = new Flow(8, 6);
         row.getChildren()
                 .addAll(
                         fields.field(Field.DRAINED),
@@ -117,7 +120,7 @@ public final class DrainStation implements StationView {
     }
 
     private Node jarAndVent() {
-        FlowPane row = new FlowPane(8, 6);
+        FlowPane row = new Flow(8, 6);
         row.getChildren()
                 .addAll(
                         fields.field(Field.JAR_TOTAL).optional(),
@@ -131,13 +134,13 @@ public final class DrainStation implements StationView {
 
     /** The rows of a family's plugs; each family has its own. */
     private Node plugs(FamilySheet family) {
-        VBox rows = new VBox(8);
+        VBox rows = new Column(8);
         family.plugs().forEach(plug -> rows.getChildren().add(plug(plug)));
         return rows;
     }
 
     private Node plug(Plug plug) {
-        FlowPane row = new FlowPane(18, 8);
+        FlowPane row = new Flow(18, 8);
         if (plug.magnetic()) {
             row.getChildren().add(plugRow(Scale.MAGNET, plug, plug.title() + ": magnet", Glyphs::magnet));
         }
@@ -154,7 +157,7 @@ public final class DrainStation implements StationView {
     }
 
     private static VBox card(String style, Label text, Node strip, WhyButton why) {
-        VBox card = new VBox(2, beside(text, why));
+        VBox card = new Column(2, beside(text, why));
         card.getStyleClass().add(style);
         if (strip != null) {
             card.getChildren().add(strip);
@@ -165,7 +168,7 @@ public final class DrainStation implements StationView {
     private static HBox beside(Label text, Node button) {
         HBox.setHgrow(text, Priority.ALWAYS);
         text.setMaxWidth(Double.MAX_VALUE);
-        HBox row = new HBox(8, text, button);
+        HBox row = new Row(8, text, button);
         row.setMinHeight(Region.USE_PREF_SIZE);
         return row;
     }

@@ -10,6 +10,7 @@ import javafx.scene.shape.Rectangle;
 import mussel.core.drain.DrainResult.Source;
 import mussel.core.drain.DrainResult.WaterShare;
 import mussel.core.measure.Display;
+import mussel.desktop.kit.Words;
 
 /** A line of the water share: each way to judge it as a round (hollow when it is not used), the combined share as a band. */
 final class WaterStrip extends Pane {
@@ -70,7 +71,7 @@ final class WaterStrip extends Pane {
             Circle round = new Circle(at, LINE_Y, 5);
             round.getStyleClass().add(source.used() ? "source-used" : "source-unused");
             Label label =
-                    new Label(source.name().name().toLowerCase(Locale.ROOT) + " " + Display.percent(source.fraction()));
+                    new Words(source.name().name().toLowerCase(Locale.ROOT) + " " + Display.percent(source.fraction()));
             label.getStyleClass().addAll("dim", "small");
             getChildren().addAll(round, label);
             label.applyCss();

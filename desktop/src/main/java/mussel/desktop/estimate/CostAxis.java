@@ -12,6 +12,7 @@ import mussel.core.estimate.EstimateEngine;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.estimate.EstimateWords;
 import mussel.core.measure.Display;
+import mussel.desktop.kit.Words;
 
 /** All ways on one axis of money: where eight of ten cases lie as a bar, the mean as a line across it, the figures beside, ticks below. */
 final class CostAxis extends Pane {
@@ -106,7 +107,7 @@ final class CostAxis extends Pane {
 
     /** A label that is in the scene, so that it can be measured. */
     private Label label(String text, String style) {
-        Label label = new Label(text);
+        Label label = new Words(text);
         label.getStyleClass().add(style);
         getChildren().add(label);
         label.applyCss();

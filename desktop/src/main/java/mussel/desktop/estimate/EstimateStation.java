@@ -22,7 +22,10 @@ import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** Whether it is worth doing: repair, exchange and leaving it on one scale, what may come on top, and where the answer flips. */
@@ -30,12 +33,12 @@ public final class EstimateStation implements StationView {
     private final Desk desk;
     private final JobFields fields;
     private final JobPicks picks;
-    private final VBox sheet = new VBox(12);
+    private final VBox sheet = new Column(12);
     private final Label advice = Texts.wrapped("", "strong");
     private final Label range = Texts.sentence("");
     private final CostAxis bars = new CostAxis();
-    private final VBox doubtful = new VBox(3);
-    private final VBox flips = new VBox(3);
+    private final VBox doubtful = new Column(3);
+    private final VBox flips = new Column(3);
     private final VBox body;
     private final Label nothing =
             Texts.sentence("Nothing is to be done yet: choose it at Strip-down or Verdict, then it can be weighed.");
@@ -52,7 +55,7 @@ public final class EstimateStation implements StationView {
         print.setOnAction(e -> Paper.place(
                         desk.shop(), sheet, "Estimate", "estimate-" + desk.job().id() + ".pdf")
                 .ifPresent(this::print));
-        FlowPane given = new FlowPane(
+        FlowPane given = new Flow(
                 12,
                 6,
                 fields.field(Field.PARTS_COST),
@@ -60,7 +63,7 @@ public final class EstimateStation implements StationView {
                 fields.field(Field.REPAIR_LIFE),
                 fields.field(Field.REPAIR_DAYS),
                 fields.field(Field.DOWNTIME_COST));
-        FlowPane decided = new FlowPane(
+        FlowPane decided = new Flow(
                 18,
                 8,
                 picks.row(Scale.CORE_BACK),
@@ -71,9 +74,9 @@ public final class EstimateStation implements StationView {
                                 Choice.text("repair", "repair it"),
                                 Choice.text("exchange", "exchange it"),
                                 Choice.text("leave", "leave it"))));
-        HBox paper = new HBox(12, print, printed);
+        HBox paper = new Row(12, print, printed);
         paper.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        body = new VBox(
+        body = new Column(
                 12, advice, range, bars, decided, paper, Texts.heading("What goes in"), given, origin, doubtful, flips);
         sheet.getStyleClass().add("station");
         sheet.getChildren().addAll(Texts.title("Estimate"), nothing, body);

@@ -7,6 +7,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.SVGPath;
+import mussel.desktop.kit.Words;
 
 /** The last bottle poured, with the line to stop at. */
 final class BottleGlyph extends Pane {
@@ -36,9 +37,9 @@ final class BottleGlyph extends Pane {
         glass.getStyleClass().add("glass");
         Line stop = new Line(2, level, 112, level);
         stop.getStyleClass().add("stop-line");
-        Label mark = new Label(stopAt);
+        Label mark = new Words(stopAt);
         mark.getStyleClass().add("large");
-        Label what = new Label("stop with this left (" + bottle + ")");
+        Label what = new Words("stop with this left (" + bottle + ")");
         what.getStyleClass().add("dim");
         getChildren().setAll(content, glass, stop, mark, what);
         double y = Math.max(0, Math.min(146, level - 22));

@@ -21,6 +21,9 @@ import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 import mussel.desktop.plan.StepList;
@@ -29,14 +32,14 @@ import mussel.desktop.plan.StepList;
 public final class FillStation implements StationView {
     private final JobFields fields;
     private final JobPicks picks;
-    private final VBox sheet = new VBox(12);
+    private final VBox sheet = new Column(12);
     private final Label how = Texts.dim("");
-    private final VBox grade = new VBox(3);
+    private final VBox grade = new Column(3);
     private final Label need = Texts.wrapped("", "large");
     private final Label use = Texts.sentence("");
     private final Label check = Texts.wrapped("", "strong");
     private final BottleGlyph bottle = new BottleGlyph();
-    private final VBox problems = new VBox(4);
+    private final VBox problems = new Column(4);
     private final HBox answer;
     private final StepList steps;
 
@@ -46,22 +49,22 @@ public final class FillStation implements StationView {
         picks = new JobPicks(desk);
         steps = new StepList(desk, Assessment::isFilling);
         sheet.getStyleClass().add("station");
-        FlowPane bottles = new FlowPane(26, 8);
+        FlowPane bottles = new Flow(26, 8);
         for (FillInput.Bottle b : desk.shop().yard().bottles()) {
             String size = b.name() + " of "
                     + Display.exact(Kind.VOLUME, b.ml(), desk.shop().yard().units());
-            HBox pair = new HBox(
+            HBox pair = new Row(
                     8,
                     fields.field(Field.BOTTLE_HAVE, Field.BOTTLE_HAVE.of(b.name()), "whole, owned")
                             .optional(),
                     fields.field(Field.BOTTLE_OPENED, Field.BOTTLE_OPENED.of(b.name()), "in an opened")
                             .optional());
-            bottles.getChildren().add(new VBox(2, Texts.wrapped(size, "strong"), pair));
+            bottles.getChildren().add(new Column(2, Texts.wrapped(size, "strong"), pair));
         }
         WhyButton why =
                 new WhyButton("why-fill", () -> desk.now().get().fillWords().map(FillWords::whyNeed));
-        VBox figures = new VBox(6, need, use, why);
-        answer = new HBox(18, bottle, figures);
+        VBox figures = new Column(6, need, use, why);
+        answer = new Row(18, bottle, figures);
         answer.getStyleClass().add("card");
         sheet.getChildren()
                 .addAll(
@@ -72,7 +75,7 @@ public final class FillStation implements StationView {
                         bottles,
                         problems,
                         answer,
-                        new HBox(18, fields.field(Field.PUMPED), check),
+                        new Row(18, fields.field(Field.PUMPED), check),
                         steps);
     }
 

@@ -5,18 +5,18 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Scale;
 import mussel.core.measure.NamedBy;
 import mussel.core.verdict.Context;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickMany;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Texts;
 
 /** What the leg came in for: it decides what is looked at first. */
-final class Complaints extends VBox {
+final class Complaints extends Column {
     private final PickMany picks;
 
     Complaints(Desk desk) {

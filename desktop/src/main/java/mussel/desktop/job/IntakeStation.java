@@ -10,8 +10,6 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
-import mussel.core.measure.Display;
-import mussel.core.measure.Kind;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Plug;
 import mussel.desktop.desk.Desk;
@@ -19,16 +17,18 @@ import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Texts;
 
 /** What comes in, and what is known of it before anything is opened. */
 public final class IntakeStation implements StationView {
     private final Desk desk;
     private final JobFields fields;
-    private final VBox history = new VBox(3);
+    private final VBox history = new Column(3);
     private int recalled;
     private final JobPicks picks;
-    private final VBox sheet = new VBox(12);
+    private final VBox sheet = new Column(12);
     private final Label family = Texts.sentence("");
     private final List<JobNote> notes = new ArrayList<>();
     private final Complaints complaints;
@@ -40,8 +40,8 @@ public final class IntakeStation implements StationView {
         this.picks = new JobPicks(desk);
         this.complaints = new Complaints(desk);
         sheet.getStyleClass().add("station");
-        FlowPane hours = new FlowPane(8, 6, fields.field(Field.ENGINE_HOURS), fields.field(Field.HOURS_SINCE_FILL));
-        FlowPane use = new FlowPane(
+        FlowPane hours = new Flow(8, 6, fields.field(Field.ENGINE_HOURS), fields.field(Field.HOURS_SINCE_FILL));
+        FlowPane use = new Flow(
                 18,
                 8,
                 picks.row(Scale.WATER),
@@ -49,7 +49,7 @@ public final class IntakeStation implements StationView {
                 picks.row(Scale.STORAGE),
                 picks.row(Scale.DUTY),
                 picks.row(Scale.LAST_JOB));
-        FlowPane more = new FlowPane(
+        FlowPane more = new Flow(
                 8,
                 6,
                 fields.field(Field.MONTHS_SINCE_FILL).optional().wide(),
@@ -87,40 +87,11 @@ public final class IntakeStation implements StationView {
         }
         recalled = now.job().id();
         history.getChildren().setAll(Texts.heading("Here before"));
-        List<Assessment> earlier = desk.shop().history(now.job());
-        earlier.forEach(j -> history.getChildren().add(Texts.sentence(line(j))));
+        List<String> earlier = desk.shop().earlier(now.job());
+        earlier.forEach(line -> history.getChildren().add(Texts.sentence(line)));
         if (earlier.isEmpty()) {
             history.getChildren().add(Texts.dim("No earlier job of this leg is in the logbook."));
         }
-    }
-
-    private static String line(Assessment j) {
-        var units = j.yard().units();
-        String hours = j.job().reading(Field.ENGINE_HOURS).isPresent()
-                ? " at "
-                        + Display.exact(
-                                Kind.RUNNING,
-                                j.job().reading(Field.ENGINE_HOURS).getAsDouble(),
-                                units)
-                : "";
-        String water = j.job()
-                .choice(Scale.OIL_WATER)
-                .map(w -> ", water in the oil: " + w)
-                .orElse("");
-        String filled = j.job().reading(Field.PUMPED).isPresent()
-                ? ", filled "
-                        + Display.exact(
-                                Kind.VOLUME, j.job().reading(Field.PUMPED).getAsDouble(), units) + " of "
-                        + j.oilToFill().title()
-                : "";
-        String goals = String.join(
-                ", ",
-                j.goals().stream()
-                        .map(g -> j.sheet().goal(g).orElseThrow().title())
-                        .toList());
-        return "Job " + j.job().id() + ", "
-                + j.job().tagged().map(Object::toString).orElse("not finished") + hours + water
-                + (goals.isEmpty() ? "" : ", " + goals) + filled + ".";
     }
 
     @Override

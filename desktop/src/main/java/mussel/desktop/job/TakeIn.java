@@ -7,17 +7,18 @@ import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 import mussel.core.job.LegRef;
 import mussel.core.measure.NamedBy;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.Words;
 
 /** Taking a leg in: which boat, which leg of it, which family. A leg that was here before is recognised. */
-public final class TakeIn extends VBox {
+public final class TakeIn extends Column {
     private final Workshop shop;
     private final TextField boat = new TextField();
     private final PickRow position;
@@ -64,18 +65,18 @@ public final class TakeIn extends VBox {
         Button cancel = new Button("Not now");
         cancel.setCancelButton(true);
         cancel.setOnAction(e -> onCancel.run());
-        Label boatLabel = new Label("Boat");
+        Label boatLabel = new Words("Boat");
         boatLabel.getStyleClass().add("caption");
         boatLabel.setLabelFor(boat);
         getChildren()
                 .addAll(
                         Texts.title("Take in a leg"),
-                        new VBox(2, boatLabel, boat),
+                        new Column(2, boatLabel, boat),
                         known,
                         position,
                         family,
                         refusal,
-                        new HBox(10, take, cancel));
+                        new Row(10, take, cancel));
     }
 
     /** Puts the caret where typing starts. */

@@ -7,14 +7,13 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.VBox;
 import mussel.desktop.kit.PickRow.Choice;
 
 /** Things of which several may hold at once: one tile each. With a tile focused the figures pick; picking a picked one takes it back. */
-public final class PickMany extends VBox implements Question {
+public final class PickMany extends Column implements Question {
     private static final double GAP = 5;
 
-    private final FlowPane tiles = new FlowPane(GAP, GAP);
+    private final FlowPane tiles = new Flow(GAP, GAP);
     private boolean showing;
 
     /**
@@ -28,7 +27,7 @@ public final class PickMany extends VBox implements Question {
     public PickMany(String id, String label, List<Choice> choices, BiConsumer<String, Boolean> onPick) {
         setId(id);
         getStyleClass().add("pick-row");
-        Label caption = new Label(label);
+        Label caption = new Words(label);
         caption.getStyleClass().add("caption");
         for (int i = 0; i < choices.size(); i++) {
             Choice choice = choices.get(i);

@@ -9,16 +9,13 @@ import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
-import javafx.scene.layout.VBox;
 
 /**
  * A scale to pick from: one tile an outcome, from benign to severe. With a tile focused the figures pick and go on, arrows move, Enter picks and
  * goes on, and Delete, or picking the picked one with Space or the mouse, clears it: not answered.
  */
-public final class PickRow extends VBox implements Question {
+public final class PickRow extends Column implements Question {
     /** Rows with more text than this may wrap (characters). */
     private static final int ONE_LINE = 44;
 
@@ -35,13 +32,13 @@ public final class PickRow extends VBox implements Question {
     public PickRow(String id, String label, List<Choice> choices) {
         setId(id);
         getStyleClass().add("pick-row");
-        Label caption = new Label(label);
+        Label caption = new Words(label);
         caption.getStyleClass().add("caption");
         if (!label.isEmpty()) {
             getChildren().add(caption);
         }
         int text = choices.stream().mapToInt(c -> c.label().length()).sum();
-        tiles = text > ONE_LINE ? new FlowPane(GAP, GAP) : new HBox(GAP);
+        tiles = text > ONE_LINE ? new Flow(GAP, GAP) : new Row(GAP);
         for (int i = 0; i < choices.size(); i++) {
             tiles.getChildren().add(tile(label, choices.get(i), i + 1));
         }

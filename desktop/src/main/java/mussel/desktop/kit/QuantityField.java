@@ -12,7 +12,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import mussel.core.measure.AmountReader;
 import mussel.core.measure.Display;
@@ -26,14 +25,14 @@ import mussel.core.measure.YardUnits;
  * old value. Blank means not measured. A figure is entered on Enter, on leaving, or when typing rests for a moment. One
  * that is unlikely is asked about beside the field and stands meanwhile.
  */
-public final class QuantityField extends VBox implements Question {
+public final class QuantityField extends Column implements Question {
     private static final Duration REST = Duration.millis(1500);
 
     private final Kind kind;
     private final Range range;
-    private final Label caption = new Label();
+    private final Label caption = new Words();
     private final TextField text = new TextField();
-    private final Label reply = new Label();
+    private final Label reply = new Words();
     private final PauseTransition rest = new PauseTransition(REST);
     private YardUnits units = YardUnits.METRIC;
     private OptionalDouble value = OptionalDouble.empty();

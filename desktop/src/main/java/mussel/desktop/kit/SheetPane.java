@@ -59,12 +59,13 @@ public final class SheetPane extends ScrollPane {
         double before = height(anchor);
         work.run();
         if (!Double.isNaN(before)) {
-            sheet.applyCss();
-            layout();
-            double moved = height(anchor) - before;
-            if (!Double.isNaN(moved) && Math.abs(moved) > 0.5) {
-                place(Math.max(0, Math.min(beyond(), top)) + moved);
-            }
+            Pulse.laidOut(this, () -> {
+                double moved = height(anchor) - before;
+                if (!Double.isNaN(moved) && Math.abs(moved) > 0.5) {
+                    place(Math.max(0, Math.min(beyond(), top)) + moved);
+                    layout();
+                }
+            });
         }
     }
 
@@ -80,12 +81,17 @@ public final class SheetPane extends ScrollPane {
         return on ? sceneToLocal(node.localToScene(node.getBoundsInLocal())).getMinY() : Double.NaN;
     }
 
-    /** Scrolls as little as it takes to see a node of the page whole. */
+    /** Scrolls as little as it takes to see a node of the page whole, before the next frame is drawn. */
     public void see(Node node) {
-        layout();
-        if (Double.isNaN(height(node))) {
-            return;
-        }
+        Pulse.laidOut(this, () -> {
+            if (!Double.isNaN(height(node))) {
+                bring(node);
+                layout();
+            }
+        });
+    }
+
+    private void bring(Node node) {
         Bounds there = sheet.sceneToLocal(node.localToScene(node.getBoundsInLocal()));
         double room = getViewportBounds().getHeight();
         double from = Math.max(0, Math.min(beyond(), top));

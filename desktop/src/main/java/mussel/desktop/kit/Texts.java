@@ -52,7 +52,7 @@ public final class Texts {
     }
 
     private static Label styled(String text, String style) {
-        Label label = new Label(text);
+        Label label = new Words(text);
         label.getStyleClass().add(style);
         return label;
     }

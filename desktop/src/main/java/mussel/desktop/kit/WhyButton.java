@@ -41,7 +41,7 @@ public final class WhyButton extends Button {
 
     /** The explanation as a page. */
     static VBox page(Explanation explanation) {
-        VBox page = new VBox(6);
+        VBox page = new Column(6);
         page.getStyleClass().add("why-page");
         page.setPrefWidth(WIDTH);
         page.setMaxWidth(WIDTH);
@@ -61,7 +61,7 @@ public final class WhyButton extends Button {
     }
 
     private static Label line(String text, String style) {
-        Label label = new Label(text);
+        Label label = new Words(text);
         label.setWrapText(true);
         label.setMaxWidth(WIDTH);
         label.getStyleClass().add(style);

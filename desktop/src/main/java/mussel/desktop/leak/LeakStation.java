@@ -40,11 +40,14 @@ import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.QuantityField;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
@@ -61,7 +64,7 @@ public final class LeakStation implements StationView {
     private static final double GAUGE_STEP_KPA = 2;
 
     private final Desk desk;
-    private final VBox sheet = new VBox(10);
+    private final VBox sheet = new Column(10);
     private final JobFields fields;
     private final JobPicks foam;
     private final Recorder recorder;
@@ -71,13 +74,13 @@ public final class LeakStation implements StationView {
     private final Label about = Texts.dim("");
     private final Label verdict = Texts.wrapped("", "strong");
     private final Label beyond = Texts.caution("");
-    private final VBox notes = new VBox(4);
+    private final VBox notes = new Column(4);
     private final Rows<Label> noted = new Rows<>(notes, () -> Texts.sentence(""));
     private final PickRow mode;
     private final PickRow source;
     private final Pages sources = new Pages();
     private final VBox byHand;
-    private final VBox fromFile = new VBox(8);
+    private final VBox fromFile = new Column(8);
     private final Label imported = Texts.wrapped("", "strong");
     private final QuantityField time = new QuantityField("hold-time", "time", Kind.DURATION, Range.of(0, 10_080));
     private final QuantityField gauge = new QuantityField("hold-gauge", "gauge", Kind.PRESSURE, Range.of(-200, 1_000));
@@ -126,9 +129,9 @@ public final class LeakStation implements StationView {
         Label legend = Texts.dim(
                 "Green: how far it may move from its first reading. Line: fitted, with its 95 % band. Crosses: readings"
                         + " with the temperature taken out; faint ones before it had settled do not count.");
-        VBox card = new VBox(
+        VBox card = new Column(
                 2,
-                new HBox(8, verdict, new WhyButton("why-hold", () -> held().flatMap(HeldTest::result)
+                new Row(8, verdict, new WhyButton("why-hold", () -> held().flatMap(HeldTest::result)
                         .flatMap(r -> held().flatMap(h -> h.words(units())).map(LeakWords::why)))),
                 about,
                 beyond);
@@ -140,11 +143,11 @@ public final class LeakStation implements StationView {
         sheet.getChildren()
                 .addAll(
                         Texts.title("Leak hunt"),
-                        new FlowPane(18, 6, mode, source),
+                        new Flow(18, 6, mode, source),
                         sources,
                         card,
                         chart,
-                        new FlowPane(
+                        new Flow(
                                 8,
                                 6,
                                 fields.field(Field.BAROMETER).optional(),
@@ -158,7 +161,7 @@ public final class LeakStation implements StationView {
     }
 
     private Node soap() {
-        FlowPane rows = new FlowPane(18, 8);
+        FlowPane rows = new Flow(18, 8);
         for (Finding finding : desk.now().get().knowledge().findings()) {
             if (finding.id().startsWith("bubbles_")) {
                 rows.getChildren()
@@ -181,10 +184,10 @@ public final class LeakStation implements StationView {
         take.getStyleClass().add("main-button");
         take.setOnAction(e -> takeByHand());
         refused.managedProperty().bind(refused.textProperty().isNotEmpty());
-        FlowPane figures = new FlowPane(8, 6);
+        FlowPane figures = new Flow(8, 6);
         figures.getChildren().addAll(time, gauge, temp, take, begin);
         figures.setRowValignment(javafx.geometry.VPos.BOTTOM);
-        VBox box = new VBox(8, figures, refused, stage);
+        VBox box = new Column(8, figures, refused, stage);
         box.getStyleClass().add("card");
         figures.addEventHandler(GoOn.ANSWERED, e -> {
             if (minutes.isPresent() && kpa.isPresent() && celsius.isPresent()) {

@@ -11,8 +11,6 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import mussel.core.instrument.LeakTester.Sample;
 import mussel.core.instrument.PracticeTester;
@@ -27,12 +25,15 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
 import mussel.core.sheet.LeakTest;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.Words;
 
 /** The simulated leak tester: pump, pull, turn shafts, brush soap. Everything read from it says that it is simulated. */
-final class PracticePanel extends VBox {
+final class PracticePanel extends Column {
     private static final double TICK_S = 0.1;
     private static final int TICKS_AN_ENTRY = 10;
     private static final String CHANCE = "chance";
@@ -41,7 +42,7 @@ final class PracticePanel extends VBox {
     private final Desk desk;
     private final Recorder recorder;
     private final Runnable onReading;
-    private final Label gauge = new Label("–");
+    private final Label gauge = new Words("–");
     private final Label said = Texts.wrapped("", "refusal");
     private final Timeline clock = new Timeline(new KeyFrame(Duration.seconds(TICK_S), e -> tick()));
     private final PickRow stages;
@@ -95,7 +96,7 @@ final class PracticePanel extends VBox {
                 .addAll(
                         Texts.wrapped(
                                 "Simulated: a practice leg, not yours. Screen, journal and paper say so.", "heading"),
-                        new FlowPane(
+                        new Flow(
                                 8,
                                 8,
                                 button("practice-pump", "Pump up", () -> pump(LeakMode.PRESSURE)),

@@ -25,14 +25,16 @@ import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Texts;
 
 /** Done, and when again: the tag for the leg, and the job sheet for the owner. */
 public final class TagStation implements StationView {
     private final Desk desk;
-    private final VBox sheet = new VBox(12);
-    private final VBox tag = new VBox(3);
-    private final VBox open = new VBox(3);
+    private final VBox sheet = new Column(12);
+    private final VBox tag = new Column(3);
+    private final VBox open = new Column(3);
     private final Button tagIt = new Button("Tag the leg");
     private final Button print = new Button("Job sheet as PDF");
     private final Button hang = new Button("Tag to hang on it, with a code to scan");
@@ -59,7 +61,7 @@ public final class TagStation implements StationView {
                 .ifPresent(this::tag));
         busy.setMaxSize(22, 22);
         busy.setVisible(false);
-        FlowPane actions = new FlowPane(10, 8, tagIt, hang, print, busy);
+        FlowPane actions = new Flow(10, 8, tagIt, hang, print, busy);
         word = JobNote.line(desk, "Tagged all the same, because", Topic.PROOF_OVERRIDE.address())
                 .called("tag-word");
         sheet.getChildren().addAll(Texts.title("Tag"), tag, open, word, actions, printed);

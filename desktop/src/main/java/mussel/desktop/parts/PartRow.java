@@ -8,7 +8,6 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -18,11 +17,14 @@ import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.QuantityField;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.Words;
 
 /** One line of the table of parts: the part and what it is for, where it comes from, its price, when it is here, and the shelf. */
-final class PartRow extends HBox {
+final class PartRow extends Row {
     private static final double PRICE = 5.1;
     private static final double WHEN = 5.2;
     private static final double SHELF = 3.8;
@@ -33,7 +35,7 @@ final class PartRow extends HBox {
     private final Label purpose = Texts.wrapped("", "small-dim");
     private final Label from = Texts.sentence("");
     private final Label left = Texts.wrapped("", "left-out");
-    private final Label price = new Label();
+    private final Label price = new Words();
     private final Label when = Texts.wrapped("", "plain");
     private final QuantityField shelf;
     private final Button take = new Button();
@@ -55,12 +57,12 @@ final class PartRow extends HBox {
         left.managedProperty().bind(left.textProperty().isNotEmpty());
         take.setOnAction(e -> toggle());
         take.getStyleClass().add("in-table");
-        columns(this, new VBox(0, what, purpose), new VBox(0, from, left), price, when, shelf, take);
+        columns(this, new Column(0, what, purpose), new Column(0, from, left), price, when, shelf, take);
     }
 
     /** The head of the table. */
     static Node head() {
-        HBox head = new HBox(8);
+        HBox head = new Row(8);
         head.getStyleClass().add("table-head");
         columns(
                 head,

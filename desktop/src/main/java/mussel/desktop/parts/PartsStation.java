@@ -9,7 +9,6 @@ import javafx.concurrent.Task;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -33,8 +32,11 @@ import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Texts;
 
@@ -42,16 +44,16 @@ import mussel.desktop.kit.Texts;
 public final class PartsStation implements StationView {
     private final Desk desk;
     private final JobFields fields;
-    private final VBox sheet = new VBox(12);
+    private final VBox sheet = new Column(12);
     private final Label summary = Texts.sentence("");
-    private final VBox needed = new VBox(4);
+    private final VBox needed = new Column(4);
     private final Rows<PartRow> rows;
     private final PickRow which;
     private final Label figure = Texts.wrapped("", "large");
     private final Button order = new Button("Order this");
-    private final VBox leftOver = new VBox(2);
-    private final VBox open = new VBox(8);
-    private final VBox placed = new VBox(8);
+    private final VBox leftOver = new Column(2);
+    private final VBox open = new Column(8);
+    private final VBox placed = new Column(8);
     private final Label said = Texts.dim("");
     private final Button takeAll = new Button("Take what the shelf has");
     private Optional<PartsInput> asked = Optional.empty();
@@ -93,11 +95,11 @@ public final class PartsStation implements StationView {
         HBox.setHgrow(figure, Priority.ALWAYS);
         figure.setMaxWidth(Double.MAX_VALUE);
         order.setMinWidth(Region.USE_PREF_SIZE);
-        HBox sum = new HBox(12, figure, order);
+        HBox sum = new Row(12, figure, order);
         sum.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         open.getChildren()
                 .addAll(
-                        new FlowPane(
+                        new Flow(
                                 18, 6, which, fields.field(Field.PARTS_DEADLINE).optional()),
                         sum);
         sheet.getStyleClass().add("station");

@@ -3,16 +3,16 @@ package mussel.desktop.parts;
 import java.util.function.BiConsumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 import mussel.core.job.Fact;
 import mussel.core.job.Order;
 import mussel.core.measure.Display;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** An order placed: its lines with their days, whether it is here, and its papers. */
-final class PlacedCard extends VBox {
+final class PlacedCard extends Column {
     PlacedCard(Desk desk, Order order, BiConsumer<Order, String> onPaper) {
         super(4);
         getStyleClass().add("card");
@@ -43,6 +43,6 @@ final class PlacedCard extends VBox {
         pdf.setOnAction(e -> onPaper.accept(order, "pdf"));
         Button csv = new Button("As CSV");
         csv.setOnAction(e -> onPaper.accept(order, "csv"));
-        getChildren().add(new HBox(10, here, pdf, csv));
+        getChildren().add(new Row(10, here, pdf, csv));
     }
 }

@@ -13,6 +13,7 @@ import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Phase;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
@@ -21,7 +22,7 @@ import mussel.desktop.kit.Texts;
 /** Putting it back: the steps, the parts to fit with their orientation, the torques. */
 public final class BuildStation implements StationView {
     private final Desk desk;
-    private final VBox sheet = new VBox(12);
+    private final VBox sheet = new Column(12);
     private final Label summary = Texts.sentence("");
     private final StepList steps;
     private final MatBack mat = new MatBack();

@@ -10,12 +10,14 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.Further;
 import mussel.core.job.Scale;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** One goal to choose, with what it costs while the leg is open and later, and what the odds say. */
-final class GoalRow extends HBox {
+final class GoalRow extends Row {
     private static final double TILE_WIDTH = 210;
 
     private final PickRow tile;
@@ -31,7 +33,7 @@ final class GoalRow extends HBox {
                 .onPick(outcome -> desk.choose(Scale.GOAL.of(goal), outcome));
         tile.setMinWidth(TILE_WIDTH);
         tile.setPrefWidth(TILE_WIDTH);
-        VBox words = new VBox(1, cost, advice);
+        VBox words = new Column(1, cost, advice);
         HBox.setHgrow(words, Priority.ALWAYS);
         getChildren().addAll(tile, words);
     }

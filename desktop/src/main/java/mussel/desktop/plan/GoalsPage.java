@@ -4,17 +4,17 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
 import javafx.scene.control.Label;
-import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Further;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.Texts;
 
 /** Everything that could be done, priced: what it adds while the leg is open against what it costs later. */
-final class GoalsPage extends VBox {
+final class GoalsPage extends Column {
     private final Desk desk;
     private final Pages families = new Pages();
     private final Map<String, Rows> rowsOf = new HashMap<>();
@@ -34,7 +34,7 @@ final class GoalsPage extends VBox {
     }
 
     /** The goals of one family, by id. */
-    private static final class Rows extends VBox {
+    private static final class Rows extends Column {
         private final Map<String, GoalRow> byGoal = new HashMap<>();
 
         Rows(Desk desk, FamilySheet family) {

@@ -19,10 +19,12 @@ import mussel.core.verdict.Finding;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Texts;
 
 /** Each part that came off and what a case shows when it is open: reuse, replace, or judge after cleaning, before and after, with the reason. */
-final class InspectPage extends VBox {
+final class InspectPage extends Column {
     /** Findings made with the case open; each feeds the verdict. */
     private static final List<String> OPEN_CASE = List.of(
             "lip_profile_driveshaft",
@@ -99,7 +101,7 @@ final class InspectPage extends VBox {
     }
 
     private FlowPane findings(Assessment now) {
-        FlowPane pane = new FlowPane(18, 8);
+        FlowPane pane = new Flow(18, 8);
         for (String id : OPEN_CASE) {
             Finding finding = now.knowledge().finding(id).orElseThrow();
             pane.getChildren().add(picks.row(Address.the(id), finding.title(), finding.outcomes(), o -> null));
@@ -113,7 +115,7 @@ final class InspectPage extends VBox {
         JobNote note = JobNote.line(desk, "why", Topic.INSPECTION.of(id));
         rows.put(id, new Row(note, verdict));
         List<String> before = new ArrayList<>(Scale.BEFORE_CLEANING.outcomes());
-        FlowPane choices = new FlowPane(
+        FlowPane choices = new Flow(
                 18,
                 8,
                 picks.row(Scale.BEFORE_CLEANING.of(id), Scale.BEFORE_CLEANING.label(), before, o -> null),
@@ -123,7 +125,7 @@ final class InspectPage extends VBox {
                         Scale.AFTER_CLEANING.outcomes(),
                         o -> null),
                 note);
-        VBox card = new VBox(4, Texts.wrapped(title, "heading"), verdict, choices);
+        VBox card = new Column(4, Texts.wrapped(title, "heading"), verdict, choices);
         card.getStyleClass().add("card");
         return card;
     }

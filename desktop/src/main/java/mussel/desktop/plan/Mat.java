@@ -33,13 +33,16 @@ import mussel.core.sheet.Place;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.Paper;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /**
  * The mat: every part in the order and grouping it came off, with how it lay and its pictures. What is still on the leg is an empty
  * outline. Loose pieces are counted below.
  */
-final class Mat extends VBox {
+final class Mat extends Column {
     private static final double PICTURE = 120;
 
     private final Desk desk;
@@ -71,7 +74,7 @@ final class Mat extends VBox {
                 String word = where == MatPiece.Where.NEXT
                         ? "comes next: lay it here"
                         : off && !found.isEmpty() ? "as found: " + found : part.alwaysNew() ? "always new" : "";
-                groups.computeIfAbsent(part.group(), g -> new FlowPane(6, 6))
+                groups.computeIfAbsent(part.group(), g -> new Flow(6, 6))
                         .getChildren()
                         .add(new MatPiece(now.sheet(), number++, out, where, part.alwaysNew(), word));
                 lying.computeIfAbsent(part.group(), g -> new HashSet<>()).add(out.part());
@@ -89,7 +92,7 @@ final class Mat extends VBox {
         print.setOnAction(e -> Paper.place(
                         desk.shop(), this, "The mat", "mat-" + now.job().id() + ".pdf")
                 .ifPresent(this::print));
-        HBox paper = new HBox(12, print, printed);
+        HBox paper = new Row(12, print, printed);
         paper.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         getChildren().add(paper);
     }
@@ -115,13 +118,13 @@ final class Mat extends VBox {
         add.setMinWidth(USE_PREF_SIZE);
         Label title = Texts.heading(place.title());
         title.setMinWidth(USE_PREF_SIZE);
-        HBox head = new HBox(12, title, margin, add);
+        HBox head = new Row(12, title, margin, add);
         head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        VBox group = new VBox(4, head, pieces);
+        VBox group = new Column(4, head, pieces);
         group.getStyleClass().add("mat-row");
         List<Fact.Pictured> pictures = now.job().pictures(about);
         if (!pictures.isEmpty()) {
-            FlowPane row = new FlowPane(6, 6);
+            FlowPane row = new Flow(6, 6);
             pictures.forEach(p -> row.getChildren().add(picture(p)));
             group.getChildren().add(row);
         }
@@ -176,14 +179,14 @@ final class Mat extends VBox {
         view.setFitHeight(PICTURE);
         view.setPreserveRatio(true);
         view.setAccessibleText("Picture " + pictured.title());
-        return new VBox(2, view, Texts.dim(pictured.title()));
+        return new Column(2, view, Texts.dim(pictured.title()));
     }
 
     private void loose(List<Loose> loose, Assessment now) {
         if (loose.isEmpty()) {
             return;
         }
-        FlowPane counted = new FlowPane(12, 8);
+        FlowPane counted = new Flow(12, 8);
         for (Loose piece : loose) {
             counted.getChildren().add(counts.computeIfAbsent(piece.part(), part -> fields.field(
                             Field.COUNTED,

@@ -6,10 +6,12 @@ import mussel.core.job.Assessment;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Place;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Texts;
 
 /** The mat mirrored for the way back: the same drawing, each row in the order it goes in, new parts marked. */
-final class MatBack extends VBox {
+final class MatBack extends Column {
     MatBack() {
         super(10);
         getStyleClass().add("mat");
@@ -19,7 +21,7 @@ final class MatBack extends VBox {
         getChildren()
                 .setAll(Texts.dim("The way back, row by row in the order hands take it up. What is fitted is faint."));
         Place row = null;
-        FlowPane pieces = new FlowPane(6, 6);
+        FlowPane pieces = new Flow(6, 6);
         int number = 1;
         boolean next = true;
         for (PlannedStep planned : now.buildSteps()) {
@@ -28,8 +30,8 @@ final class MatBack extends VBox {
                 Place place = now.sheet().part(in.part()).orElseThrow().group();
                 if (place != row) {
                     row = place;
-                    pieces = new FlowPane(6, 6);
-                    VBox group = new VBox(4, Texts.heading(place.title()), pieces);
+                    pieces = new Flow(6, 6);
+                    VBox group = new Column(4, Texts.heading(place.title()), pieces);
                     group.getStyleClass().add("mat-row");
                     getChildren().add(group);
                 }

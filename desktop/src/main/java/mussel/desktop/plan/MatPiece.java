@@ -4,14 +4,14 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
 
 /** One thing on the mat: drawn, numbered in the order it came off, with how it lay. */
-final class MatPiece extends VBox {
+final class MatPiece extends Column {
     /** Where a piece is. */
     enum Where {
         /** It lies on the mat. */

@@ -21,6 +21,8 @@ import mussel.core.job.Assessment;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Place;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Texts;
 
 /** The rows of the mat as pictures for print: dark on white whatever the window's look, everything at its place. */
@@ -56,13 +58,13 @@ final class MatPrint {
                 boolean renewed = now.plan().parts().stream()
                         .anyMatch(n -> n.part().part().equals(part.part()));
                 String word = !renewed ? "" : back ? "new" : "always new";
-                rows.computeIfAbsent(place, p -> new FlowPane(6, 6))
+                rows.computeIfAbsent(place, p -> new Flow(6, 6))
                         .getChildren()
                         .add(new MatPiece(now.sheet(), number++, part, MatPiece.Where.LIES, false, word));
             }
         }
         List<byte[]> pictures = new ArrayList<>();
-        rows.forEach((place, pieces) -> pictures.add(picture(new VBox(4, Texts.heading(place.title()), pieces))));
+        rows.forEach((place, pieces) -> pictures.add(picture(new Column(4, Texts.heading(place.title()), pieces))));
         return pictures;
     }
 

@@ -15,12 +15,14 @@ import mussel.core.sheet.Construction;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.Seal;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** The new parts of a job as they are fitted: whether each is here, which way round its seals go, ticked when it is in. */
-final class PartsToFit extends VBox {
+final class PartsToFit extends Column {
     private final Desk desk;
 
     PartsToFit(Desk desk) {
@@ -40,7 +42,7 @@ final class PartsToFit extends VBox {
         List<Supply.Row> supply = now.supply().rows();
         for (PartNeed need : now.plan().parts()) {
             String id = need.part().part();
-            VBox words = new VBox(1, Texts.wrapped(need.part().qty() + " × " + title(now, need), "strong"));
+            VBox words = new Column(1, Texts.wrapped(need.part().qty() + " × " + title(now, need), "strong"));
             String number = now.sheet().part(id).orElseThrow().number();
             words.getChildren()
                     .add(Texts.dim("Sheet number " + number + "; "
@@ -72,7 +74,7 @@ final class PartsToFit extends VBox {
             rows.add(card(
                     now,
                     part.id(),
-                    new VBox(
+                    new Column(
                             1,
                             Texts.wrapped(part.qty() + " × " + part.title(), "strong"),
                             Texts.dim("Judged to be replaced" + (why.isEmpty() ? "" : ": " + why) + "."))));
@@ -87,7 +89,7 @@ final class PartsToFit extends VBox {
         fitted.setMinWidth(USE_PREF_SIZE);
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMinWidth(150);
-        HBox row = new HBox(12, words, fitted);
+        HBox row = new Row(12, words, fitted);
         row.getStyleClass().add("card");
         return row;
     }

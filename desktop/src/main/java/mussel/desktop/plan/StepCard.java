@@ -28,12 +28,16 @@ import mussel.core.sheet.Step;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.Question;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.Words;
 
 /** One step to tick: a line, and when it is open its cautions, how it is done, fasteners, parts and tools. Made once, then changed. */
-final class StepCard extends VBox {
+final class StepCard extends Column {
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final PseudoClass DONE = PseudoClass.getPseudoClass("done");
 
@@ -69,11 +73,11 @@ final class StepCard extends VBox {
         title.setMaxWidth(Double.MAX_VALUE);
         title.setOnAction(e -> onOpen.run());
         HBox.setHgrow(title, Priority.ALWAYS);
-        Label where = new Label(
+        Label where = new Words(
                 step.place().title() + ", " + Display.workTime(step.minutes().mean()));
         where.getStyleClass().add("dim");
         where.setMinWidth(USE_PREF_SIZE);
-        head = new HBox(4, tick, title, where);
+        head = new Row(4, tick, title, where);
         head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         getChildren().add(head);
         waiting.managedProperty().bind(waiting.textProperty().isNotEmpty());
@@ -143,7 +147,7 @@ final class StepCard extends VBox {
     }
 
     private VBox body(Assessment now) {
-        VBox card = new VBox(5);
+        VBox card = new Column(5);
         card.getStyleClass().add("step-body");
         step.cautions().forEach(c -> card.getChildren().add(Texts.caution(c)));
         if (Step.says(step.detail())) {
@@ -186,13 +190,13 @@ final class StepCard extends VBox {
 
     /** The tools of a step: the sizes large, since a wrench is found by its size. */
     private static Node tools(List<String> tools) {
-        FlowPane row = new FlowPane(14, 2);
+        FlowPane row = new Flow(14, 2);
         row.setRowValignment(javafx.geometry.VPos.BASELINE);
         for (String tool : tools) {
             Matcher size = SIZE.matcher(tool);
             if (size.find()) {
                 String rest = (tool.substring(0, size.start()) + tool.substring(size.end())).strip();
-                HBox sized = new HBox(6, label(size.group(), "tool-size"), label(rest, "plain"));
+                HBox sized = new Row(6, label(size.group(), "tool-size"), label(rest, "plain"));
                 sized.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
                 row.getChildren().add(sized);
             } else {
@@ -203,7 +207,7 @@ final class StepCard extends VBox {
     }
 
     private static Label label(String text, String style) {
-        Label label = new Label(text);
+        Label label = new Words(text);
         label.getStyleClass().add(style);
         return label;
     }

@@ -11,18 +11,18 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Step;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.SeeMe;
 
 /** Steps of the plan to tick: the open one in full, the others as a line each, those done before folded away. */
-public final class StepList extends VBox {
+public final class StepList extends Column {
     private final Desk desk;
     private final Predicate<Step> shown;
     private final Map<String, StepCard> cards = new HashMap<>();

@@ -21,21 +21,24 @@ import mussel.core.sheet.Goal;
 import mussel.core.sheet.Phase;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
 /** How deep, and in what order: what is to be done with its price, the steps down to it, and the mat. */
 public final class StripStation implements StationView {
     private final Desk desk;
-    private final VBox sheet = new VBox(12);
+    private final VBox sheet = new Column(12);
     private final Label chosen = Texts.wrapped("", "strong");
     private final Label summary = Texts.sentence("");
     private final WhyButton why;
-    private final VBox tools = new VBox(6);
+    private final VBox tools = new Column(6);
     private final Map<String, Node> views;
     private Optional<GoalsPage> goals = Optional.empty();
     private final StepList steps;
@@ -72,7 +75,7 @@ public final class StripStation implements StationView {
         HBox.setHgrow(summary, Priority.ALWAYS);
         summary.setMaxWidth(Double.MAX_VALUE);
         why.setMinWidth(Region.USE_PREF_SIZE);
-        sheet.getChildren().addAll(Texts.title("Strip-down"), chosen, new HBox(8, summary, why), view, pages);
+        sheet.getChildren().addAll(Texts.title("Strip-down"), chosen, new Row(8, summary, why), view, pages);
     }
 
     private void open(String which) {
@@ -171,7 +174,7 @@ public final class StripStation implements StationView {
         });
         long ready = rest.stream().filter(t -> ready(now, t)).count();
         tools.getChildren().add(Texts.heading("Lay ready: " + ready + " of " + rest.size()));
-        FlowPane laid = new FlowPane(6, 6);
+        FlowPane laid = new Flow(6, 6);
         for (String tool : rest) {
             ToggleButton lies = new ToggleButton(tool);
             lies.setId("tool-" + tool.replace(' ', '-'));

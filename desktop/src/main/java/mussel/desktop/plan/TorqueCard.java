@@ -26,13 +26,16 @@ import mussel.core.torque.TorqueResult;
 import mussel.core.torque.TorqueWords;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
 /** One group of fasteners: the wrench and its setting in large figures, the bolts in their order, and what each was brought to. */
-final class TorqueCard extends VBox {
+final class TorqueCard extends Column {
     private static final List<TorqueUnit> UNITS =
             List.of(TorqueUnit.NM, TorqueUnit.LBF_IN, TorqueUnit.LBF_FT, TorqueUnit.KGF_M);
 
@@ -44,7 +47,7 @@ final class TorqueCard extends VBox {
     private final Label wrench = Texts.sentence("");
     private final Label range = Texts.dim("");
     private final Label secured = Texts.dim("");
-    private final VBox warnings = new VBox(3);
+    private final VBox warnings = new Column(3);
     private final Label glance = Texts.sentence("");
     private final BoltPattern pattern;
     private final Button pull = new Button("Pull the next with the simulated wrench");
@@ -62,12 +65,12 @@ final class TorqueCard extends VBox {
         pull.setId("pull-" + fastener);
         pull.getStyleClass().add("simulated");
         pull.setOnAction(e -> shown.next().ifPresent(b -> simulated(b.number())));
-        FlowPane adapter = new FlowPane(
+        FlowPane adapter = new Flow(
                 12,
                 6,
                 fields.field(Field.ADAPTER, Field.ADAPTER.of(fastener), Field.ADAPTER.label()),
                 fields.field(Field.ADAPTER_ANGLE, Field.ADAPTER_ANGLE.of(fastener), Field.ADAPTER_ANGLE.label()));
-        drag = new FlowPane(fields.field(Field.PREVAILING, Field.PREVAILING.of(fastener), Field.PREVAILING.label()));
+        drag = new Flow(fields.field(Field.PREVAILING, Field.PREVAILING.of(fastener), Field.PREVAILING.label()));
         drag.managedProperty().bind(drag.visibleProperty());
         threads = new PickRow(
                 "threads-" + fastener,
@@ -76,10 +79,10 @@ final class TorqueCard extends VBox {
         threads.keepsOne().onPick(o -> desk.choose(Scale.THREADS.of(fastener), o));
         WhyButton why = new WhyButton(
                 "why-torque-" + fastener, () -> Optional.of(TorqueWords.why(shown.input(), shown.result())));
-        VBox words = new VBox(4, setting, wrench, range, why, adapter, drag, threads, glance, pull);
+        VBox words = new Column(4, setting, wrench, range, why, adapter, drag, threads, glance, pull);
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMinWidth(220);
-        getChildren().addAll(title, new HBox(18, words, pattern), warnings, secured);
+        getChildren().addAll(title, new Row(18, words, pattern), warnings, secured);
     }
 
     /** A bolt pressed: brought to the setting by hand, or opened again. */

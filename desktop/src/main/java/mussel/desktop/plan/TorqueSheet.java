@@ -5,14 +5,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import javafx.scene.Node;
-import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.TorqueWork;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
 
 /** Every fastener group that is closed again, with the wrench to take, its setting, and how far each bolt is. */
-final class TorqueSheet extends VBox {
+final class TorqueSheet extends Column {
     private final Desk desk;
     private final Map<String, TorqueCard> cards = new HashMap<>();
 

@@ -26,8 +26,10 @@ import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.plan.StepList;
 
@@ -45,7 +47,7 @@ public final class ProveStation implements StationView {
 
     private final JobFields fields;
     private final JobPicks picks;
-    private final VBox sheet = new VBox(12);
+    private final VBox sheet = new Column(12);
     private final Label head = Texts.wrapped("", "strong");
     private final Label reverse = Texts.caution("");
     private final Map<Section, VBox> sections = new EnumMap<>(Section.class);
@@ -62,13 +64,13 @@ public final class ProveStation implements StationView {
         picks = new JobPicks(desk);
         steps = new StepList(desk, s -> s.phase() == Phase.PROVE);
         override = JobNote.line(desk, "Tagged all the same, because", Topic.PROOF_OVERRIDE.address());
-        overridden = new VBox(
+        overridden = new Column(
                 6,
                 Texts.caution("A failed proof holds the tag. A reason written here lets it go, and is printed."),
                 override);
         overridden.getStyleClass().addAll("card", "card-water");
         for (Section section : Section.values()) {
-            sections.put(section, new VBox(0));
+            sections.put(section, new Column(0));
         }
         head.setId("prove-head");
         sheet.getStyleClass().add("station");
@@ -147,7 +149,7 @@ public final class ProveStation implements StationView {
     }
 
     /** One proof: what is asked, and what the answer means. */
-    private static final class ProofLine extends HBox {
+    private static final class ProofLine extends Row {
         private final Label says = Texts.sentence("");
 
         ProofLine(String id, Optional<PickRow> asked) {

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -33,10 +32,13 @@ import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
@@ -49,12 +51,12 @@ public final class PumpStation implements StationView {
     private final Desk desk;
     private final JobFields fields;
     private final JobPicks picks;
-    private final VBox sheet = new VBox(12);
+    private final VBox sheet = new Column(12);
     private final Pages wheels = new Pages();
     private final Map<Integer, ImpellerWheel> wheelOf = new HashMap<>();
     private final Pages vane = new Pages();
     private final Map<Integer, VaneCard> vanes = new HashMap<>();
-    private final VBox verdicts = new VBox(6);
+    private final VBox verdicts = new Column(6);
     private final VBox lost;
     private final JobNote found;
     private final TelltaleCard telltale;
@@ -72,7 +74,7 @@ public final class PumpStation implements StationView {
         picks = new JobPicks(desk);
         telltale = new TelltaleCard(desk);
         found = JobNote.line(desk, "Where the piece was found", Topic.PIECE_FOUND.address());
-        lost = new VBox(6, Texts.caution(PumpWords.missingPiece()), found);
+        lost = new Column(6, Texts.caution(PumpWords.missingPiece()), found);
         lost.getStyleClass().addAll("card", "card-water");
         policy = habitRow("pump-policy", "Renewed", PumpPolicy.values());
         extent = habitRow("pump-extent", "How much", Extent.values());
@@ -83,10 +85,10 @@ public final class PumpStation implements StationView {
         sheet.getChildren()
                 .addAll(
                         Texts.title("Pump"),
-                        new FlowPane(14, 10, new VBox(8, wheels, seen()), vane),
+                        new Flow(14, 10, new Column(8, wheels, seen()), vane),
                         lost,
                         verdicts,
-                        new FlowPane(
+                        new Flow(
                                 18,
                                 8,
                                 picks.row(
@@ -115,7 +117,7 @@ public final class PumpStation implements StationView {
                                         List.of("none", "film", "ring"),
                                         o -> null)),
                         Texts.dim(PumpWords.underTheImpeller()),
-                        new FlowPane(
+                        new Flow(
                                 12,
                                 6,
                                 fields.field(Field.FACE_WEAR),
@@ -134,7 +136,7 @@ public final class PumpStation implements StationView {
                                 .geometry()
                                 .map(g -> desk.now().get().pump().words().whyFlow())),
                         Texts.heading("The yard's habit"),
-                        new FlowPane(18, 8, policy, extent),
+                        new Flow(18, 8, policy, extent),
                         habit);
         pick(1);
     }
@@ -243,7 +245,7 @@ public final class PumpStation implements StationView {
                 part.rules().isEmpty()
                         ? "No rule speaks against it."
                         : String.join(" ", part.rules().stream().map(Rule::says).toList()));
-        HBox row = new HBox(10, verdict, rules);
+        HBox row = new Row(10, verdict, rules);
         row.getStyleClass().add("verdict-row");
         HBox.setHgrow(rules, Priority.ALWAYS);
         return row;

@@ -6,14 +6,15 @@ import javafx.animation.AnimationTimer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Words;
 
 /** A stopwatch for a gloved thumb: one large button that starts and stops, the seconds beside it. */
-final class Stopwatch extends HBox {
+final class Stopwatch extends Row {
     private static final double NANOS = 1e9;
 
     private final Button button = new Button("Start the stopwatch");
-    private final Label seconds = new Label("0.0 s");
+    private final Label seconds = new Words("0.0 s");
     private final AnimationTimer timer = new AnimationTimer() {
         @Override
         public void handle(long nanos) {

@@ -19,18 +19,20 @@ import mussel.core.sheet.PumpSheet;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.Texts;
 
 /** The telltale by bucket and stopwatch: readings one after the other, each with its speed and place. */
-final class TelltaleCard extends VBox {
+final class TelltaleCard extends Column {
     private static final double SIMULATED_RPM = 1_000;
     private static final double SIMULATED_BUCKET_L = 2;
 
     private final Desk desk;
     private final JobFields fields;
     private final JobPicks picks;
-    private final VBox readings = new VBox(3);
+    private final VBox readings = new Column(3);
     private final Pages current = new Pages();
     private final Button another = new Button("Another reading");
     private final Button simulated = new Button("Catch it on the simulated leg");
@@ -54,14 +56,14 @@ final class TelltaleCard extends VBox {
         simulated.getStyleClass().add("simulated");
         simulated.setOnAction(e -> simulate());
         desk.onLeave(watch::halt);
-        FlowPane buttons = new FlowPane(10, 8, watch, another, simulated);
+        FlowPane buttons = new Flow(10, 8, watch, another, simulated);
         getChildren().addAll(current, buttons, readings);
     }
 
     private FlowPane row(int number) {
         if (rows[number - 1] == null) {
             String of = String.valueOf(number);
-            rows[number - 1] = new FlowPane(
+            rows[number - 1] = new Flow(
                     12,
                     6,
                     fields.field(Field.FLOW_RPM, Field.FLOW_RPM.of(of), Field.FLOW_RPM.label())

@@ -15,11 +15,13 @@ import mussel.core.job.Scale;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Texts;
 
 /** What is marked on one vane. */
-final class VaneCard extends VBox {
+final class VaneCard extends Column {
     /** What a vane may look like, with the set each stands for (degrees). */
     private static final Map<String, Double> LOOKS = looks();
 
@@ -34,7 +36,7 @@ final class VaneCard extends VBox {
         picks = new JobPicks(desk);
         getStyleClass().addAll("card", "vane-card");
         String vane = String.valueOf(number);
-        FlowPane measured = new FlowPane(
+        FlowPane measured = new Flow(
                 12,
                 6,
                 fields.field(Field.VANE_WEAR, Field.VANE_WEAR.of(vane), Field.VANE_WEAR.label()),
@@ -46,7 +48,7 @@ final class VaneCard extends VBox {
         look = new PickRow("vane-look-" + number, "Looks like", choices).optional();
         look.onPick(picked -> picked.ifPresentOrElse(
                 name -> desk.read(set, LOOKS.get(name), name + ", as drawn"), () -> desk.note(new Fact.Cleared(set))));
-        VBox seen = new VBox(
+        VBox seen = new Column(
                 8,
                 picks.row(Scale.VANE_CRACK.of(vane), Scale.VANE_CRACK.label(), Scale.VANE_CRACK.outcomes(), o -> null),
                 picks.row(Scale.VANE_BURNT.of(vane), Scale.VANE_BURNT.label(), Scale.VANE_BURNT.outcomes(), o -> null));

@@ -27,13 +27,16 @@ import mussel.core.shim.LashInput.Thicker;
 import mussel.core.shim.ShimWords;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
 /** One place of the set-up: its school, what that school needs, the stack it asks for, and for a gear the lash read with it in. */
-final class PlacePage extends VBox {
+final class PlacePage extends Column {
     private static final int READINGS = 6;
     private static final int HEIGHTS = 4;
 
@@ -48,12 +51,12 @@ final class PlacePage extends VBox {
     private final VBox measured;
     private final LashRing ring = new LashRing();
     private final WhyButton why;
-    private final VBox words = new VBox(4);
-    private final VBox moves = new VBox(4);
+    private final VBox words = new Column(4);
+    private final VBox moves = new Column(4);
     private final Stacks stacks;
     private final VBox after;
     private final LashRing ringAfter = new LashRing();
-    private final VBox wordsAfter = new VBox(4);
+    private final VBox wordsAfter = new Column(4);
     private final Label trouble = Texts.wrapped("", "refusal");
     private final List<Button> practice = new ArrayList<>();
 
@@ -74,18 +77,18 @@ final class PlacePage extends VBox {
                 Scale.ARM_ON.label(),
                 List.of(Choice.text("gear", "the gear's shaft"), Choice.text("driveshaft", "the driveshaft")));
         school.keepsOne().onPick(s -> desk.choose(Scale.SCHOOL.of(place), s));
-        marks = gear.isPresent() ? new VBox() : marks(sheet);
-        measured = gear.isPresent() ? readings(Field.LASH, "read-") : new VBox();
+        marks = gear.isPresent() ? new Column() : marks(sheet);
+        measured = gear.isPresent() ? readings(Field.LASH, "read-") : new Column();
         stacks = new Stacks(desk, place);
         why = new WhyButton("why-" + place, this::explained);
-        after = new VBox(
+        after = new Column(
                 8,
                 Texts.heading("With the new stack in"),
                 readings(Field.LASH_AFTER, "read-after-"),
                 beside(ringAfter, wordsAfter));
         after.setId("after-" + place);
         FlowPane top =
-                new FlowPane(18, 8, school, fields.field(Field.PRESENT_SHIM, Field.PRESENT_SHIM.of(place), "were in"));
+                new Flow(18, 8, school, fields.field(Field.PRESENT_SHIM, Field.PRESENT_SHIM.of(place), "were in"));
         if (gear.isPresent()) {
             armOn.keepsOne().onPick(s -> desk.choose(Scale.ARM_ON.of(place), s));
             top.getChildren().addAll(fields.field(Field.ARM, Field.ARM.of(place), "indicator's arm"), armOn);
@@ -97,7 +100,7 @@ final class PlacePage extends VBox {
                         marks,
                         measured,
                         trouble,
-                        beside(ring, new VBox(4, words, why)),
+                        beside(ring, new Column(4, words, why)),
                         moves,
                         stacks,
                         after);
@@ -112,30 +115,30 @@ final class PlacePage extends VBox {
     private static HBox beside(Node picture, VBox words) {
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMinWidth(180);
-        HBox row = new HBox(16, picture, words);
+        HBox row = new Row(16, picture, words);
         row.getStyleClass().add("card");
         return row;
     }
 
     private VBox marks(SetupSheet sheet) {
-        FlowPane stamped = new FlowPane(12, 6);
+        FlowPane stamped = new Flow(12, 6);
         sheet.pinion().marks().forEach(m -> stamped.getChildren()
-                .add(new VBox(
+                .add(new Column(
                         2,
                         Texts.sentence(m.title()),
                         fields.field(Field.MARK, Field.MARK.of(m.id()), "stamped, in 1/100 mm")
                                 .wide())));
-        FlowPane heights = new FlowPane(10, 6);
+        FlowPane heights = new Flow(10, 6);
         for (int i = 1; i <= HEIGHTS; i++) {
             heights.getChildren()
                     .add(fields.field(Field.HEIGHT, Field.HEIGHT.of(String.valueOf(i)), "height " + i)
                             .wide());
         }
-        return new VBox(8, stamped, heights);
+        return new Column(8, stamped, heights);
     }
 
     private VBox readings(Field which, String id) {
-        FlowPane row = new FlowPane(8, 6);
+        FlowPane row = new Flow(8, 6);
         for (int i = 1; i <= READINGS; i++) {
             row.getChildren().add(fields.field(which, which.of(place + "." + i), 360 * (i - 1) / READINGS + "°"));
         }
@@ -144,7 +147,7 @@ final class PlacePage extends VBox {
         simulated.getStyleClass().add("simulated");
         simulated.setOnAction(e -> simulate(which));
         practice.add(simulated);
-        return new VBox(6, row, simulated);
+        return new Column(6, row, simulated);
     }
 
     private void simulate(Field which) {

@@ -23,6 +23,8 @@ import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
@@ -36,7 +38,7 @@ public final class SetupStation implements StationView {
     private static final String DRAWER = "drawer";
 
     private final Desk desk;
-    private final VBox sheet = new VBox(12);
+    private final VBox sheet = new Column(12);
     private final Label head = Texts.sentence("");
     private final Pages families = new Pages();
     private final Map<String, Family> familyOf = new HashMap<>();
@@ -73,15 +75,15 @@ public final class SetupStation implements StationView {
     }
 
     /** The pages of one family. */
-    private final class Family extends VBox {
+    private final class Family extends Column {
         private final PickRow view;
         private final Pages pages = new Pages();
         private final Map<String, PlacePage> places = new HashMap<>();
-        private final VBox checks = new VBox(10);
-        private final VBox says = new VBox(4);
+        private final VBox checks = new Column(10);
+        private final VBox says = new Column(4);
         private final JobFields fields = new JobFields(desk);
         private final JobPicks picks = new JobPicks(desk);
-        private final VBox drawer = new VBox(10);
+        private final VBox drawer = new Column(10);
         private final Map<Double, QuantityField> counts = new HashMap<>();
         private String shown = SetupPlace.PINION;
 
@@ -105,7 +107,7 @@ public final class SetupStation implements StationView {
         }
 
         private void checksPage(SetupSheet setup) {
-            FlowPane figures = new FlowPane(12, 6);
+            FlowPane figures = new Flow(12, 6);
             if (setup.rolling().isPresent()) {
                 figures.getChildren().add(fields.field(Field.ROLLING));
             }
@@ -129,7 +131,7 @@ public final class SetupStation implements StationView {
         }
 
         private void drawerPage(SetupSheet setup) {
-            FlowPane sizes = new FlowPane(14, 10);
+            FlowPane sizes = new Flow(14, 10);
             for (double mm : setup.shimsMm()) {
                 QuantityField count = new QuantityField(
                                 "drawer-" + Math.round(mm * 1_000),

@@ -11,7 +11,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.VBox;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
@@ -21,10 +20,12 @@ import mussel.core.shim.LashResult;
 import mussel.core.shim.Shim;
 import mussel.core.shim.StackResult;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** The stacks that would do at a place, the best first, drawn to scale; one is taken out of the drawer. */
-final class Stacks extends VBox {
+final class Stacks extends Column {
     private static final int MOST = 3;
 
     private final Desk desk;
@@ -112,9 +113,9 @@ final class Stacks extends VBox {
         take.setId((in ? "put-back-" : "take-stack-") + place);
         take.setMinWidth(USE_PREF_SIZE);
         take.setOnAction(e -> desk.note(in ? cleared(List.of()) : taken(pieces)));
-        HBox line = new HBox(12, bar, take);
+        HBox line = new Row(12, bar, take);
         line.setAlignment(Pos.BOTTOM_LEFT);
-        return new VBox(2, line, label);
+        return new Column(2, line, label);
     }
 
     private Address at(double mm) {

@@ -12,10 +12,11 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.util.Duration;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** What stands over the bench: how much is on it, the search, the book, and a leg to take in. */
-final class BenchHeader extends HBox {
+final class BenchHeader extends Row {
     /** What a scanned tag begins with; the leg's id follows. */
     private static final String LEG_CODE = "mussel:leg:";
 

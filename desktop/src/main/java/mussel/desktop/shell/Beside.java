@@ -14,19 +14,21 @@ import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief;
 import mussel.core.job.Assessment;
 import mussel.core.job.Station;
-import mussel.core.verdict.VerdictResult;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.Words;
 
 /**
  * What stands beside the station: its caution, its one sentence, what the last entry changed, the one act in the buoy's colour with its key, and folded
  * lines. A column where there is room, else a bar over the station.
  */
-final class Beside extends VBox {
+final class Beside extends Column {
     private static final int MOST_CHANGES = 2;
     private static final double BAR_ACT = 300;
 
-    private final VBox cautions = new VBox(6);
+    private final VBox cautions = new Column(6);
     private final Rows<Label> cautionRows;
     private final Label head = Texts.wrapped("", "conclusion");
     private final Label under = Texts.dim("");
@@ -34,19 +36,20 @@ final class Beside extends VBox {
     private final Button act = new Button();
     private final StackPane warm;
     private final Label note = Texts.dim("");
-    private final VBox folds = new VBox(5);
+    private final VBox folds = new Column(5);
     private final Rows<Fold> foldRows;
     private final Label outranked = Texts.dim(
             "The maker's manual for the exact unit outranks every value here. Used oil to the collection point. Where warranty, passenger craft"
                     + " or local code ask for a licensed technician, stop and hand over.");
     private final Button more = new Button();
     private final Region gap = new Region();
-    private Optional<VerdictResult> before = Optional.empty();
     private Optional<Brief> shown = Optional.empty();
     private String opened = "";
+    /** The job as it is told, and as it was told before that. */
     private Assessment told;
-    private String says = "";
-    private int job;
+
+    private Optional<Assessment> before = Optional.empty();
+    private Optional<String> says = Optional.empty();
     private boolean bar;
     private boolean unfolded;
 
@@ -66,7 +69,7 @@ final class Beside extends VBox {
             optional.managedProperty().bind(optional.textProperty().isNotEmpty());
             optional.visibleProperty().bind(optional.textProperty().isNotEmpty());
         }
-        Label key = new Label("F5");
+        Label key = new Words("F5");
         key.getStyleClass().add("key-cap");
         key.setMouseTransparent(true);
         act.setId("act");
@@ -118,15 +121,15 @@ final class Beside extends VBox {
             return;
         }
         more.setText(unfolded ? "Less (F9)" : "More (F9)");
-        VBox says = new VBox(3, cautions, head, changed);
+        VBox says = new Column(3, cautions, head, changed);
         HBox.setHgrow(says, Priority.ALWAYS);
         says.setMinWidth(0);
-        HBox acts = new HBox(8, warm, more);
+        HBox acts = new Row(8, warm, more);
         acts.setMinWidth(USE_PREF_SIZE);
         acts.setAlignment(Pos.CENTER_RIGHT);
         warm.setPrefWidth(BAR_ACT);
         warm.setMinWidth(BAR_ACT);
-        HBox line = new HBox(14, says, acts);
+        HBox line = new Row(14, says, acts);
         line.setAlignment(Pos.CENTER_LEFT);
         getChildren().add(line);
         if (unfolded) {
@@ -175,19 +178,24 @@ final class Beside extends VBox {
 
     /** What the last entry moved of the verdict, where the station is about the verdict. */
     private void changed(Assessment now, boolean wanted) {
-        if (now.job().id() != job) {
-            job = now.job().id();
-            before = Optional.empty();
-        }
         if (told != now) {
-            List<String> moved =
-                    before.map(was -> now.verdictWords().changes(was)).orElse(List.of());
-            before = Optional.of(now.verdict());
-            says = moved.isEmpty()
-                    ? ""
-                    : String.join("; ", moved.subList(0, Math.min(MOST_CHANGES, moved.size()))) + ".";
+            before = Optional.ofNullable(told)
+                    .filter(was -> was.job().id() == now.job().id());
             told = now;
+            says = Optional.empty();
         }
-        changed.setText(wanted ? says : "");
+        changed.setText(wanted ? says() : "");
+    }
+
+    private String says() {
+        if (says.isEmpty()) {
+            List<String> moved = before.map(was -> told.verdictWords().changes(was.verdict()))
+                    .orElse(List.of());
+            says = Optional.of(
+                    moved.isEmpty()
+                            ? ""
+                            : String.join("; ", moved.subList(0, Math.min(MOST_CHANGES, moved.size()))) + ".");
+        }
+        return says.get();
     }
 }

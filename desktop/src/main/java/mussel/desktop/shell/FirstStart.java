@@ -6,13 +6,14 @@ import java.util.function.BiConsumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.VBox;
 import mussel.core.measure.YardUnits;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.Words;
 
 /** The only questions before the first leg: what the yard is called and what it reads in. */
-final class FirstStart extends VBox {
+final class FirstStart extends Column {
     private static final int LONGEST_NAME = 60;
 
     private final TextField name = new TextField();
@@ -26,7 +27,7 @@ final class FirstStart extends VBox {
         name.setId("first-name");
         name.setPromptText("as it stands on your papers");
         name.setAccessibleText("the yard’s name");
-        Label caption = new Label("The yard’s name");
+        Label caption = new Words("The yard’s name");
         caption.getStyleClass().add("caption");
         caption.setLabelFor(name);
         Label refusal = Texts.wrapped("", "refusal");
@@ -56,7 +57,7 @@ final class FirstStart extends VBox {
                 .addAll(
                         Texts.title("Mussel"),
                         Texts.sentence("Two questions, then the bench is yours. Everything is kept as you make it."),
-                        new VBox(2, caption, name),
+                        new Column(2, caption, name),
                         in,
                         refusal,
                         begin,

@@ -4,15 +4,16 @@ import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Texts;
 
 /** One line that holds more: its title and what it comes to; opened, what it says. */
-final class Fold extends VBox {
+final class Fold extends Column {
     private static final PseudoClass OPENED = PseudoClass.getPseudoClass("opened");
 
     private final FoldLine line;
-    private final VBox body = new VBox(4);
+    private final VBox body = new Column(4);
     private final Rows<Label> lines = new Rows<>(body, () -> Texts.sentence(""));
     private String id = "";
 

@@ -9,6 +9,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.SVGPath;
+import mussel.desktop.kit.Words;
 
 /** The line of a fold: an arrow, its title, and what it comes to on the same line where there is room, else below. Pressed by click, Enter or Space. */
 final class FoldLine extends Region {
@@ -16,8 +17,8 @@ final class FoldLine extends Region {
     private static final double GAP = 8;
 
     private final SVGPath arrow = new SVGPath();
-    private final Label title = new Label();
-    private final Label value = new Label();
+    private final Label title = new Words();
+    private final Label value = new Words();
     private final Runnable onPress;
 
     FoldLine(Runnable onPress) {

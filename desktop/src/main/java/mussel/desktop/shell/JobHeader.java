@@ -5,22 +5,24 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.UndoLine;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Words;
 import org.kordamp.ikonli.feather.Feather;
 
 /** What stands over a job: the tag of its leg, the longline, undo and redo. */
-final class JobHeader extends HBox {
+final class JobHeader extends Row {
     /** From here on a name takes two lines. */
     private static final int LONG = 24;
 
-    private final Label boat = new Label();
-    private final Label about = new Label();
+    private final Label boat = new Words();
+    private final Label about = new Words();
     private final Spine spine;
     private final Button undo;
     private final Button redo;
@@ -38,7 +40,7 @@ final class JobHeader extends HBox {
     private Node back(Runnable onBack) {
         boat.getStyleClass().add("tag-boat");
         about.getStyleClass().add("tag-about");
-        Button back = new Button("", new VBox(1, boat, about));
+        Button back = new Button("", new Column(1, boat, about));
         back.setId("to-bench");
         back.getStyleClass().add("leg-tag");
         back.accessibleTextProperty().bind(boat.textProperty().concat(", back to the bench"));

@@ -23,6 +23,7 @@ import mussel.core.sheet.FamilySheet;
 import mussel.desktop.cutaway.Cutaway;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.SheetPane;
 
@@ -48,7 +49,7 @@ final class JobView extends BorderPane {
     private final Beside beside = new Beside(this::act);
     private final Pages sheets = new Pages();
     private final SheetPane middle = new SheetPane(sheets);
-    private final VBox centre = new VBox();
+    private final VBox centre = new Column();
     private final Hands hands;
     /** The stations that show what was told last. */
     private final Set<Station> seen = EnumSet.noneOf(Station.class);

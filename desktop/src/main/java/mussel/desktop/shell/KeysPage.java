@@ -3,12 +3,12 @@ package mussel.desktop.shell;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.VBox;
 import mussel.desktop.desk.StationView.Key;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
 
 /** The list of keys on F1: those that work where it was called. */
-final class KeysPage extends VBox {
+final class KeysPage extends Column {
     private static final List<Key> ON_A_PAGE = List.of(
             new Key("Tab, Shift Tab", "the next thing on this page, the one before"),
             new Key("Enter", "finish a figure or a pick and go on to the next open one"),

@@ -14,6 +14,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mussel.desktop.book.Aside;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** What the window shows where the logbook cannot be opened: why, and its backups, each looked into before it is put in its place. */
@@ -24,7 +26,7 @@ public final class Refusal extends StackPane {
     private final Consumer<String> again;
     private final Aside aside = new Aside(this::trouble);
     private final Label said = Texts.wrapped("", "strong");
-    private final VBox preview = new VBox(8);
+    private final VBox preview = new Column(8);
 
     /** The backups of a logbook that cannot be opened. */
     public interface Rescue {
@@ -66,7 +68,7 @@ public final class Refusal extends StackPane {
         setId("refusal");
         Look.plain().apply(this);
         sceneProperty().addListener((o, was, is) -> Look.dress(is));
-        VBox page = new VBox(12);
+        VBox page = new Column(12);
         page.getStyleClass().addAll("station", "sheet-over");
         page.setMaxSize(760, USE_PREF_SIZE);
         said.setId("refusal-said");
@@ -82,7 +84,7 @@ public final class Refusal extends StackPane {
                     .add(Texts.dim(
                             "There are none beside it. One kept elsewhere is put in place with: mussel restore FILE"));
         } else {
-            VBox list = new VBox(4);
+            VBox list = new Column(4);
             copies.forEach(copy -> list.getChildren().add(line(copy)));
             ScrollPane scroll = new ScrollPane(list);
             scroll.setFitToWidth(true);
@@ -122,7 +124,7 @@ public final class Refusal extends StackPane {
                 "Looking into it…",
                 () -> rescue.preview(copy.file()),
                 says -> show("Backup of " + copy.title(), says, () -> rescue.restore(copy.file()))));
-        HBox line = new HBox(10, title, look);
+        HBox line = new Row(10, title, look);
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
     }

@@ -5,10 +5,11 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** What is being worked out beside the work, and the button that stops it; nothing where nothing is. */
-final class WorkStrip extends HBox {
+final class WorkStrip extends Row {
     private final Label label = Texts.wrapped("", "small");
     private final Button stop = new Button("Stop");
 

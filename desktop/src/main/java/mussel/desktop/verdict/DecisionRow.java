@@ -9,11 +9,12 @@ import mussel.core.job.Assessment;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.verdict.VerdictResult.Decision;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
 /** What to do about one goal, and what doing and leaving it cost. */
-final class DecisionRow extends HBox {
+final class DecisionRow extends Row {
     private final Label what = Texts.wrapped("", "plain");
     private final Label figures = Texts.dim("");
     private Optional<Explanation> explanation = Optional.empty();

@@ -4,16 +4,16 @@ import java.util.Comparator;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Made;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Evidence;
 import mussel.core.verdict.VerdictWords;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** What one finding says of a cause: its bar and its name. */
-public final class EvidenceLine extends HBox {
+public final class EvidenceLine extends Row {
     /** Evidence below this is not worth a line (bits). */
     public static final double LEAST_BITS = 0.15;
 

@@ -1,7 +1,6 @@
 package mussel.desktop.verdict;
 
 import java.util.Optional;
-import javafx.scene.layout.VBox;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
@@ -9,11 +8,12 @@ import mussel.core.job.Made;
 import mussel.core.job.Scale;
 import mussel.core.verdict.Finding;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 
 /** The outcomes of one finding to pick from. What an engine made is set by hand instead, and stands as such. */
-final class FindingRow extends VBox {
+final class FindingRow extends Column {
     FindingRow(Desk desk, Finding finding, String label, Assessment now) {
         Optional<Made> made = Optional.ofNullable(now.findings().get(finding.id()));
         boolean engines = made.filter(m -> m.by() != Made.By.PICKED).isPresent();

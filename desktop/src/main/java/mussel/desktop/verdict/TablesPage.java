@@ -20,6 +20,7 @@ import mussel.core.verdict.Finding;
 import mussel.core.verdict.Learned;
 import mussel.core.verdict.Overrides;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Texts;
@@ -40,7 +41,7 @@ final class TablesPage {
         learning(rows, page, shop, judged);
         calibration(rows, Calibration.of(judged));
         rows.add(Texts.heading("A finding"));
-        VBox finding = new VBox(4);
+        VBox finding = new Column(4);
         rows.add(chooser(now, finding));
         rows.add(finding);
         rows.add(Texts.heading("The causes"));
@@ -108,7 +109,7 @@ final class TablesPage {
                         + b.count() + " (" + Display.percent(b.low()) + " to " + Display.percent(b.high()) + ")")
                 .collect(Collectors.joining("; "));
         chart.setAccessibleText(words);
-        return new VBox(2, chart, Texts.dim(words + ". Bounds: Wilson, 95 %."));
+        return new Column(2, chart, Texts.dim(words + ". Bounds: Wilson, 95 %."));
     }
 
     private static Node chooser(Assessment now, VBox target) {

@@ -28,9 +28,11 @@ import mussel.core.verdict.VerdictWords;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
@@ -43,17 +45,17 @@ public final class VerdictStation implements StationView {
     private static final double WORTH_SHOWING = 0.05;
 
     private final Desk desk;
-    private final VBox sheet = new VBox(10);
+    private final VBox sheet = new Column(10);
     private final Label head = Texts.wrapped("", "conclusion");
-    private final VBox said = new VBox(4);
-    private final VBox causes = new VBox(6);
+    private final VBox said = new Column(4);
+    private final VBox causes = new Column(6);
     private final Button moreCauses = new Button();
     private Rows<CauseCard> cards;
     private Rows<DecisionRow> decisions;
-    private final VBox looks = new VBox(8);
-    private final VBox findings = new VBox(8);
-    private final VBox opened = new VBox(8);
-    private final VBox tables = new VBox(8);
+    private final VBox looks = new Column(8);
+    private final VBox findings = new Column(8);
+    private final VBox opened = new Column(8);
+    private final VBox tables = new Column(8);
     private final PickRow view;
     private final Pages pages = new Pages();
     private final Map<String, Consumer<Assessment>> fill;
@@ -154,9 +156,9 @@ public final class VerdictStation implements StationView {
     }
 
     private void causesPage() {
-        VBox listed = new VBox(6);
+        VBox listed = new Column(6);
         cards = new Rows<>(listed, CauseCard::new);
-        VBox acts = new VBox(2);
+        VBox acts = new Column(2);
         decisions = new Rows<>(acts, DecisionRow::new);
         moreCauses.setOnAction(e -> {
             allCauses = !allCauses;
@@ -228,8 +230,8 @@ public final class VerdictStation implements StationView {
                 + " after its time");
         HBox.setHgrow(figures, Priority.ALWAYS);
         figures.setMaxWidth(Double.MAX_VALUE);
-        HBox line = new HBox(8, figures, why("why-look-" + check.finding(), words.why(check)));
-        VBox card = new VBox(4, new FindingRow(desk, finding, finding.title(), now), line);
+        HBox line = new Row(8, figures, why("why-look-" + check.finding(), words.why(check)));
+        VBox card = new Column(4, new FindingRow(desk, finding, finding.title(), now), line);
         card.getStyleClass().add("card");
         card.setId("look-" + check.finding());
         return card;
@@ -245,7 +247,7 @@ public final class VerdictStation implements StationView {
             String engines = made.engines().isEmpty()
                     ? ""
                     : ", the engines say " + made.engines().replace('_', ' ');
-            VBox card = new VBox(
+            VBox card = new Column(
                     4,
                     new FindingRow(
                             desk, finding, finding.title() + " (" + made.by().title() + engines + ")", now));

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mussel.core.job.Address;
+import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.JournalException;
@@ -14,6 +15,7 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.Topic;
+import mussel.core.measure.YardUnits;
 import org.junit.jupiter.api.Test;
 
 class DeskTest {
@@ -122,8 +124,38 @@ class DeskTest {
         assertThat(port.now().get().context().twinFound()).containsExactly("driveshaft_water_lip");
         assertThat(desk.now().get().context().twinFound()).isEmpty();
         Desk again = test.leg("Spat Lass", LegRef.Position.PORT, "tern-60");
-        assertThat(test.shop.history(again.job())).hasSize(1);
+        assertThat(test.shop.earlier(again.job()))
+                .containsExactly("Job " + port.job().id() + ", not finished.");
         assertThat(test.shop.judgedCauses()).hasSize(2);
+    }
+
+    @Test
+    void whatNothingHasTouchedIsNotWorkedOutAgain() {
+        desk.read(Field.DRAINED.address(), 420, "420");
+        Assessment seen = desk.now().get();
+        int first = desk.job().id();
+        desk.sit(test.leg("Spat Lass", LegRef.Position.PORT, "tern-60").job().id());
+        desk.sit(first);
+        assertThat(desk.now().get()).isSameAs(seen);
+        test.shop.setYard(test.shop.yard().in(YardUnits.US));
+        desk.refresh();
+        assertThat(desk.now().get()).isNotSameAs(seen);
+        Assessment inPints = desk.now().get();
+        desk.read(Field.DRAINED.address(), 430, "430");
+        assertThat(desk.now().get()).isNotSameAs(inPints);
+        desk.undo();
+        assertThat(desk.now().get().job().reading(Field.DRAINED)).hasValue(420);
+    }
+
+    @Test
+    void whatTheSisterHadIsCountedWhenTheLegIsOpenedAgain() {
+        Desk sister = test.leg("Spat Lass", LegRef.Position.STARBOARD, "tern-60");
+        Desk port = test.leg("Spat Lass", LegRef.Position.PORT, "tern-60");
+        int job = port.job().id();
+        assertThat(port.now().get().context().twinFound()).isEmpty();
+        sister.choose(Scale.CONFIRMED.of("driveshaft_water_lip"), Optional.of("yes"));
+        port.sit(job);
+        assertThat(port.now().get().context().twinFound()).containsExactly("driveshaft_water_lip");
     }
 
     @Test

@@ -1,0 +1,36 @@
+package mussel.core.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.YardUnits;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Goal;
+
+/** An earlier job of a leg, in one sentence: when, at which hours, water in the oil, what was done, what was filled. */
+public final class EarlierJob {
+    private EarlierJob() {}
+
+    /**
+     * The sentence.
+     *
+     * @param sheet of the job's family; empty where it is not here, which leaves out what was done
+     * @param yard whose oils and units it is told in
+     */
+    public static String words(Job job, Optional<FamilySheet> sheet, Yard yard) {
+        YardUnits units = yard.units();
+        StringBuilder when = new StringBuilder(
+                "Job " + job.id() + ", " + job.tagged().map(Object::toString).orElse("not finished"));
+        job.reading(Field.ENGINE_HOURS)
+                .ifPresent(h -> when.append(" at ").append(Display.exact(Kind.RUNNING, h, units)));
+        List<String> said = new ArrayList<>(List.of(when.toString()));
+        job.choice(Scale.OIL_WATER).ifPresent(w -> said.add("water in the oil: " + w));
+        sheet.ifPresent(s -> Assessment.goals(job, s).stream().map(Goal::title).forEach(said::add));
+        job.reading(Field.PUMPED)
+                .ifPresent(ml -> said.add("filled " + Display.exact(Kind.VOLUME, ml, units) + " of "
+                        + Assessment.oilToFill(job, yard).title()));
+        return String.join(", ", said) + ".";
+    }
+}
