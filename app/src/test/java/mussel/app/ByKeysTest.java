@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
+import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -184,9 +185,9 @@ class ByKeysTest extends WindowJourney {
                 key(KeyCode.CONTROL, KeyCode.SHIFT, digit);
             }
             assertThat(find("#station-" + line.station().name().toLowerCase(java.util.Locale.ROOT), Node.class)
-                            .getStyleClass())
+                            .getPseudoClassStates())
                     .as(line.stroke())
-                    .contains("here");
+                    .contains(PseudoClass.getPseudoClass("here"));
             assertThat(inside(focus(), ".middle"))
                     .as(line.station() + ": " + focus())
                     .isTrue();

@@ -13,6 +13,15 @@ public interface StationView {
     /** Shows the job as it stands. */
     void show(Assessment now);
 
+    /**
+     * Fills the station with a job that nobody looks at yet, so that showing it later is quick. Says whether that is all there is to show: what others work
+     * out, as an order, is asked for only once somebody looks.
+     */
+    default boolean prepare(Assessment now) {
+        show(now);
+        return true;
+    }
+
     /** Does what the act beside the station presses; says whether it is this station's to do. */
     default boolean press(Handle handle) {
         return false;

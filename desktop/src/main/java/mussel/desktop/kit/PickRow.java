@@ -32,9 +32,9 @@ public final class PickRow extends Column implements Question {
     public PickRow(String id, String label, List<Choice> choices) {
         setId(id);
         getStyleClass().add("pick-row");
-        Label caption = new Words(label);
-        caption.getStyleClass().add("caption");
         if (!label.isEmpty()) {
+            Label caption = new Words(label);
+            caption.getStyleClass().add("caption");
             getChildren().add(caption);
         }
         int text = choices.stream().mapToInt(c -> c.label().length()).sum();

@@ -32,7 +32,9 @@ public final class QuantityField extends Column implements Question {
     private final Range range;
     private final Label caption = new Words();
     private final TextField text = new TextField();
-    private final Label reply = new Words();
+    /** What it says beside itself; most fields never say anything. */
+    private Optional<Label> reply = Optional.empty();
+
     private final PauseTransition rest = new PauseTransition(REST);
     private YardUnits units = YardUnits.METRIC;
     private OptionalDouble value = OptionalDouble.empty();
@@ -75,10 +77,7 @@ public final class QuantityField extends Column implements Question {
         text.setAccessibleRole(AccessibleRole.TEXT_FIELD);
         text.setAccessibleText(label);
         text.setPrefColumnCount(6);
-        reply.getStyleClass().add("reply");
-        reply.setWrapText(true);
-        reply.managedProperty().bind(reply.textProperty().isNotEmpty());
-        getChildren().addAll(caption, text, reply);
+        getChildren().addAll(caption, text);
         text.textProperty().addListener((o, was, is) -> typing());
         text.focusedProperty().addListener((o, was, is) -> focusChanged(is));
         text.setOnAction(e -> {
@@ -182,7 +181,7 @@ public final class QuantityField extends Column implements Question {
 
     /** What the field says beside itself: what it understood, or why it refuses. */
     public String reply() {
-        return reply.getText();
+        return reply.map(Label::getText).orElse("");
     }
 
     /** Shows the value of the job; what is being typed is left alone. */
@@ -282,7 +281,7 @@ public final class QuantityField extends Column implements Question {
         }
         if ((!text.isFocused() || byKey) && value.isPresent()) {
             boolean asking = !asked.isEmpty();
-            String question = reply.getText();
+            String question = reply();
             revert();
             if (asking) {
                 say(question, true);
@@ -299,7 +298,13 @@ public final class QuantityField extends Column implements Question {
     }
 
     private void say(String sentence, boolean refused) {
-        reply.setText(sentence);
+        if (reply.isEmpty() && !sentence.isEmpty()) {
+            Label made = Texts.wrapped("", "reply");
+            made.managedProperty().bind(made.textProperty().isNotEmpty());
+            getChildren().add(made);
+            reply = Optional.of(made);
+        }
+        reply.ifPresent(r -> r.setText(sentence));
         pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("refused"), refused);
         text.setAccessibleHelp(sentence);
     }

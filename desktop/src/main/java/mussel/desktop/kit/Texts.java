@@ -1,5 +1,6 @@
 package mussel.desktop.kit;
 
+import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.text.Text;
 
@@ -40,6 +41,14 @@ public final class Texts {
         label.setWrapText(true);
         label.setMinHeight(javafx.scene.layout.Region.USE_PREF_SIZE);
         return label;
+    }
+
+    /** Gives a label another manner; one that has it already is not styled anew. */
+    public static void manner(Label label, String style) {
+        List<String> wanted = List.of("label", style);
+        if (!label.getStyleClass().equals(wanted)) {
+            label.getStyleClass().setAll(wanted);
+        }
     }
 
     /** Words that wrap at a width, without a control around them: for what stands on the bench many times over. */

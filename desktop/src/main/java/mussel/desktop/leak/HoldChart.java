@@ -1,5 +1,6 @@
 package mussel.desktop.leak;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import javafx.collections.FXCollections;
@@ -8,6 +9,7 @@ import javafx.scene.chart.XYChart;
 import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
+import javafx.scene.shape.PathElement;
 import javafx.scene.shape.Polygon;
 import mussel.core.leak.LeakTrace;
 import mussel.core.measure.Kind;
@@ -114,14 +116,13 @@ final class HoldChart extends XYChart<Number, Number> {
     protected void layoutPlotChildren() {
         dots(readings, true);
         dots(left, false);
-        line.getElements().clear();
-        trace.fit().forEach(b -> {
-            if (line.getElements().isEmpty()) {
-                line.getElements().add(new MoveTo(x(b.minutes()), y(b.gaugeKpa())));
-            } else {
-                line.getElements().add(new LineTo(x(b.minutes()), y(b.gaugeKpa())));
-            }
-        });
+        List<PathElement> fitted = new ArrayList<>();
+        trace.fit()
+                .forEach(b -> fitted.add(
+                        fitted.isEmpty()
+                                ? new MoveTo(x(b.minutes()), y(b.gaugeKpa()))
+                                : new LineTo(x(b.minutes()), y(b.gaugeKpa()))));
+        line.getElements().setAll(fitted);
         outline(band, trace.fit(), b -> x(b.minutes()), b -> y(b.oneSide()), b -> y(b.otherSide()));
         double start = trace.allowed().isEmpty() ? 0 : trace.allowed().get(0).gaugeKpa();
         outline(allowed, trace.allowed(), p -> x(p.minutes()), p -> y(p.gaugeKpa()), p -> y(start));
@@ -129,15 +130,19 @@ final class HoldChart extends XYChart<Number, Number> {
 
     /** Small crosses: of readings that count, or of those before it had settled. */
     private void dots(Path path, boolean used) {
-        path.getElements().clear();
+        // All at once: each change of a path is told to whoever draws it.
+        List<PathElement> crosses = new ArrayList<>();
         for (LeakTrace.Point p : trace.readings()) {
             if (p.used() == used) {
                 double cx = x(p.minutes());
                 double cy = y(p.gaugeKpa());
-                path.getElements().addAll(new MoveTo(cx - 2, cy), new LineTo(cx + 2, cy));
-                path.getElements().addAll(new MoveTo(cx, cy - 2), new LineTo(cx, cy + 2));
+                crosses.add(new MoveTo(cx - 2, cy));
+                crosses.add(new LineTo(cx + 2, cy));
+                crosses.add(new MoveTo(cx, cy - 2));
+                crosses.add(new LineTo(cx, cy + 2));
             }
         }
+        path.getElements().setAll(crosses);
     }
 
     private static <T> void outline(
@@ -146,13 +151,14 @@ final class HoldChart extends XYChart<Number, Number> {
             ToDoubleFunction<T> x,
             ToDoubleFunction<T> one,
             ToDoubleFunction<T> other) {
-        polygon.getPoints().clear();
+        List<Double> corners = new ArrayList<>();
         for (T p : points) {
-            polygon.getPoints().addAll(x.applyAsDouble(p), one.applyAsDouble(p));
+            corners.addAll(List.of(x.applyAsDouble(p), one.applyAsDouble(p)));
         }
         for (int i = points.size() - 1; i >= 0; i--) {
-            polygon.getPoints().addAll(x.applyAsDouble(points.get(i)), other.applyAsDouble(points.get(i)));
+            corners.addAll(List.of(x.applyAsDouble(points.get(i)), other.applyAsDouble(points.get(i))));
         }
+        polygon.getPoints().setAll(corners);
     }
 
     @Override

@@ -25,11 +25,6 @@ import mussel.desktop.kit.Words;
 
 /** One line of the table of parts: the part and what it is for, where it comes from, its price, when it is here, and the shelf. */
 final class PartRow extends Row {
-    private static final double PRICE = 5.1;
-    private static final double WHEN = 5.2;
-    private static final double SHELF = 3.8;
-    private static final double TAKE = 6.2;
-
     private final Desk desk;
     private final Label what = Texts.wrapped("", "strong");
     private final Label purpose = Texts.wrapped("", "small-dim");
@@ -83,16 +78,11 @@ final class PartRow extends Row {
             wide.setPrefWidth(100);
             wide.setMaxWidth(Double.MAX_VALUE);
         }
-        fixed(price, PRICE);
-        fixed(when, WHEN);
-        fixed(shelf, SHELF);
-        fixed(take, TAKE);
+        price.getStyleClass().add("col-price");
+        when.getStyleClass().add("col-when");
+        shelf.getStyleClass().add("col-shelf");
+        take.getStyleClass().add("col-take");
         row.getChildren().addAll(what, from, price, when, shelf, take);
-    }
-
-    /** So wide whatever it holds, and wider with larger type. */
-    private static void fixed(Region cell, double em) {
-        cell.setStyle("-fx-min-width: " + em + "em; -fx-pref-width: " + em + "em; -fx-max-width: " + em + "em;");
     }
 
     private void toggle() {
@@ -107,7 +97,6 @@ final class PartRow extends Row {
     void show(Assessment now, OrderTable.Line line) {
         Supply.Row row = line.row();
         shown = row;
-        setId("part-" + row.part());
         what.setText((row.need() > 1 ? row.need() + " × " : "") + row.title());
         purpose.setText(line.number().isEmpty() ? line.purpose() : line.number() + " · " + line.purpose());
         from.setText(line.from().isEmpty() ? (row.open() > 0 ? row.open() + " to be had" : "") : line.from());

@@ -113,7 +113,24 @@ public final class PartsStation implements StationView {
     }
 
     @Override
+    public boolean prepare(Assessment now) {
+        answers = Optional.empty();
+        asked = Optional.empty();
+        lay(now);
+        table();
+        return false;
+    }
+
+    @Override
     public void show(Assessment now) {
+        lay(now);
+        if (!now.supply().open().isEmpty()) {
+            workOut(now);
+        }
+        table();
+    }
+
+    private void lay(Assessment now) {
         fields.show(now);
         if (sitting != desk.sitting()) {
             // What was asked for on another leg is not ordered on this one.
@@ -139,10 +156,6 @@ public final class PartsStation implements StationView {
                                 : supply.allHere()
                                         ? "Every part needed is in the yard."
                                         : "Everything is taken or ordered.");
-        if (some) {
-            workOut(now);
-        }
-        table();
     }
 
     /** The table with the order that is looked at. */

@@ -58,17 +58,18 @@ public final class BuildStation implements StationView {
         shown = which;
         pages.show(views.get(which));
         view.show(Optional.of(which));
-        mat(desk.now().get());
+        fill(desk.now().get());
     }
 
-    private void mat(Assessment now) {
-        if (mat.isVisible()) {
+    /** Only what is seen is drawn anew. */
+    private void fill(Assessment now) {
+        if (shown.equals("mat")) {
             mat.show(now);
         }
-        if (parts.isVisible()) {
+        if (shown.equals("parts")) {
             parts.show(now);
         }
-        if (torques.isVisible()) {
+        if (shown.equals("torques")) {
             torques.show(now);
         }
     }
@@ -95,7 +96,7 @@ public final class BuildStation implements StationView {
     @Override
     public void show(Assessment now) {
         steps.show(now);
-        mat(now);
+        fill(now);
         List<PlannedStep> build = now.buildSteps();
         view.setVisible(!build.isEmpty());
         view.setManaged(!build.isEmpty());

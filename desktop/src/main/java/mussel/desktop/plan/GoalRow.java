@@ -51,7 +51,6 @@ final class GoalRow extends Row {
         advice.setText(says);
         advice.setVisible(!says.isEmpty());
         advice.setManaged(!says.isEmpty());
-        advice.getStyleClass().removeAll("urgent", "dim");
-        advice.getStyleClass().add(goal.worthIt() && !goal.chosen() ? "urgent" : "dim");
+        Texts.manner(advice, goal.worthIt() && !goal.chosen() ? "urgent" : "dim");
     }
 }

@@ -22,7 +22,6 @@ final class MatPiece extends Column {
         AWAY
     }
 
-    private static final double ACROSS = 10.4;
     private static final PseudoClass OFF = PseudoClass.getPseudoClass("off");
     private static final PseudoClass NEXT = PseudoClass.getPseudoClass("next");
 
@@ -37,7 +36,6 @@ final class MatPiece extends Column {
         Part part = sheet.part(lies.part()).orElseThrow();
         getStyleClass().add("piece");
         setAlignment(Pos.TOP_CENTER);
-        setStyle("-fx-pref-width: " + ACROSS + "em; -fx-max-width: " + ACROSS + "em;");
         pseudoClassStateChanged(OFF, where == Where.LIES);
         pseudoClassStateChanged(NEXT, where == Where.NEXT);
         StackPane glyph = new StackPane(new PartGlyph(sheet, part, lies.qty()));

@@ -91,13 +91,13 @@ public final class StripStation implements StationView {
     /** Only what is seen is drawn anew. */
     private void fill(Assessment now) {
         goals.filter(Node::isVisible).ifPresent(page -> page.show(now));
-        if (mat.isVisible()) {
+        if (shown.equals("mat")) {
             mat.show(now);
         }
-        if (inspect.isVisible()) {
+        if (shown.equals("inspect")) {
             inspect.show(now);
         }
-        if (tools.isVisible()) {
+        if (shown.equals("tools")) {
             tools(now);
         }
     }

@@ -159,7 +159,7 @@ public final class ProveStation implements StationView {
             getStyleClass().add("part-row");
             asked.ifPresent(row -> {
                 row.setMinWidth(USE_PREF_SIZE);
-                row.setStyle("-fx-pref-width: 18.5em;");
+                row.getStyleClass().add("wide-row");
                 getChildren().add(row);
             });
             HBox.setHgrow(says, Priority.ALWAYS);
@@ -169,7 +169,7 @@ public final class ProveStation implements StationView {
 
         void show(Proof proof) {
             says.setText(proof.says());
-            says.getStyleClass().setAll("label", proof.state() == State.FAILED ? "strong" : "plain");
+            Texts.manner(says, proof.state() == State.FAILED ? "strong" : "plain");
             says.setGraphic(
                     switch (proof.state()) {
                         case OPEN -> Marks.open();

@@ -239,7 +239,7 @@ public final class PumpStation implements StationView {
                 part.verdict() == PartVerdict.REPLACE
                         ? Marks.caution()
                         : part.verdict() == PartVerdict.REUSE ? Marks.done() : Marks.open());
-        verdict.setStyle("-fx-min-width: 13em; -fx-pref-width: 13em; -fx-max-width: 13em;");
+        verdict.getStyleClass().add("col-verdict");
         verdict.setId("pump-" + part.part());
         Label rules = Texts.sentence(
                 part.rules().isEmpty()

@@ -31,7 +31,6 @@ final class Fold extends Column {
 
     void show(Brief.Fold fold, boolean open) {
         id = fold.id();
-        line.setId("fold-" + fold.id());
         line.show(fold.title(), fold.value(), open);
         pseudoClassStateChanged(OPENED, open);
         body.setVisible(open);

@@ -237,8 +237,8 @@ final class JobView extends BorderPane {
         if (station != here) {
             StationView view =
                     stations.computeIfAbsent(station, s -> makers.get(s).apply(desk));
-            if (seen.add(station)) {
-                view.show(desk.now().get());
+            if (!seen.contains(station) && view.prepare(desk.now().get())) {
+                seen.add(station);
             }
             if (view.node() instanceof Region page) {
                 sheets.keep(page);

@@ -131,6 +131,7 @@ final class Spine extends Pane {
         private final Circle round = new Circle();
         private final Group inner = new Group();
         private static final double NAME_AIR = 14;
+        private static final PseudoClass HERE = PseudoClass.getPseudoClass("here");
 
         private Station.State state;
         private boolean here;
@@ -169,14 +170,13 @@ final class Spine extends Pane {
             if (now == state && shown == here) {
                 return;
             }
-            state = now;
             here = shown;
-            getStyleClass().removeAll("here");
             round.setRadius(here ? 12 : 9);
-            round.getStyleClass().setAll("float", "is-" + state.name().toLowerCase(Locale.ROOT));
-            if (here) {
-                getStyleClass().add("here");
-                round.getStyleClass().add("is-here");
+            pseudoClassStateChanged(HERE, here);
+            round.pseudoClassStateChanged(HERE, here);
+            if (state != now) {
+                state = now;
+                round.getStyleClass().setAll("float", "is-" + state.name().toLowerCase(Locale.ROOT));
             }
             inner.getChildren().clear();
             if (state == Station.State.DONE) {

@@ -48,7 +48,6 @@ final class CauseCard extends Column {
 
     void show(Assessment now, CauseBelief belief) {
         Cause cause = now.knowledge().cause(belief.id()).orElseThrow();
-        setId("cause-" + belief.id());
         title.setText(cause.title(now.context()));
         bar.show(belief.probability(), belief.prior());
         figure.setText(Display.percent(belief.probability()));

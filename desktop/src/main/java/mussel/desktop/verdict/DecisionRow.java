@@ -28,10 +28,9 @@ final class DecisionRow extends Row {
     }
 
     void show(Assessment now, Decision decision) {
-        setId("decision-" + decision.goal());
         what.setText(now.knowledge().goal(decision.goal()).orElseThrow().title() + ": "
                 + (decision.act() ? "do it" : "leave it"));
-        what.getStyleClass().setAll("label", decision.act() ? "strong" : "plain");
+        Texts.manner(what, decision.act() ? "strong" : "plain");
         figures.setText(Display.percent(decision.probability()) + "; doing it "
                 + Display.sum(decision.expectedCostDo()) + ", leaving it "
                 + Display.sum(decision.expectedCostLeave()) + " on average");
