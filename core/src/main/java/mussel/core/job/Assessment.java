@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -63,6 +64,9 @@ public final class Assessment {
     private final List<Problem> drainProblems;
     private final Optional<DrainResult> drain;
     private final List<HeldTest> holds;
+    /** By the hold itself: to compare two would read through all their readings. */
+    private final Map<Hold, HeldTest> judged = new IdentityHashMap<>();
+
     private final Map<String, Made> findings;
     private final Plan plan;
     private final Optional<FillInput> fillInput;
@@ -92,7 +96,7 @@ public final class Assessment {
         this.holds = Stream.of(LeakMode.values())
                 .map(job::hold)
                 .flatMap(Optional::stream)
-                .map(h -> HeldTest.of(h, sheet.leakTest(), job.reading(Field.BAROMETER)))
+                .map(this::judged)
                 .toList();
         this.pump = PumpWork.of(job, sheet, yard);
         this.plan = Planner.plan(sheet, goals());
@@ -122,8 +126,13 @@ public final class Assessment {
                                 .filter(h -> h.mode() == mode && !afterBuild(h))
                                 .reduce((a, b) -> b)
                                 .stream())
-                .map(h -> HeldTest.of(h, sheet.leakTest(), job.reading(Field.BAROMETER)))
+                .map(this::judged)
                 .toList();
+    }
+
+    /** A hold judged; each once, since an hour of one takes a while. */
+    private HeldTest judged(Hold hold) {
+        return judged.computeIfAbsent(hold, h -> HeldTest.of(h, sheet.leakTest(), job.reading(Field.BAROMETER)));
     }
 
     /** Whether a hold began after something had been put back, so that it proves the repair. */

@@ -32,6 +32,7 @@ public final class Job {
     private final Optional<LocalDate> tagged;
     private final List<Entry> unread = new ArrayList<>();
     private final UndoLine undoLine;
+    private Optional<List<Hold>> held = Optional.empty();
 
     private Job(List<Entry> entries) {
         Entry first = entries.get(0);
@@ -131,15 +132,15 @@ public final class Job {
 
     /** The holds, in the order they were begun. */
     public List<Hold> holds() {
-        return holds.values().stream().map(Holding::hold).toList();
+        if (held.isEmpty()) {
+            held = Optional.of(holds.values().stream().map(Holding::hold).toList());
+        }
+        return held.get();
     }
 
     /** The last hold of a mode. */
     public Optional<Hold> hold(LeakMode mode) {
-        return holds.values().stream()
-                .filter(h -> h.begun().mode() == mode)
-                .reduce((first, later) -> later)
-                .map(Holding::hold);
+        return holds().stream().filter(h -> h.mode() == mode).reduce((first, later) -> later);
     }
 
     /** The orders placed for it, in their order. */

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import javafx.concurrent.Task;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -56,10 +57,10 @@ import mussel.desktop.kit.WhyButton;
 /** Where it gets in and out: pressure and vacuum holds with what they prove, and soapy water. */
 public final class LeakStation implements StationView {
     private static final int MOST_DRAWN = 300;
-    /** From so many readings on one more cannot be seen on the chart: it is drawn anew with every third. */
+    /** From so many readings on one more cannot be seen on the chart: it is drawn anew with every tenth, and judged aside. */
     private static final int LONG_HOLD = 5_000;
 
-    private static final int DRAWN_EVERY = 3;
+    private static final int DRAWN_EVERY = 10;
     private static final int READINGS_AN_ENTRY = 2_000;
     private static final double GAUGE_STEP_KPA = 2;
 
@@ -92,6 +93,10 @@ public final class LeakStation implements StationView {
     private OptionalDouble celsius = OptionalDouble.empty();
     private Stage handStage = Stage.STILL;
     private LeakMode shownMode = LeakMode.PRESSURE;
+    /** What judges a long hold meanwhile, and how many readings the chart was drawn with last. */
+    private Optional<Task<HeldTest>> judging = Optional.empty();
+
+    private int drawn;
     private int job;
 
     /** The station of a job. */
@@ -338,11 +343,15 @@ public final class LeakStation implements StationView {
     /** The hold shown: the one being recorded with all its readings, else the last of the mode in the journal. */
     private Optional<HeldTest> held() {
         Assessment now = desk.now().get();
-        Optional<Hold> live = recorder.live().filter(h -> h.mode() == shownMode);
+        Optional<Hold> live = live(shownMode);
         return live.isPresent()
                 ? Optional.of(HeldTest.of(
                         live.get(), now.sheet().leakTest(), now.job().reading(Field.BAROMETER)))
                 : now.held(shownMode);
+    }
+
+    private Optional<Hold> live(LeakMode of) {
+        return recorder.live().filter(h -> h.mode() == of);
     }
 
     /** Takes the readings of an instrument. */
@@ -409,9 +418,33 @@ public final class LeakStation implements StationView {
     }
 
     private void showHold(boolean following) {
-        Optional<HeldTest> held = held();
+        Optional<Hold> live = live(shownMode);
+        if (live.isPresent() && live.get().readings().size() >= LONG_HOLD) {
+            judgeAside(live.get());
+        } else {
+            show(held(), following);
+        }
+    }
+
+    /** A long hold is judged off the interface thread, the next time once this is done. */
+    private void judgeAside(Hold hold) {
+        if (judging.isPresent() && judging.get().isRunning()) {
+            return;
+        }
+        LeakTest test = desk.now().get().sheet().leakTest();
+        OptionalDouble barometer = desk.job().reading(Field.BAROMETER);
+        judging =
+                Optional.of(desk.quietlyAside("judging the hold", () -> HeldTest.of(hold, test, barometer), judged -> {
+                    if (hold.mode() == shownMode) {
+                        show(Optional.of(judged), true);
+                    }
+                }));
+    }
+
+    private void show(Optional<HeldTest> held, boolean following) {
         int readings = held.map(h -> h.hold().readings().size()).orElse(0);
-        if (!following || readings < LONG_HOLD || readings % DRAWN_EVERY == 0) {
+        if (!following || readings < LONG_HOLD || readings < drawn || readings >= drawn + DRAWN_EVERY) {
+            drawn = readings;
             chart.show(
                     held.map(h -> LeakTrace.of(h.input(), h.result(), MOST_DRAWN))
                             .orElseGet(() -> new LeakTrace(List.of(), List.of(), List.of(), 5)),
