@@ -61,7 +61,12 @@ class BookJourneyTest extends DemoJourney {
     void theLogbookFindsALegAndShowsItsLifeBesideItsTwins() throws TimeoutException {
         robot.push(KeyCode.CONTROL, KeyCode.L);
         TextField search = robot.lookup("#book-search").query();
-        robot.interact(() -> search.setText("harvester pro"));
+        robot.clickOn(search).write("harvester pro");
+        settled(() -> robot.lookup("#found")
+                        .<ListView<LogBook.Found>>query()
+                        .getSelectionModel()
+                        .getSelectedItem()
+                != null);
         ListView<LogBook.Found> found = robot.lookup("#found").query();
         assertThat(found.getItems()).isNotEmpty().allMatch(f -> f.title().startsWith("Sound Harvester"));
         ListView<Visit> life = robot.lookup("#life-jobs").query();
@@ -80,7 +85,8 @@ class BookJourneyTest extends DemoJourney {
         assertThat(twin.getItems().get(0).leg())
                 .isNotEqualTo(life.getItems().get(0).leg());
         assertThat(words(robot.lookup("#twin").query())).contains("Sound Harvester", "Water in the oil");
-        robot.interact(() -> search.setText("nothing holds this word"));
+        robot.clickOn(search).push(KeyCode.CONTROL, KeyCode.A).write("nothing holds this word");
+        WaitForAsyncUtils.waitForFxEvents();
         assertThat(found.getItems()).isEmpty();
     }
 
@@ -206,7 +212,7 @@ class BookJourneyTest extends DemoJourney {
     void aScannedTagOpensTheLifeOfItsLeg() throws TimeoutException {
         robot.interact(() -> window.showBench());
         TextField find = robot.lookup("#find").query();
-        robot.interact(() -> find.setText("mussel:leg:demo-Byssus-SINGLE"));
+        robot.clickOn(find).write("mussel:leg:demo-Byssus-SINGLE");
         settled(() -> !robot.lookup("#life-jobs").queryAll().isEmpty());
         ListView<Visit> life = robot.lookup("#life-jobs").query();
         assertThat(life.getItems()).allMatch(v -> v.boat().equals("Byssus"));

@@ -23,4 +23,12 @@ abstract class DemoJourney extends WindowJourney {
                 .orElseThrow()
                 .job();
     }
+
+    /** Opens the open job of a leg from the bench. */
+    void open(String leg) {
+        if (window.desk().isPresent()) {
+            click("#to-bench");
+        }
+        click("#leg-" + job(leg));
+    }
 }

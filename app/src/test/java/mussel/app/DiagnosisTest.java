@@ -187,7 +187,7 @@ class DiagnosisTest extends DemoJourney {
         assertThat(robot.lookup("#learn-on").tryQuery()).isPresent();
         click("#learn-on");
         assertThat(shop.learning()).isTrue();
-        robot.interact(() -> window.go(Station.STRIP));
+        go(Station.STRIP);
         click("#strip-view-inspect");
         click("#pick-before_cleaning-wear_plate-judge_after_cleaning");
         assertThat(find("#inspected-wear_plate", Label.class).getText()).contains("clean it");

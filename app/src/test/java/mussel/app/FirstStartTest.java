@@ -2,7 +2,6 @@ package mussel.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import javafx.scene.control.TextField;
 import mussel.core.measure.YardUnits;
 import org.junit.jupiter.api.Test;
 
@@ -13,7 +12,7 @@ class FirstStartTest extends WindowJourney {
         robot.interact(window::firstStart);
         click("#first-begin");
         assertThat(window.lookup("#first-start")).as("an empty name is refused").isNotNull();
-        robot.interact(() -> find("#first-name", TextField.class).setText("Pier End"));
+        robot.clickOn("#first-name").write("Pier End");
         click("#first-units-US");
         click("#first-begin");
         assertThat(window.lookup("#first-start")).isNull();

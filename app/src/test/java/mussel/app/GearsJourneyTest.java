@@ -31,7 +31,7 @@ class GearsJourneyTest extends DemoJourney {
     @Test
     void aBigLegIsSetUpTorquedFilledProvenAndTagged() throws Exception {
         int job = job("Slack Water");
-        robot.interact(() -> window.open(job));
+        open("Slack Water");
         assertThat(now().current()).isEqualTo(Station.SETUP);
         setUp();
         build();
@@ -150,7 +150,8 @@ class GearsJourneyTest extends DemoJourney {
         }
         click("#tag-it");
         restart();
-        robot.interact(() -> window.open(job));
+        robot.clickOn("#find").write("slack");
+        click("#leg-" + job);
         assertThat(now().job().tagged()).isPresent();
         assertThat(now().setup().orElseThrow().done()).isTrue();
         assertThat(now().proof().done()).isTrue();

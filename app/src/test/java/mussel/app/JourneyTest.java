@@ -12,7 +12,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import mussel.core.job.Field;
 import mussel.core.job.Station;
-import mussel.core.plan.Plan.PlannedStep;
 import mussel.desktop.log.TagStation;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -22,15 +21,6 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** The whole slice in the real window: a leg is taken in, drained, stripped, built, filled and tagged, over a restart. */
 class JourneyTest extends WindowJourney {
-    /** Fires a step's tick; the list is long and each tick folds it anew. */
-    private void tick(PlannedStep step) {
-        robot.interact(() -> {
-            Node fold = window.lookup(".fold");
-            assertThat(fold == null || fold.isVisible()).isTrue();
-            ((ButtonBase) window.lookup("#tick-" + step.step().id())).fire();
-        });
-    }
-
     private void takeIn(String boat, String position, String family) {
         click("#take-in-open");
         robot.write(boat);
@@ -64,24 +54,18 @@ class JourneyTest extends WindowJourney {
         click("#station-strip");
         click("#pick-goal-driveshaft_seals-yes");
         click("#strip-view-steps");
-        for (PlannedStep step : now().stripSteps()) {
-            tick(step);
-        }
+        tick(now().stripSteps());
         click("#strip-view-mat");
         assertThat(now().states()).containsEntry(Station.STRIP, Station.State.DONE);
 
         click("#station-build");
         click("#build-view-torques");
         assertThat(robot.lookup("3 × Seal carrier bolts, M6x1.0").tryQuery()).isPresent();
-        for (PlannedStep step : now().buildSteps()) {
-            click("#build-view-steps");
-            tick(step);
-        }
+        click("#build-view-steps");
+        tick(now().buildSteps());
 
         click("#station-fill");
-        for (PlannedStep step : now().fillSteps()) {
-            tick(step);
-        }
+        tick(now().fillSteps());
         type(Field.PUMPED, "431 ml");
         assertThat(now().states()).containsEntry(Station.FILL, Station.State.DONE);
 
@@ -191,7 +175,7 @@ class JourneyTest extends WindowJourney {
         for (String family : new String[] {"tern-60", "wren-8", "tern-60"}) {
             takeIn("Kelp Runner " + family, "single", family);
             for (Station station : Station.values()) {
-                robot.interact(() -> window.go(station));
+                go(station);
                 WaitForAsyncUtils.waitForFxEvents();
                 assertThat(window.lookup(".job-view").getLayoutBounds().getWidth())
                         .as(station.title())
@@ -209,7 +193,7 @@ class JourneyTest extends WindowJourney {
     void everyTargetIsLargeEnoughForGloves() {
         takeIn("Kelp Runner", "single", "tern-60");
         for (Station station : Station.values()) {
-            robot.interact(() -> window.go(station));
+            go(station);
             WaitForAsyncUtils.waitForFxEvents();
             robot
                     .lookup(n -> n instanceof ToggleButton

@@ -7,7 +7,6 @@ import java.util.concurrent.TimeUnit;
 import javafx.scene.control.ButtonBase;
 import mussel.core.job.Field;
 import mussel.core.job.Station;
-import mussel.core.plan.Plan.PlannedStep;
 import mussel.desktop.estimate.EstimateStation;
 import mussel.desktop.parts.PartsStation;
 import org.apache.pdfbox.Loader;
@@ -18,15 +17,6 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** After the verdict, in the real window: what else while it is open, the mat, the order, and the owner's estimate. */
 class PlanAndPartsTest extends DemoJourney {
-    private void open(String leg) {
-        int job = job(leg);
-        robot.interact(() -> window.open(job));
-    }
-
-    private void fire(String id) {
-        robot.interact(() -> ((ButtonBase) window.lookup(id)).fire());
-    }
-
     @Test
     void theMilkyLegGetsItsPlanItsPartsAndItsWorth() throws Exception {
         open("Spat Lass, port");
@@ -40,9 +30,7 @@ class PlanAndPartsTest extends DemoJourney {
         assertThat(now().twinPriced()).contains("both");
 
         click("#strip-view-steps");
-        for (PlannedStep step : now().stripSteps()) {
-            fire("#tick-" + step.step().id());
-        }
+        tick(now().stripSteps());
         click("#strip-view-mat");
         assertThat(now().partsOff()).contains("impeller", "ds_seal", "seal_carrier");
         click("#field-counted-top_washers .text-field");
@@ -99,7 +87,7 @@ class PlanAndPartsTest extends DemoJourney {
         open("Spat Lass, port");
         click("#station-leak");
         click("#hold-source-practice");
-        fire("#practice-pump");
+        click("#practice-pump");
         open("Mooring punt");
         int entries = window.desk().orElseThrow().entries();
         assertThat(find(".tag-boat", javafx.scene.control.Label.class).getText())

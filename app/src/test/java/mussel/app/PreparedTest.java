@@ -8,7 +8,6 @@ import javafx.scene.control.Label;
 import mussel.core.job.Station;
 import mussel.desktop.shell.MusselWindow;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 class PreparedTest extends DemoJourney {
     private CompletableFuture<Void> prepared() {
@@ -23,10 +22,9 @@ class PreparedTest extends DemoJourney {
         assertThat(window.desk()).as("nothing is open yet").isEmpty();
         for (String leg : new String[] {"Raft tender", "Sound Harvester, port", "Spat Lass, port"}) {
             int job = job(leg);
-            robot.interact(() -> window.open(job));
+            open(leg);
             for (Station station : Station.values()) {
-                robot.interact(() -> window.go(station));
-                WaitForAsyncUtils.waitForFxEvents();
+                go(station);
                 assertThat(window.station().orElseThrow().node().isVisible())
                         .as(leg + " " + station)
                         .isTrue();

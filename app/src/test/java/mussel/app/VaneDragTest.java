@@ -15,11 +15,8 @@ import org.testfx.util.WaitForAsyncUtils;
 class VaneDragTest extends DemoJourney {
     @Test
     void aVaneIsBentByDraggingItsTip() {
-        robot.interact(() -> {
-            window.open(job("Byssus"));
-            window.go(Station.PUMP);
-        });
-        WaitForAsyncUtils.waitForFxEvents();
+        open("Byssus");
+        go(Station.PUMP);
         robot.interact(() -> ((SheetPane) window.lookup(".middle")).place(0));
         WaitForAsyncUtils.waitForFxEvents();
         Node vane = find("#vane-1", Node.class);

@@ -5,6 +5,9 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.List;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
@@ -12,6 +15,8 @@ import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
+import mussel.core.job.Station;
+import mussel.core.plan.Plan.PlannedStep;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
@@ -103,33 +108,47 @@ abstract class WindowJourney {
     /** Brings a node of the station sheet into sight and clicks it with the mouse. */
     void click(String id) {
         Node node = find(id, Node.class);
-        robot.interact(() -> bringIntoSight(node));
+        robot.interact(() -> {
+            bringIntoSight(node);
+            Bounds there = node.localToScreen(node.getBoundsInLocal());
+            // The way of the mouse takes longer than all else there is to a click.
+            robot.robotContext().getBaseRobot().moveMouse(new Point2D(there.getCenterX(), there.getCenterY()));
+        });
         robot.clickOn(node);
         WaitForAsyncUtils.waitForFxEvents();
     }
 
+    /** As somebody would turn the wheel until it is there. */
     private void bringIntoSight(Node node) {
-        ScrollPane middle = (ScrollPane) window.lookup(".middle");
-        if (middle == null || !middle.getContent().getBoundsInLocal().isEmpty() && !isIn(node, middle.getContent())) {
+        ScrollPane pane = null;
+        for (Node at = node; at != null && pane == null; at = at.getParent()) {
+            pane = at instanceof ScrollPane found ? found : null;
+        }
+        if (pane == null || pane == node) {
             return;
         }
         window.layout();
-        double top = middle.getContent()
+        double top = pane.getContent()
                 .sceneToLocal(node.localToScene(node.getBoundsInLocal()))
                 .getMinY();
-        double room = middle.getContent().getBoundsInLocal().getHeight()
-                - middle.getViewportBounds().getHeight();
-        middle.setVvalue(room <= 0 ? 0 : Math.min(1, Math.max(0, (top - 60) / room)));
+        double room = pane.getContent().getBoundsInLocal().getHeight()
+                - pane.getViewportBounds().getHeight();
+        pane.setVvalue(room <= 0 ? 0 : Math.min(1, Math.max(0, (top - 60) / room)));
         window.layout();
     }
 
-    private static boolean isIn(Node node, Node ancestor) {
-        for (Node n = node; n != null; n = n.getParent()) {
-            if (n == ancestor) {
-                return true;
-            }
+    /** Ticks steps one after the other: the first with the mouse, each that follows with the space bar, which goes on by itself. */
+    void tick(List<PlannedStep> steps) {
+        click("#tick-" + steps.get(0).step().id());
+        for (int i = 1; i < steps.size(); i++) {
+            robot.push(KeyCode.SPACE);
+            WaitForAsyncUtils.waitForFxEvents();
         }
-        return false;
+    }
+
+    /** Opens a station by its name on the longline. */
+    void go(Station station) {
+        click("#station-" + station.name().toLowerCase(java.util.Locale.ROOT));
     }
 
     void type(Field field, String text) {

@@ -119,6 +119,8 @@ final class LogbookPage implements BookPage {
                                 : hits.size() + (hits.size() == 1 ? " job" : " jobs"));
         if (!hits.isEmpty() && hits.stream().noneMatch(h -> h.leg().equals(leg))) {
             found.getSelectionModel().select(0);
+        } else {
+            point();
         }
     }
 
