@@ -79,8 +79,10 @@ class JourneyTest extends WindowJourney {
         click("#tag-it");
         assertThat(now().job().tagged()).contains(shop.today());
         robot.push(KeyCode.CONTROL, KeyCode.Z);
+        WaitForAsyncUtils.waitForFxEvents();
         assertThat(now().job().tagged()).isEmpty();
         robot.push(KeyCode.CONTROL, KeyCode.Y);
+        WaitForAsyncUtils.waitForFxEvents();
         assertThat(now().job().tagged()).isPresent();
         printed();
 
