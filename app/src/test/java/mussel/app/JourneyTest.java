@@ -12,6 +12,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import mussel.core.job.Field;
 import mussel.core.job.Station;
+import mussel.core.job.Topic;
 import mussel.desktop.log.TagStation;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -159,6 +160,20 @@ class JourneyTest extends WindowJourney {
                         .queryTextInputControl()
                         .getText())
                 .isEqualTo("15.28 fl oz");
+    }
+
+    @Test
+    void aNoteTakenBackIsNotEnteredAgainFromAPageOutOfSight() {
+        takeIn("Byssus", "single", "wren-8");
+        click("#note-complaint");
+        robot.write("sheen").push(KeyCode.ENTER);
+        go(Station.DRAIN);
+        assertThat(now().job().note(Topic.COMPLAINT.address())).contains("sheen");
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        WaitForAsyncUtils.waitForFxEvents();
+        robot.push(KeyCode.F5);
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(now().job().note(Topic.COMPLAINT.address())).isEmpty();
     }
 
     @Test

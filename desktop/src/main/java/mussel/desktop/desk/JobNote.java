@@ -36,7 +36,7 @@ public final class JobNote extends Column {
         });
         text.textProperty().addListener((o, was, is) -> {
             if (text.isFocused()) {
-                desk.typing(this::enter);
+                desk.typing(this::settle);
             }
         });
         getChildren().addAll(caption, text);
@@ -71,6 +71,13 @@ public final class JobNote extends Column {
     public void begin() {
         text.requestFocus();
         text.fireEvent(new SeeMe());
+    }
+
+    /** What was left is entered already; on a page out of sight the text may be older than the job. */
+    private void settle() {
+        if (text.isFocused()) {
+            enter();
+        }
     }
 
     private void enter() {
