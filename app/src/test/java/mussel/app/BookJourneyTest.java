@@ -42,7 +42,7 @@ class BookJourneyTest extends DemoJourney {
     private static void settled(Callable<Boolean> there) throws TimeoutException {
         // Asked on the interface thread: elsewhere the scene changes while it is looked through.
         WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> WaitForAsyncUtils.waitForAsyncFx(10_000, there));
-        WaitForAsyncUtils.waitForFxEvents();
+        Hands.settle();
     }
 
     private void takeIn(Path file) throws TimeoutException {
@@ -86,7 +86,6 @@ class BookJourneyTest extends DemoJourney {
                 .isNotEqualTo(life.getItems().get(0).leg());
         assertThat(words(robot.lookup("#twin").query())).contains("Sound Harvester", "Water in the oil");
         robot.clickOn(search).push(KeyCode.CONTROL, KeyCode.A).write("nothing holds this word");
-        WaitForAsyncUtils.waitForFxEvents();
         assertThat(found.getItems()).isEmpty();
     }
 

@@ -27,12 +27,10 @@ import org.testfx.util.WaitForAsyncUtils;
 class ByKeysTest extends WindowJourney {
     private void key(KeyCode... chord) {
         robot.push(chord);
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     private void typed(String text) {
         robot.write(text, 0).push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     private Node focus() {
@@ -117,7 +115,6 @@ class ByKeysTest extends WindowJourney {
     void whatIsBeingTypedWhenTheWindowGoesIsKept() throws Exception {
         takeIn("Byssus");
         robot.write("412", 0);
-        WaitForAsyncUtils.waitForFxEvents();
         robot.interact(() -> window.leave());
         restart();
         key(KeyCode.F5);
@@ -242,7 +239,6 @@ class ByKeysTest extends WindowJourney {
         takeIn("Byssus");
         key(KeyCode.CONTROL, KeyCode.B);
         robot.write("by", 0);
-        WaitForAsyncUtils.waitForFxEvents();
         assertThat(((TextField) focus()).getText()).isEqualTo("by");
         key(KeyCode.F5);
         assertThat(now().job().leg().boat()).isEqualTo("Byssus");
@@ -253,7 +249,6 @@ class ByKeysTest extends WindowJourney {
         takeIn("Byssus");
         key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.DIGIT4);
         robot.write("7", 0);
-        WaitForAsyncUtils.waitForFxEvents();
         assertThat(told()).contains("Every figure of this station is given");
         key(KeyCode.TAB);
         assertThat(told()).isEmpty();

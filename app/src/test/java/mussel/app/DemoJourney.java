@@ -1,16 +1,31 @@
 package mussel.app;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import mussel.app.demo.DemoYard;
+import org.junit.jupiter.api.io.TempDir;
 
 /** Journeys through the demo's yard. */
 abstract class DemoJourney extends WindowJourney {
+    /** The demo's yard, made once and copied for each journey. */
+    @TempDir
+    static Path made;
+
     @Override
     Path logbook() {
         Path demo = folder.resolve("demo.mussel");
-        if (!Files.exists(demo)) {
-            DemoYard.fill(demo, DAY.instant());
+        Path first = made.resolve("demo.mussel");
+        try {
+            if (!Files.exists(first)) {
+                DemoYard.fill(first, DAY.instant());
+            }
+            if (!Files.exists(demo)) {
+                Files.copy(first, demo);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
         return demo;
     }

@@ -99,7 +99,6 @@ class DiagnosisTest extends DemoJourney {
         assertThat(now().context().complaint()).extracting(Enum::name).containsExactly("SERVICE");
         click("#pick-came_for-hot");
         robot.type(KeyCode.DIGIT4);
-        WaitForAsyncUtils.waitForFxEvents();
         assertThat(now().context().complaint()).extracting(Enum::name).contains("HOT", "WEAK_STREAM");
         String looked = now().knowledge()
                 .finding(now().verdictWords().advised().orElseThrow().findings().get(0))
@@ -168,7 +167,6 @@ class DiagnosisTest extends DemoJourney {
         robot.push(KeyCode.CONTROL, KeyCode.A);
         robot.push(KeyCode.DELETE);
         robot.write(text);
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     @Test

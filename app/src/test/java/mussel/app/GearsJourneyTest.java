@@ -138,7 +138,6 @@ class GearsJourneyTest extends DemoJourney {
         assertThat(find("#tag-it", ButtonBase.class).isDisabled()).isTrue();
         click("#tag-word");
         robot.write("practice bench").push(javafx.scene.input.KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
         assertThat(now().blocks()).isEmpty();
         Path pdf = folder.resolve("sheet.pdf");
         TagStation tag = (TagStation) window.station().orElseThrow();
@@ -160,6 +159,5 @@ class GearsJourneyTest extends DemoJourney {
     private void fire(String id) {
         ButtonBase button = find(id, ButtonBase.class);
         robot.interact(button::fire);
-        WaitForAsyncUtils.waitForFxEvents();
     }
 }

@@ -76,21 +76,17 @@ class JourneyTest extends WindowJourney {
                 .isTrue();
         click("#tag-word");
         robot.write("goes on at the berth").push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
         click("#tag-it");
         assertThat(now().job().tagged()).contains(shop.today());
         robot.push(KeyCode.CONTROL, KeyCode.Z);
-        WaitForAsyncUtils.waitForFxEvents();
         assertThat(now().job().tagged()).isEmpty();
         robot.push(KeyCode.CONTROL, KeyCode.Y);
-        WaitForAsyncUtils.waitForFxEvents();
         assertThat(now().job().tagged()).isPresent();
         printed();
 
         restart();
         assertThat(robot.lookup(".leg-card").queryAll()).isEmpty();
         robot.clickOn("#find").write("spat");
-        WaitForAsyncUtils.waitForFxEvents();
         click("#leg-1");
         assertThat(now().job().tagged()).contains(shop.today());
         assertThat(now().job().reading(Field.PUMPED)).hasValue(431);
@@ -132,10 +128,8 @@ class JourneyTest extends WindowJourney {
         type(Field.MINUTES, "30");
         click("#field-drained .text-field");
         robot.write("15");
-        WaitForAsyncUtils.waitForFxEvents();
         double first = now().drain().orElseThrow().balance().excessMl();
         robot.write("9");
-        WaitForAsyncUtils.waitForFxEvents();
         assertThat(now().drain().orElseThrow().balance().excessMl()).isGreaterThan(first);
     }
 
@@ -170,9 +164,7 @@ class JourneyTest extends WindowJourney {
         go(Station.DRAIN);
         assertThat(now().job().note(Topic.COMPLAINT.address())).contains("sheen");
         robot.push(KeyCode.CONTROL, KeyCode.Z);
-        WaitForAsyncUtils.waitForFxEvents();
         robot.push(KeyCode.F5);
-        WaitForAsyncUtils.waitForFxEvents();
         assertThat(now().job().note(Topic.COMPLAINT.address())).isEmpty();
     }
 
@@ -193,7 +185,6 @@ class JourneyTest extends WindowJourney {
             takeIn("Kelp Runner " + family, "single", family);
             for (Station station : Station.values()) {
                 go(station);
-                WaitForAsyncUtils.waitForFxEvents();
                 assertThat(window.lookup(".job-view").getLayoutBounds().getWidth())
                         .as(station.title())
                         .isLessThanOrEqualTo(1280);
@@ -211,7 +202,6 @@ class JourneyTest extends WindowJourney {
         takeIn("Kelp Runner", "single", "tern-60");
         for (Station station : Station.values()) {
             go(station);
-            WaitForAsyncUtils.waitForFxEvents();
             robot
                     .lookup(n -> n instanceof ToggleButton
                             || n instanceof ButtonBase && !n.getStyleClass().contains("why"))

@@ -35,7 +35,6 @@ class PlanAndPartsTest extends DemoJourney {
         assertThat(now().partsOff()).contains("impeller", "ds_seal", "seal_carrier");
         click("#field-counted-top_washers .text-field");
         robot.write("2\n");
-        WaitForAsyncUtils.waitForFxEvents();
         assertThat(now().loose()).anyMatch(l -> l.part().equals("top_washers") && l.off());
 
         click("#station-parts");
@@ -75,7 +74,6 @@ class PlanAndPartsTest extends DemoJourney {
         click("#station-pump");
         click("#note-piece_found");
         robot.write("water tube\n");
-        WaitForAsyncUtils.waitForFxEvents();
         click("#station-tag");
         assertThat(now().blocks()).noneMatch(b -> b.contains("piece of the impeller"));
         assertThat(find("#tag-it", ButtonBase.class).isDisabled())

@@ -20,7 +20,6 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -29,7 +28,7 @@ class RefusalTest {
     @TempDir
     Path folder;
 
-    private final FxRobot robot = new FxRobot();
+    private final Hands robot = new Hands();
     private final List<String> again = new ArrayList<>();
     private Path log;
 
@@ -60,7 +59,7 @@ class RefusalTest {
     private void settled(String words) throws Exception {
         WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> robot.lookup(".label").queryAll().stream()
                 .anyMatch(l -> ((Label) l).getText().contains(words)));
-        WaitForAsyncUtils.waitForFxEvents();
+        Hands.settle();
     }
 
     @Test

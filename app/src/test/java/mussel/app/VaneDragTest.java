@@ -9,7 +9,6 @@ import mussel.core.job.Field;
 import mussel.core.job.Station;
 import mussel.desktop.kit.SheetPane;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** A vane is bent with the mouse to how it looks. */
 class VaneDragTest extends DemoJourney {
@@ -18,7 +17,6 @@ class VaneDragTest extends DemoJourney {
         open("Byssus");
         go(Station.PUMP);
         robot.interact(() -> ((SheetPane) window.lookup(".middle")).place(0));
-        WaitForAsyncUtils.waitForFxEvents();
         Node vane = find("#vane-1", Node.class);
         Bounds at = vane.localToScreen(vane.getBoundsInLocal());
         double tip = at.getMinY() + 8;
@@ -26,7 +24,7 @@ class VaneDragTest extends DemoJourney {
                 .moveTo(at.getCenterX() + 12, tip + 1)
                 .moveTo(at.getCenterX() + 26, tip + 4)
                 .drop();
-        WaitForAsyncUtils.waitForFxEvents();
+        Hands.settle();
         assertThat(now().job().reading(Field.VANE_SET.of("1"))).isPresent();
         assertThat(now().job().reading(Field.VANE_SET.of("1")).orElseThrow()).isBetween(15.0, 60.0);
         assertThat(now().job().read(Field.VANE_SET.of("1")).orElseThrow().typed())

@@ -6,8 +6,6 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
-import javafx.geometry.Bounds;
-import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
@@ -25,9 +23,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** A real window on a logbook of its own, driven by mouse and keys. */
 abstract class WindowJourney {
@@ -57,7 +53,7 @@ abstract class WindowJourney {
     @TempDir
     Path folder;
 
-    final FxRobot robot = new FxRobot();
+    final Hands robot = new Hands();
     Workshop shop;
     MusselWindow window;
 
@@ -101,21 +97,14 @@ abstract class WindowJourney {
     }
 
     <T extends Node> T find(String id, Class<T> type) {
-        WaitForAsyncUtils.waitForFxEvents();
         return robot.lookup(id).queryAs(type);
     }
 
     /** Brings a node of the station sheet into sight and clicks it with the mouse. */
     void click(String id) {
         Node node = find(id, Node.class);
-        robot.interact(() -> {
-            bringIntoSight(node);
-            Bounds there = node.localToScreen(node.getBoundsInLocal());
-            // The way of the mouse takes longer than all else there is to a click.
-            robot.robotContext().getBaseRobot().moveMouse(new Point2D(there.getCenterX(), there.getCenterY()));
-        });
+        robot.interact(() -> bringIntoSight(node));
         robot.clickOn(node);
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     /** As somebody would turn the wheel until it is there. */
@@ -142,7 +131,6 @@ abstract class WindowJourney {
         click("#tick-" + steps.get(0).step().id());
         for (int i = 1; i < steps.size(); i++) {
             robot.push(KeyCode.SPACE);
-            WaitForAsyncUtils.waitForFxEvents();
         }
     }
 
@@ -157,7 +145,6 @@ abstract class WindowJourney {
         robot.push(KeyCode.DELETE);
         robot.write(text);
         robot.push(KeyCode.ENTER);
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     Assessment now() {
