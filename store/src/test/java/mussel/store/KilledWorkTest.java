@@ -35,7 +35,7 @@ import org.junit.jupiter.api.io.TempDir;
 class KilledWorkTest {
     private static final Clock CLOCK = Clock.systemUTC();
     private static final Instant BEGUN = Instant.parse("2026-11-20T08:00:00Z");
-    private static final int THEIRS = 60;
+    private static final int THEIRS = 24;
     private static final int MINE = 5;
     private static final long LAST_NANOS = TimeUnit.MILLISECONDS.toNanos(50);
 

@@ -100,7 +100,7 @@ class EstimateEngineTest {
     void twentyDoubtfulPartsAreEnumerated() {
         List<Doubtful> doubtful = new ArrayList<>();
         for (int i = 0; i < 20; i++) {
-            doubtful.add(new Doubtful("d" + i, 10 + Math.sqrt(i), 0.5));
+            doubtful.add(new Doubtful("d" + i, 10 + Math.rint(100 * Math.sqrt(i)) / 100, 0.5));
         }
         EstimateResult out = EstimateEngine.run(input(60, doubtful, 0));
 
