@@ -340,6 +340,15 @@ public final class SqliteJournal implements Journal {
     }
 
     @Override
+    public Optional<Job.Mark> mark(int job) {
+        return work.read(() -> handle().createQuery(
+                        "SELECT count(*) AS entries, max(seq) AS last FROM entry WHERE job = :job HAVING count(*) > 0")
+                .bind("job", job)
+                .map((row, context) -> new Job.Mark(job, row.getInt("entries"), row.getLong("last")))
+                .findOne());
+    }
+
+    @Override
     public List<List<Entry>> all() {
         Map<Integer, List<Entry>> jobs = new LinkedHashMap<>();
         work.read(() -> handle().createQuery(READ + " ORDER BY seq")

@@ -19,6 +19,7 @@ import java.util.List;
 import mussel.core.job.Address;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
+import mussel.core.job.Job;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import org.junit.jupiter.api.Test;
@@ -62,6 +63,17 @@ class SqliteJournalTest {
                     .containsExactly(1, 2);
             journal.append(1, "a", READING);
             assertThat(journal.all()).extracting(List::size).containsExactly(2, 1);
+        }
+    }
+
+    @Test
+    void howFarAJobHasComeIsKnownWithoutReadingIt() {
+        try (SqliteJournal journal = SqliteJournal.open(file(), NOON)) {
+            int job = journal.open(LEG, "a").job();
+            journal.open(LEG, "a");
+            journal.append(job, "a", READING);
+            assertThat(journal.mark(job)).contains(Job.of(journal.entries(job)).mark());
+            assertThat(journal.mark(99)).isEmpty();
         }
     }
 

@@ -3,6 +3,7 @@ package mussel.core.job;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 
 /**
@@ -33,6 +34,9 @@ public interface Journal extends AutoCloseable {
 
     /** All entries of one job, in order; empty for an unknown job. */
     List<Entry> entries(int job);
+
+    /** How far a job has come, without reading it; empty for an unknown job. */
+    Optional<Job.Mark> mark(int job);
 
     /** All entries, job by job in the order of opening. */
     List<List<Entry>> all();

@@ -4,8 +4,10 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
@@ -18,10 +20,21 @@ final class LegHistory {
     /** Earlier jobs of a leg that are looked at for what its dates say. */
     private static final int FEW = 4;
 
+    /** Earlier jobs that stay read: those of a full bench. */
+    private static final int MOST_READ = 48;
+
     private final Journal journal;
     private final ZoneId zone;
     private final Map<String, List<String>> twins = new HashMap<>();
     private final Map<Integer, LegBefore> before = new HashMap<>();
+    private final Map<Integer, Job> read = new LinkedHashMap<>(64, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Integer, Job> eldest) {
+            return size() > MOST_READ;
+        }
+    };
 
     LegHistory(Journal journal, ZoneId zone) {
         this.journal = journal;
@@ -46,7 +59,17 @@ final class LegHistory {
                         .filter(j -> j < job.id())
                         .toList());
         Collections.reverse(jobs);
-        return jobs.stream().map(journal::entries).map(Job::of);
+        return jobs.stream().map(this::job);
+    }
+
+    /** A job as the journal has it now; read only where it has moved on since it was read last. */
+    private Job job(int id) {
+        Job there = read.get(id);
+        if (there == null || !journal.mark(id).equals(Optional.of(there.mark()))) {
+            there = Job.of(journal.entries(id));
+            read.put(id, there);
+        }
+        return there;
     }
 
     /** Causes confirmed on the leg that hangs beside that of the job, in its last job. */
@@ -67,7 +90,7 @@ final class LegHistory {
     }
 
     private List<String> confirmed(int job) {
-        return Job.of(journal.entries(job)).choices().entrySet().stream()
+        return job(job).choices().entrySet().stream()
                 .filter(c -> c.getKey().name().equals(Scale.CONFIRMED.address().name())
                         && c.getValue().equals("yes"))
                 .map(c -> c.getKey().of())

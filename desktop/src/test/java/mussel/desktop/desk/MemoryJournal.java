@@ -12,6 +12,7 @@ import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
+import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
@@ -57,6 +58,14 @@ public final class MemoryJournal implements Journal, BenchLines {
     @Override
     public List<Entry> entries(int job) {
         return entries.stream().filter(e -> e.job() == job).toList();
+    }
+
+    @Override
+    public Optional<Job.Mark> mark(int job) {
+        List<Entry> of = entries(job);
+        return of.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Job.Mark(job, of.size(), of.get(of.size() - 1).seq()));
     }
 
     @Override
