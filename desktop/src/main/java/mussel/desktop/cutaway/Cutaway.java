@@ -180,7 +180,8 @@ public final class Cutaway extends Column {
                     .limit(MOST_NAMED)
                     .forEach(e -> figureRows
                             .next()
-                            .setText(e.getKey().replace('_', ' ') + " " + Display.percent(e.getValue())));
+                            .setText(e.getKey().replace('_', ' ') + " "
+                                    + Display.percent(e.getValue()).replace(' ', '\u00a0')));
         }
         figureRows.end();
     }
