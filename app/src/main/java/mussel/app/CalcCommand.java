@@ -18,6 +18,7 @@ import mussel.exchange.calc.Calc;
 import mussel.exchange.calc.Engine;
 import mussel.exchange.file.InFile;
 import mussel.exchange.record.Plain;
+import mussel.exchange.record.Read;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -39,6 +40,12 @@ final class CalcCommand implements Callable<Integer> {
     @Option(names = "--lines", description = "JSON Lines: an object a line in, one a line out")
     private boolean lines;
 
+    @Option(
+            names = "--sheet",
+            paramLabel = "FILE",
+            description = "a sheet, compact or whole, that plan and fill take what the input leaves out from")
+    private Path sheet;
+
     /** Plans know the yard's own families too. */
     private static Engine planning() {
         List<FamilySheet> families = Families.load(DataFolder.families()).sheets();
@@ -48,7 +55,16 @@ final class CalcCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         PrintStream err = new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8);
-        Engine found = engine.equals("plan") ? planning() : Engine.named(engine).orElse(null);
+        Optional<Read<FamilySheet>> own = Optional.ofNullable(sheet).map(Families::read);
+        if (own.isPresent() && own.get().value().isEmpty()) {
+            own.get().problems().forEach(p -> err.println(Families.line(sheet, p)));
+            return Calc.REFUSED;
+        }
+        Engine found = own.flatMap(Read::value)
+                .map(s -> Engine.on(s, engine).orElse(null))
+                .orElseGet(() -> engine.equals("plan")
+                        ? planning()
+                        : Engine.named(engine).orElse(null));
         if (found == null) {
             String all = Engine.all().stream().map(Engine::name).collect(Collectors.joining(", "));
             err.println(": there is no engine " + engine + "; there are " + all);

@@ -62,7 +62,7 @@ final class FamiliesCommand implements Callable<Integer> {
     }
 
     /** The sheet with the ids of its goals first, as the contract has them; the goals themselves follow. */
-    private static com.fasterxml.jackson.databind.node.ObjectNode tree(FamilySheet sheet) {
+    static com.fasterxml.jackson.databind.node.ObjectNode tree(FamilySheet sheet) {
         com.fasterxml.jackson.databind.node.ObjectNode tree = Json.mapper().valueToTree(sheet);
         tree.set("goal_sheets", tree.get("goals"));
         com.fasterxml.jackson.databind.node.ArrayNode ids = tree.putArray("goals");

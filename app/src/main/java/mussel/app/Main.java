@@ -37,6 +37,7 @@ import picocli.CommandLine.ScopeType;
             DemoCommand.class,
             CalcCommand.class,
             FamiliesCommand.class,
+            SheetCommand.class,
             KnowledgeCommand.class,
             SchemaCommand.class,
             ReportCommand.class,

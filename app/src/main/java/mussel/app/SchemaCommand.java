@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import mussel.core.job.Yard;
+import mussel.core.library.CompactSheet;
 import mussel.core.parts.Catalogue;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Knowledge;
@@ -23,7 +24,7 @@ import picocli.CommandLine.Spec;
 final class SchemaCommand implements Callable<Integer> {
     @Parameters(
             paramLabel = "FORMAT",
-            description = "log, family, yard, catalogue, knowledge, overrides, or an engine's name")
+            description = "log, family, sheet, yard, catalogue, knowledge, overrides, or an engine's name")
     private String format;
 
     @Spec
@@ -33,6 +34,7 @@ final class SchemaCommand implements Callable<Integer> {
     static Map<String, ObjectNode> all() {
         Map<String, ObjectNode> all = new TreeMap<>();
         all.put("family", RecordSchema.of(FamilySheet.class, "Mussel family sheet"));
+        all.put("sheet", RecordSchema.of(CompactSheet.class, "Mussel compact sheet"));
         all.put("yard", RecordSchema.of(Yard.class, "Mussel yard sheet"));
         all.put("catalogue", RecordSchema.of(Catalogue.class, "Mussel catalogue of parts"));
         all.put("knowledge", RecordSchema.of(Knowledge.class, "Mussel diagnosis tables"));

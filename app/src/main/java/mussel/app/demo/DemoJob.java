@@ -94,10 +94,7 @@ final class DemoJob {
         SimulatedLeakTester tester =
                 new SimulatedLeakTester(job, sheet.leakTest().airMl());
         tester.hide(List.of(hides));
-        tester.pumpTo((mode == LeakMode.PRESSURE
-                        ? sheet.leakTest().pressure()
-                        : sheet.leakTest().vacuum())
-                .startKpa());
+        tester.pumpTo(sheet.leakTest().of(mode).orElseThrow().startKpa());
         String hold = "hold-" + mode.name().toLowerCase(Locale.ROOT);
         note(new Fact.HoldBegun(hold, mode, tester.gaugeStepKpa(), tester.name(), tester.simulated()));
         List<LeakReading> readings = new ArrayList<>();

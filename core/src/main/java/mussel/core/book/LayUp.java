@@ -64,13 +64,16 @@ public record LayUp(
                                 buy(oil + filterMl.orElse(0), units))
                         : SAY.say("layup.engine.unknown"));
         steps.add(SAY.say("layup.fog"));
-        double gear =
-                sheet.oil().capacityMl() + sheet.oil().purgeMl() + sheet.oil().spillMl();
-        steps.add(SAY.say(
-                "layup.gear",
-                sheet.title(),
-                Display.exact(Kind.VOLUME, sheet.oil().capacityMl(), units),
-                buy(gear, units)));
+        OptionalDouble holds = sheet.oil().capacityMl();
+        double besides = sheet.oil().purgeMl() + sheet.oil().spillMl();
+        steps.add(
+                holds.isPresent()
+                        ? SAY.say(
+                                "layup.gear",
+                                sheet.title(),
+                                Display.exact(Kind.VOLUME, holds.getAsDouble(), units),
+                                buy(holds.getAsDouble() + besides, units))
+                        : SAY.say("layup.gear.unknown", sheet.title()));
         steps.add(SAY.say("layup.drain"));
         steps.add(SAY.say("layup.anodes"));
         return steps;

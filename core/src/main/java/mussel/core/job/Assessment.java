@@ -104,11 +104,11 @@ public final class Assessment {
         this.supply = new Supply(this);
         this.setup = SetupWork.of(this);
         this.proof = new ProofWork(this);
-        FillInput fillAsked = inputs.fill(plan, drain);
+        Optional<FillInput> fillAsked = inputs.fill(plan, drain);
         Problems found = new Problems();
-        fillAsked.check(found, "");
+        fillAsked.ifPresent(f -> f.check(found, ""));
         this.fillProblems = found.list();
-        this.fillInput = found.none() ? Optional.of(fillAsked) : Optional.empty();
+        this.fillInput = fillAsked.filter(f -> found.none());
         this.fill = fillInput.map(FillEngine::run);
         this.states = new Progress(this).states();
     }
@@ -402,12 +402,12 @@ public final class Assessment {
         return job.note(Topic.WAITS_FOR.address()).or(() -> order).orElse("");
     }
 
-    /** Every fastener group that is closed again, with the wrench to take and how far each bolt is. */
+    /** Every fastener group that is closed again and whose torque is known, with the wrench to take and how far each bolt is. */
     public List<TorqueWork> torques() {
-        return plan.fasteners().stream().map(this::torque).toList();
+        return TorqueWork.of(job, plan, yard);
     }
 
-    /** The wrench for one group of fasteners of the family, and how far each bolt is. */
+    /** The wrench for one group of fasteners of the family whose torque is known, and how far each bolt is. */
     public TorqueWork torque(Fastener fastener) {
         return new TorqueWork(job, fastener, yard);
     }

@@ -21,11 +21,12 @@ record EngineInputs(Assessment all) {
         OptionalDouble drained = all.job().reading(Field.DRAINED);
         OptionalDouble temp = all.job().reading(Field.OIL_TEMP);
         OptionalDouble minutes = all.job().reading(Field.MINUTES);
-        if (drained.isEmpty() || temp.isEmpty() || minutes.isEmpty()) {
+        OptionalDouble capacity = capacity();
+        if (drained.isEmpty() || temp.isEmpty() || minutes.isEmpty() || capacity.isEmpty()) {
             return Optional.empty();
         }
         return Optional.of(new DrainInput(
-                all.sheet().oil().capacityMl(),
+                capacity.getAsDouble(),
                 all.known(Field.FILL),
                 20,
                 drained.getAsDouble(),
@@ -47,6 +48,12 @@ record EngineInputs(Assessment all) {
                 OptionalDouble.empty()));
     }
 
+    /** What the case holds: by the sheet, else what went in last. */
+    private OptionalDouble capacity() {
+        OptionalDouble sheet = all.sheet().oil().capacityMl();
+        return sheet.isPresent() ? sheet : all.known(Field.FILL);
+    }
+
     private Optional<DrainInput.Jar> jar() {
         OptionalDouble total = all.job().reading(Field.JAR_TOTAL);
         boolean anyLayer = all.job().reading(Field.JAR_WATER).isPresent()
@@ -59,8 +66,12 @@ record EngineInputs(Assessment all) {
                 : Optional.empty();
     }
 
-    /** What the fill engine is asked. */
-    FillInput fill(Plan plan, Optional<DrainResult> drain) {
+    /** What the fill engine is asked; nothing while nobody knows what the case holds. */
+    Optional<FillInput> fill(Plan plan, Optional<DrainResult> drain) {
+        if (capacity().isEmpty()) {
+            return Optional.empty();
+        }
+        double capacity = capacity().getAsDouble();
         List<FillInput.Bottle> bottles = new ArrayList<>();
         for (FillInput.Bottle b : all.yard().bottles()) {
             bottles.add(new FillInput.Bottle(
@@ -72,16 +83,14 @@ record EngineInputs(Assessment all) {
         }
         double residual = strippedBare(plan)
                 ? 0
-                : Math.min(
-                        all.sheet().oil().capacityMl(),
-                        drain.map(DrainResult::residualMl).orElse(0.0));
-        return new FillInput(
-                all.sheet().oil().capacityMl(),
+                : Math.min(capacity, drain.map(DrainResult::residualMl).orElse(0.0));
+        return Optional.of(new FillInput(
+                capacity,
                 residual,
                 all.sheet().oil().purgeMl(),
                 all.sheet().oil().spillMl(),
                 bottles,
-                all.job().reading(Field.PUMPED));
+                all.job().reading(Field.PUMPED)));
     }
 
     /** Whether the gears were out, and the case washed and dried with them: one that was only drained keeps what clings to its walls, whatever its goals. */

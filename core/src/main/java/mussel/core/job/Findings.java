@@ -10,6 +10,7 @@ import mussel.core.drain.DrainResult;
 import mussel.core.leak.LeakWords;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.YardUnits;
+import mussel.core.sheet.Construction;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.Knowledge;
@@ -122,12 +123,14 @@ final class Findings {
                 job.choice(Scale.STORAGE).map(s -> Assessment.constant(Context.Storage.class, s)),
                 all.known(Field.HOURS_SINCE_FILL),
                 all.known(Field.MONTHS_SINCE_FILL),
-                Optional.of(Context.CaseKind.valueOf(
-                        all.sheet().construction().caseKind().name())),
+                Optional.of(all.sheet().construction().caseKind())
+                        .filter(k -> k != Construction.CaseKind.UNKNOWN)
+                        .map(k -> Context.CaseKind.valueOf(k.name())),
                 years(all.known(Field.AGE)),
                 job.choice(Scale.LAST_JOB).map(l -> Assessment.constant(Context.LastJob.class, l)),
-                Optional.of(Context.SealLayout.valueOf(
-                        all.sheet().construction().sealLayout().name())),
+                Optional.of(all.sheet().construction().sealLayout())
+                        .filter(l -> l != Construction.SealLayout.UNKNOWN)
+                        .map(l -> Context.SealLayout.valueOf(l.name())),
                 twinFound,
                 complaints(job),
                 job.choice(Scale.DUTY).map(d -> Assessment.constant(Context.Duty.class, d)),

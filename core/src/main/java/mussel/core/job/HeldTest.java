@@ -18,35 +18,46 @@ import mussel.core.sheet.LeakTest;
  * A hold judged against the family's sheet.
  *
  * @param hold the hold
- * @param limits what the sheet asks for
+ * @param limits what the sheet asks for; empty where nobody has read it in the manual: then the hold is drawn and not judged
  * @param input what the leak engine was fed
  * @param problems what keeps it from judging; empty when it judged
  * @param result what it proves
  */
 public record HeldTest(
-        Hold hold, LeakTest.Limits limits, LeakInput input, List<Problem> problems, Optional<LeakResult> result) {
+        Hold hold,
+        Optional<LeakTest.Limits> limits,
+        LeakInput input,
+        List<Problem> problems,
+        Optional<LeakResult> result) {
     /** The standard atmosphere, taken where no barometer was read (ISO 2533, kPa). */
     public static final double STANDARD_BAROMETER_KPA = 101.325;
 
     private static final double THERMOMETER_STEP = 0.1;
     private static final double SETTLE_S = 30;
+    private static final double DRAWN_MIN = 5;
 
     /** Judges a hold. */
     public static HeldTest of(Hold hold, LeakTest test, OptionalDouble barometerKpa) {
-        LeakTest.Limits limits = hold.mode() == LeakMode.PRESSURE ? test.pressure() : test.vacuum();
+        Optional<LeakTest.Limits> limits = test.of(hold.mode());
+        double begun =
+                Math.abs(hold.readings().isEmpty() ? 1 : hold.readings().get(0).gaugeKpa());
         LeakInput input = new LeakInput(
                 hold.mode(),
                 test.airMl(),
                 barometerKpa.orElse(STANDARD_BAROMETER_KPA),
-                limits.startKpa(),
-                limits.holdMin(),
-                limits.allowedDropKpa(),
+                limits.map(LeakTest.Limits::startKpa).orElse(hold.mode() == LeakMode.PRESSURE ? begun : -begun),
+                limits.map(LeakTest.Limits::holdMin).orElse(DRAWN_MIN),
+                limits.map(LeakTest.Limits::allowedDropKpa).orElse(begun / 2),
                 hold.gaugeStepKpa(),
                 THERMOMETER_STEP,
                 SETTLE_S,
                 hold.readings());
         Problems found = new Problems();
-        input.check(found, "");
+        if (limits.isEmpty()) {
+            found.at("", "are not judged: the sheet of this leg gives no limits for this hold");
+        } else {
+            input.check(found, "");
+        }
         Optional<LeakResult> result = found.none() ? Optional.of(LeakEngine.run(input)) : Optional.empty();
         return new HeldTest(hold, limits, input, found.list(), result);
     }
@@ -58,7 +69,10 @@ public record HeldTest(
 
     /** Whether a reading stood beyond what the sheet allows for this leg at all. */
     public boolean beyondLimit() {
-        return hold.readings().stream().anyMatch(r -> Math.abs(r.gaugeKpa()) > Math.abs(limits.limitKpa()));
+        return limits.isPresent()
+                && hold.readings().stream()
+                        .anyMatch(r ->
+                                Math.abs(r.gaugeKpa()) > Math.abs(limits.get().limitKpa()));
     }
 
     /** What it is as a finding; nothing while it is undecided. */

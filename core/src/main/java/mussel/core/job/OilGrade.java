@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mussel.core.measure.Sentences;
+import mussel.core.sheet.Step;
 
 /**
  * The oil that goes in held against what the sheet asks for: service class (GL-4, GL-5: API 1560) and viscosity (75W-90, 90: SAE J306) are two
@@ -28,6 +29,9 @@ public record OilGrade(Match match, String says) {
     }
 
     static OilGrade of(String asked, Optional<Yard.Oil> chosen) {
+        if (!Step.says(asked)) {
+            return new OilGrade(Match.UNKNOWN, SAY.say("grade.unasked"));
+        }
         if (chosen.isEmpty()) {
             return new OilGrade(Match.UNKNOWN, SAY.say("grade.unchosen", asked));
         }

@@ -90,7 +90,10 @@ public final class Plausible {
     }
 
     private Optional<String> volume() {
-        double capacity = now.sheet().oil().capacityMl();
+        if (now.sheet().oil().capacityMl().isEmpty()) {
+            return Optional.empty();
+        }
+        double capacity = now.sheet().oil().capacityMl().getAsDouble();
         String holds = Display.exact(
                 mussel.core.measure.Kind.VOLUME, capacity, now.yard().units());
         if (value > MOST_OF_CAPACITY * capacity) {

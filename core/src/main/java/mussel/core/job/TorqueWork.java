@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.measure.TorqueRange;
 import mussel.core.measure.TorqueUnit;
+import mussel.core.plan.Plan;
 import mussel.core.sheet.Fastener;
 import mussel.core.torque.Strength;
 import mussel.core.torque.Thread;
@@ -20,20 +22,24 @@ import mussel.core.torque.TorqueResult;
 /** A group of fasteners to be tightened: the wrench and its setting, the order, and how far each bolt is. */
 public final class TorqueWork {
     private final Fastener fastener;
+    private final TorqueRange range;
     private final TorqueInput in;
     private final TorqueResult out;
     private final List<Bolt> bolts = new ArrayList<>();
 
     TorqueWork(Job job, Fastener fastener, Yard yard) {
         this.fastener = fastener;
+        this.range = fastener.torque()
+                .orElseThrow(() -> new IllegalArgumentException("no torque is known for " + fastener.id()))
+                .range();
         Optional<Strength> strength = List.of(Strength.values()).stream()
                 .filter(s -> s.file().equals(fastener.strength()))
                 .findFirst();
         OptionalDouble crowfoot = job.reading(Field.ADAPTER.of(fastener.id()));
         boolean grid = fastener.pattern() == Fastener.Pattern.GRID && fastener.count() % 2 == 0;
         this.in = new TorqueInput(
-                TorqueUnit.NM.fromNm(fastener.torque().range().lowNm()),
-                TorqueUnit.NM.fromNm(fastener.torque().range().highNm()),
+                TorqueUnit.NM.fromNm(range.lowNm()),
+                TorqueUnit.NM.fromNm(range.highNm()),
                 TorqueUnit.NM,
                 Aim.MIDDLE,
                 Optional.of(fastener.thread()).filter(t -> Thread.read(t).isPresent()),
@@ -65,6 +71,14 @@ public final class TorqueWork {
         }
     }
 
+    /** Every group a plan closes whose torque is known. */
+    static List<TorqueWork> of(Job job, Plan plan, Yard yard) {
+        return plan.fasteners().stream()
+                .filter(f -> f.torque().isPresent())
+                .map(f -> new TorqueWork(job, f, yard))
+                .toList();
+    }
+
     /** Where the torque of a bolt is kept. */
     public static Address address(String fastener, int bolt) {
         return Field.TORQUED.of(fastener + "." + bolt);
@@ -75,15 +89,18 @@ public final class TorqueWork {
             return State.OPEN;
         }
         double nm = read.get().value();
-        double slack = 1e-9 * fastener.torque().range().highNm();
-        return nm < fastener.torque().range().lowNm() - slack
-                ? State.UNDER
-                : nm > fastener.torque().range().highNm() + slack ? State.OVER : State.DONE;
+        double slack = 1e-9 * range.highNm();
+        return nm < range.lowNm() - slack ? State.UNDER : nm > range.highNm() + slack ? State.OVER : State.DONE;
     }
 
     /** The group. */
     public Fastener fastener() {
         return fastener;
+    }
+
+    /** How tight. */
+    public TorqueRange range() {
+        return range;
     }
 
     /** What the engine was fed. */

@@ -26,7 +26,7 @@ public record Construction(
         @Given("which way the driveshaft turns") Turns driveshaftTurns,
         @Given("which ways the propeller may turn") List<Turns> propellerTurns,
         @Given("where the oil goes in") FillPort fill,
-        @Given("the fitting of the fill port") String fitting,
+        @Given(value = "the fitting of the fill port", orElse = "-") String fitting,
         @Given("the gear for taking the leg off") Gear removalGear,
         @Given("how the shift shaft is joined") String linkage,
         @Given(value = "the leg's weight (kg)", min = 1, max = 500) double weightKg) {
@@ -40,7 +40,9 @@ public record Construction(
         /** One casting. */
         ONE_PIECE,
         /** A lower half with the skeg is bolted on. */
-        SPLIT
+        SPLIT,
+        /** Nobody has looked. */
+        UNKNOWN
     }
 
     /** How the two lips of a seal pair face. */
@@ -48,7 +50,9 @@ public record Construction(
         /** One keeps oil in, the other water out. */
         BACK_TO_BACK,
         /** Both face outward with grease between. */
-        BOTH_OUT
+        BOTH_OUT,
+        /** Nobody has looked. */
+        UNKNOWN
     }
 
     /** What turns the propeller. */
@@ -56,7 +60,9 @@ public record Construction(
         /** Splines and a rubber hub. */
         SPLINES,
         /** A shear pin. */
-        PIN
+        PIN,
+        /** Nobody has looked. */
+        UNKNOWN
     }
 
     /** What holds the propeller shaft carrier in the case. */
@@ -65,8 +71,12 @@ public record Construction(
         BOLTS,
         /** A large retaining ring. */
         RING,
+        /** A snap ring in a groove. */
+        SNAP_RING,
         /** The two halves of the case. */
-        HALVES
+        HALVES,
+        /** Nobody has looked. */
+        UNKNOWN
     }
 
     /** A sense of rotation. */
@@ -74,7 +84,9 @@ public record Construction(
         /** Clockwise. */
         CLOCKWISE,
         /** Counter-clockwise. */
-        COUNTER_CLOCKWISE
+        COUNTER_CLOCKWISE,
+        /** Nobody has looked. */
+        UNKNOWN
     }
 
     /** Where the oil goes in. */
@@ -82,7 +94,9 @@ public record Construction(
         /** Through the drain hole, upward. */
         DRAIN,
         /** Through a fill hole of its own. */
-        FILL_HOLE
+        FILL_HOLE,
+        /** Nobody has looked. */
+        UNKNOWN
     }
 
     /** A gear of the shift. */

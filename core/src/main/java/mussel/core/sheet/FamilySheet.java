@@ -29,6 +29,7 @@ import mussel.core.measure.Problems;
  * @param setup how its gears are set up; empty where the sheet does not say
  * @param substitutes what can stand in for special tools
  * @param drawing the cutaway, back to front
+ * @param estimates what no manual said and is estimated for a leg of its size, by its place in the sheet
  */
 public record FamilySheet(
         @Given("the family's id") String id,
@@ -50,7 +51,8 @@ public record FamilySheet(
         @Given("the water pump") Optional<PumpSheet> pump,
         @Given("how the gears are set up") Optional<SetupSheet> setup,
         @Given("what stands in for special tools") List<Substitute> substitutes,
-        @Given(value = "the cutaway", atLeast = 1) List<Region> drawing)
+        @Given(value = "the cutaway", atLeast = 1) List<Region> drawing,
+        @Given("what is estimated for a leg of its size") List<String> estimates)
         implements Checked {
     /** Keeps its own copies. */
     public FamilySheet {
@@ -64,6 +66,7 @@ public record FamilySheet(
         intervals = List.copyOf(intervals);
         substitutes = List.copyOf(substitutes);
         drawing = List.copyOf(drawing);
+        estimates = List.copyOf(estimates);
     }
 
     /** The part with that id. */

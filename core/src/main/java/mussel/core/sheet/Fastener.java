@@ -1,5 +1,6 @@
 package mussel.core.sheet;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import mussel.core.measure.Checked;
@@ -14,8 +15,8 @@ import mussel.core.measure.TorqueUnit;
  * @param id its id
  * @param title its name
  * @param count how many
- * @param thread its thread
- * @param torque how tight
+ * @param thread its thread; a hyphen while nobody has measured it
+ * @param torque how tight; empty while nobody has read it in the manual
  * @param page where the sheet says so
  * @param secured what secures it: locker, new locknut, cotter pin, sealing washer
  * @param strength its strength class; a hyphen where the sheet does not say
@@ -29,8 +30,8 @@ public record Fastener(
         @Given("the fastener's id") String id,
         @Given("the fastener's name") String title,
         @Given(value = "how many there are", min = 1, max = 40, orElse = "1") int count,
-        @Given("the thread") String thread,
-        @Given("the torque") Torque torque,
+        @Given(value = "the thread", orElse = "-") String thread,
+        @Given("the torque") Optional<Torque> torque,
         @Given(value = "the page of the sheet", orElse = "-") String page,
         @Given(value = "what secures it", orElse = "-") String secured,
         @Given(value = "the strength class", orElse = "-") String strength,
@@ -58,6 +59,17 @@ public record Fastener(
         double p = Double.parseDouble(metric.group(2));
         double area = Math.PI / 4 * Math.pow(d - FINE_PITCH_LOSS * p, 2);
         return OptionalDouble.of(DRY_NUT_FACTOR * STRONGEST_PROOF_MPA * area * d / 1_000);
+    }
+
+    /** How it is named in a list: how many, what, and its thread where that is known. */
+    public String named() {
+        return count + " × " + title + (Step.says(thread) ? ", " + thread : "");
+    }
+
+    /** How tight, in newton metres and inch-pounds, or that nobody knows. */
+    public String tightness() {
+        return torque.map(t -> t.range().range(TorqueUnit.NM) + " (" + t.range().range(TorqueUnit.LBF_IN) + ")")
+                .orElse("torque not known, see its manual");
     }
 
     /** Whether one would look past it. */

@@ -42,6 +42,8 @@ public record Region(
         /** Anodes. */
         ANODE,
         /** A line only. */
-        LINE
+        LINE,
+        /** What nobody has looked at: drawn dashed. */
+        UNKNOWN
     }
 }

@@ -63,8 +63,11 @@ final class SheetRules {
         for (int i = 0; i < sheet.fasteners().size(); i++) {
             Fastener fastener = sheet.fasteners().get(i);
             String at = pointer + "/fasteners/" + i + "/torque";
+            if (fastener.torque().isEmpty()) {
+                continue;
+            }
+            double high = fastener.torque().get().range().highNm();
             fastener.proofTorqueNm().ifPresent(proof -> {
-                double high = fastener.torque().range().highNm();
                 problems.unless(
                         high <= proof,
                         at,

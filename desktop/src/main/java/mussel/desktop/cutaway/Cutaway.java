@@ -292,7 +292,10 @@ public final class Cutaway extends Column {
     }
 
     private static double share(Assessment now, boolean filled) {
-        double capacity = now.sheet().oil().capacityMl();
+        if (now.sheet().oil().capacityMl().isEmpty()) {
+            return 1;
+        }
+        double capacity = now.sheet().oil().capacityMl().getAsDouble();
         if (filled) {
             return now.job().reading(Field.PUMPED).orElse(capacity) / capacity;
         }
@@ -331,10 +334,11 @@ public final class Cutaway extends Column {
                 .map(d -> d.water())
                 .flatMap(Cutaway::volume)
                 .orElse(now.job().reading(Field.FREE_WATER).orElse(0));
-        if (ml <= 0.5) {
+        OptionalDouble capacity = now.sheet().oil().capacityMl();
+        if (ml <= 0.5 || capacity.isEmpty()) {
             return;
         }
-        double top = cavity.level(Math.min(1, ml / now.sheet().oil().capacityMl()));
+        double top = cavity.level(Math.min(1, ml / capacity.getAsDouble()));
         Rectangle water = new Rectangle(0, top, WIDTH, HEIGHT - top);
         water.setFill(OilPaint.WATER);
         in.add(water);

@@ -7,7 +7,6 @@ import javafx.scene.control.Button;
 import mussel.core.job.Assessment;
 import mussel.core.job.Inspection;
 import mussel.core.job.Topic;
-import mussel.core.measure.TorqueUnit;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Kit;
 import mussel.core.sheet.Part;
@@ -107,10 +106,7 @@ public final class PartPage extends Column {
                 .add(Texts.wrapped("As found: " + found, "strong")));
         if (step.phase() == Phase.BUILD) {
             step.fasteners().forEach(id -> now.sheet().fastener(id).ifPresent(f -> getChildren()
-                    .add(Texts.dim(f.count() + " × " + f.title() + ": "
-                            + f.torque().range().range(TorqueUnit.NM) + " ("
-                            + f.torque().range().range(TorqueUnit.LBF_IN)
-                            + ")"))));
+                    .add(Texts.dim(f.count() + " × " + f.title() + ": " + f.tightness()))));
         }
     }
 }

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -222,10 +223,11 @@ public final class DrainStation implements StationView {
     }
 
     private static String subtitle(Assessment now) {
-        String fill = Display.exact(
-                Kind.VOLUME,
-                now.job().reading(Field.FILL).orElse(now.sheet().oil().capacityMl()),
-                now.yard().units());
+        OptionalDouble typed = now.job().reading(Field.FILL);
+        OptionalDouble went = typed.isPresent() ? typed : now.sheet().oil().capacityMl();
+        String fill = went.isPresent()
+                ? Display.exact(Kind.VOLUME, went.getAsDouble(), now.yard().units())
+                : "nobody knows how much";
         String hours = now.job().reading(Field.HOURS_SINCE_FILL).isPresent()
                 ? ", "
                         + Display.exact(

@@ -1,6 +1,7 @@
 package mussel.desktop.fill;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -15,7 +16,7 @@ import mussel.core.job.OilGrade;
 import mussel.core.job.Scale;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
-import mussel.core.sheet.Construction;
+import mussel.core.sheet.Step;
 import mussel.desktop.cutaway.OilPaint;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
@@ -94,13 +95,26 @@ public final class FillStation implements StationView {
         fields.show(now);
         picks.show(now);
         steps.show(now);
-        how.setText("The sheet asks for " + now.sheet().oil().grade() + ", "
-                + Display.exact(
-                        Kind.VOLUME, now.sheet().oil().capacityMl(), now.yard().units()) + " to the vent. Fill "
-                + (now.sheet().construction().fill() == Construction.FillPort.DRAIN
-                        ? "from the bottom, through the drain hole"
-                        : "through the fill hole")
-                + ", fitting " + now.sheet().construction().fitting() + ". "
+        OptionalDouble capacity = now.sheet().oil().capacityMl();
+        String fitting = now.sheet().construction().fitting();
+        how.setText((Step.says(now.sheet().oil().grade())
+                        ? "The sheet asks for " + now.sheet().oil().grade()
+                        : "Nobody has read the grade of oil in this leg's manual yet")
+                + (capacity.isPresent()
+                        ? ", "
+                                + Display.exact(
+                                        Kind.VOLUME,
+                                        capacity.getAsDouble(),
+                                        now.yard().units())
+                                + " to the vent"
+                        : "; what it holds is not known: fill until solid oil runs from the vent and write down how much went in")
+                + ". Fill "
+                + switch (now.sheet().construction().fill()) {
+                    case DRAIN -> "from the bottom, through the drain hole";
+                    case FILL_HOLE -> "through the fill hole";
+                    case UNKNOWN -> "from the bottom, or through a fill hole where there is one";
+                }
+                + (Step.says(fitting) ? ", fitting " + fitting : "") + ". "
                 + now.sheet().origin()
                 + "; the maker's manual outranks it.");
         grade(now);

@@ -10,6 +10,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.sheet.Construction;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Plug;
 import mussel.desktop.desk.Desk;
@@ -99,23 +100,24 @@ public final class IntakeStation implements StationView {
         return sheet;
     }
 
+    private static String words(Enum<?> constant) {
+        return constant.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ');
+    }
+
     @Override
     public void show(Assessment now) {
         FamilySheet s = now.sheet();
         long vents = s.plugs().stream().filter(p -> p.role() == Plug.Role.VENT).count();
         String plugs = vents == 2 ? "two vents" : "one vent";
         family.setText(s.title() + ": "
-                + s.construction()
-                        .caseKind()
-                        .name()
-                        .toLowerCase(java.util.Locale.ROOT)
-                        .replace('_', ' ')
-                + " case, " + plugs + ", seals "
-                + s.construction()
-                        .sealLayout()
-                        .name()
-                        .toLowerCase(java.util.Locale.ROOT)
-                        .replace('_', ' ') + ". " + s.origin()
+                + (s.construction().caseKind() == Construction.CaseKind.UNKNOWN
+                        ? "one piece or split not looked at"
+                        : words(s.construction().caseKind()) + " case")
+                + ", " + plugs + ", "
+                + (s.construction().sealLayout() == Construction.SealLayout.UNKNOWN
+                        ? "how the lips face not looked at"
+                        : "seals " + words(s.construction().sealLayout()))
+                + ". " + s.origin()
                 + ". The maker's manual for the exact unit outranks every value shown.");
         fields.show(now);
         recall(now);

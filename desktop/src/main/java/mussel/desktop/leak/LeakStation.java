@@ -390,11 +390,14 @@ public final class LeakStation implements StationView {
         foam.show(now);
         showFigures();
         LeakTest test = now.sheet().leakTest();
-        LeakTest.Limits l = shownMode == LeakMode.PRESSURE ? test.pressure() : test.vacuum();
-        limits.setText(now.sheet().origin() + ", page " + l.page() + ": start at " + pressure(l.startKpa())
-                + ", never past " + pressure(l.limitKpa()) + ", hold "
-                + Display.exact(Kind.DURATION, l.holdMin(), units()) + ", it may move " + pressure(l.allowedDropKpa())
-                + ". The maker's manual for the exact unit outranks these.");
+        limits.setText(test.of(shownMode)
+                .map(l -> now.sheet().origin() + ", page " + l.page() + ": start at " + pressure(l.startKpa())
+                        + ", never past " + pressure(l.limitKpa()) + ", hold "
+                        + Display.exact(Kind.DURATION, l.holdMin(), units()) + ", it may move "
+                        + pressure(l.allowedDropKpa())
+                        + ". The maker's manual for the exact unit outranks these.")
+                .orElse("Nobody has read the limits of this hold in the leg's manual yet: never past what that allows."
+                        + " Until then the readings are kept and drawn, and nothing is judged by them."));
         showHold(false);
     }
 
@@ -455,7 +458,8 @@ public final class LeakStation implements StationView {
         about.setText(held.map(this::about).orElse(""));
         beyond.setText(held.filter(HeldTest::beyondLimit)
                 .map(h -> "The gauge stood beyond the sheet's limit of "
-                        + pressure(h.limits().limitKpa()) + ": let some off, and doubt the seals that held it.")
+                        + pressure(h.limits().orElseThrow().limitKpa())
+                        + ": let some off, and doubt the seals that held it.")
                 .orElse(""));
         noted.begin();
         held.flatMap(h -> h.words(units()))

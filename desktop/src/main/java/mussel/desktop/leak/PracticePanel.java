@@ -34,6 +34,10 @@ import mussel.desktop.kit.Words;
 
 /** The simulated leak tester: pump, pull, turn shafts, brush soap. Everything read from it says that it is simulated. */
 final class PracticePanel extends Column {
+    /** Where the sheet gives no limits, the simulated leg is pumped so far. */
+    private static final double PRACTICE_START_KPA = 40;
+
+    private static final double PRACTICE_LIMIT_KPA = 60;
     private static final double TICK_S = 0.1;
     private static final int TICKS_AN_ENTRY = 10;
     private static final String CHANCE = "chance";
@@ -125,7 +129,9 @@ final class PracticePanel extends Column {
             job = now.job().id();
             LeakTest test = now.sheet().leakTest();
             PracticeTester made = desk.shop().instruments().practiceTester(job, test.airMl());
-            made.limit(test.vacuum().limitKpa(), test.pressure().limitKpa());
+            made.limit(
+                    test.vacuum().map(LeakTest.Limits::limitKpa).orElse(-PRACTICE_LIMIT_KPA),
+                    test.pressure().map(LeakTest.Limits::limitKpa).orElse(PRACTICE_LIMIT_KPA));
             tester = Optional.of(made);
             hides.show(Optional.of(CHANCE));
             stages.show(Optional.of(NamedBy.file(Stage.STILL)));
@@ -157,8 +163,10 @@ final class PracticePanel extends Column {
         PracticeTester leg = tester.orElseThrow();
         LeakTest test = desk.now().get().sheet().leakTest();
         leg.release();
-        LeakTest.Limits limits = mode == LeakMode.PRESSURE ? test.pressure() : test.vacuum();
-        said.setText(leg.pumpTo(limits.startKpa()).orElse(""));
+        double start = test.of(mode)
+                .map(LeakTest.Limits::startKpa)
+                .orElse(mode == LeakMode.PRESSURE ? PRACTICE_START_KPA : -PRACTICE_START_KPA);
+        said.setText(leg.pumpTo(start).orElse(""));
         if (recorder.begin(mode, leg.gaugeStepKpa(), leg.name(), leg.simulated())) {
             seconds = 0;
             ticks = 0;

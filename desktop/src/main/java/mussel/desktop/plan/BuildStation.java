@@ -10,6 +10,7 @@ import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 import mussel.core.measure.Display;
 import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Phase;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
@@ -108,13 +109,22 @@ public final class BuildStation implements StationView {
                 .mapToDouble(s -> s.step().meanMinutes(now.saltYears()))
                 .sum();
         summary.setText(now.stepsDone(build) + " of " + build.size() + " steps done, about " + Display.workTime(minutes)
-                + " in all (an estimate). Filling follows at its own station. The driveshaft turns "
-                + now.sheet()
-                        .construction()
-                        .driveshaftTurns()
-                        .name()
-                        .toLowerCase(java.util.Locale.ROOT)
-                        .replace('_', '-')
-                + ", seen from above.");
+                + " in all (an estimate). Filling follows at its own station. "
+                + switch (now.sheet().construction().driveshaftTurns()) {
+                    case CLOCKWISE -> "The driveshaft turns clockwise, seen from above.";
+                    case COUNTER_CLOCKWISE -> "The driveshaft turns counter-clockwise, seen from above.";
+                    case UNKNOWN -> "Which way the driveshaft turns nobody has looked: as the old vanes trailed.";
+                }
+                + untorqued(now));
+    }
+
+    private static String untorqued(Assessment now) {
+        String groups = String.join(
+                ", ",
+                now.plan().fasteners().stream()
+                        .filter(f -> f.torque().isEmpty())
+                        .map(Fastener::title)
+                        .toList());
+        return groups.isEmpty() ? "" : " Torques still to be read in the manual: " + groups + ".";
     }
 }

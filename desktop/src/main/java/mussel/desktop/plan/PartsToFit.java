@@ -11,7 +11,6 @@ import mussel.core.job.Inspection;
 import mussel.core.job.Scale;
 import mussel.core.job.Supply;
 import mussel.core.plan.Plan.PartNeed;
-import mussel.core.sheet.Construction;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.Seal;
 import mussel.desktop.desk.Desk;
@@ -95,8 +94,13 @@ final class PartsToFit extends Column {
     }
 
     private static String trail(Assessment now) {
-        boolean clockwise = now.sheet().construction().driveshaftTurns() == Construction.Turns.CLOCKWISE;
-        return "Every vane trails: turn the driveshaft " + (clockwise ? "clockwise" : "counter-clockwise")
+        String way =
+                switch (now.sheet().construction().driveshaftTurns()) {
+                    case CLOCKWISE -> "clockwise";
+                    case COUNTER_CLOCKWISE -> "counter-clockwise";
+                    case UNKNOWN -> "as the flywheel runs";
+                };
+        return "Every vane trails: turn the driveshaft " + way
                 + ", seen from above, while the housing goes down. Filling it on the bench, upside down, the turn is"
                 + " reversed. Which way the propeller turns says nothing here.";
     }

@@ -17,7 +17,6 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Topic;
 import mussel.core.measure.Display;
-import mussel.core.measure.TorqueUnit;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.PlanWords;
 import mussel.core.sheet.FamilySheet;
@@ -213,11 +212,9 @@ final class StepCard extends Column {
     }
 
     private static Node fastener(Fastener fastener, boolean closing) {
-        String text = fastener.count() + " × " + fastener.title() + ", " + fastener.thread();
+        String text = fastener.named();
         if (closing) {
-            text += ": " + fastener.torque().range().range(TorqueUnit.NM) + " ("
-                    + fastener.torque().range().range(TorqueUnit.LBF_IN) + ")"
-                    + (Step.says(fastener.secured()) ? ", " + fastener.secured() : "");
+            text += ": " + fastener.tightness() + (Step.says(fastener.secured()) ? ", " + fastener.secured() : "");
         }
         if (fastener.isHidden()) {
             Label label = Texts.wrapped(text + ". Hidden: " + fastener.hidden(), "hidden-fastener");

@@ -127,15 +127,15 @@ final class TorqueCard extends Column {
         fields.show(now);
         Fastener group = work.fastener();
         drag.setVisible(group.locknut());
-        title.setText(group.count() + " × " + group.title() + ", " + group.thread());
+        title.setText(group.named());
         threads.show(Optional.of(work.input().condition().name().toLowerCase(Locale.ROOT)));
         TorqueResult out = work.result();
         setting.setText(out.choice()
                 .map(c -> number(c.setting()) + " " + c.unit().symbol())
                 .orElse("no wrench keeps this range"));
         wrench.setText(out.choice().map(c -> words(now, c, out)).orElseGet(() -> why(out)));
-        range.setText(String.join(
-                "; ", UNITS.stream().map(u -> group.torque().range().range(u)).toList()));
+        range.setText(
+                String.join("; ", UNITS.stream().map(u -> work.range().range(u)).toList()));
         warnings.getChildren()
                 .setAll(out.warnings().stream().map(Texts::caution).toList());
         if (group.hand() == Fastener.Hand.LEFT) {

@@ -136,6 +136,34 @@ public final class Engine {
         });
     }
 
+    /**
+     * An engine that takes from this sheet what its input leaves out: the family for {@code plan}; what the case holds, and what is purged and spilt, for
+     * {@code fill}. Others take nothing from a sheet.
+     */
+    public static Optional<Engine> on(FamilySheet sheet, String name) {
+        Optional<Engine> engine = name.equals("plan") ? Optional.of(planning(() -> List.of(sheet))) : named(name);
+        return engine.map(e -> new Engine(name, e.input, tree -> e.run.apply(filled(tree, sheet, name))));
+    }
+
+    private static JsonNode filled(JsonNode tree, FamilySheet sheet, String name) {
+        if (!(tree instanceof ObjectNode given)) {
+            return tree;
+        }
+        ObjectNode filled = given.deepCopy();
+        if (name.equals("plan") && !filled.has("family")) {
+            filled.put("family", sheet.id());
+        }
+        if (name.equals("fill")) {
+            ObjectNode oil = Json.mapper().valueToTree(sheet.oil());
+            for (String field : List.of("capacity_ml", "purge_ml", "spill_ml")) {
+                if (!filled.has(field) && oil.hasNonNull(field)) {
+                    filled.set(field, oil.get(field));
+                }
+            }
+        }
+        return filled;
+    }
+
     private static <T extends Record> Engine of(String name, Class<T> type, Function<T, ObjectNode> compute) {
         return of(name, type, (in, problems) -> {}, compute);
     }

@@ -1,6 +1,7 @@
 package mussel.exchange.record;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,6 +12,7 @@ import java.util.stream.Collectors;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
+import mussel.core.measure.StandsAlone;
 import mussel.exchange.record.RecordShape.FieldShape;
 import mussel.exchange.record.RecordShape.Outcome;
 
@@ -33,7 +35,8 @@ public final class RecordReader {
         return new Read<>(reader.problems.none() ? value : Optional.empty(), reader.problems.list());
     }
 
-    private <T extends Record> Optional<T> record(JsonNode node, Class<T> type, String pointer) {
+    private <T extends Record> Optional<T> record(JsonNode given, Class<T> type, String pointer) {
+        JsonNode node = given.isValueNode() && type.isAnnotationPresent(StandsAlone.class) ? alone(given, type) : given;
         if (!node.isObject()) {
             problems.at(pointer, "must be an object with named fields");
             return Optional.empty();
@@ -54,6 +57,13 @@ public final class RecordReader {
             checked.check(problems, pointer);
         }
         return Optional.of(value);
+    }
+
+    /** What stands by itself is the first field of the record. */
+    private static JsonNode alone(JsonNode value, Class<? extends Record> type) {
+        return JsonNodeFactory.instance
+                .objectNode()
+                .put(RecordShape.of(type).fields().get(0).name(), value.asText());
     }
 
     private void unknown(JsonNode node, RecordShape shape, String pointer) {

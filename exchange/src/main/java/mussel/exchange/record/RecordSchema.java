@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.measure.Given;
 import mussel.core.measure.NamedBy;
+import mussel.core.measure.StandsAlone;
 
 /** Writes the JSON Schema (draft 2020-12) of a record from the same annotations that {@link RecordReader} reads by. */
 public final class RecordSchema {
@@ -85,6 +86,16 @@ public final class RecordSchema {
     }
 
     private static ObjectNode value(Class<?> type, Given given, boolean nullable) {
+        if (type.isAnnotationPresent(StandsAlone.class)) {
+            ObjectNode either = JsonNodeFactory.instance.objectNode();
+            ArrayNode ways = either.putArray("anyOf");
+            ways.addObject().putArray("type").add("string").add("number").add("boolean");
+            ways.add(object(type));
+            if (nullable) {
+                ways.addObject().put("type", "null");
+            }
+            return either;
+        }
         if (Record.class.isAssignableFrom(type)) {
             return orNull(object(type), nullable);
         }

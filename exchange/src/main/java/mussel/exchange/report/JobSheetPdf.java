@@ -16,7 +16,6 @@ import mussel.core.job.Topic;
 import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
-import mussel.core.measure.TorqueUnit;
 import mussel.core.measure.YardUnits;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Fastener;
@@ -190,8 +189,7 @@ public final class JobSheetPdf {
     }
 
     private static String torque(Fastener f) {
-        return f.title() + " " + f.torque().range().range(TorqueUnit.NM) + " ("
-                + f.torque().range().range(TorqueUnit.LBF_IN) + ")";
+        return f.title() + " " + f.tightness();
     }
 
     private void next(Page page) throws IOException {

@@ -235,7 +235,10 @@ public final class Papers {
                 .collect(Collectors.joining(", "));
         String torques = step.fasteners().stream()
                 .flatMap(f -> job.sheet().fastener(f).stream())
-                .map(f -> f.title() + " " + f.torque().range().range(TorqueUnit.NM))
+                .map(f -> f.title()
+                        + f.torque()
+                                .map(t -> " " + t.range().range(TorqueUnit.NM))
+                                .orElse(", torque not known"))
                 .collect(Collectors.joining(", "));
         page.keepTogether(30);
         page.pair(

@@ -1,12 +1,15 @@
 package mussel.exchange.sheet;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import mussel.core.sheet.FamilySheet;
+import mussel.exchange.library.Library;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
+import mussel.exchange.record.Yaml;
 import mussel.exchange.verdict.KnowledgeFiles;
 
 /**
@@ -19,9 +22,15 @@ public final class SheetCompiler {
     /** Takes the folder of the compiled classes. */
     public static void main(String[] args) throws IOException {
         Path folder = Path.of(args[0], "mussel", "exchange", "sheet");
+        Path procedures = folder.resolveSibling("library").resolve("library.yaml");
+        JsonNode tree = Yaml.tree(Files.readAllBytes(procedures))
+                .value()
+                .orElseThrow(() -> new IllegalStateException("The library that ships cannot be read"));
+        Files.write(procedures.resolveSibling("library.json"), Json.mapper().writeValueAsBytes(tree));
+        Library library = Library.of(tree);
         for (String id : SheetFiles.SHIPPED) {
             Path yaml = folder.resolve("families").resolve(id + ".yaml");
-            Read<FamilySheet> sheet = SheetFiles.family(Files.readAllBytes(yaml));
+            Read<FamilySheet> sheet = SheetFiles.family(Files.readAllBytes(yaml), () -> library);
             write(yaml.resolveSibling(id + ".json"), sheet, id);
         }
         Path verdict = folder.resolveSibling("verdict");

@@ -6,9 +6,12 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.zip.CRC32;
 import mussel.core.job.Yard;
 import mussel.core.sheet.FamilySheet;
+import mussel.exchange.library.Expansion;
+import mussel.exchange.library.Library;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.RecordReader;
@@ -20,9 +23,19 @@ public final class SheetFiles {
 
     private SheetFiles() {}
 
-    /** Reads one family sheet, or says everything that is wrong with it. */
+    /** Reads one family sheet, compact or whole, or says everything that is wrong with it. */
     public static Read<FamilySheet> family(byte[] utf8) {
-        return read(utf8, FamilySheet.class);
+        return family(utf8, Library::shipped);
+    }
+
+    static Read<FamilySheet> family(byte[] utf8, Supplier<Library> library) {
+        Read<JsonNode> tree = Yaml.tree(utf8);
+        if (tree.value().isEmpty()) {
+            return new Read<>(Optional.empty(), tree.problems());
+        }
+        return tree.value().get().has("format")
+                ? Expansion.expand(tree.value().get(), library.get())
+                : RecordReader.read(tree.value().get(), FamilySheet.class);
     }
 
     /** Reads a yard's own sheet, or says everything that is wrong with it. */

@@ -11,6 +11,7 @@ import java.io.InputStream;
 import mussel.core.drain.DrainInput;
 import mussel.core.fill.FillInput;
 import mussel.core.job.Yard;
+import mussel.core.library.CompactSheet;
 import mussel.core.sheet.FamilySheet;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
@@ -25,11 +26,16 @@ class RecordSchemaTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"tern-60", "wren-8"})
+    @ValueSource(strings = {"tern-60", "wren-8", "skua-225", "dotterel-5"})
     void theShippedFamiliesAreValid(String id) throws IOException {
-        byte[] yaml = resource("families/" + id + ".yaml");
-        String json = Yaml.tree(yaml).value().orElseThrow().toString();
-        assertThat(schema(FamilySheet.class).validate(json, InputFormat.JSON)).isEmpty();
+        String compact = Yaml.tree(resource("families/" + id + ".yaml"))
+                .value()
+                .orElseThrow()
+                .toString();
+        assertThat(schema(CompactSheet.class).validate(compact, InputFormat.JSON))
+                .isEmpty();
+        String full = new String(resource("families/" + id + ".json"), java.nio.charset.StandardCharsets.UTF_8);
+        assertThat(schema(FamilySheet.class).validate(full, InputFormat.JSON)).isEmpty();
     }
 
     @Test

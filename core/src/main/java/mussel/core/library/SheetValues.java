@@ -1,0 +1,131 @@
+package mussel.core.library;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.measure.Given;
+import mussel.core.measure.Kind;
+import mussel.core.sheet.Fastener;
+import mussel.core.sheet.Gearcase;
+import mussel.core.sheet.PumpSheet;
+import mussel.core.sheet.SetupSheet;
+
+/**
+ * What a manual says of a family. Each may be missing: then nothing is invented, and the station that needs it asks for it.
+ *
+ * @param oil capacity and grade
+ * @param fitting the fitting of the fill port
+ * @param weight the leg's weight
+ * @param linkage where the linkage is and what is never touched
+ * @param magnets the plugs that have a magnet
+ * @param seals how deep seals sit, and the driver that fits
+ * @param fasteners counts, threads and torques
+ * @param leakTest the holds
+ * @param pump the water pump
+ * @param setup how the gears are set up
+ * @param draining how the case drains, where somebody has timed it
+ */
+public record SheetValues(
+        @Given("the oil it takes") Optional<Oil> oil,
+        @Given("the fitting of the fill port") Optional<Value> fitting,
+        @Given("the leg's weight") Optional<Value> weight,
+        @Given("how the shift shaft is joined, in words") Optional<String> linkage,
+        @Given("the plugs with a magnet") List<String> magnets,
+        @Given("how the seals sit") Map<String, SealFit> seals,
+        @Given("the fasteners") Map<String, Screw> fasteners,
+        @Given("the holds it is tested with") Optional<Holds> leakTest,
+        @Given("the water pump") Optional<PumpSheet> pump,
+        @Given("how the gears are set up") Optional<SetupSheet> setup,
+        @Given("how the case drains") Optional<Gearcase> draining) {
+    /** Keeps its own copies. */
+    public SheetValues {
+        magnets = List.copyOf(magnets);
+        seals = Map.copyOf(seals);
+        fasteners = Map.copyOf(fasteners);
+    }
+
+    /**
+     * The oil.
+     *
+     * @param capacity how much the case holds
+     * @param grade the grade
+     * @param purgeMl what the hose is purged with (ml)
+     * @param spillMl what is lost at the plugs (ml)
+     */
+    public record Oil(
+            @Given("how much oil the case holds") Optional<Value> capacity,
+            @Given("the grade of oil") Optional<Value> grade,
+            @Given(value = "what the hose is purged with", kind = Kind.VOLUME, min = 0, max = 2_000)
+                    OptionalDouble purgeMl,
+            @Given(value = "what is lost at the plugs", kind = Kind.VOLUME, min = 0, max = 2_000)
+                    OptionalDouble spillMl) {}
+
+    /**
+     * How a seal sits.
+     *
+     * @param depth how deep it is pressed
+     * @param driver the driver that fits
+     */
+    public record SealFit(
+            @Given("how deep it is pressed") Optional<String> depth,
+            @Given("the seal driver") Optional<Value> driver) {}
+
+    /**
+     * A group of fasteners.
+     *
+     * @param count how many
+     * @param thread the thread
+     * @param torque how tight
+     * @param page where that stands
+     * @param strength the strength class
+     * @param title its name on this family, where it has another
+     * @param secured what secures it
+     * @param wetted how its thread is wetted
+     * @param pattern how the group stands
+     * @param hand which way it tightens
+     * @param hidden where it hides
+     * @param socket the socket that fits, where it is not the usual one for its thread
+     */
+    public record Screw(
+            @Given(value = "how many there are", min = 1, max = 40) OptionalDouble count,
+            @Given("the thread") Optional<String> thread,
+            @Given("the torque") Optional<Value> torque,
+            @Given("the page of the manual") Optional<String> page,
+            @Given("the strength class") Optional<String> strength,
+            @Given("its name") Optional<String> title,
+            @Given("what secures it") Optional<String> secured,
+            @Given("how its thread is wetted") Optional<Fastener.Wetted> wetted,
+            @Given("how the group stands") Optional<Fastener.Pattern> pattern,
+            @Given("which way it tightens") Optional<Fastener.Hand> hand,
+            @Given("where it hides") Optional<String> hidden,
+            @Given("the socket that fits") Optional<String> socket) {}
+
+    /**
+     * The holds.
+     *
+     * @param air the air space with the oil out; as much as the oil where nobody says
+     * @param pressure the pressure hold
+     * @param vacuum the vacuum hold
+     */
+    public record Holds(
+            @Given("the air space with the oil out") Optional<Value> air,
+            @Given("the pressure hold") Optional<HoldLimits> pressure,
+            @Given("the vacuum hold") Optional<HoldLimits> vacuum) {}
+
+    /**
+     * One hold; a vacuum may be written with or without its sign.
+     *
+     * @param start the gauge pressure to start from
+     * @param limit the gauge pressure never to pass
+     * @param hold how long
+     * @param allowedDrop how far it may move
+     * @param page where that stands
+     */
+    public record HoldLimits(
+            @Given("the gauge pressure to start from") Value start,
+            @Given("the gauge pressure never to pass") Value limit,
+            @Given("how long to hold") Value hold,
+            @Given("how far it may move") Value allowedDrop,
+            @Given(value = "the page of the manual", orElse = "-") String page) {}
+}

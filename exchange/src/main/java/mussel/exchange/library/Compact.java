@@ -1,0 +1,79 @@
+package mussel.exchange.library;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.dataformat.yaml.YAMLGenerator;
+import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mussel.core.library.CompactSheet;
+import mussel.core.library.Size;
+import mussel.core.measure.NamedBy;
+import mussel.core.measure.Problem;
+import mussel.core.sheet.FamilySheet;
+import mussel.exchange.record.Read;
+import mussel.exchange.record.Yaml;
+
+/** Begins compact sheets, and writes them as people read them. */
+public final class Compact {
+    private static final ObjectMapper WRITER = YAMLMapper.builder()
+            .enable(YAMLGenerator.Feature.MINIMIZE_QUOTES)
+            .enable(YAMLGenerator.Feature.ALWAYS_QUOTE_NUMBERS_AS_STRINGS)
+            .disable(YAMLGenerator.Feature.WRITE_DOC_START_MARKER)
+            .disable(YAMLGenerator.Feature.SPLIT_LINES)
+            .build();
+
+    private Compact() {}
+
+    /** Begins a sheet from {@code title}, {@code size} and {@code features}, or says what is wrong with them. */
+    public static Read<ObjectNode> begin(byte[] answers) {
+        Read<JsonNode> tree = Yaml.tree(answers);
+        if (tree.value().isEmpty()) {
+            return new Read<>(Optional.empty(), tree.problems());
+        }
+        if (!(tree.value().get() instanceof ObjectNode given)) {
+            return Read.refused("is no object: title, size and features go here");
+        }
+        ObjectNode compact = JsonNodeFactory.instance.objectNode().put("format", CompactSheet.Format.SECOND.file());
+        compact.setAll(given);
+        return sound(compact);
+    }
+
+    /** Begins a sheet for a leg that no file describes. */
+    public static Read<ObjectNode> begin(String title, Size size, Map<String, String> features) {
+        ObjectNode compact = JsonNodeFactory.instance
+                .objectNode()
+                .put("format", CompactSheet.Format.SECOND.file())
+                .put("id", CompactSheet.idOf(title))
+                .put("title", title)
+                .put("size", NamedBy.file(size));
+        ObjectNode answers = compact.putObject("features");
+        features.forEach(answers::put);
+        return sound(compact);
+    }
+
+    private static Read<ObjectNode> sound(ObjectNode compact) {
+        Read<FamilySheet> full = Expansion.expand(compact, Library.shipped());
+        List<Problem> problems = full.problems();
+        if (!problems.isEmpty()) {
+            return new Read<>(Optional.empty(), problems);
+        }
+        if (!compact.has("id")) {
+            compact.put("id", full.value().orElseThrow().id());
+        }
+        return Read.of(compact);
+    }
+
+    /** A compact sheet as YAML. */
+    public static String yaml(JsonNode compact) {
+        try {
+            return WRITER.writeValueAsString(compact);
+        } catch (JsonProcessingException e) {
+            throw new IllegalStateException("a tree that cannot be written", e);
+        }
+    }
+}

@@ -1,0 +1,110 @@
+package mussel.exchange.library;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import mussel.core.library.Answer;
+import mussel.core.library.CompactSheet;
+import mussel.core.library.PartChange;
+import mussel.core.library.SheetValues;
+import mussel.core.measure.Problems;
+import mussel.core.sheet.Step;
+
+/** Whether a compact sheet names only what the library has, and answers only as its features can be answered. */
+final class CompactRules {
+    private static final int MOST_TOLD = 12;
+
+    private final CompactSheet sheet;
+    private final Library library;
+    private final Problems problems;
+
+    CompactRules(CompactSheet sheet, Library library, Problems problems) {
+        this.sheet = sheet;
+        this.library = library;
+        this.problems = problems;
+    }
+
+    void check() {
+        sheet.features().forEach(this::feature);
+        List<String> steps = library.ids("steps");
+        named("/except/", sheet.except().keySet(), steps, "step");
+        named("/minutes/", sheet.minutes().keySet(), steps, "step");
+        for (int i = 0; i < sheet.drop().size(); i++) {
+            known("/drop/" + i, sheet.drop().get(i), steps, "step");
+        }
+        for (int i = 0; i < sheet.add().size(); i++) {
+            Step step = sheet.add().get(i);
+            problems.unless(
+                    !steps.contains(step.id()) || sheet.drop().contains(step.id()),
+                    "/add/" + i + "/id",
+                    "“" + step.id() + "” is a step of the library: change it under /except, or drop it first");
+        }
+        parts();
+        sheet.values().ifPresent(this::values);
+    }
+
+    private void feature(String id, Answer answer) {
+        String at = "/features/" + id;
+        if (library.feature(id).isEmpty()) {
+            problems.at(
+                    at,
+                    "is no feature; there are "
+                            + list(library.features().stream()
+                                    .map(Library.Feature::id)
+                                    .toList()));
+            return;
+        }
+        Library.Feature feature = library.feature(id).get();
+        problems.unless(
+                answer.is().equals(Answer.UNKNOWN) || feature.has(answer.is()),
+                at,
+                "is “" + answer.is() + "”; it is answered "
+                        + list(feature.answers().stream()
+                                .map(Library.Choice::id)
+                                .toList()) + " or "
+                        + Answer.UNKNOWN);
+    }
+
+    private void parts() {
+        List<String> known = library.ids("parts");
+        for (Map.Entry<String, PartChange> part : sheet.parts().entrySet()) {
+            boolean whole = part.getValue().title().isPresent()
+                    && part.getValue().group().isPresent();
+            problems.unless(
+                    whole || known.contains(part.getKey()),
+                    "/parts/" + part.getKey(),
+                    "is no part of the library; one of your own needs a title and a group");
+        }
+        Set<String> all = new TreeSet<>(known);
+        all.addAll(sheet.parts().keySet());
+        named("/numbers/", sheet.numbers().keySet(), all, PART);
+    }
+
+    private void values(SheetValues values) {
+        named("/values/fasteners/", values.fasteners().keySet(), library.ids("fasteners"), "fastener");
+        Set<String> seals = new TreeSet<>(library.ids("seals"));
+        named("/values/seals/", values.seals().keySet(), seals, "seal");
+        for (int i = 0; i < values.magnets().size(); i++) {
+            known("/values/magnets/" + i, values.magnets().get(i), library.ids("plugs"), "plug");
+        }
+    }
+
+    private void named(String at, Collection<String> names, Collection<String> known, String what) {
+        names.forEach(n -> known(at + n, n, known, what));
+    }
+
+    private void known(String at, String name, Collection<String> known, String what) {
+        if (!known.contains(name)) {
+            problems.at(at, "names no " + what + " of the library; there are " + list(known));
+        }
+    }
+
+    private static String list(Collection<String> names) {
+        String first = String.join(", ", names.stream().limit(MOST_TOLD).toList());
+        return names.size() > MOST_TOLD ? first + " and " + (names.size() - MOST_TOLD) + " more" : first;
+    }
+
+    private static final String PART = "part";
+}

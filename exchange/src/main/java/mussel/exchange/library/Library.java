@@ -1,0 +1,131 @@
+package mussel.exchange.library;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.StreamSupport;
+import mussel.core.library.Size;
+import mussel.core.measure.NamedBy;
+import mussel.exchange.record.Json;
+
+/**
+ * The library that ships: features with their answers, sizes with their estimates, and every part, fastener, seal, goal, step and region with the
+ * answers that let it in. Kept as trees: what comes of them is read and checked as a full sheet.
+ */
+public final class Library {
+    private final JsonNode tree;
+    private final Map<String, Feature> features = new LinkedHashMap<>();
+
+    private Library(JsonNode tree) {
+        this.tree = tree;
+        for (JsonNode feature : tree.get("features")) {
+            List<Choice> answers = new ArrayList<>();
+            feature.get("answers")
+                    .forEach(a -> answers.add(
+                            new Choice(a.get("id").asText(), a.get("title").asText())));
+            String id = feature.get("id").asText();
+            features.put(
+                    id,
+                    new Feature(
+                            id,
+                            feature.get("title").asText(),
+                            feature.get("look").asText(),
+                            answers));
+        }
+    }
+
+    /** The library that ships; read once. */
+    public static Library shipped() {
+        return Shipped.LIBRARY;
+    }
+
+    /** A library from its tree. */
+    public static Library of(JsonNode tree) {
+        return new Library(tree);
+    }
+
+    /** Every feature, in the order it is asked. */
+    public List<Feature> features() {
+        return List.copyOf(features.values());
+    }
+
+    /** The feature with that id. */
+    public Optional<Feature> feature(String id) {
+        return Optional.ofNullable(features.get(id));
+    }
+
+    /** What is estimated for a size. */
+    JsonNode size(Size size) {
+        return entries("sizes").stream()
+                .filter(s -> s.get("id").asText().equals(NamedBy.file(size)))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** What a size is called. */
+    public String title(Size size) {
+        return size(size).get("title").asText();
+    }
+
+    /** The entries of a list, as they stand. */
+    List<ObjectNode> entries(String list) {
+        return StreamSupport.stream(tree.get(list).spliterator(), false)
+                .map(ObjectNode.class::cast)
+                .toList();
+    }
+
+    /** The ids of a list, whatever lets them in. */
+    List<String> ids(String list) {
+        return entries(list).stream().map(e -> e.get("id").asText()).toList();
+    }
+
+    /**
+     * A question about how a leg is built.
+     *
+     * @param id its id
+     * @param title what it asks, in few words
+     * @param look what to look for while nobody knows
+     * @param answers the answers there are beside {@code unknown}
+     */
+    public record Feature(String id, String title, String look, List<Choice> answers) {
+        /** Keeps its own copy. */
+        public Feature {
+            answers = List.copyOf(answers);
+        }
+
+        /** Whether that is one of its answers. */
+        boolean has(String answer) {
+            return answers.stream().anyMatch(a -> a.id().equals(answer));
+        }
+    }
+
+    /**
+     * One answer.
+     *
+     * @param id its id
+     * @param title its name
+     */
+    public record Choice(String id, String title) {}
+
+    /** Read when first asked for. */
+    private static final class Shipped {
+        private static final Library LIBRARY = read();
+
+        private Shipped() {}
+
+        private static Library read() {
+            try (InputStream in = Library.class.getResourceAsStream("library.json")) {
+                return of(Json.tree(in.readAllBytes()).value().orElseThrow());
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+    }
+}
