@@ -180,6 +180,7 @@ public final class ShotsApp extends Application {
             window.showBench();
             press("#take-in-open");
         });
+        view("another-leg", () -> press("#take-in-family-another-leg"));
         views.add(() -> {
             window.leave();
             Platform.exit();

@@ -86,6 +86,7 @@ public final class Yards {
                         Yards::hold,
                         new Kept(PictureFolder.beside(log)),
                         new SimulatedInstruments(),
+                        new LibrarySheets(),
                         new YardData(journal, log, DataFolder.path(), clock)));
     }
 

@@ -24,6 +24,11 @@ public final class Settings {
     private static final int MOST_COUNT = 1_000_000;
     private static final double MOST_MONTHS = 1_200;
     private static final double MOST_FIGURE = 1e6;
+    private static final int LONGEST_SHEET = 400_000;
+
+    /** What the setting that holds a sheet of the yard's own begins with; the family's id follows. */
+    public static final String SHEET = "sheet:";
+
     private static final Pattern SHELF = Pattern.compile("shelf:[^:]+:.+");
     private static final Set<String> FIGURES = Set.of("life-planned", "life-failure", "life-risk");
 
@@ -36,6 +41,11 @@ public final class Settings {
         }
         if (SHELF.matcher(key).matches()) {
             return count(value).isPresent() ? Optional.empty() : Optional.of("is “" + shown(value) + "”, and no count");
+        }
+        if (key.startsWith(SHEET)) {
+            return value.length() <= LONGEST_SHEET && value.startsWith("{")
+                    ? Optional.empty()
+                    : Optional.of("is no sheet, or longer than one ever is");
         }
         if (key.startsWith("away:")) {
             return days(value) ? Optional.empty() : Optional.of("is “" + shown(value) + "”, and no list of days");
@@ -70,6 +80,17 @@ public final class Settings {
                 .ifPresent(why -> told.add("The setting " + shown(key) + " " + why
                         + ". A newer Mussel or another hand wrote it; it is kept and counts for nothing.")));
         return told;
+    }
+
+    /** The sheets of the yard's own that are kept in the settings, family by text, in the order of their ids. */
+    public static Map<String, String> sheets(Map<String, String> settings) {
+        Map<String, String> sheets = new TreeMap<>();
+        settings.forEach((key, value) -> {
+            if (key.startsWith(SHEET) && problem(key, value).isEmpty()) {
+                sheets.put(key.substring(SHEET.length()), value);
+            }
+        });
+        return sheets;
     }
 
     /** A constant named by a setting; the fallback where there is none or it is not understood. */

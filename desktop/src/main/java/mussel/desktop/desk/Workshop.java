@@ -30,6 +30,7 @@ import mussel.core.job.Settings;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
 import mussel.core.leak.HoldFile;
+import mussel.core.library.Size;
 import mussel.core.measure.YardUnits;
 import mussel.core.plan.Planning;
 import mussel.core.pump.PumpInput;
@@ -62,6 +63,7 @@ public final class Workshop {
     private Optional<Yard> yard = Optional.empty();
     private Optional<Judge> judge = Optional.empty();
     private final LegHistory history;
+    private final Described described;
     private final Shelf shelf;
     private final Filing filing;
     /** Plans made before. */
@@ -77,6 +79,7 @@ public final class Workshop {
         this.clock = clock;
         this.ports = ports;
         history = new LegHistory(journal, clock.getZone());
+        described = new Described(journal, ports.sheets());
         shelf = new Shelf(journal, this::sheet, () -> catalogue.join().supply());
         filing = new Filing(this, catalogue, clock, ports);
     }
@@ -105,8 +108,22 @@ public final class Workshop {
     private Map<String, FamilySheet> known() {
         if (families.isEmpty()) {
             catalogue.join().families().forEach(f -> families.put(f.id(), f));
+            described.all().forEach(f -> families.put(f.id(), f));
         }
         return families;
+    }
+
+    /** Legs the yard has described itself. */
+    public Described described() {
+        return described;
+    }
+
+    /** Describes a leg that no file describes, so that it stands among the families from now on. */
+    public FamilySheet describe(String title, Size size, Map<String, String> answers) {
+        FamilySheet sheet = described.begin(title, size, answers, known().keySet());
+        families.put(sheet.id(), sheet);
+        journal.benchLines().keepOutline(sheet.id(), sheet.outline());
+        return sheet;
     }
 
     /** Writes job sheets; the format is not the desktop's concern. */
@@ -185,6 +202,7 @@ public final class Workshop {
      * @param jobSheets writes job sheets
      * @param holdFiles reads holds
      * @param instruments the instruments of the bench
+     * @param sheets sheets of legs that nobody has described yet
      * @param data brings data in and out
      */
     public record Ports(
@@ -193,6 +211,7 @@ public final class Workshop {
             HoldFiles holdFiles,
             Pictures pictures,
             Instruments instruments,
+            Sheets sheets,
             Data data) {}
 
     /** The yard's book. */

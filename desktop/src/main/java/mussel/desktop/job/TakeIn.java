@@ -4,9 +4,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.measure.NamedBy;
 import mussel.desktop.desk.Workshop;
@@ -19,7 +25,12 @@ import mussel.desktop.kit.Words;
 
 /** Taking a leg in: which boat, which leg of it, which family. A leg that was here before is recognised. */
 public final class TakeIn extends Column {
+    private static final String ANOTHER = "another-leg";
+
     private final Workshop shop;
+    private final StackPane another = new StackPane();
+    private final Button take = new Button("Take it in");
+    private Optional<AnotherLeg> described = Optional.empty();
     private final TextField boat = new TextField();
     private final PickRow position;
     private final PickRow family;
@@ -51,14 +62,20 @@ public final class TakeIn extends Column {
         family = new PickRow(
                         "take-in-family",
                         "Family",
-                        shop.families().stream()
-                                .map(f -> Choice.text(f.id(), f.title()))
+                        Stream.concat(
+                                        shop.families().stream().map(f -> Choice.text(f.id(), f.title())),
+                                        Stream.of(Choice.text(ANOTHER, "Another leg")))
                                 .toList())
                 .keepsOne()
-                .onPick(f -> chosenFamily = f);
+                .onPick(this::choose);
+        known.managedProperty().bind(known.textProperty().isNotEmpty());
+        refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
+        another.setMinHeight(0);
+        VBox.setVgrow(another, Priority.SOMETIMES);
+        another.setVisible(false);
+        another.setManaged(false);
         boat.textProperty().addListener((o, was, is) -> recognise());
         boat.setOnAction(e -> position.stop().requestFocus());
-        Button take = new Button("Take it in");
         take.setId("take-in-do");
         take.getStyleClass().add("act");
         take.setOnAction(e -> take(onTaken));
@@ -75,6 +92,7 @@ public final class TakeIn extends Column {
                         known,
                         position,
                         family,
+                        another,
                         refusal,
                         new Row(10, take, cancel));
     }
@@ -82,6 +100,20 @@ public final class TakeIn extends Column {
     /** Puts the caret where typing starts. */
     public void begin() {
         boat.requestFocus();
+    }
+
+    private void choose(Optional<String> which) {
+        chosenFamily = which;
+        boolean unknown = which.equals(Optional.of(ANOTHER));
+        if (unknown && described.isEmpty()) {
+            described = Optional.of(new AnotherLeg(shop, take::requestFocus));
+            another.getChildren().setAll(described.get());
+        }
+        another.setVisible(unknown);
+        another.setManaged(unknown);
+        if (unknown) {
+            Platform.runLater(() -> described.get().begin());
+        }
     }
 
     private Optional<LegRef> earlier() {
@@ -114,10 +146,28 @@ public final class TakeIn extends Column {
                     + name.length() + ".");
         } else if (chosenPosition.isEmpty() || chosenFamily.isEmpty()) {
             refusal.setText("Pick where the leg hangs and its family: they decide procedure, seals and values.");
+        } else if (!wanted().isEmpty()) {
+            refusal.setText(wanted());
         } else {
             String id =
                     earlier().map(LegRef::id).orElseGet(() -> UUID.randomUUID().toString());
-            onTaken.accept(new LegRef(id, name, position(), chosenFamily.get()));
+            try {
+                onTaken.accept(new LegRef(id, name, position(), familyOf()));
+            } catch (JournalException e) {
+                refusal.setText(e.getMessage());
+            }
         }
+    }
+
+    private String wanted() {
+        return chosenFamily.equals(Optional.of(ANOTHER))
+                ? described.map(AnotherLeg::wants).orElse("")
+                : "";
+    }
+
+    private String familyOf() {
+        return chosenFamily.equals(Optional.of(ANOTHER))
+                ? described.orElseThrow().describe().id()
+                : chosenFamily.get();
     }
 }

@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.BiFunction;
@@ -12,10 +13,15 @@ import mussel.core.book.LogBook;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Journal;
+import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Order;
 import mussel.core.job.Scale;
 import mussel.core.leak.HoldFile;
+import mussel.core.library.Feature;
+import mussel.core.library.Size;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Region;
 import mussel.core.verdict.Overrides;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
@@ -54,7 +60,40 @@ public final class TestShop {
                         file -> holdFile.apply(file),
                         new NoPictures(),
                         new SimulatedInstruments(),
+                        new NoSheets(),
                         new NoData()));
+    }
+
+    private static final class NoSheets implements Sheets {
+        @Override
+        public List<Feature> features() {
+            return List.of();
+        }
+
+        @Override
+        public String title(Size size) {
+            return size.name();
+        }
+
+        @Override
+        public Map<String, String> answers(String family) {
+            return Map.of();
+        }
+
+        @Override
+        public List<Region> drawing(Size size, Map<String, String> answers) {
+            return List.of();
+        }
+
+        @Override
+        public String begin(String id, String title, Size size, Map<String, String> answers) {
+            throw new JournalException("no sheets here");
+        }
+
+        @Override
+        public FamilySheet full(String kept) {
+            throw new JournalException("no sheets here");
+        }
     }
 
     private final class NoData implements Workshop.Data {

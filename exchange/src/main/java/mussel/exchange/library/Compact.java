@@ -44,11 +44,11 @@ public final class Compact {
     }
 
     /** Begins a sheet for a leg that no file describes. */
-    public static Read<ObjectNode> begin(String title, Size size, Map<String, String> features) {
+    public static Read<ObjectNode> begin(String id, String title, Size size, Map<String, String> features) {
         ObjectNode compact = JsonNodeFactory.instance
                 .objectNode()
                 .put("format", CompactSheet.Format.SECOND.file())
-                .put("id", CompactSheet.idOf(title))
+                .put("id", id)
                 .put("title", title)
                 .put("size", NamedBy.file(size));
         ObjectNode answers = compact.putObject("features");

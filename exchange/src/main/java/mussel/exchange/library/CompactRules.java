@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import mussel.core.library.Answer;
 import mussel.core.library.CompactSheet;
+import mussel.core.library.Feature;
 import mussel.core.library.PartChange;
 import mussel.core.library.SheetValues;
 import mussel.core.measure.Problems;
@@ -51,18 +52,16 @@ final class CompactRules {
             problems.at(
                     at,
                     "is no feature; there are "
-                            + list(library.features().stream()
-                                    .map(Library.Feature::id)
-                                    .toList()));
+                            + list(library.features().stream().map(Feature::id).toList()));
             return;
         }
-        Library.Feature feature = library.feature(id).get();
+        Feature feature = library.feature(id).get();
         problems.unless(
                 answer.is().equals(Answer.UNKNOWN) || feature.has(answer.is()),
                 at,
                 "is “" + answer.is() + "”; it is answered "
                         + list(feature.answers().stream()
-                                .map(Library.Choice::id)
+                                .map(Feature.Choice::id)
                                 .toList()) + " or "
                         + Answer.UNKNOWN);
     }

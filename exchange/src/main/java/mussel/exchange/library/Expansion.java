@@ -16,11 +16,13 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mussel.core.library.CompactSheet;
+import mussel.core.library.Size;
 import mussel.core.library.StepChange;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Region;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.RecordReader;
@@ -72,6 +74,19 @@ public final class Expansion {
         Read<FamilySheet> made = RecordReader.read(expansion.tree(), FamilySheet.class);
         return new Read<>(
                 made.value(), made.problems().stream().map(expansion::placed).toList());
+    }
+
+    /** What a leg of the size looks like that is built so; what is not answered is unknown. */
+    public static List<Region> drawing(Size size, Map<String, String> given, Library library) {
+        Answers answers = new Answers(library, size);
+        given.forEach(answers.given::put);
+        List<Region> drawing = new ArrayList<>();
+        for (ObjectNode region : library.entries("drawing")) {
+            answers.of(region)
+                    .flatMap(r -> RecordReader.read(r, Region.class).value())
+                    .ifPresent(drawing::add);
+        }
+        return drawing;
     }
 
     /** A problem of the full sheet, told by its place in the compact one where it stands there. */
@@ -290,11 +305,15 @@ public final class Expansion {
         private final Library library;
         private final Map<String, String> given = new HashMap<>();
 
-        Answers(Library library, CompactSheet sheet) {
+        Answers(Library library, Size size) {
             this.library = library;
             library.features().forEach(f -> given.put(f.id(), UNKNOWN));
+            given.put("size", NamedBy.file(size));
+        }
+
+        Answers(Library library, CompactSheet sheet) {
+            this(library, sheet.size());
             sheet.features().forEach((feature, answer) -> given.put(feature, answer.is()));
-            given.put("size", NamedBy.file(sheet.size()));
         }
 
         String get(String feature) {

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.StreamSupport;
+import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.measure.NamedBy;
 import mussel.exchange.record.Json;
@@ -26,10 +27,10 @@ public final class Library {
     private Library(JsonNode tree) {
         this.tree = tree;
         for (JsonNode feature : tree.get("features")) {
-            List<Choice> answers = new ArrayList<>();
+            List<Feature.Choice> answers = new ArrayList<>();
             feature.get("answers")
-                    .forEach(a -> answers.add(
-                            new Choice(a.get("id").asText(), a.get("title").asText())));
+                    .forEach(a -> answers.add(new Feature.Choice(
+                            a.get("id").asText(), a.get("title").asText())));
             String id = feature.get("id").asText();
             features.put(
                     id,
@@ -85,34 +86,6 @@ public final class Library {
     List<String> ids(String list) {
         return entries(list).stream().map(e -> e.get("id").asText()).toList();
     }
-
-    /**
-     * A question about how a leg is built.
-     *
-     * @param id its id
-     * @param title what it asks, in few words
-     * @param look what to look for while nobody knows
-     * @param answers the answers there are beside {@code unknown}
-     */
-    public record Feature(String id, String title, String look, List<Choice> answers) {
-        /** Keeps its own copy. */
-        public Feature {
-            answers = List.copyOf(answers);
-        }
-
-        /** Whether that is one of its answers. */
-        boolean has(String answer) {
-            return answers.stream().anyMatch(a -> a.id().equals(answer));
-        }
-    }
-
-    /**
-     * One answer.
-     *
-     * @param id its id
-     * @param title its name
-     */
-    public record Choice(String id, String title) {}
 
     /** Read when first asked for. */
     private static final class Shipped {

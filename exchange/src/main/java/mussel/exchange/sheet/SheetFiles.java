@@ -48,6 +48,13 @@ public final class SheetFiles {
         return Shipped.FAMILIES;
     }
 
+    /** The compact sheet of a family that ships. */
+    public static Optional<JsonNode> compact(String id) {
+        return SHIPPED.contains(id)
+                ? Yaml.tree(resource("families/" + id + ".yaml")).value()
+                : Optional.empty();
+    }
+
     /** The yard's sheet as it is before anyone changed it. */
     public static Yard shippedYard() {
         return sound(compiled("yard.json", Yard.class), "yard");

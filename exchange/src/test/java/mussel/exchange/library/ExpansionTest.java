@@ -17,6 +17,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
@@ -54,7 +55,7 @@ class ExpansionTest {
     private static ObjectNode compact(Random random, int number) {
         ObjectNode compact = begun("Leg " + number, Size.values()[number % 3]);
         ObjectNode features = compact.putObject("features");
-        for (Library.Feature feature : Library.shipped().features()) {
+        for (Feature feature : Library.shipped().features()) {
             int answer = random.nextInt(feature.answers().size() + 1);
             if (number > 0 && answer < feature.answers().size()) {
                 features.put(feature.id(), feature.answers().get(answer).id());

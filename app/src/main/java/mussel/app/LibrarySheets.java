@@ -1,0 +1,63 @@
+package mussel.app;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import mussel.core.job.JournalException;
+import mussel.core.library.Feature;
+import mussel.core.library.Size;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Region;
+import mussel.desktop.desk.Sheets;
+import mussel.exchange.library.Compact;
+import mussel.exchange.library.Expansion;
+import mussel.exchange.library.Library;
+import mussel.exchange.record.Read;
+import mussel.exchange.sheet.SheetFiles;
+
+/** Sheets over the library that ships, kept as compact sheets. */
+final class LibrarySheets implements Sheets {
+    @Override
+    public List<Feature> features() {
+        return Library.shipped().features();
+    }
+
+    @Override
+    public String title(Size size) {
+        return Library.shipped().title(size);
+    }
+
+    @Override
+    public Map<String, String> answers(String family) {
+        Map<String, String> answers = new LinkedHashMap<>();
+        SheetFiles.compact(family).map(sheet -> sheet.path("features")).ifPresent(f -> f.properties()
+                .forEach(a -> answers.put(a.getKey(), a.getValue().asText())));
+        return answers;
+    }
+
+    @Override
+    public List<Region> drawing(Size size, Map<String, String> answers) {
+        return Expansion.drawing(size, answers, Library.shipped());
+    }
+
+    @Override
+    public String begin(String id, String title, Size size, Map<String, String> answers) {
+        Read<ObjectNode> begun = Compact.begin(id, title, size, answers);
+        return begun.value().map(JsonNode::toString).orElseThrow(() -> refused(title, begun));
+    }
+
+    @Override
+    public FamilySheet full(String kept) {
+        Read<FamilySheet> read = SheetFiles.family(kept.getBytes(StandardCharsets.UTF_8));
+        return read.value().orElseThrow(() -> refused("that was kept", read));
+    }
+
+    private static JournalException refused(String what, Read<?> read) {
+        return new JournalException("The sheet " + what + " "
+                + read.problems().stream().map(Object::toString).collect(Collectors.joining("; ")) + ".");
+    }
+}

@@ -1,0 +1,150 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import mussel.core.job.Field;
+import mussel.core.job.LegRef;
+import mussel.core.job.Scale;
+import mussel.core.job.Station;
+import mussel.core.library.Size;
+import mussel.core.sheet.FamilySheet;
+import mussel.exchange.library.Library;
+import org.junit.jupiter.api.Test;
+
+/** A leg that no file describes: named, taken in and worked on by keys alone. */
+class AnotherLegTest extends WindowJourney {
+    private int entries;
+
+    private void key(KeyCode... chord) {
+        entries++;
+        robot.push(chord);
+    }
+
+    private void typed(String text) {
+        entries++;
+        robot.write(text).push(KeyCode.ENTER);
+    }
+
+    @Test
+    void fromAnotherLegToTheFirstTickOfTheStripDown() throws Exception {
+        key(KeyCode.CONTROL, KeyCode.N);
+        typed("Byssus");
+        key(KeyCode.DIGIT1);
+        key(KeyCode.DIGIT5);
+        assertThat(window.getScene().getFocusOwner().getId()).isEqualTo("another-name");
+        typed("Nameless 40");
+        key(KeyCode.DIGIT2);
+        key(KeyCode.ENTER);
+        assertThat(now().sheet().title()).isEqualTo("Nameless 40");
+        assertThat(now().sheet().estimates()).contains("/construction/weight_kg");
+        typed("412");
+        typed("38");
+        assertThat(now().job().reading(Field.ENGINE_HOURS)).hasValue(412);
+        key(KeyCode.CONTROL, KeyCode.DIGIT7);
+        key(KeyCode.DIGIT1);
+        key(KeyCode.F5);
+        key(KeyCode.SPACE);
+        assertThat(now().stepsDone(now().stripSteps())).isEqualTo(1);
+        assertThat(entries).isLessThanOrEqualTo(25);
+
+        restart();
+        assertThat(shop.families()).extracting(FamilySheet::id).contains("nameless-40");
+        key(KeyCode.F5);
+        assertThat(now().stepsDone(now().stripSteps())).isEqualTo(1);
+    }
+
+    @Test
+    void whatIsPickedOfItsConstructionIsKeptAndAnotherOfTheSameNameStandsBeside() {
+        key(KeyCode.CONTROL, KeyCode.N);
+        typed("Byssus");
+        key(KeyCode.DIGIT1);
+        key(KeyCode.DIGIT5);
+        typed("Nameless 40");
+        click("#another-propshaft_carrier-ring");
+        click("#another-size-large");
+        click("#take-in-do");
+        FamilySheet sheet = now().sheet();
+        assertThat(sheet.part("carrier_ring")).isPresent();
+        FamilySheet other = shop.describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
+        assertThat(other.id()).isEqualTo("nameless-40-2");
+        assertThat(shop.families()).contains(sheet, other);
+    }
+
+    @Test
+    void withoutANameOrASizeItIsNotTakenIn() {
+        key(KeyCode.CONTROL, KeyCode.N);
+        typed("Byssus");
+        key(KeyCode.DIGIT1);
+        key(KeyCode.DIGIT5);
+        click("#take-in-do");
+        assertThat(refusal()).startsWith("Say what the leg is called");
+        click("#another-name");
+        typed("Nameless 40");
+        click("#take-in-do");
+        assertThat(refusal()).startsWith("Pick how big it is");
+        assertThat(shop.jobs()).isEmpty();
+        assertThat(shop.families()).hasSize(4);
+    }
+
+    private String refusal() {
+        return robot.lookup(".refusal").queryAllAs(Label.class).stream()
+                .map(Label::getText)
+                .filter(t -> !t.isEmpty())
+                .findFirst()
+                .orElse("");
+    }
+
+    @Test
+    void everyStationOpensOnALegOfWhichNothingIsKnown() {
+        FamilySheet sheet = shop.describe("Nameless 40", Size.PORTABLE, Map.of());
+        int job = shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
+        robot.interact(() -> window.open(job));
+        for (Station station : Station.values()) {
+            go(station);
+            assertThat(window.station().orElseThrow().node().isVisible())
+                    .as(station.title())
+                    .isTrue();
+            assertThat(find("#trouble", Label.class).getText())
+                    .as(station.title())
+                    .isEmpty();
+        }
+        go(Station.DRAIN);
+        type(Field.DRAINED, "150 ml");
+        type(Field.OIL_TEMP, "18");
+        type(Field.MINUTES, "20");
+        click("#pick-oil_water-milky");
+        assertThat(now().drain()).as("nobody knows what it holds").isEmpty();
+        assertThat(now().job().choice(Scale.OIL_WATER)).contains("milky");
+        go(Station.FILL);
+        assertThat(words(window.station().orElseThrow().node()))
+                .anyMatch(t -> t.contains("what it holds is not known"));
+        go(Station.LEAK);
+        assertThat(words(window.station().orElseThrow().node()))
+                .anyMatch(t -> t.contains("Nobody has read the limits of this hold"));
+    }
+
+    private List<String> words(Node node) {
+        return robot.from(node).lookup(".label").queryAllAs(Label.class).stream()
+                .map(Label::getText)
+                .toList();
+    }
+
+    @Test
+    void theFeaturesOfTheLibraryAreAllAsked() {
+        key(KeyCode.CONTROL, KeyCode.N);
+        typed("Byssus");
+        key(KeyCode.DIGIT1);
+        key(KeyCode.DIGIT5);
+        Library.shipped().features().forEach(f -> assertThat(
+                        robot.lookup("#another-" + f.id()).tryQuery())
+                .as(f.title())
+                .isPresent());
+        assertThat(find("#another-name", TextInputControl.class).isFocused()).isTrue();
+    }
+}

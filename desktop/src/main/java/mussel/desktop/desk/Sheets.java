@@ -1,0 +1,37 @@
+package mussel.desktop.desk;
+
+import java.util.List;
+import java.util.Map;
+import mussel.core.library.Feature;
+import mussel.core.library.Size;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Region;
+
+/** Sheets of legs that nobody has described yet; how they are written down is not the desktop's concern. */
+public interface Sheets {
+    /** What is asked of how a leg is built, in its order. */
+    List<Feature> features();
+
+    /** What a size is called. */
+    String title(Size size);
+
+    /** How a family answers the features; what it does not answer is unknown. */
+    Map<String, String> answers(String family);
+
+    /** What a leg of the size looks like that is built so. */
+    List<Region> drawing(Size size, Map<String, String> answers);
+
+    /**
+     * Begins a sheet, as a text to be kept.
+     *
+     * @throws mussel.core.job.JournalException with every reason why there is none
+     */
+    String begin(String id, String title, Size size, Map<String, String> answers);
+
+    /**
+     * The full sheet of a text that was kept.
+     *
+     * @throws mussel.core.job.JournalException with every reason why it is none
+     */
+    FamilySheet full(String kept);
+}

@@ -1,0 +1,197 @@
+package mussel.desktop.job;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import mussel.core.library.Answer;
+import mussel.core.library.Feature;
+import mussel.core.library.Size;
+import mussel.core.measure.NamedBy;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Region;
+import mussel.desktop.cutaway.Thumbnail;
+import mussel.desktop.desk.Described;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.GoOn;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Question;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.SheetPane;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.Words;
+
+/**
+ * A leg that no file describes: what it is called and how big it is. How it is built may be picked from drawings, or be left for the steps to ask; the
+ * drawing beside follows each answer, and what nobody has looked at is dashed.
+ */
+final class AnotherLeg extends Column {
+    private static final double DRAWN = 0.44;
+    private static final double SMALL = 0.16;
+    private static final double ROOM = 250;
+    private static final double LEAST_ROOM = 110;
+    private static final double WIDTH = 400;
+    private static final double HEIGHT = 560;
+    private static final String NOBODY = "nobody";
+
+    private final Workshop shop;
+    private final Described described;
+    private final Name name = new Name();
+    private final PickRow size;
+    private final StackPane picture = new StackPane();
+    private final Map<String, PickRow> rows = new LinkedHashMap<>();
+    private final Map<String, String> answers = new LinkedHashMap<>();
+    private Optional<Size> picked = Optional.empty();
+
+    /** A name is typed with Enter after it. */
+    private static final class Name extends TextField implements Question {
+        private Name() {
+            setId("another-name");
+            setPromptText("as it is written on the cowl");
+            setAccessibleText("what the leg is called");
+            addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+                if (e.getCode() == KeyCode.ENTER && !open()) {
+                    fireEvent(new GoOn());
+                    e.consume();
+                }
+            });
+        }
+
+        @Override
+        public boolean open() {
+            return getText().isBlank();
+        }
+
+        @Override
+        public Node stop() {
+            return this;
+        }
+    }
+
+    /** Asks for it; the end is where the keys go once name and size are said. */
+    AnotherLeg(Workshop shop, Runnable end) {
+        super(10);
+        this.shop = shop;
+        this.described = shop.described();
+        setId("another");
+        Label called = new Words("What it is called");
+        called.getStyleClass().add("caption");
+        called.setLabelFor(name);
+        size = new PickRow(
+                        "another-size",
+                        "How big it is",
+                        Arrays.stream(Size.values())
+                                .map(s -> Choice.text(NamedBy.file(s), described.title(s)))
+                                .toList())
+                .keepsOne()
+                .onPick(this::size);
+        size.addEventHandler(GoOn.ANSWERED, e -> {
+            if (wants().isEmpty()) {
+                end.run();
+                e.consume();
+            }
+        });
+        Column asked = new Column(8);
+        asked.getChildren()
+                .addAll(
+                        like(),
+                        Texts.dim("How it is built, as far as you know. What is left open is asked for at the step that"
+                                + " depends on it."));
+        for (Feature feature : described.features()) {
+            asked.getChildren().add(row(feature));
+        }
+        SheetPane all = new SheetPane(asked);
+        all.setPrefHeight(ROOM);
+        all.setMinHeight(LEAST_ROOM);
+        HBox.setHgrow(all, Priority.ALWAYS);
+        picture.setId("another-drawing");
+        picture.setMinSize(WIDTH * DRAWN, LEAST_ROOM);
+        picture.setPrefHeight(ROOM);
+        picture.heightProperty().addListener((o, was, is) -> draw());
+        Row beside = new Row(14, picture, all);
+        VBox.setVgrow(beside, Priority.SOMETIMES);
+        getChildren().addAll(new Column(2, called, name), size, beside);
+        draw();
+    }
+
+    /** Answers of a leg that is known, to begin with. */
+    private PickRow like() {
+        List<Choice> known = new ArrayList<>(List.of(Choice.text(NOBODY, "none that is known")));
+        shop.families().forEach(f -> known.add(Choice.text(f.id(), f.title())));
+        return new PickRow("another-like", "Built like", known).optional().onPick(family -> {
+            answers.clear();
+            family.map(described::answers).ifPresent(answers::putAll);
+            rows.forEach((feature, row) -> row.show(Optional.ofNullable(answers.get(feature))));
+            draw();
+        });
+    }
+
+    private PickRow row(Feature feature) {
+        List<Choice> choices = feature.answers().stream()
+                .map(a -> new Choice(a.id(), a.title(), small(feature, a).orElse(null)))
+                .toList();
+        PickRow row = new PickRow("another-" + feature.id(), feature.title(), choices)
+                .optional()
+                .onPick(answer -> {
+                    answer.ifPresentOrElse(a -> answers.put(feature.id(), a), () -> answers.remove(feature.id()));
+                    draw();
+                });
+        rows.put(feature.id(), row);
+        return row;
+    }
+
+    /** What an answer changes in the drawing, where it does. */
+    private Optional<Node> small(Feature feature, Feature.Choice answer) {
+        List<Region> before = described.drawing(Size.MID, Map.of());
+        List<Region> after = described.drawing(Size.MID, Map.of(feature.id(), answer.id()));
+        List<Region> changed = after.stream()
+                .filter(r -> before.stream().noneMatch(b -> b.id().equals(r.id())))
+                .toList();
+        return changed.isEmpty() ? Optional.empty() : Optional.of(new Thumbnail(after, changed, SMALL));
+    }
+
+    private void size(Optional<String> which) {
+        picked = Arrays.stream(Size.values())
+                .filter(s -> which.equals(Optional.of(NamedBy.file(s))))
+                .findFirst();
+        draw();
+    }
+
+    private void draw() {
+        double factor = picture.getHeight() > 0 ? Math.min(DRAWN, picture.getHeight() / HEIGHT) : DRAWN;
+        picture.getChildren()
+                .setAll(new Thumbnail(described.drawing(picked.orElse(Size.MID), answers), List.of(), factor));
+    }
+
+    /** Puts the caret where typing starts. */
+    void begin() {
+        name.requestFocus();
+    }
+
+    /** What is still to be said before it can be taken in; empty where nothing is. */
+    String wants() {
+        return name.open()
+                ? "Say what the leg is called: a maker's mark, or a word of your own."
+                : picked.isEmpty() ? "Pick how big it is: weights, oil and minutes are estimated by that." : "";
+    }
+
+    /** Keeps its sheet; it stands among the families from now on. */
+    FamilySheet describe() {
+        Map<String, String> given = new LinkedHashMap<>(answers);
+        given.values().removeIf(Answer.UNKNOWN::equals);
+        return shop.describe(name.getText().strip(), picked.orElseThrow(), given);
+    }
+}
