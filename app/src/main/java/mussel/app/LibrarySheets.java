@@ -6,10 +6,12 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import mussel.core.job.JournalException;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
+import mussel.core.measure.Problem;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
 import mussel.desktop.desk.Sheets;
@@ -17,6 +19,7 @@ import mussel.exchange.library.Compact;
 import mussel.exchange.library.Expansion;
 import mussel.exchange.library.Library;
 import mussel.exchange.record.Read;
+import mussel.exchange.record.Yaml;
 import mussel.exchange.sheet.SheetFiles;
 
 /** Sheets over the library that ships, kept as compact sheets. */
@@ -48,6 +51,22 @@ final class LibrarySheets implements Sheets {
     public String begin(String id, String title, Size size, Map<String, String> answers) {
         Read<ObjectNode> begun = Compact.begin(id, title, size, answers);
         return begun.value().map(JsonNode::toString).orElseThrow(() -> refused(title, begun));
+    }
+
+    @Override
+    public String say(String family, Optional<String> kept, Map<String, String> values, String page) {
+        JsonNode sheet = kept.flatMap(
+                        k -> Yaml.tree(k.getBytes(StandardCharsets.UTF_8)).value())
+                .or(() -> SheetFiles.compact(family))
+                .orElseThrow(() -> new JournalException(
+                        "The sheet of this family is a file in the data folder; write" + " the figure there."));
+        ObjectNode told = Compact.told(sheet, values, page);
+        Read<FamilySheet> full = Expansion.expand(told, Library.shipped());
+        if (full.value().isEmpty()) {
+            throw new JournalException(
+                    full.problems().stream().map(Problem::problem).collect(Collectors.joining("; ")));
+        }
+        return told.toString();
     }
 
     @Override

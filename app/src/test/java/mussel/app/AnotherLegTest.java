@@ -129,6 +129,45 @@ class AnotherLegTest extends WindowJourney {
                 .anyMatch(t -> t.contains("Nobody has read the limits of this hold"));
     }
 
+    @Test
+    void whatTheManualSaysIsTypedOnceAtTheStationThatWantsIt() throws Exception {
+        FamilySheet sheet = shop.describe("Nameless 40", Size.MID, Map.of("propshaft_carrier", "bolts"));
+        int job = shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
+        robot.interact(() -> window.open(job));
+        go(Station.FILL);
+        told("values-oil-capacity", "9 psi");
+        assertThat(refusal()).contains("measures a pressure");
+        told("values-oil-capacity", "430 ml");
+        assertThat(now().fill()).isPresent();
+        assertThat(robot.lookup("#manual-values-oil-capacity").tryQuery()).isEmpty();
+        told("values-oil-grade", "GL-5 80W-90");
+        assertThat(now().sheet().oil().grade()).isEqualTo("GL-5 80W-90");
+
+        go(Station.LEAK);
+        told("values-leak_test-pressure-start", "69 kPa");
+        told("values-leak_test-pressure-limit", "110 kPa");
+        told("values-leak_test-pressure-hold", "5 min");
+        assertThat(now().sheet().leakTest().pressure()).isEmpty();
+        told("values-leak_test-pressure-allowed_drop", "4 kPa");
+        assertThat(now().sheet().leakTest().pressure().orElseThrow().startKpa()).isEqualTo(69);
+
+        go(Station.STRIP);
+        click("#pick-goal-propshaft_seals-yes");
+        go(Station.BUILD);
+        click("#build-view-torques");
+        told("values-fasteners-prop_carrier_bolts-torque", "18-22 N·m");
+        assertThat(now().torques()).extracting(t -> t.fastener().id()).containsExactly("prop_carrier_bolts");
+
+        restart();
+        assertThat(shop.families().get(4).oil().capacityMl()).hasValue(430);
+    }
+
+    private void told(String id, String text) {
+        click("#manual-" + id);
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.write(text).push(KeyCode.ENTER);
+    }
+
     private List<String> words(Node node) {
         return robot.from(node).lookup(".label").queryAllAs(Label.class).stream()
                 .map(Label::getText)

@@ -2,8 +2,10 @@ package mussel.core.job;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import mussel.core.measure.Sentences;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Step;
 
 /**
@@ -12,45 +14,51 @@ import mussel.core.sheet.Step;
  * @param at its place in the full sheet, as a JSON Pointer
  * @param title what it is
  * @param stations where it is wanted
+ * @param asks what is typed from the manual for it; empty where a line does not hold it
  */
-public record Missing(String at, String title, List<Station> stations) {
+public record Missing(String at, String title, List<Station> stations, List<Ask> asks) {
     private static final Sentences SAY = Sentences.beside(Missing.class);
 
-    /** Keeps its own copy. */
+    /** Keeps its own copies. */
     public Missing {
         stations = List.copyOf(stations);
+        asks = List.copyOf(asks);
     }
+
+    /**
+     * One figure or word of a manual.
+     *
+     * @param at where it goes in the compact sheet, as a JSON Pointer
+     * @param title what it is; empty where the whole says so
+     * @param example how a manual prints it
+     */
+    public record Ask(String at, String title, String example) {}
 
     /** Everything a sheet does not say, in the order of the stations that want it. */
     public static List<Missing> of(FamilySheet sheet) {
         List<Missing> all = new ArrayList<>();
         if (sheet.oil().capacityMl().isEmpty()) {
-            all.add(new Missing("/oil/capacity_ml", SAY.say("missing.capacity"), List.of(Station.DRAIN, Station.FILL)));
-        }
-        if (sheet.leakTest().pressure().isEmpty()) {
-            all.add(new Missing(
-                    "/leak_test/pressure", SAY.say("missing.pressure"), List.of(Station.LEAK, Station.PROVE)));
-        }
-        if (sheet.leakTest().vacuum().isEmpty()) {
-            all.add(new Missing("/leak_test/vacuum", SAY.say("missing.vacuum"), List.of(Station.LEAK, Station.PROVE)));
-        }
-        if (sheet.pump().isEmpty()) {
-            all.add(new Missing("/pump", SAY.say("missing.pump"), List.of(Station.PUMP)));
-        }
-        if (sheet.setup().isEmpty()) {
-            all.add(new Missing("/setup", SAY.say("missing.setup"), List.of(Station.SETUP)));
-        }
-        for (int i = 0; i < sheet.fasteners().size(); i++) {
-            var fastener = sheet.fasteners().get(i);
-            if (fastener.torque().isEmpty()) {
-                all.add(new Missing(
-                        "/fasteners/" + i + "/torque",
-                        SAY.say("missing.torque", fastener.title()),
-                        List.of(Station.BUILD)));
-            }
+            all.add(one("/oil/capacity_ml", "capacity", "/values/oil/capacity", Station.DRAIN, Station.FILL));
         }
         if (!Step.says(sheet.oil().grade())) {
-            all.add(new Missing("/oil/grade", SAY.say("missing.grade"), List.of(Station.FILL)));
+            all.add(one("/oil/grade", "grade", "/values/oil/grade", Station.FILL));
+        }
+        if (sheet.leakTest().pressure().isEmpty()) {
+            all.add(hold("pressure"));
+        }
+        if (sheet.leakTest().vacuum().isEmpty()) {
+            all.add(hold("vacuum"));
+        }
+        if (sheet.pump().isEmpty()) {
+            all.add(new Missing("/pump", SAY.say("missing.pump"), List.of(Station.PUMP), List.of()));
+        }
+        if (sheet.setup().isEmpty()) {
+            all.add(new Missing("/setup", SAY.say("missing.setup"), List.of(Station.SETUP), List.of()));
+        }
+        for (int i = 0; i < sheet.fasteners().size(); i++) {
+            if (sheet.fasteners().get(i).torque().isEmpty()) {
+                all.add(torque("/fasteners/" + i + "/torque", sheet.fasteners().get(i)));
+            }
         }
         return all;
     }
@@ -58,5 +66,35 @@ public record Missing(String at, String title, List<Station> stations) {
     /** What a station wants and the sheet does not say. */
     public static List<Missing> at(FamilySheet sheet, Station station) {
         return of(sheet).stream().filter(m -> m.stations().contains(station)).toList();
+    }
+
+    private static Missing one(String at, String what, String told, Station... stations) {
+        return new Missing(
+                at,
+                SAY.say("missing." + what),
+                List.of(stations),
+                List.of(new Ask(told, "", SAY.say("missing." + what + ".example"))));
+    }
+
+    private static Missing torque(String at, Fastener fastener) {
+        return new Missing(
+                at,
+                SAY.say("missing.torque", fastener.title()),
+                List.of(Station.BUILD),
+                List.of(new Ask(
+                        "/values/fasteners/" + fastener.id() + "/torque", "", SAY.say("missing.torque.example"))));
+    }
+
+    private static Missing hold(String mode) {
+        return new Missing(
+                "/leak_test/" + mode,
+                SAY.say("missing." + mode),
+                List.of(Station.LEAK, Station.PROVE),
+                Stream.of("start", "limit", "hold", "allowed_drop")
+                        .map(figure -> new Ask(
+                                "/values/leak_test/" + mode + "/" + figure,
+                                SAY.say("missing.hold." + figure),
+                                SAY.say("missing." + mode + "." + figure + ".example")))
+                        .toList());
     }
 }

@@ -114,7 +114,7 @@ public record SheetValues(
             @Given("the vacuum hold") Optional<HoldLimits> vacuum) {}
 
     /**
-     * One hold; a vacuum may be written with or without its sign.
+     * One hold; a vacuum may be written with or without its sign. It counts once all four figures are there.
      *
      * @param start the gauge pressure to start from
      * @param limit the gauge pressure never to pass
@@ -123,9 +123,9 @@ public record SheetValues(
      * @param page where that stands
      */
     public record HoldLimits(
-            @Given("the gauge pressure to start from") Value start,
-            @Given("the gauge pressure never to pass") Value limit,
-            @Given("how long to hold") Value hold,
-            @Given("how far it may move") Value allowedDrop,
+            @Given("the gauge pressure to start from") Optional<Value> start,
+            @Given("the gauge pressure never to pass") Optional<Value> limit,
+            @Given("how long to hold") Optional<Value> hold,
+            @Given("how far it may move") Optional<Value> allowedDrop,
             @Given(value = "the page of the manual", orElse = "-") String page) {}
 }

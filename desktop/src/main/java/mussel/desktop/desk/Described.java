@@ -3,6 +3,7 @@ package mussel.desktop.desk;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
@@ -61,6 +62,16 @@ public final class Described {
     /** What a leg looks like that is built so. */
     public List<Region> drawing(Size size, Map<String, String> answers) {
         return sheets.drawing(size, answers);
+    }
+
+    /** Writes what its manual says into the sheet of a family, and keeps it. */
+    FamilySheet say(String family, Map<String, String> values, String page) {
+        Optional<String> before =
+                Optional.of(journal.setting(Settings.SHEET + family, "")).filter(s -> !s.isEmpty());
+        String kept = sheets.say(family, before, values, page);
+        FamilySheet sheet = sheets.full(kept);
+        journal.keepSetting(Settings.SHEET + family, kept);
+        return sheet;
     }
 
     /** Begins a sheet under an id nobody has, and keeps it. */

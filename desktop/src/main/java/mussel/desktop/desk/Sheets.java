@@ -2,6 +2,7 @@ package mussel.desktop.desk;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
@@ -27,6 +28,17 @@ public interface Sheets {
      * @throws mussel.core.job.JournalException with every reason why there is none
      */
     String begin(String id, String title, Size size, Map<String, String> answers);
+
+    /**
+     * A sheet with what its manual says written into it.
+     *
+     * @param family the family
+     * @param kept its sheet as it was kept; empty for one that ships
+     * @param values figures and words, by their place in the compact sheet (JSON Pointers)
+     * @param page where the manual says so; empty where nobody wrote that down
+     * @throws mussel.core.job.JournalException with what is wrong with a figure, in a sentence
+     */
+    String say(String family, Optional<String> kept, Map<String, String> values, String page);
 
     /**
      * The full sheet of a text that was kept.

@@ -118,6 +118,11 @@ public final class Workshop {
         return described;
     }
 
+    /** Writes what its manual says into the sheet of a family, for this leg and every later one. */
+    public void say(String family, Map<String, String> values, String page) {
+        families.put(family, described.say(family, values, page));
+    }
+
     /** Describes a leg that no file describes, so that it stands among the families from now on. */
     public FamilySheet describe(String title, Size size, Map<String, String> answers) {
         FamilySheet sheet = described.begin(title, size, answers, known().keySet());

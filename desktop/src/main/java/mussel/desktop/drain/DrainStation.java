@@ -17,6 +17,7 @@ import mussel.core.drain.DrainWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
+import mussel.core.job.Station;
 import mussel.core.job.Yard;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -24,6 +25,7 @@ import mussel.core.measure.Problem;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Plug;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
@@ -40,6 +42,7 @@ public final class DrainStation implements StationView {
     private final Desk desk;
     private final JobFields fields;
     private final VBox sheet = new Column(10);
+    private final FromManual manual;
     private final Label subtitle = Texts.dim("");
     private final JobPicks picks;
     private PickRow waterRow;
@@ -70,12 +73,14 @@ public final class DrainStation implements StationView {
         waitCard = card("card", waitText, null, why("why-wait", DrainWords::whyWait));
         waitCard.getStyleClass().add("card-info");
         waitCard.getChildren().add(beside(frostText, why("why-frost", DrainWords::whyFrost)));
+        manual = new FromManual(desk, Station.DRAIN);
         problems.getStyleClass().add("problems");
         sheet.getStyleClass().add("station");
         sheet.getChildren()
                 .addAll(
                         Texts.title("Drain"),
                         subtitle,
+                        manual,
                         looks(),
                         volumes(),
                         problems,
@@ -176,6 +181,7 @@ public final class DrainStation implements StationView {
 
     @Override
     public void show(Assessment now) {
+        manual.show(now);
         plugs.show(plugsOf.computeIfAbsent(now.sheet().id(), f -> plugs(now.sheet())));
         fields.show(now);
         subtitle.setText(subtitle(now));

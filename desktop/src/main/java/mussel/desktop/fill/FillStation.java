@@ -14,11 +14,13 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.OilGrade;
 import mussel.core.job.Scale;
+import mussel.core.job.Station;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.sheet.Step;
 import mussel.desktop.cutaway.OilPaint;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
@@ -43,12 +45,14 @@ public final class FillStation implements StationView {
     private final VBox problems = new Column(4);
     private final HBox answer;
     private final StepList steps;
+    private final FromManual manual;
 
     /** The station of a job. */
     public FillStation(Desk desk) {
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
         steps = new StepList(desk, Assessment::isFilling);
+        manual = new FromManual(desk, Station.FILL);
         sheet.getStyleClass().add("station");
         FlowPane bottles = new Flow(26, 8);
         for (FillInput.Bottle b : desk.shop().yard().bottles()) {
@@ -71,6 +75,7 @@ public final class FillStation implements StationView {
                 .addAll(
                         Texts.title("Fill"),
                         how,
+                        manual,
                         picks.oils(Scale.OIL_NEW),
                         grade,
                         bottles,
@@ -92,6 +97,7 @@ public final class FillStation implements StationView {
 
     @Override
     public void show(Assessment now) {
+        manual.show(now);
         fields.show(now);
         picks.show(now);
         steps.show(now);

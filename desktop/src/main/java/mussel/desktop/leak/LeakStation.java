@@ -24,6 +24,7 @@ import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
 import mussel.core.job.Hold;
 import mussel.core.job.Made;
+import mussel.core.job.Station;
 import mussel.core.leak.HoldFile;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
@@ -38,6 +39,7 @@ import mussel.core.measure.YardUnits;
 import mussel.core.sheet.LeakTest;
 import mussel.core.verdict.Finding;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
@@ -71,6 +73,7 @@ public final class LeakStation implements StationView {
     private final Recorder recorder;
     private final PracticePanel practice;
     private final HoldChart chart = new HoldChart();
+    private final FromManual manual;
     private final Label limits = Texts.dim("");
     private final Label about = Texts.dim("");
     private final Label verdict = Texts.wrapped("", "strong");
@@ -144,6 +147,7 @@ public final class LeakStation implements StationView {
         beyond.visibleProperty().bind(beyond.textProperty().isNotEmpty());
         about.managedProperty().bind(about.textProperty().isNotEmpty());
         card.getStyleClass().add("card");
+        manual = new FromManual(desk, Station.LEAK, m -> m.at().endsWith(NamedBy.file(shownMode)));
         sheet.getStyleClass().add("station");
         sheet.getChildren()
                 .addAll(
@@ -158,6 +162,7 @@ public final class LeakStation implements StationView {
                                 fields.field(Field.BAROMETER).optional(),
                                 fields.field(Field.GAUGE_STEP).optional()),
                         limits,
+                        manual,
                         legend,
                         notes,
                         Texts.heading("Soapy water"),
@@ -389,6 +394,7 @@ public final class LeakStation implements StationView {
         fields.show(now);
         foam.show(now);
         showFigures();
+        manual.show(now);
         LeakTest test = now.sheet().leakTest();
         limits.setText(test.of(shownMode)
                 .map(l -> now.sheet().origin() + ", page " + l.page() + ": start at " + pressure(l.startKpa())

@@ -92,6 +92,8 @@ public final class MusselWindow extends StackPane {
         sceneProperty().addListener((o, was, is) -> {
             Look.dress(is);
             if (is != null) {
+                // On the scene: what had the focus may be gone by the time a key comes up.
+                is.addEventFilter(KeyEvent.KEY_RELEASED, e -> held.remove(e.getCode()));
                 is.windowProperty()
                         .flatMap(javafx.stage.Window::focusedProperty)
                         .addListener((f, before, now) -> held.clear());
@@ -120,7 +122,6 @@ public final class MusselWindow extends StackPane {
         getChildren().add(frame);
         strokes();
         addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
-        addEventFilter(KeyEvent.KEY_RELEASED, e -> held.remove(e.getCode()));
         addEventHandler(KeyEvent.KEY_TYPED, this::typedOnBench);
         imports.acceptDrops(this);
         header.show(benchHeader);

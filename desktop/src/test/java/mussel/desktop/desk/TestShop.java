@@ -91,6 +91,11 @@ public final class TestShop {
         }
 
         @Override
+        public String say(String family, Optional<String> kept, Map<String, String> values, String page) {
+            throw new JournalException("no sheets here");
+        }
+
+        @Override
         public FamilySheet full(String kept) {
             throw new JournalException("no sheets here");
         }

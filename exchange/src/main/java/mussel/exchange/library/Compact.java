@@ -68,6 +68,20 @@ public final class Compact {
         return Read.of(compact);
     }
 
+    /** A compact sheet with what its manual says written into it, by the places of the values. */
+    public static ObjectNode told(JsonNode compact, Map<String, String> values, String page) {
+        ObjectNode told = compact.deepCopy();
+        values.forEach((at, value) -> {
+            ObjectNode one = told.withObject(at);
+            one.removeAll();
+            one.put("value", value);
+            if (!page.isEmpty()) {
+                one.put("page", page);
+            }
+        });
+        return told;
+    }
+
     /** A compact sheet as YAML. */
     public static String yaml(JsonNode compact) {
         try {

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 import mussel.core.library.CompactSheet;
 import mussel.core.library.SheetValues;
 import mussel.core.library.SheetValues.HoldLimits;
@@ -26,6 +27,8 @@ import mussel.exchange.record.Json;
 final class Manual {
     private static final String MINUTES = "minutes";
     private static final Range VOLUMES = new Range(10, 20_000, false);
+    private static final Range MINUTES_HELD = new Range(0.01, 1_440, false);
+    private static final Range DROPS = new Range(0.01, 400, false);
     private static final Range TORQUES = new Range(0.05, 1_000, false);
 
     private final CompactSheet sheet;
@@ -70,12 +73,10 @@ final class Manual {
 
     private static Optional<LeakTest.Limits> limits(HoldLimits hold, boolean below, Printed printed, String at) {
         Range pressures = new Range(-100, 400, false);
-        OptionalDouble start = printed.figure(hold.start(), Kind.PRESSURE, pressures, at + "/start");
-        OptionalDouble limit = printed.figure(hold.limit(), Kind.PRESSURE, pressures, at + "/limit");
-        OptionalDouble minutes =
-                printed.figure(hold.hold(), Kind.DURATION, new Range(0.01, 1_440, false), at + "/hold");
-        OptionalDouble drop =
-                printed.figure(hold.allowedDrop(), Kind.PRESSURE, new Range(0.01, 400, false), at + "/allowed_drop");
+        OptionalDouble start = figure(hold.start(), Kind.PRESSURE, pressures, printed, at + "/start");
+        OptionalDouble limit = figure(hold.limit(), Kind.PRESSURE, pressures, printed, at + "/limit");
+        OptionalDouble minutes = figure(hold.hold(), Kind.DURATION, MINUTES_HELD, printed, at + "/hold");
+        OptionalDouble drop = figure(hold.allowedDrop(), Kind.PRESSURE, DROPS, printed, at + "/allowed_drop");
         if (start.isEmpty() || limit.isEmpty() || minutes.isEmpty() || drop.isEmpty()) {
             return Optional.empty();
         }
@@ -84,7 +85,23 @@ final class Manual {
                 signed(limit.getAsDouble(), below),
                 minutes.getAsDouble(),
                 drop.getAsDouble(),
-                hold.page()));
+                page(hold)));
+    }
+
+    private static OptionalDouble figure(Optional<Value> value, Kind kind, Range range, Printed printed, String at) {
+        return value.map(v -> printed.figure(v, kind, range, at)).orElse(OptionalDouble.empty());
+    }
+
+    /** The page of a hold, else of the first of its figures that has one. */
+    private static String page(HoldLimits hold) {
+        return hold.page().equals("-")
+                ? Stream.of(hold.start(), hold.limit(), hold.hold(), hold.allowedDrop())
+                        .flatMap(Optional::stream)
+                        .map(Value::page)
+                        .filter(p -> !p.equals("-"))
+                        .findFirst()
+                        .orElse("-")
+                : hold.page();
     }
 
     /** A vacuum is often written without its sign. */

@@ -1,0 +1,121 @@
+package mussel.desktop.desk;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import mussel.core.job.Assessment;
+import mussel.core.job.JournalException;
+import mussel.core.job.Missing;
+import mussel.core.job.Missing.Ask;
+import mussel.core.job.Station;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.GoOn;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.Words;
+
+/**
+ * What a station wants from the leg's manual and the yard's sheet does not say yet: a line for each, with its page. What is kept is asked for never
+ * again, on this leg or any later one of the family.
+ */
+public final class FromManual extends Column {
+    private static final double FIGURE = 118;
+    private static final double PAGE = 64;
+
+    private final Desk desk;
+    private final Station station;
+    private final Predicate<Missing> wanted;
+    private final Map<String, Line> lines = new LinkedHashMap<>();
+
+    /** Everything a station wants. */
+    public FromManual(Desk desk, Station station) {
+        this(desk, station, m -> true);
+    }
+
+    /** Some of what a station wants. */
+    public FromManual(Desk desk, Station station, Predicate<Missing> wanted) {
+        super(8);
+        this.desk = desk;
+        this.station = station;
+        this.wanted = wanted;
+        managedProperty().bind(visibleProperty());
+    }
+
+    /** Shows what the leg's sheet does not say. */
+    public void show(Assessment now) {
+        List<Line> shown = new ArrayList<>();
+        for (Missing missing : Missing.at(now.sheet(), station)) {
+            if (wanted.test(missing) && !missing.asks().isEmpty()) {
+                shown.add(lines.computeIfAbsent(now.sheet().id() + missing.at(), at -> new Line(missing)));
+            }
+        }
+        if (!getChildren().equals(shown)) {
+            getChildren().setAll(shown);
+        }
+        setVisible(!shown.isEmpty());
+    }
+
+    /** One thing of the manual: its figures, the page, and why one was not taken. */
+    private final class Line extends Column {
+        private final Map<Ask, TextField> figures = new LinkedHashMap<>();
+        private final TextField page = new TextField();
+        private final Label refusal = Texts.wrapped("", "refusal");
+
+        private Line(Missing missing) {
+            super(3);
+            getStyleClass().addAll("card", "from-manual");
+            Label caption = new Words(missing.title() + ", from its manual");
+            caption.getStyleClass().add("strong");
+            Flow row = new Flow(8, 6);
+            for (Ask ask : missing.asks()) {
+                TextField figure = new TextField();
+                figure.setId("manual" + ask.at().replace('/', '-'));
+                figure.setPromptText(ask.example());
+                figure.setAccessibleText(missing.title() + " " + ask.title());
+                figure.setPrefWidth(FIGURE);
+                figure.setOnAction(e -> keep());
+                figures.put(ask, figure);
+                row.getChildren().add(ask.title().isEmpty() ? figure : new Column(2, Texts.dim(ask.title()), figure));
+            }
+            page.setPromptText("page");
+            page.setAccessibleText("page of the manual for: " + missing.title());
+            page.setPrefWidth(PAGE);
+            page.setOnAction(e -> keep());
+            Button keep = new Button("Keep");
+            keep.setOnAction(e -> keep());
+            boolean captioned = missing.asks().stream().anyMatch(a -> !a.title().isEmpty());
+            row.getChildren().add(captioned ? new Column(2, Texts.dim("page"), page) : page);
+            row.getChildren().add(captioned ? new Column(2, Texts.dim(" "), keep) : keep);
+            refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
+            getChildren().addAll(caption, row, refusal);
+        }
+
+        private void keep() {
+            Map<String, String> values = new LinkedHashMap<>();
+            figures.forEach((ask, field) -> {
+                if (!field.getText().isBlank()) {
+                    values.put(ask.at(), field.getText().strip());
+                }
+            });
+            if (values.isEmpty()) {
+                refusal.setText("Type what the manual prints, with its unit.");
+                return;
+            }
+            try {
+                desk.shop()
+                        .say(desk.job().leg().family(), values, page.getText().strip());
+                refusal.setText(values.size() < figures.size() ? "Kept. It counts once all of these are there." : "");
+                // What is kept leaves the page, and the focus with it.
+                fireEvent(new GoOn());
+                desk.refresh();
+            } catch (JournalException e) {
+                refusal.setText("Not kept: it " + e.getMessage() + ".");
+            }
+        }
+    }
+}
