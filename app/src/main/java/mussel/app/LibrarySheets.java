@@ -25,6 +25,11 @@ import mussel.exchange.sheet.SheetFiles;
 /** Sheets over the library that ships, kept as compact sheets. */
 final class LibrarySheets implements Sheets {
     @Override
+    public List<FamilySheet> earlier(String family) {
+        return SheetFiles.earlier(family);
+    }
+
+    @Override
     public List<Feature> features() {
         return Library.shipped().features();
     }

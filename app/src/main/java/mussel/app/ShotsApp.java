@@ -10,6 +10,8 @@ import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
@@ -24,7 +26,11 @@ import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 import mussel.app.demo.DemoYard;
+import mussel.core.job.LegRef;
 import mussel.core.job.Station;
+import mussel.core.library.Size;
+import mussel.core.measure.NamedBy;
+import mussel.core.sheet.FamilySheet;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
@@ -176,11 +182,27 @@ public final class ShotsApp extends Application {
             window.showBench();
             press("#help");
         });
+        view("half-known", () -> {
+            FamilySheet sheet = shop.describe("Nameless 40", Size.MID, Map.of("drive", "splines", "trim_tab", "true"));
+            int job = shop.takeIn(new LegRef("nameless", "Skiff", LegRef.Position.SINGLE, sheet.id()));
+            window.open(job);
+        });
+        for (Station station : List.of(Station.LEAK, Station.STRIP, Station.FILL)) {
+            view("half-known-" + NamedBy.file(station), () -> window.go(station));
+        }
         view("take-in", () -> {
             window.showBench();
             press("#take-in-open");
         });
-        view("another-leg", () -> press("#take-in-family-another-leg"));
+        view("another-leg", () -> {
+            press("#take-in-family-another-leg");
+            window.applyCss();
+            window.layout();
+            press("#another-size-mid");
+            press("#another-like-tern-60");
+            press("#another-propshaft_carrier-snap_ring");
+            press("#another-case-split_skeg");
+        });
         views.add(() -> {
             window.leave();
             Platform.exit();

@@ -21,6 +21,7 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Goal;
+import mussel.core.sheet.Step;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Check;
@@ -299,7 +300,11 @@ final class Folds {
     }
 
     Folds grade() {
-        return add("grade", now.sheet().oil().grade(), List.of(now.oilGrade().says()));
+        String grade = now.sheet().oil().grade();
+        return add(
+                "grade",
+                Step.says(grade) ? grade : SAY.say("fold.grade.unknown"),
+                List.of(now.oilGrade().says()));
     }
 
     Folds failed() {

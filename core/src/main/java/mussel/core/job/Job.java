@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
 
@@ -214,6 +215,11 @@ public final class Job {
     /** What was written down. */
     public Optional<String> note(Address about) {
         return Optional.ofNullable(notes.get(about));
+    }
+
+    /** The steps that were ticked. */
+    public Set<String> steps() {
+        return Collections.unmodifiableSet(ticks.keySet());
     }
 
     /** When a step was done; empty while it is not. */

@@ -40,7 +40,7 @@ public record CompactSheet(
         @Given("the family's id") Optional<String> id,
         @Given("the family's name") String title,
         @Given(value = "the maker", orElse = "-") String maker,
-        @Given(value = "where the values come from", orElse = "-") String origin,
+        @Given(value = "where the values come from", orElse = "As the yard has described it") String origin,
         @Given("how big it is") Size size,
         @Given("how the leg is built") Map<String, Answer> features,
         @Given("what its manual says") Optional<SheetValues> values,

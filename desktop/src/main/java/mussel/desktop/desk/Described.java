@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
+import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
@@ -42,6 +44,15 @@ public final class Described {
     /** Why a sheet that is kept is left out, a sentence each. */
     public List<String> refused() {
         return List.copyOf(refused);
+    }
+
+    /** The sheet a job is worked by: the family's as it is now, or an earlier one where only that knows every step that was ticked. */
+    FamilySheet workedBy(Job job, FamilySheet now) {
+        return Stream.concat(Stream.of(now), sheets.earlier(now.id()).stream())
+                .filter(sheet ->
+                        job.steps().stream().allMatch(s -> sheet.step(s).isPresent()))
+                .findFirst()
+                .orElse(now);
     }
 
     /** What is asked of how a leg is built. */

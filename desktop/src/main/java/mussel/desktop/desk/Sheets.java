@@ -10,6 +10,9 @@ import mussel.core.sheet.Region;
 
 /** Sheets of legs that nobody has described yet; how they are written down is not the desktop's concern. */
 public interface Sheets {
+    /** Sheets of a family that shipped earlier and named its steps otherwise, the latest first. */
+    List<FamilySheet> earlier(String family);
+
     /** What is asked of how a leg is built, in its order. */
     List<Feature> features();
 

@@ -424,7 +424,7 @@ public final class Workshop {
     }
 
     private Optional<FamilySheet> sheetOf(Job job) {
-        return Optional.ofNullable(known().get(job.leg().family()));
+        return Optional.ofNullable(known().get(job.leg().family())).map(now -> described.workedBy(job, now));
     }
 
     private Surroundings surroundings(Job job) {

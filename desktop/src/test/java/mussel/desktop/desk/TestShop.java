@@ -66,6 +66,11 @@ public final class TestShop {
 
     private static final class NoSheets implements Sheets {
         @Override
+        public List<FamilySheet> earlier(String family) {
+            return List.of();
+        }
+
+        @Override
         public List<Feature> features() {
             return List.of();
         }

@@ -33,6 +33,10 @@ public final class SheetCompiler {
             Read<FamilySheet> sheet = SheetFiles.family(Files.readAllBytes(yaml), () -> library);
             write(yaml.resolveSibling(id + ".json"), sheet, id);
         }
+        for (String id : SheetFiles.EARLIER) {
+            Path yaml = folder.resolve("earlier").resolve(id + ".yaml");
+            write(yaml.resolveSibling(id + ".json"), SheetFiles.family(Files.readAllBytes(yaml)), id);
+        }
         Path verdict = folder.resolveSibling("verdict");
         write(
                 verdict.resolve("knowledge.json"),

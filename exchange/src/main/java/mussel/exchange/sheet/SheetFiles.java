@@ -21,6 +21,8 @@ import mussel.exchange.record.Yaml;
 public final class SheetFiles {
     static final List<String> SHIPPED = List.of("tern-60", "wren-8", "skua-225", "dotterel-5");
 
+    static final List<String> EARLIER = List.of("wren-8");
+
     private SheetFiles() {}
 
     /** Reads one family sheet, compact or whole, or says everything that is wrong with it. */
@@ -46,6 +48,11 @@ public final class SheetFiles {
     /** The families the product ships; read once. */
     public static List<FamilySheet> shipped() {
         return Shipped.FAMILIES;
+    }
+
+    /** Sheets of a family that shipped earlier and named its steps otherwise, the latest first: jobs begun by one go on by it. */
+    public static List<FamilySheet> earlier(String id) {
+        return EARLIER.contains(id) ? List.of(Earlier.SHEETS.get(EARLIER.indexOf(id))) : List.of();
     }
 
     /** The compact sheet of a family that ships. */
@@ -96,6 +103,15 @@ public final class SheetFiles {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** Read when first asked for. */
+    private static final class Earlier {
+        private static final List<FamilySheet> SHEETS = EARLIER.stream()
+                .map(id -> sound(compiled("earlier/" + id + ".json", FamilySheet.class), id))
+                .toList();
+
+        private Earlier() {}
     }
 
     /** Read when first asked for. */
