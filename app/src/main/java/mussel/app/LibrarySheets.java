@@ -40,11 +40,40 @@ final class LibrarySheets implements Sheets {
     }
 
     @Override
-    public Map<String, String> answers(String family) {
+    public Map<String, String> answers(String family, Optional<String> kept) {
         Map<String, String> answers = new LinkedHashMap<>();
-        SheetFiles.compact(family).map(sheet -> sheet.path("features")).ifPresent(f -> f.properties()
+        compact(family, kept).map(sheet -> sheet.path("features")).ifPresent(f -> f.properties()
                 .forEach(a -> answers.put(a.getKey(), a.getValue().asText())));
         return answers;
+    }
+
+    /** The compact sheet as it was kept, else as it ships; empty for a whole sheet in the data folder. */
+    private static Optional<JsonNode> compact(String family, Optional<String> kept) {
+        return kept.flatMap(k -> Yaml.tree(k.getBytes(StandardCharsets.UTF_8)).value())
+                .or(() -> SheetFiles.compact(family));
+    }
+
+    private static JsonNode changeable(String family, Optional<String> kept) {
+        return compact(family, kept)
+                .orElseThrow(
+                        () -> new JournalException("belongs into the file of this family's sheet in the data folder"));
+    }
+
+    @Override
+    public String answer(String family, Optional<String> kept, String feature, Optional<String> answer) {
+        ObjectNode sheet = changeable(family, kept).deepCopy();
+        answer.ifPresentOrElse(a -> sheet.withObject("/features").put(feature, a), () -> sheet.withObject("/features")
+                .remove(feature));
+        Read<FamilySheet> full = Expansion.expand(sheet, Library.shipped());
+        if (full.value().isEmpty()) {
+            throw refused("with that answer", full);
+        }
+        return sheet.toString();
+    }
+
+    @Override
+    public String file(String family, Optional<String> kept) {
+        return Compact.yaml(changeable(family, kept));
     }
 
     @Override
@@ -60,11 +89,7 @@ final class LibrarySheets implements Sheets {
 
     @Override
     public String say(String family, Optional<String> kept, Map<String, String> values, String page) {
-        JsonNode sheet = kept.flatMap(
-                        k -> Yaml.tree(k.getBytes(StandardCharsets.UTF_8)).value())
-                .or(() -> SheetFiles.compact(family))
-                .orElseThrow(() -> new JournalException(
-                        "The sheet of this family is a file in the data folder; write" + " the figure there."));
+        JsonNode sheet = changeable(family, kept);
         ObjectNode told = Compact.told(sheet, values, page);
         Read<FamilySheet> full = Expansion.expand(told, Library.shipped());
         if (full.value().isEmpty()) {

@@ -190,6 +190,7 @@ public final class ShotsApp extends Application {
         for (Station station : List.of(Station.LEAK, Station.STRIP, Station.FILL)) {
             view("half-known-" + NamedBy.file(station), () -> window.go(station));
         }
+        view("sheets", () -> book("sheets"));
         view("take-in", () -> {
             window.showBench();
             press("#take-in-open");

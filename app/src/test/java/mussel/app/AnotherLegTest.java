@@ -2,8 +2,11 @@ package mussel.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
@@ -16,6 +19,7 @@ import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
 import mussel.exchange.library.Library;
 import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** A leg that no file describes: named, taken in and worked on by keys alone. */
 class AnotherLegTest extends WindowJourney {
@@ -160,6 +164,27 @@ class AnotherLegTest extends WindowJourney {
 
         restart();
         assertThat(shop.families().get(4).oil().capacityMl()).hasValue(430);
+    }
+
+    @Test
+    void theBookShowsItsSheetAndGivesItAwayAsAFile() throws Exception {
+        shop.describe("Nameless 40", Size.MID, Map.of("drive", "splines"));
+        shop.setPaperFolder(folder);
+        key(KeyCode.CONTROL, KeyCode.L);
+        click("#book-page-sheets");
+        click("#sheets-of-nameless-40");
+        assertThat(words(robot.lookup("#sheets-page").query())).anyMatch(t -> t.startsWith("Fill: How much oil"));
+        told("values-oil-capacity", "430 ml");
+        click("#sheet-propshaft_carrier-ring");
+        FamilySheet sheet = shop.families().get(4);
+        assertThat(sheet.oil().capacityMl()).hasValue(430);
+        assertThat(sheet.part("carrier_ring")).isPresent();
+        assertThat(words(robot.lookup("#sheets-page").query())).noneMatch(t -> t.startsWith("Drain: How much oil"));
+
+        click("#sheets-file");
+        Path file = folder.resolve("nameless-40.yaml");
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> Files.exists(file));
+        assertThat(Families.read(file).value()).contains(sheet);
     }
 
     private void told(String id, String text) {

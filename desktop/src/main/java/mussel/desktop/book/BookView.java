@@ -37,6 +37,8 @@ public final class BookView extends BorderPane {
         LIVES("Lives"),
         /** Who does what when. */
         PLAN("Bench plan"),
+        /** How legs are built and what their manuals say. */
+        SHEETS("Sheets"),
         /** In and out. */
         DATA("Data");
 
@@ -107,6 +109,7 @@ public final class BookView extends BorderPane {
             case DUE -> new DuePage(shop, this::showLeg);
             case LIVES -> new LivesPage(shop, aside);
             case PLAN -> new PlanPage(shop, aside, onOpen, onTrouble);
+            case SHEETS -> new SheetsPage(shop, onTrouble);
             case DATA -> new DataPage(shop, onTakeIn);
         };
     }

@@ -67,7 +67,7 @@ public final class Described {
 
     /** How a family answers the features. */
     public Map<String, String> answers(String family) {
-        return sheets.answers(family);
+        return sheets.answers(family, kept(family));
     }
 
     /** What a leg looks like that is built so. */
@@ -77,12 +77,32 @@ public final class Described {
 
     /** Writes what its manual says into the sheet of a family, and keeps it. */
     FamilySheet say(String family, Map<String, String> values, String page) {
-        Optional<String> before =
-                Optional.of(journal.setting(Settings.SHEET + family, "")).filter(s -> !s.isEmpty());
-        String kept = sheets.say(family, before, values, page);
+        return keep(family, sheets.say(family, kept(family), values, page));
+    }
+
+    /** Answers a feature otherwise, and keeps that. */
+    FamilySheet answer(String family, String feature, Optional<String> answer) {
+        return keep(family, sheets.answer(family, kept(family), feature, answer));
+    }
+
+    private FamilySheet keep(String family, String kept) {
         FamilySheet sheet = sheets.full(kept);
         journal.keepSetting(Settings.SHEET + family, kept);
         return sheet;
+    }
+
+    private Optional<String> kept(String family) {
+        return Optional.of(journal.setting(Settings.SHEET + family, "")).filter(s -> !s.isEmpty());
+    }
+
+    /** Whether the yard keeps a sheet of its own for a family. */
+    public boolean own(String family) {
+        return kept(family).isPresent();
+    }
+
+    /** The sheet of a family as a file that another yard can take. */
+    public String file(String family) {
+        return sheets.file(family, kept(family));
     }
 
     /** Begins a sheet under an id nobody has, and keeps it. */

@@ -13,6 +13,7 @@ import mussel.core.job.JournalException;
 import mussel.core.job.Missing;
 import mussel.core.job.Missing.Ask;
 import mussel.core.job.Station;
+import mussel.core.sheet.FamilySheet;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.GoOn;
@@ -27,8 +28,8 @@ public final class FromManual extends Column {
     private static final double FIGURE = 118;
     private static final double PAGE = 64;
 
-    private final Desk desk;
-    private final Station station;
+    private final Workshop shop;
+    private final Runnable onKept;
     private final Predicate<Missing> wanted;
     private final Map<String, Line> lines = new LinkedHashMap<>();
 
@@ -39,19 +40,29 @@ public final class FromManual extends Column {
 
     /** Some of what a station wants. */
     public FromManual(Desk desk, Station station, Predicate<Missing> wanted) {
+        this(desk.shop(), m -> m.stations().contains(station) && wanted.test(m), desk::refresh);
+    }
+
+    /** Whatever of a sheet is wanted; called once something was kept. */
+    public FromManual(Workshop shop, Predicate<Missing> wanted, Runnable onKept) {
         super(8);
-        this.desk = desk;
-        this.station = station;
+        this.shop = shop;
         this.wanted = wanted;
+        this.onKept = onKept;
         managedProperty().bind(visibleProperty());
     }
 
     /** Shows what the leg's sheet does not say. */
     public void show(Assessment now) {
+        show(now.sheet());
+    }
+
+    /** Shows what a sheet does not say. */
+    public void show(FamilySheet sheet) {
         List<Line> shown = new ArrayList<>();
-        for (Missing missing : Missing.at(now.sheet(), station)) {
+        for (Missing missing : Missing.of(sheet)) {
             if (wanted.test(missing) && !missing.asks().isEmpty()) {
-                shown.add(lines.computeIfAbsent(now.sheet().id() + missing.at(), at -> new Line(missing)));
+                shown.add(lines.computeIfAbsent(sheet.id() + missing.at(), at -> new Line(sheet.id(), missing)));
             }
         }
         if (!getChildren().equals(shown)) {
@@ -62,12 +73,14 @@ public final class FromManual extends Column {
 
     /** One thing of the manual: its figures, the page, and why one was not taken. */
     private final class Line extends Column {
+        private final String family;
         private final Map<Ask, TextField> figures = new LinkedHashMap<>();
         private final TextField page = new TextField();
         private final Label refusal = Texts.wrapped("", "refusal");
 
-        private Line(Missing missing) {
+        private Line(String family, Missing missing) {
             super(3);
+            this.family = family;
             getStyleClass().addAll("card", "from-manual");
             Label caption = new Words(missing.title() + ", from its manual");
             caption.getStyleClass().add("strong");
@@ -107,12 +120,11 @@ public final class FromManual extends Column {
                 return;
             }
             try {
-                desk.shop()
-                        .say(desk.job().leg().family(), values, page.getText().strip());
+                shop.say(family, values, page.getText().strip());
                 refusal.setText(values.size() < figures.size() ? "Kept. It counts once all of these are there." : "");
                 // What is kept leaves the page, and the focus with it.
                 fireEvent(new GoOn());
-                desk.refresh();
+                onKept.run();
             } catch (JournalException e) {
                 refusal.setText("Not kept: it " + e.getMessage() + ".");
             }

@@ -20,7 +20,7 @@ public interface Sheets {
     String title(Size size);
 
     /** How a family answers the features; what it does not answer is unknown. */
-    Map<String, String> answers(String family);
+    Map<String, String> answers(String family, Optional<String> kept);
 
     /** What a leg of the size looks like that is built so. */
     List<Region> drawing(Size size, Map<String, String> answers);
@@ -42,6 +42,12 @@ public interface Sheets {
      * @throws mussel.core.job.JournalException with what is wrong with a figure, in a sentence
      */
     String say(String family, Optional<String> kept, Map<String, String> values, String page);
+
+    /** A sheet with another answer to a feature; empty where nobody knows. */
+    String answer(String family, Optional<String> kept, String feature, Optional<String> answer);
+
+    /** A sheet as a file that another yard can take. */
+    String file(String family, Optional<String> kept);
 
     /**
      * The full sheet of a text that was kept.

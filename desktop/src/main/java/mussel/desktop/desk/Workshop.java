@@ -123,6 +123,11 @@ public final class Workshop {
         families.put(family, described.say(family, values, page));
     }
 
+    /** Answers how the legs of a family are built otherwise. */
+    public void answer(String family, String feature, Optional<String> answer) {
+        families.put(family, described.answer(family, feature, answer));
+    }
+
     /** Describes a leg that no file describes, so that it stands among the families from now on. */
     public FamilySheet describe(String title, Size size, Map<String, String> answers) {
         FamilySheet sheet = described.begin(title, size, answers, known().keySet());

@@ -81,7 +81,7 @@ public final class TestShop {
         }
 
         @Override
-        public Map<String, String> answers(String family) {
+        public Map<String, String> answers(String family, Optional<String> kept) {
             return Map.of();
         }
 
@@ -92,6 +92,16 @@ public final class TestShop {
 
         @Override
         public String begin(String id, String title, Size size, Map<String, String> answers) {
+            throw new JournalException("no sheets here");
+        }
+
+        @Override
+        public String answer(String family, Optional<String> kept, String feature, Optional<String> answer) {
+            throw new JournalException("no sheets here");
+        }
+
+        @Override
+        public String file(String family, Optional<String> kept) {
             throw new JournalException("no sheets here");
         }
 

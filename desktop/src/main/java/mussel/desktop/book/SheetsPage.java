@@ -1,0 +1,190 @@
+package mussel.desktop.book;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import mussel.core.job.JournalException;
+import mussel.core.job.Missing;
+import mussel.core.job.Station;
+import mussel.core.library.Feature;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Fastener;
+import mussel.core.sheet.Step;
+import mussel.desktop.cutaway.Thumbnail;
+import mussel.desktop.desk.FromManual;
+import mussel.desktop.desk.Paper;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.SheetPane;
+import mussel.desktop.kit.Texts;
+
+/** How legs are built and what their manuals say; what a sheet does not say yet is told by the stations it holds up. */
+final class SheetsPage implements BookPage {
+    private static final double DRAWN = 0.8;
+    private static final double WIDTH = 400;
+
+    private final Workshop shop;
+    private final Consumer<String> onTrouble;
+    private final Column page = new Column(12);
+    private final StackPane tiles = new StackPane();
+    private final StackPane drawing = new StackPane();
+    private final Label title = Texts.title("");
+    private final Label origin = Texts.dim("");
+    private final Column holdsUp = new Column(3);
+    private final FromManual manual;
+    private final Column built = new Column(8);
+    private final Column fasteners = new Column(3);
+    private final Label written = Texts.dim("");
+    private final Map<String, PickRow> rows = new LinkedHashMap<>();
+    private Optional<String> of = Optional.empty();
+
+    SheetsPage(Workshop shop, Consumer<String> onTrouble) {
+        this.shop = shop;
+        this.onTrouble = onTrouble;
+        manual = new FromManual(shop, m -> true, this::show);
+        drawing.setMinWidth(WIDTH * DRAWN);
+        drawing.setId("sheets-drawing");
+        Button file = new Button("As a file");
+        file.setId("sheets-file");
+        file.setOnAction(e -> file());
+        for (Feature feature : shop.described().features()) {
+            List<Choice> answers = feature.answers().stream()
+                    .map(a -> Choice.text(a.id(), a.title()))
+                    .toList();
+            PickRow row = new PickRow("sheet-" + feature.id(), feature.title(), answers)
+                    .optional()
+                    .onPick(a -> answer(feature.id(), a));
+            rows.put(feature.id(), row);
+            built.getChildren().add(row);
+        }
+        Column sheet = new Column(10);
+        sheet.getChildren()
+                .addAll(
+                        title,
+                        origin,
+                        new Row(10, file, written),
+                        Texts.heading("What its manual has not been asked yet"),
+                        holdsUp,
+                        manual,
+                        Texts.heading("Fasteners"),
+                        fasteners,
+                        Texts.heading("How it is built"),
+                        Texts.dim("Legs on the bench follow what is changed here."),
+                        built);
+        SheetPane pane = new SheetPane(sheet);
+        HBox.setHgrow(pane, Priority.ALWAYS);
+        Row beside = new Row(18, drawing, pane);
+        VBox.setVgrow(beside, Priority.ALWAYS);
+        page.setId("sheets-page");
+        page.getStyleClass().add("station");
+        page.getChildren().addAll(tiles, beside);
+    }
+
+    @Override
+    public Node node() {
+        return page;
+    }
+
+    @Override
+    public void show() {
+        List<FamilySheet> families = shop.families();
+        FamilySheet sheet = families.stream()
+                .filter(f -> of.equals(Optional.of(f.id())))
+                .findFirst()
+                .orElse(families.get(families.size() - 1));
+        of = Optional.of(sheet.id());
+        PickRow which = new PickRow(
+                        "sheets-of",
+                        "Sheet of",
+                        families.stream()
+                                .map(f -> Choice.text(f.id(), f.title()))
+                                .toList())
+                .keepsOne()
+                .onPick(f -> {
+                    of = f;
+                    written.setText("");
+                    show();
+                });
+        which.show(of);
+        tiles.getChildren().setAll(which);
+        drawing.getChildren().setAll(new Thumbnail(sheet.drawing(), List.of(), DRAWN));
+        title.setText(sheet.title());
+        origin.setText((shop.described().own(sheet.id()) ? "A sheet of this yard's own. " : "Ships with Mussel. ")
+                + sheet.origin() + ". The maker's manual for the exact unit outranks every value in it.");
+        missing(sheet);
+        manual.show(sheet);
+        fasteners(sheet);
+        Map<String, String> answers = shop.described().answers(sheet.id());
+        rows.forEach((feature, row) -> row.show(Optional.ofNullable(answers.get(feature))));
+    }
+
+    /** What a sheet does not say, by the stations it holds up. */
+    private void missing(FamilySheet sheet) {
+        List<Node> lines = new ArrayList<>();
+        for (Station station : Station.values()) {
+            List<String> wants =
+                    Missing.at(sheet, station).stream().map(Missing::title).toList();
+            if (!wants.isEmpty()) {
+                lines.add(Texts.sentence(station.title() + ": " + String.join("; ", wants) + "."));
+            }
+        }
+        holdsUp.getChildren().setAll(lines.isEmpty() ? List.of(Texts.sentence("Nothing is held up.")) : lines);
+    }
+
+    private void fasteners(FamilySheet sheet) {
+        fasteners
+                .getChildren()
+                .setAll(sheet.fasteners().stream()
+                        .map(f -> (Node) Texts.sentence(f.named() + ": " + f.tightness() + page(f)))
+                        .toList());
+    }
+
+    private static String page(Fastener fastener) {
+        return Step.says(fastener.page()) ? ", page " + fastener.page() : "";
+    }
+
+    private void answer(String feature, Optional<String> answer) {
+        try {
+            shop.answer(of.orElseThrow(), feature, answer);
+        } catch (JournalException e) {
+            onTrouble.accept("That answer " + e.getMessage() + ".");
+        }
+        show();
+    }
+
+    private void file() {
+        try {
+            String text = shop.described().file(of.orElseThrow());
+            Paper.placeAsLast(shop, page, "The sheet as a file", of.orElseThrow() + ".yaml")
+                    .ifPresent(place -> Paper.write("The sheet", place, () -> write(place, text), written::setText));
+        } catch (JournalException e) {
+            onTrouble.accept("This sheet " + e.getMessage() + ".");
+        }
+    }
+
+    private static void write(Path place, String text) {
+        try {
+            Files.write(place, text.getBytes(StandardCharsets.UTF_8));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
