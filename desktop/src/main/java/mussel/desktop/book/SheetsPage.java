@@ -52,6 +52,7 @@ final class SheetsPage implements BookPage {
     private final FromManual manual;
     private final Column built = new Column(8);
     private final Column fasteners = new Column(3);
+    private final Label follow = Texts.dim("");
     private final Label written = Texts.dim("");
     private final Map<String, PickRow> rows = new LinkedHashMap<>();
     private Optional<String> of = Optional.empty();
@@ -87,7 +88,7 @@ final class SheetsPage implements BookPage {
                         Texts.heading("Fasteners"),
                         fasteners,
                         Texts.heading("How it is built"),
-                        Texts.dim("Legs on the bench follow what is changed here."),
+                        follow,
                         built);
         SheetPane pane = new SheetPane(sheet);
         HBox.setHgrow(pane, Priority.ALWAYS);
@@ -133,7 +134,12 @@ final class SheetsPage implements BookPage {
         manual.show(sheet);
         fasteners(sheet);
         Map<String, String> answers = shop.described().answers(sheet.id());
-        rows.forEach((feature, row) -> row.show(Optional.ofNullable(answers.get(feature))));
+        boolean own = shop.describes(sheet.id());
+        follow.setText(own ? "Legs on the bench follow what is changed here." : "As it ships; it is not changed here.");
+        rows.forEach((feature, row) -> {
+            row.show(Optional.ofNullable(answers.get(feature)));
+            row.setDisable(!own);
+        });
     }
 
     /** What a sheet does not say, by the stations it holds up. */

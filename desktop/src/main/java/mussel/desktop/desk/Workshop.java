@@ -118,6 +118,11 @@ public final class Workshop {
         return described;
     }
 
+    /** Whether the yard has described a family itself, so that it may describe it otherwise. */
+    public boolean describes(String family) {
+        return catalogue.join().families().stream().noneMatch(f -> f.id().equals(family));
+    }
+
     /** Writes what its manual says into the sheet of a family, for this leg and every later one. */
     public void say(String family, Map<String, String> values, String page) {
         families.put(family, described.say(family, values, page));

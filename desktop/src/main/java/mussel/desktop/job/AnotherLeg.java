@@ -54,6 +54,7 @@ final class AnotherLeg extends Column {
     private final StackPane picture = new StackPane();
     private final Map<String, PickRow> rows = new LinkedHashMap<>();
     private final Map<String, String> answers = new LinkedHashMap<>();
+    private final List<Region> unknown;
     private Optional<Size> picked = Optional.empty();
 
     /** A name is typed with Enter after it. */
@@ -86,6 +87,7 @@ final class AnotherLeg extends Column {
         super(10);
         this.shop = shop;
         this.described = shop.described();
+        this.unknown = described.drawing(Size.MID, Map.of());
         setId("another");
         Label called = new Words("What it is called");
         called.getStyleClass().add("caption");
@@ -155,10 +157,9 @@ final class AnotherLeg extends Column {
 
     /** What an answer changes in the drawing, where it does. */
     private Optional<Node> small(Feature feature, Feature.Choice answer) {
-        List<Region> before = described.drawing(Size.MID, Map.of());
         List<Region> after = described.drawing(Size.MID, Map.of(feature.id(), answer.id()));
         List<Region> changed = after.stream()
-                .filter(r -> before.stream().noneMatch(b -> b.id().equals(r.id())))
+                .filter(r -> unknown.stream().noneMatch(b -> b.id().equals(r.id())))
                 .toList();
         return changed.isEmpty() ? Optional.empty() : Optional.of(new Thumbnail(after, changed, SMALL));
     }
