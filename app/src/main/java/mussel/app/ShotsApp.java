@@ -178,10 +178,6 @@ public final class ShotsApp extends Application {
         view("bench-plan", LIVE_PLAN, () -> book("plan"));
         view("data", () -> book("data"));
         view("take-in-file", LIVE_SHORT, () -> window.takeInFile(anotherYard()));
-        view("keys", () -> {
-            window.showBench();
-            press("#help");
-        });
         view("half-known", () -> {
             FamilySheet sheet = shop.describe("Nameless 40", Size.MID, Map.of("drive", "splines", "trim_tab", "true"));
             int job = shop.takeIn(new LegRef("nameless", "Skiff", LegRef.Position.SINGLE, sheet.id()));
@@ -191,6 +187,10 @@ public final class ShotsApp extends Application {
             view("half-known-" + NamedBy.file(station), () -> window.go(station));
         }
         view("sheets", () -> book("sheets"));
+        view("keys", () -> {
+            window.showBench();
+            press("#help");
+        });
         view("take-in", () -> {
             window.showBench();
             press("#take-in-open");
