@@ -144,10 +144,12 @@ class AnotherLegTest extends WindowJourney {
         told("values-oil-capacity", "430 ml");
         assertThat(now().fill()).isPresent();
         assertThat(robot.lookup("#manual-values-oil-capacity").tryQuery()).isEmpty();
-        told("values-oil-grade", "GL-5 80W-90");
-        assertThat(now().sheet().oil().grade()).isEqualTo("GL-5 80W-90");
-
+        click("#manual-values-oil-grade");
+        robot.write("GL-5 80W-90");
         go(Station.LEAK);
+        assertThat(now().sheet().oil().grade())
+                .as("typed and left without Enter")
+                .isEqualTo("GL-5 80W-90");
         told("values-leak_test-pressure-start", "69 kPa");
         told("values-leak_test-pressure-limit", "110 kPa");
         told("values-leak_test-pressure-hold", "5 min");
@@ -160,6 +162,10 @@ class AnotherLegTest extends WindowJourney {
         go(Station.BUILD);
         click("#build-view-torques");
         told("values-fasteners-prop_carrier_bolts-torque", "18-22 N·m");
+        told("values-fasteners-prop_carrier_bolts-count", "two");
+        assertThat(refusal()).contains("a whole number from 1 to 40");
+        told("values-fasteners-prop_carrier_bolts-count", "2");
+        assertThat(now().torques().get(0).bolts()).hasSize(2);
         assertThat(now().torques()).extracting(t -> t.fastener().id()).containsExactly("prop_carrier_bolts");
 
         restart();

@@ -13,12 +13,16 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import mussel.app.data.Importer;
 import mussel.app.demo.DemoYard;
 import mussel.core.job.Entry;
 import mussel.core.job.Job;
 import mussel.core.job.LegRef;
+import mussel.core.library.Size;
+import mussel.core.sheet.FamilySheet;
 import mussel.desktop.desk.Incoming;
+import mussel.desktop.desk.Workshop;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.Backups;
 import mussel.store.SqliteJournal;
@@ -64,6 +68,32 @@ class DataCommandsTest {
     private static List<List<Entry>> entries(Path log) {
         try (SqliteJournal journal = SqliteJournal.read(log, Clock.systemUTC())) {
             return journal.all();
+        }
+    }
+
+    /** A leg the yard has described goes with the log: out as JSON and as a backup, in where it is not known. */
+    @Test
+    void sheetsOfTheYardsOwnGoWithTheLog() {
+        Path mine = folder.resolve("mine.mussel");
+        Workshop shop = Yards.open(mine, Clock.systemUTC(), SheetFiles.shipped());
+        FamilySheet sheet = shop.describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
+        shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
+        shop.journal().close();
+        Path json = folder.resolve("mine.json");
+        Path backup = folder.resolve("mine.mussel-backup");
+        assertThat(run(mine, "export", "--format", "json", "--out", json.toString()))
+                .isZero();
+        assertThat(run(mine, "backup", "--out", backup.toString()))
+                .as(err.toString())
+                .isZero();
+        for (Path file : List.of(json, backup)) {
+            Path theirs = folder.resolve("theirs-" + file.getFileName() + ".mussel");
+            assertThat(run(theirs, "import", file.toString()))
+                    .as(err.toString())
+                    .isZero();
+            Workshop there = Yards.open(theirs, Clock.systemUTC(), SheetFiles.shipped());
+            assertThat(there.families()).contains(sheet);
+            there.journal().close();
         }
     }
 

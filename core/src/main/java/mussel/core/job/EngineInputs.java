@@ -68,10 +68,10 @@ record EngineInputs(Assessment all) {
 
     /** What the fill engine is asked; nothing while nobody knows what the case holds. */
     Optional<FillInput> fill(Plan plan, Optional<DrainResult> drain) {
-        if (capacity().isEmpty()) {
+        if (all.sheet().oil().capacityMl().isEmpty()) {
             return Optional.empty();
         }
-        double capacity = capacity().getAsDouble();
+        double capacity = all.sheet().oil().capacityMl().getAsDouble();
         List<FillInput.Bottle> bottles = new ArrayList<>();
         for (FillInput.Bottle b : all.yard().bottles()) {
             bottles.add(new FillInput.Bottle(

@@ -56,7 +56,8 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
             all.add(new Missing("/setup", SAY.say("missing.setup"), List.of(Station.SETUP), List.of()));
         }
         for (int i = 0; i < sheet.fasteners().size(); i++) {
-            if (sheet.fasteners().get(i).torque().isEmpty()) {
+            if (sheet.fasteners().get(i).torque().isEmpty()
+                    || sheet.fasteners().get(i).count() == 0) {
                 all.add(torque("/fasteners/" + i + "/torque", sheet.fasteners().get(i)));
             }
         }
@@ -76,13 +77,17 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
                 List.of(new Ask(told, "", SAY.say("missing." + what + ".example"))));
     }
 
+    /** The torque; the count with it where nobody has counted them. */
     private static Missing torque(String at, Fastener fastener) {
-        return new Missing(
-                at,
-                SAY.say("missing.torque", fastener.title()),
-                List.of(Station.BUILD),
-                List.of(new Ask(
-                        "/values/fasteners/" + fastener.id() + "/torque", "", SAY.say("missing.torque.example"))));
+        String told = "/values/fasteners/" + fastener.id();
+        List<Ask> asks = new ArrayList<>();
+        if (fastener.count() == 0) {
+            asks.add(new Ask(told + "/count", SAY.say("missing.count"), SAY.say("missing.count.example")));
+        }
+        if (fastener.torque().isEmpty()) {
+            asks.add(new Ask(told + "/torque", SAY.say("missing.tight"), SAY.say("missing.torque.example")));
+        }
+        return new Missing(at, SAY.say("missing.torque", fastener.title()), List.of(Station.BUILD), asks);
     }
 
     private static Missing hold(String mode) {

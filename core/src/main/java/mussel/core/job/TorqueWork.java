@@ -36,7 +36,8 @@ public final class TorqueWork {
                 .filter(s -> s.file().equals(fastener.strength()))
                 .findFirst();
         OptionalDouble crowfoot = job.reading(Field.ADAPTER.of(fastener.id()));
-        boolean grid = fastener.pattern() == Fastener.Pattern.GRID && fastener.count() % 2 == 0;
+        int many = Math.max(1, fastener.count());
+        boolean grid = fastener.pattern() == Fastener.Pattern.GRID && many > 1 && many % 2 == 0;
         this.in = new TorqueInput(
                 TorqueUnit.NM.fromNm(range.lowNm()),
                 TorqueUnit.NM.fromNm(range.highNm()),
@@ -55,13 +56,13 @@ public final class TorqueWork {
                                         .orElse(0)))
                         : Optional.empty(),
                 yard.wrenches().stream().map(Yard.Wrench::wrench).toList(),
-                fastener.count(),
+                many,
                 grid ? Layout.GRID : fastener.pattern() == Fastener.Pattern.RING ? Layout.RING : Layout.LINE,
-                grid ? OptionalDouble.of(fastener.count() / 2.0) : OptionalDouble.empty(),
+                grid ? OptionalDouble.of(many / 2.0) : OptionalDouble.empty(),
                 grid ? OptionalDouble.of(2) : OptionalDouble.empty(),
-                fastener.count() > 1 ? List.of(0.5, 1.0) : List.of(1.0));
+                many > 1 ? List.of(0.5, 1.0) : List.of(1.0));
         this.out = TorqueEngine.run(in);
-        for (int i = 1; i <= fastener.count(); i++) {
+        for (int i = 1; i <= many; i++) {
             Optional<Fact.Read> read = job.read(address(fastener.id(), i));
             bolts.add(new Bolt(
                     i,

@@ -88,7 +88,7 @@ public record SheetValues(
      * @param socket the socket that fits, where it is not the usual one for its thread
      */
     public record Screw(
-            @Given(value = "how many there are", min = 1, max = 40) OptionalDouble count,
+            @Given("how many there are") Optional<Value> count,
             @Given("the thread") Optional<String> thread,
             @Given("the torque") Optional<Value> torque,
             @Given("the page of the manual") Optional<String> page,

@@ -14,7 +14,7 @@ import mussel.core.measure.TorqueUnit;
  *
  * @param id its id
  * @param title its name
- * @param count how many
+ * @param count how many; 0 while nobody has counted
  * @param thread its thread; a hyphen while nobody has measured it
  * @param torque how tight; empty while nobody has read it in the manual
  * @param page where the sheet says so
@@ -29,7 +29,7 @@ import mussel.core.measure.TorqueUnit;
 public record Fastener(
         @Given("the fastener's id") String id,
         @Given("the fastener's name") String title,
-        @Given(value = "how many there are", min = 1, max = 40, orElse = "1") int count,
+        @Given(value = "how many there are", min = 0, max = 40, orElse = "1") int count,
         @Given(value = "the thread", orElse = "-") String thread,
         @Given("the torque") Optional<Torque> torque,
         @Given(value = "the page of the sheet", orElse = "-") String page,
@@ -63,7 +63,7 @@ public record Fastener(
 
     /** How it is named in a list: how many, what, and its thread where that is known. */
     public String named() {
-        return count + " × " + title + (Step.says(thread) ? ", " + thread : "");
+        return (count > 0 ? count + " × " : "") + title + (Step.says(thread) ? ", " + thread : "");
     }
 
     /** How tight, in newton metres and inch-pounds, or that nobody knows. */

@@ -106,7 +106,7 @@ public final class PartPage extends Column {
                 .add(Texts.wrapped("As found: " + found, "strong")));
         if (step.phase() == Phase.BUILD) {
             step.fasteners().forEach(id -> now.sheet().fastener(id).ifPresent(f -> getChildren()
-                    .add(Texts.dim(f.count() + " × " + f.title() + ": " + f.tightness()))));
+                    .add(Texts.dim(f.named() + ": " + f.tightness()))));
         }
     }
 }

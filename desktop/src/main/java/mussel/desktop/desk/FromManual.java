@@ -77,6 +77,7 @@ public final class FromManual extends Column {
         private final Map<Ask, TextField> figures = new LinkedHashMap<>();
         private final TextField page = new TextField();
         private final Label refusal = Texts.wrapped("", "refusal");
+        private Map<String, String> kept = Map.of();
 
         private Line(String family, Missing missing) {
             super(3);
@@ -104,17 +105,33 @@ public final class FromManual extends Column {
             boolean captioned = missing.asks().stream().anyMatch(a -> !a.title().isEmpty());
             row.getChildren().add(captioned ? new Column(2, Texts.dim("page"), page) : page);
             row.getChildren().add(captioned ? new Column(2, Texts.dim(" "), keep) : keep);
+            focusWithinProperty().addListener((o, was, is) -> {
+                if (!is && !typed().isEmpty() && !typed().equals(kept)) {
+                    keep(false);
+                }
+            });
             refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
             getChildren().addAll(caption, row, refusal);
         }
 
-        private void keep() {
+        private Map<String, String> typed() {
             Map<String, String> values = new LinkedHashMap<>();
             figures.forEach((ask, field) -> {
                 if (!field.getText().isBlank()) {
                     values.put(ask.at(), field.getText().strip());
                 }
             });
+            return values;
+        }
+
+        private void keep() {
+            keep(true);
+        }
+
+        /** Keeps what was typed, and goes on to the next where somebody has said so rather than left. */
+        private void keep(boolean goOn) {
+            Map<String, String> values = typed();
+            kept = values;
             if (values.isEmpty()) {
                 refusal.setText("Type what the manual prints, with its unit.");
                 return;
@@ -123,7 +140,9 @@ public final class FromManual extends Column {
                 shop.say(family, values, page.getText().strip());
                 refusal.setText(values.size() < figures.size() ? "Kept. It counts once all of these are there." : "");
                 // What is kept leaves the page, and the focus with it.
-                fireEvent(new GoOn());
+                if (goOn) {
+                    fireEvent(new GoOn());
+                }
                 onKept.run();
             } catch (JournalException e) {
                 refusal.setText("Not kept: it " + e.getMessage() + ".");

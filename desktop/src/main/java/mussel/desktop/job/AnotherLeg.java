@@ -39,6 +39,7 @@ import mussel.desktop.kit.Words;
  * drawing beside follows each answer, and what nobody has looked at is dashed.
  */
 final class AnotherLeg extends Column {
+    private static final int LONGEST_NAME = 40;
     private static final double DRAWN = 0.44;
     private static final double SMALL = 0.16;
     private static final double ROOM = 250;
@@ -184,9 +185,12 @@ final class AnotherLeg extends Column {
 
     /** What is still to be said before it can be taken in; empty where nothing is. */
     String wants() {
-        return name.open()
-                ? "Say what the leg is called: a maker's mark, or a word of your own."
-                : picked.isEmpty() ? "Pick how big it is: weights, oil and minutes are estimated by that." : "";
+        return name.getText().strip().length() > LONGEST_NAME
+                ? "Say it in at most " + LONGEST_NAME + " characters; this has "
+                        + name.getText().strip().length() + "."
+                : name.open()
+                        ? "Say what the leg is called: a maker's mark, or a word of your own."
+                        : picked.isEmpty() ? "Pick how big it is: weights, oil and minutes are estimated by that." : "";
     }
 
     /** Keeps its sheet; it stands among the families from now on. */

@@ -66,7 +66,7 @@ final class BoltPattern extends Pane {
     }
 
     private static Point2D place(TorqueWork work, int number) {
-        int count = work.fastener().count();
+        int count = work.bolts().size();
         if (work.input().layout() == Layout.GRID) {
             int columns = (int) work.input().columns().orElse(2);
             return new Point2D((number - 1) % columns * (SIZE + 3 * GAP), (number - 1) / columns * (SIZE + GAP));

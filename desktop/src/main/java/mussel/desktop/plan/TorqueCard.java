@@ -146,7 +146,7 @@ final class TorqueCard extends Column {
                                     "Left-hand thread: it tightens counter-clockwise and comes loose clockwise."));
         }
         long simulated = work.bolts().stream().filter(Bolt::simulated).count();
-        glance.setText(work.count(State.DONE) + " of " + group.count() + " done"
+        glance.setText(work.count(State.DONE) + " of " + work.bolts().size() + " done"
                 + (work.count(State.UNDER) > 0 ? ", " + work.count(State.UNDER) + " under" : "")
                 + (work.count(State.OVER) > 0 ? ", " + work.count(State.OVER) + " over: back off and start again" : "")
                 + (simulated > 0 ? "; " + simulated + " by a simulated wrench, which tightens nothing" : "") + ".");

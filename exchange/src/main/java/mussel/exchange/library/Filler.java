@@ -151,7 +151,7 @@ final class Filler {
             case "turning" -> turning("as the flywheel runs");
             case "trailing" -> "trailing " + turning("one way, written down");
             case "count" ->
-                fasteners.containsKey(of)
+                fasteners.containsKey(of) && fasteners.get(of).path("count").asInt(1) > 0
                         ? counted(fasteners.get(of).path("count").asInt(1))
                         : "leg";
             case "socket" ->

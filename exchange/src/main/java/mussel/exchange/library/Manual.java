@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import mussel.core.library.CompactSheet;
 import mussel.core.library.SheetValues;
@@ -26,6 +27,7 @@ import mussel.exchange.record.Json;
 /** What a manual says, put into the full sheet; what it never says is estimated from the size, and named so. */
 final class Manual {
     private static final String MINUTES = "minutes";
+    private static final Pattern COUNT = Pattern.compile("[1-9]|[1-3]\\d|40");
     private static final Range VOLUMES = new Range(10, 20_000, false);
     private static final Range MINUTES_HELD = new Range(0.01, 1_440, false);
     private static final Range DROPS = new Range(0.01, 400, false);
@@ -66,6 +68,11 @@ final class Manual {
             pressure = holds.pressure().flatMap(h -> limits(h, false, printed, "/values/leak_test/pressure"));
             vacuum = holds.vacuum().flatMap(h -> limits(h, true, printed, "/values/leak_test/vacuum"));
         });
+        says.fasteners().forEach((id, screw) -> screw.count()
+                .filter(c -> !COUNT.matcher(c.value().strip()).matches())
+                .ifPresent(c -> problems.at(
+                        "/values/fasteners/" + id + "/count",
+                        "is “" + c.value() + "”; a whole number from 1 to 40 goes here")));
         says.fasteners().forEach((id, screw) -> screw.torque()
                 .flatMap(v -> printed.torque(v, TORQUES, "/values/fasteners/" + id + "/torque"))
                 .ifPresent(t -> torques.put(id, t)));
@@ -224,9 +231,8 @@ final class Manual {
         }
         ObjectNode change = Json.mapper().valueToTree(says);
         change.remove(Set.of("torque", "socket"));
-        if (says.count().isPresent()) {
-            change.put("count", (int) says.count().getAsDouble());
-        }
+        says.count()
+                .ifPresent(c -> change.put("count", Integer.parseInt(c.value().strip())));
         Optional<String> page = says.torque().map(Value::page).filter(p -> !p.equals("-"));
         page.ifPresent(p -> change.put("page", p));
         Expansion.merge(fastener, change);

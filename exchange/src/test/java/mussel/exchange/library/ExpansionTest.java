@@ -147,6 +147,9 @@ class ExpansionTest {
         assertThat(sheet.pump()).isEmpty();
         assertThat(sheet.setup()).isEmpty();
         assertThat(sheet.fasteners()).allMatch(f -> f.torque().isEmpty());
+        assertThat(sheet.fastener("leg_bolts").orElseThrow().named())
+                .as("nobody has counted them")
+                .isEqualTo("Leg bolts");
         assertThat(sheet.construction().carrier()).isEqualTo(Construction.Carrier.UNKNOWN);
         assertThat(sheet.estimates())
                 .contains("/case", "/leak_test/air_ml", "/construction/weight_kg", "/oil/purge_ml");
