@@ -3,6 +3,7 @@ package mussel.app;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,7 @@ import mussel.core.measure.Problem;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
 import mussel.desktop.desk.Sheets;
+import mussel.exchange.file.OutFile;
 import mussel.exchange.library.Compact;
 import mussel.exchange.library.Expansion;
 import mussel.exchange.library.Library;
@@ -72,8 +74,9 @@ final class LibrarySheets implements Sheets {
     }
 
     @Override
-    public String file(String family, Optional<String> kept) {
-        return Compact.yaml(changeable(family, kept));
+    public void write(String family, Optional<String> kept, Path file) {
+        byte[] yaml = Compact.yaml(changeable(family, kept)).getBytes(StandardCharsets.UTF_8);
+        OutFile.of(file, OutFile.Kind.SHEET, true).write(out -> out.write(yaml));
     }
 
     @Override

@@ -4,15 +4,15 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import mussel.core.job.Missing;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
 import mussel.core.sheet.FamilySheet;
-import mussel.exchange.file.Durable;
+import mussel.exchange.file.OutFile;
 import mussel.exchange.library.Compact;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
@@ -42,17 +42,18 @@ final class SheetCommand {
             @Parameters(paramLabel = "ANSWERS.json", description = "{\"title\":…,\"size\":…,\"features\":{…}}")
                     Path answers,
             @Option(names = "--out", paramLabel = "FILE", description = "where to write it; standard output without it")
-                    Path out)
-            throws IOException {
+                    Path out,
+            @Option(names = "--force", description = "replaces a compact sheet of that name") boolean force) {
+        Optional<OutFile> file = Optional.ofNullable(out).map(o -> OutFile.of(o, OutFile.Kind.SHEET, force));
         Read<ObjectNode> begun = OwnFiles.read(answers, Compact::begin);
         if (refused(answers, begun)) {
             return REFUSED;
         }
         String yaml = Compact.yaml(begun.value().orElseThrow());
-        if (out == null) {
+        if (file.isEmpty()) {
             spec.commandLine().getOut().print(yaml);
         } else {
-            Durable.write(out, to -> to.write(yaml.getBytes(StandardCharsets.UTF_8)));
+            file.get().write(to -> to.write(yaml.getBytes(StandardCharsets.UTF_8)));
             spec.commandLine().getOut().println("Written to " + out + ".");
         }
         return 0;

@@ -1,10 +1,5 @@
 package mussel.desktop.book;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -177,20 +172,9 @@ final class SheetsPage implements BookPage {
     }
 
     private void file() {
-        try {
-            String text = shop.described().file(of.orElseThrow());
-            Paper.placeAsLast(shop, page, "The sheet as a file", of.orElseThrow() + ".yaml")
-                    .ifPresent(place -> Paper.write("The sheet", place, () -> write(place, text), written::setText));
-        } catch (JournalException e) {
-            onTrouble.accept("This sheet " + e.getMessage() + ".");
-        }
-    }
-
-    private static void write(Path place, String text) {
-        try {
-            Files.write(place, text.getBytes(StandardCharsets.UTF_8));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        String family = of.orElseThrow();
+        Paper.placeAsLast(shop, page, "The sheet as a file", family + ".yaml")
+                .ifPresent(place ->
+                        Paper.write("The sheet", place, () -> shop.described().write(family, place), written::setText));
     }
 }

@@ -1,5 +1,6 @@
 package mussel.desktop.desk;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -100,9 +101,9 @@ public final class Described {
         return kept(family).isPresent();
     }
 
-    /** The sheet of a family as a file that another yard can take. */
-    public String file(String family) {
-        return sheets.file(family, kept(family));
+    /** Writes the sheet of a family into a file that another yard can take. */
+    public void write(String family, Path file) {
+        sheets.write(family, kept(family), file);
     }
 
     /** Begins a sheet under an id nobody has, and keeps it. */

@@ -1,5 +1,6 @@
 package mussel.desktop.desk;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -46,8 +47,8 @@ public interface Sheets {
     /** A sheet with another answer to a feature; empty where nobody knows. */
     String answer(String family, Optional<String> kept, String feature, Optional<String> answer);
 
-    /** A sheet as a file that another yard can take. */
-    String file(String family, Optional<String> kept);
+    /** Writes a sheet into a file that another yard can take. An UncheckedIOException or JournalException says why it could not. */
+    void write(String family, Optional<String> kept, Path file);
 
     /**
      * The full sheet of a text that was kept.

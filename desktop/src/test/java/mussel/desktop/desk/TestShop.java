@@ -101,7 +101,7 @@ public final class TestShop {
         }
 
         @Override
-        public String file(String family, Optional<String> kept) {
+        public void write(String family, Optional<String> kept, Path file) {
             throw new JournalException("no sheets here");
         }
 

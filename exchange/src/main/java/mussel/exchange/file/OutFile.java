@@ -39,6 +39,8 @@ public final class OutFile {
         CSV("a list as CSV"),
         /** A calendar. */
         CALENDAR("a calendar"),
+        /** A compact sheet. */
+        SHEET("a compact sheet"),
         /** A backup. */
         BACKUP("a backup"),
         /** A logbook that is made anew; it replaces nothing. */
@@ -60,6 +62,7 @@ public final class OutFile {
                             && !text.strip().startsWith("{")
                             && text.indexOf('\0') < 0
                             && text.lines().findFirst().orElse("").indexOf(',') > 0;
+                case SHEET -> text.contains("mussel-sheet/");
                 case CALENDAR -> text.startsWith("BEGIN:VCALENDAR");
                 case BACKUP -> isBackup(begin);
                 case LOG -> false;
