@@ -20,15 +20,57 @@ import mussel.exchange.file.OutFile;
 import mussel.exchange.library.Compact;
 import mussel.exchange.library.Expansion;
 import mussel.exchange.library.Library;
+import mussel.exchange.library.SheetChanges;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.Yaml;
+import mussel.exchange.sheet.KeptSheet;
+import mussel.exchange.sheet.SheetDiff;
 import mussel.exchange.sheet.SheetFiles;
 
 /** Sheets over the library that ships, kept as compact sheets. */
 final class LibrarySheets implements Sheets {
     @Override
-    public List<FamilySheet> earlier(String family) {
-        return SheetFiles.earlier(family);
+    public List<FamilySheet> earlier(FamilySheet shipped) {
+        return SheetFiles.shipped().contains(shipped) ? SheetFiles.earlier(shipped.id()) : List.of();
+    }
+
+    @Override
+    public Kept kept(FamilySheet sheet) {
+        KeptSheet kept = KeptSheet.of(sheet);
+        return new Kept(kept.name(), kept.text());
+    }
+
+    @Override
+    public Optional<FamilySheet> read(String text) {
+        return KeptSheet.read(text).value();
+    }
+
+    @Override
+    public List<String> differences(FamilySheet before, FamilySheet after) {
+        return SheetDiff.lines(before, after);
+    }
+
+    @Override
+    public List<String> changes(String before, String after) {
+        return before.isEmpty()
+                ? List.of("Begun as “" + tree(after).path("title").asText() + "”.")
+                : SheetChanges.between(tree(before), tree(after), Library.shipped());
+    }
+
+    @Override
+    public String without(String now, String before, String after) {
+        JsonNode sheet = Compact.without(tree(now), tree(before), tree(after));
+        Read<FamilySheet> full = Expansion.expand(sheet, Library.shipped());
+        if (full.value().isEmpty()) {
+            throw refused("without that change", full);
+        }
+        return sheet.toString();
+    }
+
+    private static JsonNode tree(String text) {
+        return Yaml.tree((text.isEmpty() ? "{}" : text).getBytes(StandardCharsets.UTF_8))
+                .value()
+                .orElseThrow(() -> new JournalException("The sheet that was kept cannot be read."));
     }
 
     @Override

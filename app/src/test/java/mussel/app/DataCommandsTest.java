@@ -184,7 +184,8 @@ class DataCommandsTest {
             assertThat(journal.numbers()).containsExactly(1);
 
             Incoming changed = importer.look(json, done -> true);
-            Files.writeString(json, Files.readString(json).replaceFirst("grinding|milky|haze", "streaks"));
+            Files.writeString(
+                    json, Files.readString(json).replaceFirst("\"outcome\":\"milky\"", "\"outcome\":\"streaks\""));
             assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("gone on");
             Files.writeString(json, "{");
             assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("has changed");

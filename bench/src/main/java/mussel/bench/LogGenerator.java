@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.Collectors;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -16,6 +17,9 @@ import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.sheet.FamilySheet;
+import mussel.exchange.sheet.KeptSheet;
+import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
 
 /** A log as a large yard has it after many years: legs with forty jobs each, one with two hundred, thirty entries a job. Seeded. */
@@ -62,11 +66,15 @@ final class LogGenerator {
             "seal",
             "leaks");
 
+    private static final Map<String, KeptSheet> SHEETS =
+            SheetFiles.shipped().stream().collect(Collectors.toMap(FamilySheet::id, KeptSheet::of));
+
     private final Random random = new Random(42);
     private long seq;
 
     void fill(Path log, int jobs) {
         try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
+            SHEETS.values().forEach(sheet -> journal.keepSheet(sheet.name(), sheet.text()));
             journal.bring(Map.of(), into -> {
                 for (int job = 1; job <= jobs; job++) {
                     into.accept(new Journal.Brought(job, job(job, jobs), Map.of()));
@@ -89,6 +97,10 @@ final class LogGenerator {
         double fill = leg % 3 == 0 ? 160 : leg % 3 == 1 ? 430 : 980;
         List<Fact> facts = new ArrayList<>();
         facts.add(new Fact.Opened(ref));
+        // Half of them are from before jobs named their sheets.
+        if (job % 2 == 0) {
+            facts.add(new Fact.WorkedBy(SHEETS.get(ref.family()).name(), false));
+        }
         read(facts, Field.ENGINE_HOURS, 40.0 * job / legs + leg % 100, "h");
         read(facts, Field.HOURS_SINCE_FILL, 20 + random.nextInt(80), "h");
         read(facts, Field.AGE, 12 + random.nextInt(200), "months");

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.IntPredicate;
+import mussel.core.job.Journal;
 import mussel.exchange.log.Chain;
 
 /**
@@ -92,8 +93,13 @@ final class ChainCheck {
                 seq);
     }
 
+    /** Whose entries they are. */
+    static String whose(int job) {
+        return job == Journal.YARD ? "What the yard has decided" : "Job " + job;
+    }
+
     private static String name(Row row) {
-        return "Job " + row.job() + ", entry " + row.seq();
+        return whose(row.job()) + ", entry " + row.seq();
     }
 
     private Head follow(Head before, Row row) {
@@ -124,19 +130,19 @@ final class ChainCheck {
         Head head = listed.remove(at.job());
         found.add(at);
         if (head == null) {
-            trouble.accept("Job " + at.job() + ": another hand put it in; the list of jobs does not name it.");
+            trouble.accept(whose(at.job()) + ": another hand put it in; the list of jobs does not name it.");
         } else if (head.entries() != at.entries() || head.last() != at.last()) {
-            trouble.accept("Job " + at.job() + ", entry " + head.last() + ": it has " + at.entries()
+            trouble.accept(whose(at.job()) + ", entry " + head.last() + ": it has " + at.entries()
                     + " entries up to number " + at.last() + ", and should have " + head.entries()
                     + " up to that one; entries were taken out or put in.");
         } else if (!head.equals(at)) {
-            trouble.accept("Job " + at.job() + ", entry " + at.last() + ": the job does not end as it was left.");
+            trouble.accept(whose(at.job()) + ", entry " + at.last() + ": the job does not end as it was left.");
         }
     }
 
     private void missing() {
         listed.values()
-                .forEach(h -> trouble.accept("Job " + h.job() + ", up to entry " + h.last() + ": its " + h.entries()
+                .forEach(h -> trouble.accept(whose(h.job()) + ", up to entry " + h.last() + ": its " + h.entries()
                         + " entries were taken out, all of them."));
     }
 

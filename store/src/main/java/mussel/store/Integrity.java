@@ -16,6 +16,7 @@ import java.util.function.IntPredicate;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
+import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Durable;
 
@@ -73,6 +74,10 @@ public record Integrity(int jobs, long entries, int pictures, int stale, String 
                         .filter(Fact.Pictured.class::isInstance)
                         .forEach(p -> pictures.add(((Fact.Pictured) p).file()));
             }
+            List<Entry> yard = journal.entries(Journal.YARD);
+            entries += yard.size();
+            unread(Journal.YARD, yard, troubles);
+            sheets(journal, troubles);
             int stale = journal.book().stale().size();
             pictures(log, pictures, troubles);
             if (troubles.isEmpty()) {
@@ -135,12 +140,23 @@ public record Integrity(int jobs, long entries, int pictures, int stale, String 
         }
     }
 
-    private static void read(int job, List<Entry> entries, List<String> troubles) {
+    private static void sheets(SqliteJournal journal, List<String> troubles) {
+        journal.sheetNames().stream()
+                .filter(name -> journal.sheet(name).isEmpty())
+                .forEach(name -> troubles.add("The sheet " + name
+                        + ", by which jobs were worked, is not what was put in. A backup may have it."));
+    }
+
+    private static void unread(int job, List<Entry> entries, List<String> troubles) {
         entries.stream()
                 .filter(e -> e.fact() instanceof Fact.Unread)
-                .forEach(e -> troubles.add("Job " + job + ", entry " + e.seq()
+                .forEach(e -> troubles.add(ChainCheck.whose(job) + ", entry " + e.seq()
                         + ": it is not understood and counts for nothing: "
                         + ((Fact.Unread) e.fact()).why() + "."));
+    }
+
+    private static void read(int job, List<Entry> entries, List<String> troubles) {
+        unread(job, entries, troubles);
         try {
             Job.of(entries);
         } catch (JournalException e) {

@@ -20,6 +20,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
+import mussel.core.job.Journal;
 import mussel.core.job.Journal.Brought;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
@@ -38,6 +39,7 @@ public final class Salvage {
     private static final int MOST_TOLD = 200;
     private static final int COLUMNS = 6;
     private static final int HEAD_COLUMNS = 4;
+    private static final int SHEET_COLUMNS = 3;
 
     private final Path damaged;
     private final Map<Long, Raw> whole = new TreeMap<>();
@@ -46,6 +48,9 @@ public final class Salvage {
     private final Map<Integer, Head> heads = new HashMap<>();
     /** Settings met on pages by themselves; those of the write-ahead file come last and count. */
     private final Map<String, String> found = new HashMap<>();
+
+    /** Sheets that jobs were worked by, as far as each fits its name. */
+    private final Map<String, String> sheets = new TreeMap<>();
 
     private final List<String> says = new ArrayList<>();
 
@@ -105,6 +110,12 @@ public final class Salvage {
             }
             return;
         }
+        if (values.size() == SHEET_COLUMNS
+                && values.get(1) instanceof String name
+                && values.get(2) instanceof byte[] content) {
+            SheetTable.unpacked(name, content).ifPresent(text -> sheets.put(name, text));
+            return;
+        }
         if (values.size() == HEAD_COLUMNS && values.get(3) instanceof byte[] link && link.length == Chain.BYTES) {
             if (values.get(1) instanceof Long entries && values.get(2) instanceof Long last) {
                 Head head = new Head((int) number, entries, last, link);
@@ -155,6 +166,7 @@ public final class Salvage {
         int openings = open(jobs);
         Path half = Scratch.folder().resolve("log");
         try (SqliteJournal journal = SqliteJournal.open(half, clock)) {
+            sheets.forEach(journal::keepSheet);
             journal.bring(
                     settings(),
                     each -> jobs.forEach((job, entries) -> each.accept(new Brought(job, entries, Map.of()))));
@@ -164,7 +176,10 @@ public final class Salvage {
         int pictures = pictures(jobs, out);
         says.add(
                 0,
-                "Brought out: " + jobs.size() + " jobs with " + (whole.size()) + " entries"
+                "Brought out: "
+                        + jobs.keySet().stream()
+                                .filter(job -> job != Journal.YARD)
+                                .count() + " jobs with " + (whole.size()) + " entries"
                         + (pictures > 0 ? " and " + pictures + " pictures" : "") + ", into " + out + ".");
         if (openings > 0) {
             says.add(
@@ -176,8 +191,8 @@ public final class Salvage {
 
     private void tell(Map<Integer, List<Entry>> jobs) {
         List<String> lost = new ArrayList<>();
-        broken.forEach((seq, job) ->
-                lost.add("Job " + job + ", entry " + seq + ": damaged; it does not fit its seal and was left out."));
+        broken.forEach((seq, job) -> lost.add(
+                ChainCheck.whose(job) + ", entry " + seq + ": damaged; it does not fit its seal and was left out."));
         Map<Integer, Long> brokenOf = new HashMap<>();
         broken.values().forEach(job -> brokenOf.merge(job, 1L, Long::sum));
         new TreeMap<>(heads).forEach((job, head) -> {
@@ -186,7 +201,7 @@ public final class Salvage {
                             .count()
                     + brokenOf.getOrDefault(job, 0L);
             if (here < head.entries()) {
-                lost.add("Job " + job + ": " + (head.entries() - here) + " of its " + head.entries()
+                lost.add(ChainCheck.whose(job) + ": " + (head.entries() - here) + " of its " + head.entries()
                         + " entries were not found.");
             }
         });
@@ -208,7 +223,7 @@ public final class Salvage {
         int stoodIn = 0;
         for (Map.Entry<Integer, List<Entry>> job : List.copyOf(jobs.entrySet())) {
             Entry first = job.getValue().get(0);
-            if (first.fact() instanceof Fact.Opened) {
+            if (first.fact() instanceof Fact.Opened || job.getKey() == Journal.YARD) {
                 continue;
             }
             long seq = first.seq() - 1;

@@ -55,6 +55,7 @@ public final class SqliteJournal implements Journal {
     private final SqliteLogBook book;
     private final Map<String, String> settings;
     private final Prepared prepared;
+    private final SheetTable sheets;
     private String whyReadOnly = "";
     private String told = "";
     private Handle mapped;
@@ -69,6 +70,7 @@ public final class SqliteJournal implements Journal {
         this.identity = identity;
         this.work = new SqlWork(identity.isEmpty(), () -> identity.ifPresent(LogIdentity::check));
         this.prepared = new Prepared(connection);
+        this.sheets = new SheetTable(prepared, new Rows(connection, work), work);
         this.benchLines = new SqliteBenchLines(connection, work);
         this.book = new SqliteLogBook(file, connection, work, benchLines);
         this.settings = work.read(this::readSettings);
@@ -351,7 +353,7 @@ public final class SqliteJournal implements Journal {
     @Override
     public List<List<Entry>> all() {
         Map<Integer, List<Entry>> jobs = new LinkedHashMap<>();
-        work.read(() -> handle().createQuery(READ + " ORDER BY seq")
+        work.read(() -> handle().createQuery(READ + " WHERE job > 0 ORDER BY seq")
                         .map((row, context) -> entry(row))
                         .list())
                 .forEach(e ->
@@ -361,7 +363,7 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public List<Integer> numbers() {
-        return work.read(() -> handle().createQuery("SELECT DISTINCT job FROM entry ORDER BY job")
+        return work.read(() -> handle().createQuery("SELECT DISTINCT job FROM entry WHERE job > 0 ORDER BY job")
                 .mapTo(Integer.class)
                 .list());
     }
@@ -403,7 +405,7 @@ public final class SqliteJournal implements Journal {
         List<Entry> entries = entries(job);
         long wanted = prepared.one("SELECT entries FROM head WHERE job = ?", row -> row.getLong(1), job)
                 .orElse(0L);
-        if (entries.size() != wanted || Job.of(entries).id() != job) {
+        if (entries.size() != wanted || job != YARD && Job.of(entries).id() != job) {
             throw new JournalException("Job " + job + " would not be whole once it is in. Nothing was taken in.");
         }
     }
@@ -470,6 +472,37 @@ public final class SqliteJournal implements Journal {
         settings.put(key, value);
     }
 
+    @Override
+    public List<Entry> decide(String by, List<Fact> facts, String key, String value) {
+        List<Entry> made = together(() -> {
+            EntryWriter writer = new EntryWriter(prepared);
+            List<Entry> entries = new ArrayList<>();
+            for (Fact fact : facts) {
+                entries.add(writer.add(YARD, clock.instant(), by, fact));
+            }
+            writer.finish();
+            keep(key, value);
+            return entries;
+        });
+        settings.put(key, value);
+        return made;
+    }
+
+    @Override
+    public void keepSheet(String name, String text) {
+        sheets.keep(name, text);
+    }
+
+    @Override
+    public Optional<String> sheet(String name) {
+        return sheets.text(name);
+    }
+
+    @Override
+    public List<String> sheetNames() {
+        return sheets.names();
+    }
+
     private void keep(String key, String value) throws SQLException {
         byte[] sum = EntryWriter.Seal.of(prepared).settings();
         Optional<String> before = prepared.one("SELECT value FROM setting WHERE key = ?", row -> row.getString(1), key);
@@ -498,7 +531,7 @@ public final class SqliteJournal implements Journal {
                         "owed")) {
                     h.execute("DELETE FROM " + table);
                 }
-                h.execute("INSERT INTO owed SELECT job, max(seq) FROM entry GROUP BY job");
+                h.execute("INSERT INTO owed SELECT job, max(seq) FROM entry WHERE job > 0 GROUP BY job");
             });
             return null;
         });

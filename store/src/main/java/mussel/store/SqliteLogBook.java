@@ -28,7 +28,7 @@ import mussel.exchange.log.VisitJson;
 final class SqliteLogBook implements LogBook {
     /** The sign keeps SQLite from walking the whole index of jobs for what the last few entries answer. */
     private static final String STALE = "SELECT DISTINCT +job FROM entry WHERE seq > max("
-            + "(SELECT coalesce(max(upto), 0) FROM visit), (SELECT coalesce(max(upto), 0) FROM owed)) ORDER BY 1";
+            + "(SELECT coalesce(max(upto), 0) FROM visit), (SELECT coalesce(max(upto), 0) FROM owed)) AND +job > 0 ORDER BY 1";
 
     private final Path file;
     private final Rows rows;

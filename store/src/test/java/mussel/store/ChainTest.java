@@ -190,7 +190,8 @@ class ChainTest {
                 "DROP TABLE seal",
                 "DROP TABLE log",
                 "ALTER TABLE entry DROP COLUMN hash",
-                "DELETE FROM flyway_schema_history WHERE version = '7'",
+                "DROP TABLE sheet",
+                "DELETE FROM flyway_schema_history WHERE version IN ('7', '8')",
                 "PRAGMA user_version = 6");
         Files.copy(log, folder.resolve("old.mussel"), StandardCopyOption.REPLACE_EXISTING);
         try (SqliteJournal journal = SqliteJournal.open(log, NOON)) {

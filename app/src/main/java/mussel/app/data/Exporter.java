@@ -13,6 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import mussel.core.book.LogBook;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
@@ -25,6 +26,7 @@ import mussel.exchange.file.OutFile;
 import mussel.exchange.log.DueCalendar;
 import mussel.exchange.log.LogCsv;
 import mussel.exchange.log.LogJson;
+import mussel.exchange.sheet.KeptSheet;
 
 /** Writes a log, or one of its jobs, in an open format. */
 public final class Exporter {
@@ -118,11 +120,34 @@ public final class Exporter {
 
     /** Job by job, so that a log of any size goes through. */
     private List<Path> json(Path out, Scope scope, boolean replace) {
+        boolean all = scope.jobs().isEmpty();
         Iterable<List<Entry>> each =
-                () -> jobs(scope).stream().map(journal::entries).iterator();
+                () -> Stream.concat(all ? Stream.of(Journal.YARD) : Stream.empty(), jobs(scope).stream())
+                        .map(journal::entries)
+                        .filter(entries -> !entries.isEmpty())
+                        .iterator();
         OutFile file = OutFile.of(out, OutFile.Kind.JSON, replace);
-        file.write(stream -> LogJson.write(scope.jobs().isEmpty() ? journal.settings() : Map.of(), each, stream));
+        file.write(stream -> LogJson.write(
+                all ? journal.settings() : Map.of(),
+                (all ? journal.sheetNames() : named(scope))
+                        .stream().flatMap(this::sheet).iterator(),
+                each,
+                stream));
         return List.of(file.path());
+    }
+
+    /** The sheets that jobs name. */
+    private List<String> named(Scope scope) {
+        return jobs(scope).stream()
+                .flatMap(job -> journal.entries(job).stream())
+                .flatMap(e -> e.fact() instanceof Fact.WorkedBy by ? Stream.of(by.sheet()) : Stream.empty())
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    private Stream<KeptSheet> sheet(String name) {
+        return journal.sheet(name).map(text -> new KeptSheet(name, text)).stream();
     }
 
     /** A list as it is written. */

@@ -1,9 +1,11 @@
 package mussel.app.data;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.MissingNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -15,13 +17,18 @@ import java.util.function.Function;
 import java.util.function.IntPredicate;
 import mussel.core.book.LogSource;
 import mussel.core.book.Merge;
+import mussel.core.job.Decisions;
 import mussel.core.job.JournalException;
+import mussel.core.job.Settings;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
+import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Overrides;
 import mussel.desktop.desk.Incoming;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.InFile;
+import mussel.exchange.library.Library;
+import mussel.exchange.library.SheetChanges;
 import mussel.exchange.log.LogJson;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.record.Changes;
@@ -115,10 +122,7 @@ public final class Importer {
      */
     private Incoming backup(Path file, IntPredicate goOn) {
         try {
-            LogSource inside = each -> Backups.look(file, clock, kept -> {
-                kept.numbers().forEach(job -> each.accept(kept.entries(job)));
-                return kept.settings();
-            });
+            LogSource inside = new BackupLog(file, clock);
             Backups here = Backups.of(journal.file(), dataFolder, clock);
             Incoming jobs = merge(file, inside, goOn);
             List<String> sheets = here.says(file);
@@ -170,6 +174,9 @@ public final class Importer {
             return refused(file, told(tree.problems()));
         }
         JsonNode root = tree.value().get();
+        if (root.has("format")) {
+            return compact(sheet, root);
+        }
         if (root.has("steps") || root.has("gearcase") || root.has("construction")) {
             return kept(
                     sheet,
@@ -195,6 +202,38 @@ public final class Importer {
         }
         Place place = new Place("knowledge.yaml", "set of own numbers for the diagnosis tables");
         return kept(sheet, Importer::overrides, o -> place, o -> Optional.of(Overrides.none()));
+    }
+
+    /** A sheet over the library of procedures becomes one of the yard's own, with its history, and counts at once. */
+    private Incoming compact(Sheet sheet, JsonNode root) {
+        Read<FamilySheet> read = SheetFiles.family(sheet.bytes());
+        if (read.value().isEmpty()) {
+            return refused(sheet.file(), Lines.of(sheet.bytes()).told(read.problems()));
+        }
+        FamilySheet value = read.value().get();
+        String key = Settings.SHEET + value.id();
+        String own = journal.setting(key, "");
+        Optional<JsonNode> before = own.isEmpty()
+                ? SheetFiles.compact(value.id())
+                : Yaml.tree(own.getBytes(StandardCharsets.UTF_8)).value();
+        List<String> changes =
+                SheetChanges.between(before.orElseGet(MissingNode::getInstance), root, Library.shipped());
+        List<String> says = new ArrayList<>();
+        says.add("A sheet of " + value.title() + ", for legs of that family. "
+                + (!own.isEmpty()
+                        ? "It takes the place of the yard’s own one; that can be taken back on the page Sheets of the book."
+                        : before.isPresent()
+                                ? "It takes the place of the one that ships; that can be taken back on the page Sheets of the book."
+                                : "The yard has none of that family yet."));
+        says.add("Jobs that are tagged keep the sheets they were worked by; open ones say what became different.");
+        says.add(
+                changes.isEmpty()
+                        ? "Nothing in it is different."
+                        : before.isPresent() ? "Different in it:" : "It says:");
+        says.addAll(changes);
+        return new Incoming(
+                sheet.file(), says, List.of(), !changes.isEmpty(), pace -> {}, () -> Decisions.about(journal, key)
+                        .decide(journal.setting("by", "bench"), root.toString()));
     }
 
     /** A sheet as it came. */

@@ -1,5 +1,6 @@
 package mussel.app.data;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
 import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -14,12 +15,14 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import mussel.core.book.LogSource;
 import mussel.core.job.Entry;
 import mussel.core.job.JournalException;
 import mussel.core.measure.Problem;
 import mussel.exchange.log.LogJson;
+import mussel.exchange.log.LogSheets;
 import mussel.exchange.record.Read;
 
 /** A log as a JSON file. The first walk finds whether it is sound; each later one must meet the same bytes. */
@@ -53,8 +56,7 @@ final class JsonLog implements LogSource {
             in.transferTo(OutputStream.nullOutputStream());
             byte[] met = digest.digest();
             if (sum.isPresent() && !Arrays.equals(sum.get(), met)) {
-                throw new JournalException(
-                        "The file has changed since it was looked at. Look at it again; nothing was taken in.");
+                throw changed();
             }
             Map<String, String> settings = read.value().orElseThrow(() -> new UnsoundException(read.problems()));
             sum = Optional.of(met);
@@ -62,6 +64,22 @@ final class JsonLog implements LogSource {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    @Override
+    public void sheets(BiConsumer<String, String> each) {
+        try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+            LogSheets.walk(in, sheet -> each.accept(sheet.name(), sheet.text()));
+        } catch (JsonProcessingException e) {
+            throw changed();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static JournalException changed() {
+        return new JournalException(
+                "The file has changed since it was looked at. Look at it again; nothing was taken in.");
     }
 
     private static MessageDigest sha256() {

@@ -2,6 +2,7 @@ package mussel.app.data;
 
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import java.util.function.IntPredicate;
 import mussel.core.book.LogSource;
@@ -42,5 +43,10 @@ final class Paced implements LogSource {
     @Override
     public Map<String, String> walk(Consumer<List<Entry>> job) {
         return log.walk(new Counted(job));
+    }
+
+    @Override
+    public void sheets(BiConsumer<String, String> each) {
+        log.sheets(each);
     }
 }

@@ -5,8 +5,8 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.function.Consumer;
+import mussel.core.book.LogSource;
 import mussel.core.book.Merge;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Scratch;
@@ -52,10 +52,7 @@ public final class Restorer {
 
     private String compared(SqliteJournal inside) {
         try (SqliteJournal here = SqliteJournal.read(log, clock)) {
-            Merge lost = Merge.of(inside, each -> {
-                here.numbers().forEach(job -> each.accept(here.entries(job)));
-                return Map.of();
-            });
+            Merge lost = Merge.of(inside, LogSource.of(here));
             return lost.changes()
                     ? "Not in it, and gone from the logbook after restoring: "
                             + lost.says().get(0)

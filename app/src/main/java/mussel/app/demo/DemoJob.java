@@ -26,6 +26,7 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
 import mussel.core.verdict.Finding;
+import mussel.exchange.sheet.KeptSheet;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.sim.instrument.SimulatedLeakTester;
 
@@ -50,7 +51,11 @@ final class DemoJob {
                 .filter(f -> f.id().equals(leg.family()))
                 .findFirst()
                 .orElseThrow();
-        return new DemoJob(bench, sheet, bench.journal().open(leg, "bench").job());
+        DemoJob job =
+                new DemoJob(bench, sheet, bench.journal().open(leg, "bench").job());
+        KeptSheet kept = KeptSheet.of(sheet);
+        bench.journal().keepSheet(kept.name(), kept.text());
+        return job.note(new Fact.WorkedBy(kept.name(), false));
     }
 
     DemoJob read(String field, String typed) {

@@ -16,6 +16,7 @@ import mussel.core.job.Journal;
 import mussel.core.job.Journal.Brought;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
+import mussel.core.job.Settings;
 import mussel.core.measure.Sentences;
 
 /**
@@ -24,9 +25,10 @@ import mussel.core.measure.Sentences;
  * that is here is ever changed.
  *
  * @param pieces job by job
- * @param settings settings that are not here yet
+ * @param settings settings that are not here yet, and what follows from the yard's decisions that come in
+ * @param yard what the yard has decided
  */
-public record Merge(List<Piece> pieces, Map<String, String> settings) {
+public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge yard) {
     private static final Sentences SAY = Sentences.beside(Merge.class);
     /** A job's number up to here stays as it is; a larger one leaves too little room after it. */
     private static final int MOST_KEPT = 100_000_000;
@@ -73,14 +75,23 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
     public static Merge of(Journal journal, LogSource copy) {
         Walk walk = new Walk(journal);
         List<Piece> pieces = new ArrayList<>();
-        Map<String, String> theirs = copy.walk(job -> pieces.add(walk.meet(job).piece()));
+        List<Entry> decided = new ArrayList<>();
+        Map<String, String> theirs = copy.walk(job -> {
+            if (job.get(0).job() == Journal.YARD) {
+                decided.addAll(job);
+            } else {
+                pieces.add(walk.meet(job).piece());
+            }
+        });
         Map<String, String> settings = new TreeMap<>();
         theirs.forEach((key, value) -> {
             if (journal.setting(key, "").isEmpty()) {
                 settings.put(key, value);
             }
         });
-        return new Merge(pieces, settings);
+        YardMerge yard = YardMerge.of(journal, decided);
+        settings.putAll(yard.settings());
+        return new Merge(pieces, settings, yard);
     }
 
     /**
@@ -89,10 +100,19 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
      * @throws JournalException where journal or copy have gone on since; nothing has changed then
      */
     public void bring(Journal journal, LogSource copy) {
+        // A sheet goes by its content: one that is here without a job is in nobody's way.
+        copy.sheets(journal::keepSheet);
         journal.bring(settings, into -> {
             Walk walk = new Walk(journal);
             Iterator<Piece> shown = pieces.iterator();
             copy.walk(job -> {
+                if (job.get(0).job() == Journal.YARD) {
+                    if (!yard.equals(YardMerge.of(journal, job))) {
+                        throw goneOn();
+                    }
+                    yard.brought().ifPresent(into);
+                    return;
+                }
                 Met met = walk.meet(job);
                 if (!shown.hasNext() || !shown.next().equals(met.piece())) {
                     throw goneOn();
@@ -168,12 +188,7 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
         private Common common(int job, List<Entry> theirs) {
             List<Entry> ours = journal.entries(job);
             Map<Long, Long> known = new TreeMap<>();
-            int length = 0;
-            while (length < Math.min(ours.size(), theirs.size())
-                    && alike(ours.get(length), theirs.get(length), known)) {
-                known.put(theirs.get(length).seq(), ours.get(length).seq());
-                length++;
-            }
+            int length = alike(ours, theirs, known);
             return new Common(job, length, length == ours.size(), known);
         }
 
@@ -190,6 +205,16 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
                     new Piece(change, job, number, leg(theirs), theirs.size()),
                     Optional.of(new Brought(job, theirs, Map.of())));
         }
+    }
+
+    /** How many entries at the beginning of both say the same; their numbers there and here are written down. */
+    static int alike(List<Entry> ours, List<Entry> theirs, Map<Long, Long> known) {
+        int length = 0;
+        while (length < Math.min(ours.size(), theirs.size()) && alike(ours.get(length), theirs.get(length), known)) {
+            known.put(theirs.get(length).seq(), ours.get(length).seq());
+            length++;
+        }
+        return length;
     }
 
     /** Whether two entries say the same, taking back what is the same among them. */
@@ -215,8 +240,21 @@ public record Merge(List<Piece> pieces, Map<String, String> settings) {
                 count(Change.APART),
                 count(Change.HERE),
                 settings.size()));
+        yard.pieces().stream()
+                .filter(p -> p.change() != Change.HERE)
+                .map(p -> SAY.say(
+                        "merge.decided." + p.change().name().toLowerCase(java.util.Locale.ROOT),
+                        named(p.key()),
+                        p.entries()))
+                .forEach(says::add);
         pieces.stream().filter(p -> p.change() != Change.HERE).map(Piece::says).forEach(says::add);
         return says;
+    }
+
+    private static String named(String key) {
+        return key.startsWith(Settings.SHEET)
+                ? SAY.say("merge.sheet", key.substring(Settings.SHEET.length()))
+                : SAY.say("merge.setting", key);
     }
 
     private String count(Change change) {

@@ -104,6 +104,22 @@ public sealed interface Fact {
      */
     record Pictured(Address about, String file, String title) implements Fact {}
 
+    /**
+     * From here on the job goes by this sheet.
+     *
+     * @param sheet the name of a kept sheet, see {@link Journal#keepSheet}
+     * @param said whether it became so by what was typed from the manual at this job
+     */
+    record WorkedBy(String sheet, boolean said) implements Fact {}
+
+    /**
+     * The yard has decided something; stands among the yard's own entries, in no job.
+     *
+     * @param key what it is about, named as its setting
+     * @param value what holds from now on; empty where nothing does
+     */
+    record Decided(String key, String value) implements Fact {}
+
     /** The leg was tagged and the job closed. */
     record Tagged(LocalDate on) implements Fact {}
 

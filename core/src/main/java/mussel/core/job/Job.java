@@ -31,6 +31,7 @@ public final class Job {
     private final Map<String, LocalDate> arrived = new LinkedHashMap<>();
     private final List<Fact.Pictured> pictures = new ArrayList<>();
     private final Optional<LocalDate> tagged;
+    private final Optional<String> sheet;
     private final List<Entry> unread = new ArrayList<>();
     private final UndoLine undoLine;
     private Optional<List<Hold>> held = Optional.empty();
@@ -49,11 +50,14 @@ public final class Job {
         undoLine = UndoLine.of(entries);
         LegRef ref = start.leg();
         LocalDate closed = null;
+        String workedBy = null;
         for (Entry entry : undoLine.standing()) {
             if (entry.fact() instanceof Fact.LegCorrected corrected) {
                 ref = corrected.leg();
             } else if (entry.fact() instanceof Fact.Tagged tag) {
                 closed = tag.on();
+            } else if (entry.fact() instanceof Fact.WorkedBy by) {
+                workedBy = by.sheet();
             } else if (entry.fact() instanceof Fact.Unread) {
                 unread.add(entry);
             } else {
@@ -62,6 +66,7 @@ public final class Job {
         }
         leg = ref;
         tagged = Optional.ofNullable(closed);
+        sheet = Optional.ofNullable(workedBy);
     }
 
     /**
@@ -184,6 +189,11 @@ public final class Job {
     /** The day the leg was tagged, once it is. */
     public Optional<LocalDate> tagged() {
         return tagged;
+    }
+
+    /** The name of the sheet it was worked by last; empty where nobody wrote that down yet. */
+    public Optional<String> sheet() {
+        return sheet;
     }
 
     /** A reading in its canonical unit; empty when not measured. */

@@ -11,6 +11,9 @@ import java.util.function.Consumer;
  * need not serve several threads at once.
  */
 public interface Journal extends AutoCloseable {
+    /** The number under which the entries of the yard itself stand: what it has decided. No job has it. */
+    int YARD = 0;
+
     /**
      * Opens a job for a leg and returns its first entry.
      *
@@ -32,13 +35,13 @@ public interface Journal extends AutoCloseable {
      */
     List<Entry> append(int job, String by, List<Fact> facts);
 
-    /** All entries of one job, in order; empty for an unknown job. */
+    /** All entries of one job, or of the yard, in order; empty for an unknown job. */
     List<Entry> entries(int job);
 
     /** How far a job has come, without reading it; empty for an unknown job. */
     Optional<Job.Mark> mark(int job);
 
-    /** All entries, job by job in the order of opening. */
+    /** All entries of jobs, job by job in the order of opening. */
     List<List<Entry>> all();
 
     /** The numbers of all jobs. */
@@ -74,6 +77,23 @@ public interface Journal extends AutoCloseable {
 
     /** Keeps a setting of the yard. */
     void keepSetting(String key, String value);
+
+    /**
+     * Enters what the yard has decided, and keeps the setting that follows from it, both or neither. {@link Decisions} knows what follows.
+     *
+     * @param facts decisions, or that earlier ones are taken back
+     * @throws JournalException when it could not be written; nothing has changed then
+     */
+    List<Entry> decide(String by, List<Fact> facts, String key, String value);
+
+    /** Keeps the text of a sheet under the name its content gives it. One that is kept already stays. */
+    void keepSheet(String name, String text);
+
+    /** The text of a kept sheet. */
+    Optional<String> sheet(String name);
+
+    /** The names of the sheets that are kept, in their order. */
+    List<String> sheetNames();
 
     /** The lines of the bench kept beside the journal. */
     BenchLines benchLines();

@@ -43,7 +43,7 @@ public final class Settings {
             return count(value).isPresent() ? Optional.empty() : Optional.of("is “" + shown(value) + "”, and no count");
         }
         if (key.startsWith(SHEET)) {
-            return value.length() <= LONGEST_SHEET && value.startsWith("{")
+            return value.isEmpty() || value.length() <= LONGEST_SHEET && value.startsWith("{")
                     ? Optional.empty()
                     : Optional.of("is no sheet, or longer than one ever is");
         }
@@ -86,7 +86,7 @@ public final class Settings {
     public static Map<String, String> sheets(Map<String, String> settings) {
         Map<String, String> sheets = new TreeMap<>();
         settings.forEach((key, value) -> {
-            if (key.startsWith(SHEET) && problem(key, value).isEmpty()) {
+            if (key.startsWith(SHEET) && !value.isEmpty() && problem(key, value).isEmpty()) {
                 sheets.put(key.substring(SHEET.length()), value);
             }
         });

@@ -49,7 +49,9 @@ public record UndoLine(List<Entry> standing, Optional<Entry> undoable, Optional<
                 }
             } else {
                 standing.put(entry.seq(), entry);
-                if (entry.fact() instanceof Fact.Held || entry.fact() instanceof Fact.Unread) {
+                if (entry.fact() instanceof Fact.Held
+                        || entry.fact() instanceof Fact.Unread
+                        || entry.fact() instanceof Fact.WorkedBy by && !by.said()) {
                     continue;
                 }
                 if (!(entry.fact() instanceof Fact.Opened)) {

@@ -9,4 +9,10 @@ interface BookPage {
 
     /** Brings it up to date. */
     void show();
+
+    /** Takes the last change made here back, where one can be. */
+    default void undo() {}
+
+    /** Makes it again. */
+    default void redo() {}
 }

@@ -92,6 +92,16 @@ public final class BookView extends BorderPane {
         show(shown);
     }
 
+    /** Takes the last change made on the page shown back, where one can be. */
+    public void undo() {
+        Optional.ofNullable(made.get(shown)).ifPresent(BookPage::undo);
+    }
+
+    /** Makes it again. */
+    public void redo() {
+        Optional.ofNullable(made.get(shown)).ifPresent(BookPage::redo);
+    }
+
     /** Shows the life of a leg. */
     public void showLeg(String leg) {
         show(Page.LOGBOOK);

@@ -49,13 +49,20 @@ final class SheetsPage implements BookPage {
     private final Column fasteners = new Column(3);
     private final Label follow = Texts.dim("");
     private final Label written = Texts.dim("");
+    private final SheetHistory history;
     private final Map<String, PickRow> rows = new LinkedHashMap<>();
     private Optional<String> of = Optional.empty();
 
     SheetsPage(Workshop shop, Consumer<String> onTrouble) {
         this.shop = shop;
         this.onTrouble = onTrouble;
-        manual = new FromManual(shop, m -> true, this::show);
+        manual = new FromManual(
+                (family, values, pageOf) -> {
+                    shop.say(family, values, pageOf);
+                    show();
+                },
+                m -> true);
+        history = new SheetHistory(shop, onTrouble, this::show);
         drawing.setMinWidth(WIDTH * DRAWN);
         drawing.setId("sheets-drawing");
         Button file = new Button("As a file");
@@ -84,7 +91,9 @@ final class SheetsPage implements BookPage {
                         fasteners,
                         Texts.heading("How it is built"),
                         follow,
-                        built);
+                        built,
+                        Texts.heading("What was changed"),
+                        history);
         SheetPane pane = new SheetPane(sheet);
         HBox.setHgrow(pane, Priority.ALWAYS);
         Row beside = new Row(18, drawing, pane);
@@ -97,6 +106,16 @@ final class SheetsPage implements BookPage {
     @Override
     public Node node() {
         return page;
+    }
+
+    @Override
+    public void undo() {
+        history.undo();
+    }
+
+    @Override
+    public void redo() {
+        history.redo();
     }
 
     @Override
@@ -131,6 +150,7 @@ final class SheetsPage implements BookPage {
         Map<String, String> answers = shop.described().answers(sheet.id());
         boolean own = shop.describes(sheet.id());
         follow.setText(own ? "Legs on the bench follow what is changed here." : "As it ships; it is not changed here.");
+        history.show(sheet.id());
         rows.forEach((feature, row) -> {
             row.show(Optional.ofNullable(answers.get(feature)));
             row.setDisable(!own);

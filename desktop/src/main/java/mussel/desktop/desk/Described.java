@@ -1,12 +1,19 @@
 package mussel.desktop.desk;
 
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
+import mussel.core.job.Decisions;
+import mussel.core.job.Entry;
+import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
@@ -22,6 +29,8 @@ public final class Described {
     private final Journal journal;
     private final Sheets sheets;
     private final List<String> refused = new ArrayList<>();
+    private final Map<FamilySheet, Sheets.Kept> names = Collections.synchronizedMap(new IdentityHashMap<>());
+    private final Map<String, Optional<FamilySheet>> read = new ConcurrentHashMap<>();
 
     Described(Journal journal, Sheets sheets) {
         this.journal = journal;
@@ -47,13 +56,82 @@ public final class Described {
         return List.copyOf(refused);
     }
 
-    /** The sheet a job is worked by: the family's as it is now, or an earlier one where only that knows every step that was ticked. */
-    FamilySheet workedBy(Job job, FamilySheet now) {
-        return Stream.concat(Stream.of(now), sheets.earlier(now.id()).stream())
+    /**
+     * The sheet a job goes by. A tagged one goes by what it was worked by, whatever became of the family since; an open one by the family's as it is now, where
+     * that knows every step that was ticked.
+     *
+     * @param job the job
+     * @param now the family's sheet as it is now; empty where it is not here
+     * @param ships the family's sheet as the product or the data folder has it
+     */
+    Optional<FamilySheet> workedBy(Job job, Optional<FamilySheet> now, Optional<FamilySheet> ships) {
+        Optional<FamilySheet> named = job.sheet()
+                .flatMap(name -> named(name, now))
+                .filter(sheet -> sheet.id().equals(job.leg().family()));
+        if (job.tagged().isPresent() && named.isPresent()) {
+            return named;
+        }
+        Stream<FamilySheet> before = ships.stream().flatMap(sheet -> sheets.earlier(sheet).stream());
+        List<FamilySheet> all = (job.tagged().isPresent() && job.sheet().isEmpty()
+                        ? Stream.concat(before, now.stream())
+                        : Stream.of(now.stream(), named.stream(), before).flatMap(s -> s))
+                .toList();
+        return all.stream()
                 .filter(sheet ->
                         job.steps().stream().allMatch(s -> sheet.step(s).isPresent()))
                 .findFirst()
-                .orElse(now);
+                .or(() -> all.stream().findFirst());
+    }
+
+    private Optional<FamilySheet> named(String name, Optional<FamilySheet> now) {
+        return now.filter(sheet -> name(sheet).equals(name))
+                .or(() -> read.computeIfAbsent(name, n -> journal.sheet(n).flatMap(sheets::read)));
+    }
+
+    /** The name a sheet has among those that jobs keep. */
+    private String name(FamilySheet sheet) {
+        return kept(sheet).name();
+    }
+
+    private Sheets.Kept kept(FamilySheet sheet) {
+        return names.computeIfAbsent(sheet, sheets::kept);
+    }
+
+    /** Keeps a sheet for the jobs that go by it, and returns its name. */
+    String keep(FamilySheet sheet) {
+        Sheets.Kept kept = kept(sheet);
+        journal.keepSheet(kept.name(), kept.text());
+        return kept.name();
+    }
+
+    /** Whether a sheet is the kept one of that name. */
+    boolean is(FamilySheet sheet, String name) {
+        return name(sheet).equals(name);
+    }
+
+    /** What became different in the family's sheet since a job that is open went by it last, a line each; what it lacks of that first. */
+    List<String> changedSince(Job job, FamilySheet now) {
+        if (job.tagged().isPresent()
+                || job.sheet().isEmpty()
+                || is(now, job.sheet().get())) {
+            return List.of();
+        }
+        return named(job.sheet().get(), Optional.empty())
+                .map(before -> {
+                    List<String> lines = new ArrayList<>(lacks(job, now));
+                    lines.addAll(sheets.differences(before, now));
+                    return lines;
+                })
+                .orElse(List.of());
+    }
+
+    /** What a job has ticked or wants done that a sheet does not know. */
+    private static List<String> lacks(Job job, FamilySheet now) {
+        List<String> lines = new ArrayList<>();
+        job.steps().stream()
+                .filter(step -> now.step(step).isEmpty())
+                .forEach(step -> lines.add("The step “" + step + "”, done on this job, is not in it any more."));
+        return lines;
     }
 
     /** What is asked of how a leg is built. */
@@ -88,8 +166,75 @@ public final class Described {
 
     private FamilySheet keep(String family, String kept) {
         FamilySheet sheet = sheets.full(kept);
-        journal.keepSetting(Settings.SHEET + family, kept);
+        decisions(family).decide(by(), kept);
         return sheet;
+    }
+
+    private String by() {
+        return journal.setting("by", "bench");
+    }
+
+    private Decisions decisions(String family) {
+        return Decisions.about(journal, Settings.SHEET + family);
+    }
+
+    /**
+     * A change of a sheet of the yard's own.
+     *
+     * @param at when
+     * @param by by whom
+     * @param lines what it changed, a line each
+     * @param before the sheet before it
+     * @param after the sheet after it
+     */
+    public record Change(Instant at, String by, List<String> lines, String before, String after) {}
+
+    /** What was changed in the sheet of a family and stands, the latest first. */
+    public List<Change> history(String family) {
+        List<Change> changes = new ArrayList<>();
+        String before = "";
+        for (Entry entry : decisions(family).standing()) {
+            if (entry.fact() instanceof Fact.Decided decided) {
+                changes.add(
+                        0,
+                        new Change(
+                                entry.at(),
+                                entry.by(),
+                                sheets.changes(before, decided.value()),
+                                before,
+                                decided.value()));
+                before = decided.value();
+            }
+        }
+        return changes;
+    }
+
+    /** Takes one change back, whatever else was changed since; that is a change itself. */
+    FamilySheet without(String family, Change change) {
+        return keep(family, sheets.without(kept(family).orElse(""), change.before(), change.after()));
+    }
+
+    /** Whether there is a change to take back: a sheet that was begun here stays begun. */
+    boolean undoable(String family, boolean begun) {
+        Decisions made = decisions(family);
+        return made.undoable().isPresent() && (!begun || made.standing().size() > 1);
+    }
+
+    /** Takes the last change back; the sheet as it is then, empty where the yard has none of its own any more. */
+    Optional<FamilySheet> undo(String family) {
+        decisions(family).undo(by());
+        return kept(family).map(sheets::full);
+    }
+
+    /** Whether a change that was taken back can be made again. */
+    boolean redoable(String family) {
+        return decisions(family).redoable().isPresent();
+    }
+
+    /** Makes the last change again that was taken back. */
+    Optional<FamilySheet> redo(String family) {
+        decisions(family).redo(by());
+        return kept(family).map(sheets::full);
     }
 
     private Optional<String> kept(String family) {
@@ -115,7 +260,7 @@ public final class Described {
         }
         String kept = sheets.begin(id, title, size, answers);
         FamilySheet sheet = sheets.full(kept);
-        journal.keepSetting(Settings.SHEET + id, kept);
+        decisions(id).decide(by(), kept);
         return sheet;
     }
 }

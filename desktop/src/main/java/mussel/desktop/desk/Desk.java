@@ -54,7 +54,7 @@ public final class Desk {
         String family = read.get(0).fact() instanceof Fact.Opened opened
                 ? opened.leg().family()
                 : Job.of(read).leg().family();
-        if (!shop.knows(family)) {
+        if (!shop.knows(family) && !shop.shows(Job.of(read))) {
             throw new JournalException("The sheet of the family " + family + " is not here, so job " + other
                     + " cannot be shown. Put the sheet back into the folder families of the data folder; the job itself"
                     + " is untouched.");
@@ -246,13 +246,50 @@ public final class Desk {
     /** Takes the last entry back. */
     public void undo() {
         drafts.clear();
-        entered.undoLine().undoable().ifPresent(e -> note(new Fact.Retracted(e.seq())));
+        entered.undoLine().undoable().ifPresent(e -> {
+            if (e.fact() instanceof Fact.WorkedBy by) {
+                shop.takenBack(entered.leg().family(), by);
+            }
+            note(new Fact.Retracted(e.seq()));
+        });
     }
 
     /** Does the last undone entry again. */
     public void redo() {
         drafts.clear();
-        entered.undoLine().redoable().ifPresent(e -> note(new Fact.Retracted(e.seq())));
+        entered.undoLine().redoable().ifPresent(e -> {
+            long undone = e.fact() instanceof Fact.Retracted back ? back.entry() : e.seq();
+            entries.stream()
+                    .filter(of -> of.seq() == undone && of.fact() instanceof Fact.WorkedBy)
+                    .forEach(of -> shop.broughtBack(entered.leg().family(), (Fact.WorkedBy) of.fact()));
+            note(new Fact.Retracted(e.seq()));
+        });
+    }
+
+    /**
+     * Writes what the manual says into the sheet of the leg's family, for this leg and every later one; undo takes it back.
+     *
+     * @throws JournalException with what is wrong with a figure
+     */
+    public void say(Map<String, String> values, String page) {
+        String family = entered.leg().family();
+        shop.say(family, values, page);
+        note(shop.goesBy(family, true));
+    }
+
+    /** What became different in the family's sheet since this job went by it last, a line each; empty where nothing did. */
+    public List<String> sheetChanges() {
+        return shop.changedSince(entered);
+    }
+
+    /** Enters that what became different in the sheet was seen: the job goes by it from here on. */
+    public void goByNewSheet() {
+        note(shop.goesBy(entered.leg().family(), false));
+    }
+
+    /** Tags the leg. The sheet it was worked by stays with it, whatever becomes of the family's. */
+    public void tag() {
+        note(List.of(shop.wentBy(assessed().sheet()), new Fact.Tagged(shop.today())));
     }
 
     /** Computes again, as after a change of units. */
@@ -288,7 +325,9 @@ public final class Desk {
         if (fact instanceof Fact.HoldBegun hold) {
             return "the whole " + plain(hold.mode().name().toLowerCase(java.util.Locale.ROOT)) + " hold";
         }
-        return fact instanceof Fact.Tagged ? "the tag" : "the leg's name";
+        return fact instanceof Fact.Tagged
+                ? "the tag"
+                : fact instanceof Fact.WorkedBy ? "what was typed from the manual" : "the leg's name";
     }
 
     private static String plain(String id) {

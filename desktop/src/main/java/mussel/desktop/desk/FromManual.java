@@ -28,10 +28,15 @@ public final class FromManual extends Column {
     private static final double FIGURE = 118;
     private static final double PAGE = 64;
 
-    private final Workshop shop;
-    private final Runnable onKept;
+    private final Keeper keeper;
     private final Predicate<Missing> wanted;
     private final Map<String, Line> lines = new LinkedHashMap<>();
+
+    /** Keeps what was typed; a JournalException says what is wrong with it. */
+    public interface Keeper {
+        /** Keeps values of the manual, by their places, with the page. */
+        void say(String family, Map<String, String> values, String page);
+    }
 
     /** Everything a station wants. */
     public FromManual(Desk desk, Station station) {
@@ -40,15 +45,14 @@ public final class FromManual extends Column {
 
     /** Some of what a station wants. */
     public FromManual(Desk desk, Station station, Predicate<Missing> wanted) {
-        this(desk.shop(), m -> m.stations().contains(station) && wanted.test(m), desk::refresh);
+        this((family, values, page) -> desk.say(values, page), m -> m.stations().contains(station) && wanted.test(m));
     }
 
-    /** Whatever of a sheet is wanted; called once something was kept. */
-    public FromManual(Workshop shop, Predicate<Missing> wanted, Runnable onKept) {
+    /** Whatever of a sheet is wanted. */
+    public FromManual(Keeper keeper, Predicate<Missing> wanted) {
         super(8);
-        this.shop = shop;
+        this.keeper = keeper;
         this.wanted = wanted;
-        this.onKept = onKept;
         managedProperty().bind(visibleProperty());
     }
 
@@ -137,13 +141,12 @@ public final class FromManual extends Column {
                 return;
             }
             try {
-                shop.say(family, values, page.getText().strip());
+                keeper.say(family, values, page.getText().strip());
                 refusal.setText(values.size() < figures.size() ? "Kept. It counts once all of these are there." : "");
                 // What is kept leaves the page, and the focus with it.
                 if (goOn) {
                     fireEvent(new GoOn());
                 }
-                onKept.run();
             } catch (JournalException e) {
                 refusal.setText("Not kept: it " + e.getMessage() + ".");
             }

@@ -11,8 +11,35 @@ import mussel.core.sheet.Region;
 
 /** Sheets of legs that nobody has described yet; how they are written down is not the desktop's concern. */
 public interface Sheets {
-    /** Sheets of a family that shipped earlier and named its steps otherwise, the latest first. */
-    List<FamilySheet> earlier(String family);
+    /** What a family's sheet was before it was written over the library of procedures, by which jobs were worked that name none; none where it did not ship. */
+    List<FamilySheet> earlier(FamilySheet shipped);
+
+    /**
+     * A sheet as jobs keep it.
+     *
+     * @param name the name its content gives it
+     * @param text its text
+     */
+    record Kept(String name, String text) {}
+
+    /** A sheet as jobs keep it. */
+    Kept kept(FamilySheet sheet);
+
+    /** The sheet of a text that a job has kept; empty where this program does not understand it. */
+    Optional<FamilySheet> read(String text);
+
+    /** What differs between two sheets, a line each. */
+    List<String> differences(FamilySheet before, FamilySheet after);
+
+    /** What differs between two texts of sheets of the yard's own, a line each; an empty text says nothing at all. */
+    List<String> changes(String before, String after);
+
+    /**
+     * A text with one change taken back, whatever else has been changed since.
+     *
+     * @throws mussel.core.job.JournalException with the reason why there is no sheet without it
+     */
+    String without(String now, String before, String after);
 
     /** What is asked of how a leg is built, in its order. */
     List<Feature> features();

@@ -2,6 +2,7 @@ package mussel.desktop.desk;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import mussel.core.job.Field;
@@ -16,13 +17,13 @@ import mussel.core.sheet.SetupSheet;
 /** What lies on the shelf: what was counted there, and what jobs have taken off and put on since. Looked up once a sitting. */
 final class Shelf {
     private final Journal journal;
-    private final Function<String, FamilySheet> families;
+    private final Function<Job, Optional<FamilySheet>> sheets;
     private final Supplier<Catalogue> supply;
     private final Map<Integer, Stores> stores = new HashMap<>();
 
-    Shelf(Journal journal, Function<String, FamilySheet> families, Supplier<Catalogue> supply) {
+    Shelf(Journal journal, Function<Job, Optional<FamilySheet>> sheets, Supplier<Catalogue> supply) {
         this.journal = journal;
-        this.families = families;
+        this.sheets = sheets;
         this.supply = supply;
     }
 
@@ -32,14 +33,14 @@ final class Shelf {
 
     /** What can be bought, and what lies on the shelf for the leg of a job. */
     Stores stores(Job job) {
-        return stores.computeIfAbsent(
-                job.id(), id -> new Stores(supply.get(), shelf(job.leg().family(), id)));
+        return stores.computeIfAbsent(job.id(), id -> new Stores(supply.get(), shelf(job)));
     }
 
-    private Map<String, Integer> shelf(String family, int exceptJob) {
-        Map<String, Integer> change = journal.benchLines().shelfChange(family, exceptJob);
+    private Map<String, Integer> shelf(Job job) {
+        String family = job.leg().family();
+        Map<String, Integer> change = journal.benchLines().shelfChange(family, job.id());
         Map<String, Integer> shelf = new HashMap<>();
-        FamilySheet sheet = families.apply(family);
+        FamilySheet sheet = sheets.apply(job).orElseThrow();
         sheet.parts().forEach(part -> {
             int counted = Settings.count(journal, key(family, part.id()));
             int now = counted + change.getOrDefault(part.id(), 0);

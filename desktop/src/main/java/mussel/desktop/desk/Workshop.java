@@ -80,7 +80,7 @@ public final class Workshop {
         this.ports = ports;
         history = new LegHistory(journal, clock.getZone());
         described = new Described(journal, ports.sheets());
-        shelf = new Shelf(journal, this::sheet, () -> catalogue.join().supply());
+        shelf = new Shelf(journal, this::sheetOf, () -> catalogue.join().supply());
         filing = new Filing(this, catalogue, clock, ports);
     }
 
@@ -125,19 +125,109 @@ public final class Workshop {
 
     /** Writes what its manual says into the sheet of a family, for this leg and every later one. */
     public void say(String family, Map<String, String> values, String page) {
-        families.put(family, described.say(family, values, page));
+        put(described.say(family, values, page));
+    }
+
+    /** The sheet of a family as it became; one the yard keeps none of its own of any more is as it ships. */
+    private void became(String family, Optional<FamilySheet> own) {
+        own.or(() -> ships(family)).ifPresent(this::put);
+    }
+
+    /** A family's sheet as it is from now on; the bench draws its legs by it. */
+    private void put(FamilySheet sheet) {
+        FamilySheet before = known().put(sheet.id(), sheet);
+        if (before == null || !before.outline().equals(sheet.outline())) {
+            journal.benchLines().keepOutline(sheet.id(), sheet.outline());
+        }
+    }
+
+    private Optional<FamilySheet> ships(String family) {
+        return catalogue.join().families().stream()
+                .filter(f -> f.id().equals(family))
+                .findFirst();
+    }
+
+    /** Takes one change of a family's sheet back. */
+    public void without(String family, Described.Change change) {
+        became(family, Optional.of(described.without(family, change)));
+    }
+
+    /** Whether the last change of a family's sheet can be taken back. */
+    public boolean sheetUndoable(String family) {
+        return described.undoable(family, describes(family));
+    }
+
+    /** Takes the last change of a family's sheet back. */
+    public void undoSheet(String family) {
+        if (sheetUndoable(family)) {
+            became(family, described.undo(family));
+        }
+    }
+
+    /** Whether a change of a family's sheet that was taken back can be made again. */
+    public boolean sheetRedoable(String family) {
+        return described.redoable(family);
+    }
+
+    /** Makes the last change of a family's sheet again that was taken back. */
+    public void redoSheet(String family) {
+        if (sheetRedoable(family)) {
+            became(family, described.redo(family));
+        }
+    }
+
+    /** That a job goes by the family's sheet as it is now, as an entry for it; the sheet is kept. */
+    Fact.WorkedBy goesBy(String family, boolean said) {
+        return new Fact.WorkedBy(described.keep(sheet(family)), said);
+    }
+
+    /** That a job went by a sheet, as an entry for it; the sheet is kept. */
+    Fact.WorkedBy wentBy(FamilySheet sheet) {
+        return new Fact.WorkedBy(described.keep(sheet), false);
+    }
+
+    /** Whether there is a sheet to show a job by: its family's, or the one it kept. */
+    boolean shows(Job job) {
+        return sheetOf(job).isPresent();
+    }
+
+    /** What was typed from the manual at a job is taken back with its entry, unless the sheet has gone on since. */
+    void takenBack(String family, Fact.WorkedBy by) {
+        if (described.is(sheet(family), by.sheet())) {
+            undoSheet(family);
+        }
+    }
+
+    /** What was typed from the manual at a job and taken back comes back with its entry, where it is still what comes next. */
+    void broughtBack(String family, Fact.WorkedBy by) {
+        redoSheet(family);
+        if (!described.is(sheet(family), by.sheet())) {
+            undoSheet(family);
+        }
+    }
+
+    /** What became different in the family's sheet since the job went by it last, a line each; empty where nothing did. */
+    List<String> changedSince(Job job) {
+        return knows(job.leg().family())
+                ? described.changedSince(job, sheet(job.leg().family()))
+                : List.of();
+    }
+
+    /** Sheets came in from elsewhere: they are read anew. */
+    public void forgetSheets() {
+        families.clear();
+        described.all().forEach(this::put);
     }
 
     /** Answers how the legs of a family are built otherwise. */
     public void answer(String family, String feature, Optional<String> answer) {
-        families.put(family, described.answer(family, feature, answer));
+        put(described.answer(family, feature, answer));
     }
 
     /** Describes a leg that no file describes, so that it stands among the families from now on. */
     public FamilySheet describe(String title, Size size, Map<String, String> answers) {
         FamilySheet sheet = described.begin(title, size, answers, known().keySet());
-        families.put(sheet.id(), sheet);
-        journal.benchLines().keepOutline(sheet.id(), sheet.outline());
+        put(sheet);
         return sheet;
     }
 
@@ -434,7 +524,8 @@ public final class Workshop {
     }
 
     private Optional<FamilySheet> sheetOf(Job job) {
-        return Optional.ofNullable(known().get(job.leg().family())).map(now -> described.workedBy(job, now));
+        String family = job.leg().family();
+        return described.workedBy(job, Optional.ofNullable(known().get(family)), ships(family));
     }
 
     private Surroundings surroundings(Job job) {
@@ -520,7 +611,11 @@ public final class Workshop {
 
     /** Takes a leg in and returns the number of its new job. */
     public int takeIn(LegRef leg) {
-        return journal.open(leg, by()).job();
+        int job = journal.open(leg, by()).job();
+        if (knows(leg.family())) {
+            journal.append(job, by(), goesBy(leg.family(), false));
+        }
+        return job;
     }
 
     /** The leg of a job. */

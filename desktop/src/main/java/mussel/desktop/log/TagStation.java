@@ -12,7 +12,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
-import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.ProofWork;
 import mussel.core.job.SetupWork;
@@ -49,7 +48,7 @@ public final class TagStation implements StationView {
         tag.getStyleClass().add("tag-paper");
         tagIt.setId("tag-it");
         tagIt.getStyleClass().add("main-button");
-        tagIt.setOnAction(e -> desk.note(new Fact.Tagged(desk.shop().today())));
+        tagIt.setOnAction(e -> desk.tag());
         print.setId("print");
         print.setOnAction(e -> choosePlace());
         hang.setId("hang");

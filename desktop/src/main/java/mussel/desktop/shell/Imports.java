@@ -103,6 +103,7 @@ final class Imports {
                 taken -> {
                     window.closeOver();
                     taken.then().run();
+                    shop.forgetSheets();
                     window.tell("Taken in: " + taken.file().getFileName() + ".");
                     window.showBench();
                 });

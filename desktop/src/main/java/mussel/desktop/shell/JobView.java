@@ -46,6 +46,8 @@ final class JobView extends BorderPane {
     private final Map<Station, Double> scrolled = new EnumMap<>(Station.class);
     private final Pages drawings = new Pages();
     private final Map<String, Cutaway> cutaways = new HashMap<>();
+    private final Map<String, List<mussel.core.sheet.Region>> drawn = new HashMap<>();
+    private final SheetNotice notice;
     private final Beside beside = new Beside(this::act);
     private final Pages sheets = new Pages();
     private final SheetPane middle = new SheetPane(sheets);
@@ -65,11 +67,12 @@ final class JobView extends BorderPane {
         this.desk = desk;
         this.spine = spine;
         this.makers = makers;
+        notice = new SheetNotice(desk);
         getStyleClass().add("job-view");
         middle.getStyleClass().add("middle");
         VBox.setVgrow(middle, javafx.scene.layout.Priority.ALWAYS);
         middle.setMaxHeight(Double.MAX_VALUE);
-        centre.getChildren().add(middle);
+        centre.getChildren().addAll(notice, middle);
         centre.setMinSize(0, 0);
         setLeft(drawings);
         setCenter(centre);
@@ -125,9 +128,9 @@ final class JobView extends BorderPane {
         beside.setBar(folded);
         if (folded && getRight() != null) {
             setRight(null);
-            centre.getChildren().setAll(beside, middle);
+            centre.getChildren().setAll(beside, notice, middle);
         } else if (!folded && getRight() == null) {
-            centre.getChildren().setAll(middle);
+            centre.getChildren().setAll(notice, middle);
             setRight(beside);
         }
         beside.setPrefWidth(folded ? USE_COMPUTED_SIZE : right);
@@ -224,6 +227,16 @@ final class JobView extends BorderPane {
         at.stream().findFirst().ifPresent(hands::to);
     }
 
+    /** The drawing of the leg; one that is drawn otherwise now, since its sheet was changed, is made anew. */
+    private Cutaway cutaway(Assessment now) {
+        FamilySheet sheet = now.sheet();
+        if (!drawn.getOrDefault(sheet.id(), sheet.drawing()).equals(sheet.drawing())) {
+            cutaways.remove(sheet.id());
+        }
+        drawn.put(sheet.id(), sheet.drawing());
+        return cutaways.computeIfAbsent(sheet.id(), f -> cutaway(sheet));
+    }
+
     private Cutaway cutaway(FamilySheet family) {
         Cutaway made = new Cutaway(family);
         made.getStyleClass().add("side");
@@ -252,7 +265,8 @@ final class JobView extends BorderPane {
         if (anew) {
             told = now;
             seen.clear();
-            Cutaway cutaway = cutaways.computeIfAbsent(now.sheet().id(), f -> cutaway(now.sheet()));
+            notice.show();
+            Cutaway cutaway = cutaway(now);
             drawings.show(cutaway);
             cutaway.show(now);
         }

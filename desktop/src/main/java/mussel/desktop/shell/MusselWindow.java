@@ -447,6 +447,10 @@ public final class MusselWindow extends StackPane {
         desk().ifPresent(Desk::redo);
     }
 
+    private boolean inBook() {
+        return book.filter(Node::isVisible).isPresent() && !overlay.shown();
+    }
+
     private void keys(KeyEvent e) {
         boolean again = !held.add(e.getCode());
         if (hinted) {
@@ -469,6 +473,10 @@ public final class MusselWindow extends StackPane {
                 .stations(this::workable, this::go)
                 .control(KeyCode.Z, "take the last entry back", this::workable, this::undo)
                 .control(KeyCode.Y, "do it again", this::workable, this::redo)
+                .control(KeyCode.Z, "take the last change of a sheet back", this::inBook, () -> book.get()
+                        .undo())
+                .control(KeyCode.Y, "do that again", this::inBook, () -> book.get()
+                        .redo())
                 .plain(KeyCode.F1, "this list", () -> true, this::keysPage)
                 .plain(KeyCode.F3, "why is the figure at hand what it is", this::notOver, this::why)
                 .plain(KeyCode.F6, "larger for gloves, and back", () -> true, this::glove)

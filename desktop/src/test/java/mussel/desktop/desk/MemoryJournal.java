@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.Consumer;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
@@ -24,6 +25,7 @@ public final class MemoryJournal implements Journal, BenchLines {
     private final Map<String, String> settings = new HashMap<>();
     private final Map<Integer, BenchLine> lines = new LinkedHashMap<>();
     private final Map<String, List<Region>> outlines = new HashMap<>();
+    private final Map<String, String> sheets = new TreeMap<>();
     private boolean refusing;
 
     /** From now on nothing can be written, as on a full disk. */
@@ -71,14 +73,18 @@ public final class MemoryJournal implements Journal, BenchLines {
     @Override
     public List<List<Entry>> all() {
         Map<Integer, List<Entry>> jobs = new LinkedHashMap<>();
-        entries.forEach(
-                e -> jobs.computeIfAbsent(e.job(), j -> new ArrayList<>()).add(e));
+        entries.stream().filter(e -> e.job() != YARD).forEach(e -> jobs.computeIfAbsent(e.job(), j -> new ArrayList<>())
+                .add(e));
         return List.copyOf(jobs.values());
     }
 
     @Override
     public List<Integer> numbers() {
-        return entries.stream().map(Entry::job).distinct().toList();
+        return entries.stream()
+                .map(Entry::job)
+                .filter(job -> job != YARD)
+                .distinct()
+                .toList();
     }
 
     @Override
@@ -104,6 +110,28 @@ public final class MemoryJournal implements Journal, BenchLines {
     @Override
     public void keepSetting(String key, String value) {
         settings.put(key, value);
+    }
+
+    @Override
+    public List<Entry> decide(String by, List<Fact> facts, String key, String value) {
+        List<Entry> made = append(YARD, by, facts);
+        settings.put(key, value);
+        return made;
+    }
+
+    @Override
+    public void keepSheet(String name, String text) {
+        sheets.putIfAbsent(name, text);
+    }
+
+    @Override
+    public Optional<String> sheet(String name) {
+        return Optional.ofNullable(sheets.get(name));
+    }
+
+    @Override
+    public List<String> sheetNames() {
+        return List.copyOf(sheets.keySet());
     }
 
     @Override

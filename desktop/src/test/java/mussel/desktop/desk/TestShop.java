@@ -66,8 +66,33 @@ public final class TestShop {
 
     private static final class NoSheets implements Sheets {
         @Override
-        public List<FamilySheet> earlier(String family) {
+        public List<FamilySheet> earlier(FamilySheet shipped) {
             return List.of();
+        }
+
+        @Override
+        public Kept kept(FamilySheet sheet) {
+            return new Kept(sheet.id(), sheet.id());
+        }
+
+        @Override
+        public Optional<FamilySheet> read(String text) {
+            return Optional.empty();
+        }
+
+        @Override
+        public List<String> differences(FamilySheet before, FamilySheet after) {
+            return List.of();
+        }
+
+        @Override
+        public List<String> changes(String before, String after) {
+            return List.of();
+        }
+
+        @Override
+        public String without(String now, String before, String after) {
+            throw new JournalException("no sheets here");
         }
 
         @Override

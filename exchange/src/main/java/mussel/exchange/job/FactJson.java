@@ -128,6 +128,8 @@ public final class FactJson {
         @JsonSubTypes.Type(value = Fact.Ordered.class, name = "ordered"),
         @JsonSubTypes.Type(value = Fact.Arrived.class, name = "arrived"),
         @JsonSubTypes.Type(value = Fact.Pictured.class, name = "pictured"),
+        @JsonSubTypes.Type(value = Fact.WorkedBy.class, name = "worked_by"),
+        @JsonSubTypes.Type(value = Fact.Decided.class, name = "decided"),
         @JsonSubTypes.Type(value = Fact.Tagged.class, name = "tagged"),
         @JsonSubTypes.Type(value = Fact.Retracted.class, name = "retracted"),
         @JsonSubTypes.Type(value = Fact.Unread.class, name = "unread")

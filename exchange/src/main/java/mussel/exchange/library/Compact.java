@@ -1,5 +1,6 @@
 package mussel.exchange.library;
 
+import com.fasterxml.jackson.core.JsonPointer;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
@@ -7,9 +8,11 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.dataformat.yaml.YAMLGenerator;
 import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import mussel.core.library.CompactSheet;
 import mussel.core.library.Size;
 import mussel.core.measure.NamedBy;
@@ -72,14 +75,43 @@ public final class Compact {
     public static ObjectNode told(JsonNode compact, Map<String, String> values, String page) {
         ObjectNode told = compact.deepCopy();
         values.forEach((at, value) -> {
-            ObjectNode one = told.withObject(at);
-            one.removeAll();
+            JsonPointer place = JsonPointer.compile(at);
+            ObjectNode one =
+                    told.withObject(place.head()).putObject(place.last().getMatchingProperty());
             one.put("value", value);
             if (!page.isEmpty()) {
                 one.put("page", page);
             }
         });
         return told;
+    }
+
+    /** A sheet with one change taken back: what differs between before and after is as it was before, everything else as it is now. */
+    public static JsonNode without(JsonNode now, JsonNode before, JsonNode after) {
+        if (before.equals(after) || !now.isObject() || !before.isObject() || !after.isObject()) {
+            return before.equals(after) ? now : before;
+        }
+        ObjectNode made = now.deepCopy();
+        Set<String> names = new LinkedHashSet<>();
+        before.fieldNames().forEachRemaining(names::add);
+        after.fieldNames().forEachRemaining(names::add);
+        for (String name : names) {
+            JsonNode was = before.path(name);
+            JsonNode became = after.path(name);
+            if (was.equals(became)) {
+                continue;
+            }
+            boolean part = made.path(name).isObject() && (was.isObject() || was.isMissingNode()) && became.isObject();
+            JsonNode back = part
+                    ? without(made.get(name), was.isObject() ? was : JsonNodeFactory.instance.objectNode(), became)
+                    : was;
+            if (back.isMissingNode() || back.isObject() && back.isEmpty() && was.isMissingNode()) {
+                made.remove(name);
+            } else {
+                made.set(name, back);
+            }
+        }
+        return made;
     }
 
     /** A compact sheet as YAML. */

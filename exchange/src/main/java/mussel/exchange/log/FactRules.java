@@ -6,11 +6,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
+import mussel.core.job.Settings;
 import mussel.core.job.Topic;
 import mussel.core.measure.NamedBy;
 import mussel.core.verdict.Finding;
@@ -23,10 +25,18 @@ final class FactRules {
     private static final Map<String, List<String>> OUTCOMES = outcomes();
     private static final Set<String> TOPICS = names(Topic.values());
 
+    private static final Pattern NAME = Pattern.compile("[0-9a-f]{32}");
+
+    private final boolean yard;
     private final Set<Long> numbers = new HashSet<>();
     private long last;
     private final Set<String> holds = new HashSet<>();
     private final Set<String> orders = new HashSet<>();
+
+    /** The rules of a job's entries, or of those of the yard itself. */
+    FactRules(boolean yard) {
+        this.yard = yard;
+    }
 
     private static Map<String, List<String>> outcomes() {
         Map<String, List<String>> outcomes = new HashMap<>();
@@ -55,7 +65,11 @@ final class FactRules {
             return Optional.of("has the number " + seq + ", which is below that of the entry before it, " + last);
         }
         last = seq;
-        if (first != fact instanceof Fact.Opened) {
+        if (yard != fact instanceof Fact.Decided && !(fact instanceof Fact.Retracted)) {
+            return Optional.of(
+                    yard ? "is none of what a yard decides" : "is what a yard decides, and belongs into no job");
+        }
+        if (!yard && first != fact instanceof Fact.Opened) {
             return Optional.of(first ? "is the first of its job and must open it" : "opens a job that is open already");
         }
         return of(fact);
@@ -125,6 +139,15 @@ final class FactRules {
             return orders.contains(arrived.order())
                     ? Optional.empty()
                     : Optional.of("has the order “" + arrived.order() + "” arrive, which was not placed");
+        }
+        if (fact instanceof Fact.Decided decided) {
+            return Settings.problem(decided.key(), decided.value())
+                    .map(why -> "decides " + decided.key() + ", which " + why);
+        }
+        if (fact instanceof Fact.WorkedBy by) {
+            return NAME.matcher(by.sheet()).matches()
+                    ? Optional.empty()
+                    : Optional.of("names the sheet “" + by.sheet() + "”, which is no name of one");
         }
         if (fact instanceof Fact.Retracted back) {
             return numbers.contains(back.entry())

@@ -14,7 +14,9 @@ import java.nio.charset.MalformedInputException;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,12 +28,14 @@ import mussel.core.book.LogCopy;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
+import mussel.core.job.Journal;
 import mussel.core.job.Settings;
 import mussel.core.measure.Problem;
 import mussel.exchange.file.Durable;
 import mussel.exchange.job.FactJson;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
+import mussel.exchange.sheet.KeptSheet;
 
 /**
  * A log, or some of its jobs, as JSON: every entry as it is in the journal, one a line. What is written and read again is the same. Reading
@@ -41,10 +45,15 @@ public final class LogJson {
     /** The name of the format, in each file. */
     public static final String FORMAT = "mussel-log";
 
-    private static final ObjectMapper PARTS =
-            Json.mapper().copy().disable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
-    /** Version 2 carries the head of each job's chain, and how much there is of everything. */
-    private static final int VERSION = 2;
+    /** Reads one value after the other out of a document. */
+    static final ObjectMapper PARTS = Json.mapper().copy().disable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
+    /**
+     * Version 2 carries the head of each job's chain, and how much there is of everything; version 3 the sheets that jobs were worked by and, as
+     * job 0, what the yard has decided.
+     */
+    private static final int VERSION = 3;
+
+    private static final int COUNTED = 2;
 
     private static final int FIRST_VERSION = 1;
     /** The largest number of an entry and of a job that another may follow: 2^53 - 1, which every reader of JSON keeps, and a billion. */
@@ -83,8 +92,15 @@ public final class LogJson {
         write(copy.settings(), copy.jobs(), out);
     }
 
-    /** Writes settings and jobs one after the other, so that a log of any size goes through; the stream stays open. */
+    /** Writes settings and jobs that go by no kept sheet; the stream stays open. */
     public static void write(Map<String, String> settings, Iterable<List<Entry>> jobs, OutputStream out)
+            throws IOException {
+        write(settings, Collections.emptyIterator(), jobs, out);
+    }
+
+    /** Writes settings, sheets and jobs one after the other, so that a log of any size goes through; the stream stays open. */
+    public static void write(
+            Map<String, String> settings, Iterator<KeptSheet> sheets, Iterable<List<Entry>> jobs, OutputStream out)
             throws IOException {
         try (JsonGenerator json = Json.mapper().getFactory().createGenerator(out)) {
             json.disable(JsonGenerator.Feature.AUTO_CLOSE_TARGET);
@@ -96,6 +112,7 @@ public final class LogJson {
                 json.writeStringField(setting.getKey(), setting.getValue());
             }
             json.writeEndObject();
+            LogSheets.write(json, sheets);
             json.writeArrayFieldStart("jobs");
             long count = 0;
             long entries = 0;
@@ -190,11 +207,12 @@ public final class LogJson {
                 case "format" -> format = value == JsonToken.VALUE_STRING ? in.getText() : "";
                 case "version" -> version = value == JsonToken.VALUE_NUMBER_INT ? whole(in.getValueAsLong()) : 0;
                 case "settings" -> settings(value);
+                case LogSheets.FIELD -> LogSheets.walk(in, sheet -> {}).ifPresent(this::refuse);
                 case "jobs" -> jobs(value);
                 case "count" -> counted = count(value);
                 default -> {
                     refuse("has “" + name
-                            + "”, which is no field here; there are format, version, settings, jobs, count");
+                            + "”, which is no field here; there are format, version, settings, sheets, jobs, count");
                     in.skipChildren();
                 }
             }
@@ -229,7 +247,7 @@ public final class LogJson {
                         "",
                         "holds " + numbers.size() + " jobs with " + entries + " entries and says it holds " + c.jobs()
                                 + " with " + c.entries() + ": something was taken out or put in")));
-        if (version == VERSION && counted.isEmpty()) {
+        if (version >= COUNTED && counted.isEmpty()) {
             problems.add(new Problem("", "does not say how much it holds: its end is missing"));
         }
     }
@@ -256,6 +274,10 @@ public final class LogJson {
                         new Problem("", "has two entries with the number (seq) " + sorted[i] + "; each has its own"));
             }
         }
+    }
+
+    private static int number(long value) {
+        return value == (int) value ? (int) value : -1;
     }
 
     private static int whole(long value) {
@@ -310,14 +332,14 @@ public final class LogJson {
 
     private void job() throws IOException {
         int begins = in.currentLocation().getLineNr();
-        int job = 0;
+        int job = -1;
         String head = "";
         List<Line> lines = new ArrayList<>();
         while (in.nextToken() == JsonToken.FIELD_NAME) {
             String name = in.currentName();
             JsonToken value = in.nextToken();
             if (name.equals("job") && value == JsonToken.VALUE_NUMBER_INT) {
-                job = in.getNumberType() == JsonParser.NumberType.BIG_INTEGER ? 0 : whole(in.getLongValue());
+                job = in.getNumberType() == JsonParser.NumberType.BIG_INTEGER ? -1 : number(in.getLongValue());
             } else if (name.equals("head") && value == JsonToken.VALUE_STRING) {
                 head = in.getText();
             } else if (name.equals("entries") && value == JsonToken.START_ARRAY) {
@@ -329,8 +351,8 @@ public final class LogJson {
                 in.skipChildren();
             }
         }
-        if (job < 1 || job > MOST_JOB || !numbers.add(job)) {
-            refuse(begins, "a job’s number must be its own, above 0 and at most " + MOST_JOB);
+        if (job < Journal.YARD || job > MOST_JOB || !numbers.add(job)) {
+            refuse(begins, "a job’s number must be its own, above 0 and at most " + MOST_JOB + "; the yard’s is 0");
         } else if (lines.isEmpty()) {
             refuse(begins, "job " + job + " has no entries");
         } else {
@@ -344,7 +366,7 @@ public final class LogJson {
     private void entries(int begins, int job, String head, List<Line> lines) {
         int before = problems.size();
         entries += lines.size();
-        FactRules rules = new FactRules();
+        FactRules rules = new FactRules(job == Journal.YARD);
         List<Entry> entries = new ArrayList<>();
         for (Line line : lines) {
             Optional<Entry> entry = entry(line, job);
@@ -357,7 +379,7 @@ public final class LogJson {
                         begins,
                         "job " + job
                                 + " is not as it was written: something in it was changed, taken out or put in (its head does not fit)");
-            } else if (known || folds(entries)) {
+            } else if (known || job == Journal.YARD || folds(entries)) {
                 each.accept(entries);
             } else {
                 refuse(begins, "job " + job + " cannot be read as a whole: its entries do not fit together");

@@ -21,7 +21,7 @@ import mussel.exchange.record.Yaml;
 public final class SheetFiles {
     static final List<String> SHIPPED = List.of("tern-60", "wren-8", "skua-225", "dotterel-5");
 
-    static final List<String> EARLIER = List.of("wren-8");
+    static final List<String> EARLIER = SHIPPED;
 
     private SheetFiles() {}
 
@@ -50,7 +50,7 @@ public final class SheetFiles {
         return Shipped.FAMILIES;
     }
 
-    /** Sheets of a family that shipped earlier and named its steps otherwise, the latest first: jobs begun by one go on by it. */
+    /** Sheets of a family that shipped earlier, the latest first: jobs that name no sheet of their own were worked by it. */
     public static List<FamilySheet> earlier(String id) {
         return EARLIER.contains(id) ? List.of(Earlier.SHEETS.get(EARLIER.indexOf(id))) : List.of();
     }

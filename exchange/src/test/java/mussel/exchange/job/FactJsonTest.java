@@ -47,6 +47,8 @@ class FactJsonTest {
                         102.5),
                 new Fact.Arrived("7-1", LocalDate.of(2026, 11, 27)),
                 new Fact.Pictured(magnet, "00ff.png", "washers.png"),
+                new Fact.WorkedBy("00112233445566778899aabbccddeeff", true),
+                new Fact.Decided("sheet:byssus", "{\"title\":\"Byssus\"}"),
                 new Fact.Tagged(LocalDate.of(2026, 11, 23)),
                 new Fact.Retracted(17),
                 new Fact.Unread("{\"kind\":", "it is not whole"));

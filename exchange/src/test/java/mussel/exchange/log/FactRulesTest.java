@@ -67,7 +67,7 @@ class FactRulesTest {
     @ParameterizedTest
     @MethodSource("broken")
     void isRefusedInWords(Fact fact, String why) {
-        FactRules rules = new FactRules();
+        FactRules rules = new FactRules(false);
         assertThat(rules.problem(1, OPENED)).isEmpty();
         assertThat(rules.problem(2, HOLD)).isEmpty();
         assertThat(rules.problem(3, fact)).get().asString().contains(why);
@@ -75,15 +75,15 @@ class FactRulesTest {
 
     @Test
     void aJobBeginsWithItsOpeningAndCountsEachEntryOnce() {
-        assertThat(new FactRules().problem(1, HOLD)).get().asString().contains("must open it");
-        FactRules rules = new FactRules();
+        assertThat(new FactRules(false).problem(1, HOLD)).get().asString().contains("must open it");
+        FactRules rules = new FactRules(false);
         rules.problem(1, OPENED);
         assertThat(rules.problem(1, HOLD)).get().asString().contains("has the number 1, which an earlier entry");
     }
 
     @Test
     void everyKindOfEntryThatMusselWritesIsSound() {
-        FactRules rules = new FactRules();
+        FactRules rules = new FactRules(false);
         for (Entry entry : Samples.job(3, 50)) {
             assertThat(rules.problem(entry.seq(), entry.fact()))
                     .as(entry.toString())

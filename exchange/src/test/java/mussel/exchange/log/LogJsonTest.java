@@ -22,8 +22,8 @@ import mussel.exchange.record.Read;
 import org.junit.jupiter.api.Test;
 
 class LogJsonTest {
-    private static final LogCopy COPY =
-            new LogCopy(Map.of("units", "US", "by", "“bench”"), List.of(Samples.job(1, 1), Samples.job(7, 40)));
+    private static final LogCopy COPY = new LogCopy(
+            Map.of("units", "US", "by", "“bench”"), List.of(Samples.yard(30), Samples.job(1, 1), Samples.job(7, 40)));
 
     private static final Schema SCHEMA = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
             .getSchema(LogSchema.text());
@@ -67,7 +67,7 @@ class LogJsonTest {
         assertThat(read(broken).problems())
                 .first()
                 .asString()
-                .startsWith("line 8: chooses “muddy” on oil_water; there are none, haze");
+                .startsWith("line 12: chooses “muddy” on oil_water; there are none, haze");
         String far = first().replace("\"value\":412.25", "\"value\":4.1225E9");
         assertThat(read(far).problems())
                 .first()
@@ -76,10 +76,10 @@ class LogJsonTest {
                 .contains("50000.0 h");
         assertThat(read("{}").problems()).first().asString().contains("is no log of Mussel");
         assertThat(read("[1").problems()).isNotEmpty();
-        assertThat(read(text().replace("\"version\":2", "\"version\":3")).problems())
+        assertThat(read(text().replace("\"version\":3", "\"version\":4")).problems())
                 .first()
                 .asString()
-                .contains("reads up to 2")
+                .contains("reads up to 3")
                 .contains("newer Mussel");
         assertThat(read(text().substring(0, text().length() / 2)).problems())
                 .first()
@@ -98,7 +98,8 @@ class LogJsonTest {
     private static String first() {
         return text().replaceAll("\"head\":\"[0-9a-f]+\",", "")
                 .replaceAll(",\"count\":\\{[^}]*}", "")
-                .replace("\"version\":2", "\"version\":1");
+                .replace("\"version\":3", "\"version\":1")
+                .replace("\"sheets\":{},", "");
     }
 
     @Test

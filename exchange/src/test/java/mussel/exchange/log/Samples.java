@@ -23,6 +23,14 @@ final class Samples {
 
     private Samples() {}
 
+    /** What a yard has decided, and taken back. */
+    static List<Entry> yard(long firstSeq) {
+        return List.of(
+                new Entry(firstSeq, 0, BEGUN, "bench", new Fact.Decided("sheet:byssus", "{\"title\":\"Byssus\"}")),
+                new Entry(firstSeq + 1, 0, BEGUN, "bench", new Fact.Decided("sheet:byssus", "{}")),
+                new Entry(firstSeq + 2, 0, BEGUN, "bench", new Fact.Retracted(firstSeq + 1)));
+    }
+
     static List<Entry> job(int job, long firstSeq) {
         LegRef leg = new LegRef("leg-" + job, "=Spat \"Lass\"\n, the", LegRef.Position.PORT, "tern-60");
         List<Fact> facts = List.of(
@@ -60,6 +68,7 @@ final class Samples {
                 new Fact.Pictured(Topic.AS_FOUND.of("prop_off"), "ab12.jpg", "hub"),
                 new Fact.Retracted(firstSeq + 12),
                 new Fact.Retracted(firstSeq + 16),
+                new Fact.WorkedBy("00112233445566778899aabbccddeeff", true),
                 new Fact.Tagged(LocalDate.of(2026, 12, 3)));
         List<Entry> entries = new ArrayList<>();
         for (int i = 0; i < facts.size(); i++) {

@@ -115,7 +115,7 @@ class SheetFilesTest {
     }
 
     private static String shipped() throws IOException {
-        try (InputStream in = SheetFilesTest.class.getResourceAsStream("before/tern-60.yaml")) {
+        try (InputStream in = SheetFilesTest.class.getResourceAsStream("earlier/tern-60.yaml")) {
             return new String(in.readAllBytes(), UTF_8);
         }
     }

@@ -1,0 +1,165 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import mussel.core.job.LegRef;
+import mussel.core.job.Station;
+import mussel.core.library.Size;
+import mussel.core.sheet.FamilySheet;
+import mussel.desktop.desk.Desk;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A job keeps the sheet it was worked by; what is changed in a sheet has its history, and can be taken back. */
+class SheetsOfJobsTest extends WindowJourney {
+    private static final String CAPACITY = "/values/oil/capacity";
+
+    private FamilySheet described() {
+        return shop.describe("Nameless 40", Size.MID, Map.of("drive", "splines"));
+    }
+
+    private int takeIn(String leg, FamilySheet sheet) {
+        int job = shop.takeIn(new LegRef(leg, leg, LegRef.Position.SINGLE, sheet.id()));
+        robot.interact(() -> window.open(job));
+        return job;
+    }
+
+    private void told(String id, String text) {
+        click("#manual-" + id);
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.write(text).push(KeyCode.ENTER);
+    }
+
+    private List<String> words(String id) {
+        Node node = robot.lookup(id).query();
+        return robot.from(node).lookup(".label").queryAllAs(Label.class).stream()
+                .filter(Node::isVisible)
+                .map(Label::getText)
+                .toList();
+    }
+
+    private boolean noticed() {
+        return robot.lookup("#sheet-changed").query().isVisible();
+    }
+
+    private double capacity() {
+        return now().sheet().oil().capacityMl().orElse(0);
+    }
+
+    @Test
+    void aTaggedJobKeepsItsSheetAndAnOpenOneSaysWhatIsDifferent() throws Exception {
+        FamilySheet sheet = described();
+        int tagged = takeIn("Byssus", sheet);
+        go(Station.FILL);
+        told("values-oil-capacity", "430 ml");
+        assertThat(noticed()).as("its own doing is no news").isFalse();
+        Desk desk = shop.desk(tagged);
+        robot.interact(desk::tag);
+        int open = takeIn("Raft tender", shop.families().get(4));
+
+        robot.interact(() -> shop.say(sheet.id(), Map.of(CAPACITY, "470 ml"), "12"));
+        robot.interact(() -> window.open(open));
+        assertThat(capacity()).isEqualTo(470);
+        assertThat(noticed()).isTrue();
+        assertThat(words("#sheet-changed")).anyMatch(t -> t.contains("470") && t.contains("430"));
+        restart();
+        robot.interact(() -> window.open(open));
+        click("#sheet-seen");
+        assertThat(noticed()).isFalse();
+
+        robot.interact(() -> window.open(tagged));
+        assertThat(capacity()).as("the sheet of that day").isEqualTo(430);
+        assertThat(noticed()).isFalse();
+    }
+
+    @Test
+    void undoAtTheStationTakesWhatWasTypedFromTheManualBack() {
+        FamilySheet sheet = described();
+        takeIn("Byssus", sheet);
+        go(Station.FILL);
+        told("values-oil-capacity", "430 ml");
+        assertThat(capacity()).isEqualTo(430);
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(capacity()).isZero();
+        assertThat(find("#manual-values-oil-capacity", TextInputControl.class).isVisible())
+                .isTrue();
+        assertThat(shop.described().history(sheet.id()))
+                .as("only its beginning")
+                .hasSize(1);
+        robot.push(KeyCode.CONTROL, KeyCode.Y);
+        assertThat(capacity()).isEqualTo(430);
+        assertThat(noticed()).isFalse();
+    }
+
+    @Test
+    void eachChangeIsListedAndCanBeTakenBackByItself() {
+        FamilySheet sheet = described();
+        shop.say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
+        shop.say(sheet.id(), Map.of(CAPACITY, "470 ml"), "12");
+        shop.answer(sheet.id(), "propshaft_carrier", java.util.Optional.of("ring"));
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        click("#book-page-sheets");
+        click("#sheets-of-nameless-40");
+        assertThat(words("#sheets-page"))
+                .anyMatch(t -> t.equals("oil, capacity: 470 ml (page 12), was 430 ml (page 9)"))
+                .anyMatch(t -> t.contains("Begun as “Nameless 40”"))
+                .anyMatch(t -> t.endsWith(", bench"));
+
+        click("#sheet-back-1");
+        assertThat(shop.families().get(4).oil().capacityMl()).hasValue(430);
+        assertThat(shop.families().get(4).part("carrier_ring"))
+                .as("what came later stays")
+                .isPresent();
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(shop.families().get(4).oil().capacityMl()).hasValue(470);
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(shop.families().get(4).part("carrier_ring")).isEmpty();
+        robot.push(KeyCode.CONTROL, KeyCode.Y);
+        assertThat(shop.families().get(4).part("carrier_ring")).isPresent();
+        for (int i = 0; i < 6; i++) {
+            robot.push(KeyCode.CONTROL, KeyCode.Z);
+        }
+        assertThat(shop.families()).as("it stays begun").hasSize(5);
+    }
+
+    @Test
+    void aSheetOfAnotherYardComesInWithALookAtItFirst() throws Exception {
+        FamilySheet sheet = described();
+        shop.say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
+        Path file = folder.resolve("theirs.yaml");
+        shop.described().write(sheet.id(), file);
+        Files.writeString(file, Files.readString(file).replace("430 ml", "455 ml"));
+        robot.interact(() -> window.takeInFile(file));
+        WaitForAsyncUtils.waitFor(
+                20,
+                TimeUnit.SECONDS,
+                () -> robot.lookup("#take-in-file-page").tryQuery().isPresent()
+                        && words("#take-in-file-page").contains("oil, capacity: 455 ml (page 9), was 430 ml (page 9)"));
+        click("#take-in-file-do");
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> robot.lookup("#take-in-file-do")
+                .tryQuery()
+                .isEmpty());
+        assertThat(shop.families().get(4).oil().capacityMl()).hasValue(455);
+        robot.interact(() -> shop.undoSheet(sheet.id()));
+        assertThat(shop.families().get(4).oil().capacityMl()).hasValue(430);
+    }
+
+    @Test
+    void aShippedSheetThatWasToldOtherwiseIsAsItShipsOnceThatIsTakenBack() {
+        FamilySheet tern = shop.families().get(0);
+        robot.interact(() -> shop.say(tern.id(), Map.of(CAPACITY, "999 ml"), ""));
+        assertThat(shop.families().get(0).oil().capacityMl()).hasValue(999);
+        robot.interact(() -> shop.undoSheet(tern.id()));
+        assertThat(shop.families().get(0)).isEqualTo(tern);
+        assertThat(shop.described().own(tern.id())).isFalse();
+    }
+}

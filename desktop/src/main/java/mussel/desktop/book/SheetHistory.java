@@ -1,0 +1,100 @@
+package mussel.desktop.book;
+
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import mussel.core.job.JournalException;
+import mussel.desktop.desk.Described;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** What was changed in a sheet, by whom and when; each change can be taken back by itself. */
+final class SheetHistory extends Column {
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+    private static final int MOST_LINES = 6;
+    private static final int MOST_CHANGES = 30;
+
+    private final Workshop shop;
+    private final Consumer<String> onTrouble;
+    private final Runnable onChanged;
+    private final Button undo = new Button("Take the last change back");
+    private final Button redo = new Button("Do it again");
+    private final Column changes = new Column(8);
+    private String family = "";
+
+    SheetHistory(Workshop shop, Consumer<String> onTrouble, Runnable onChanged) {
+        super(8);
+        this.shop = shop;
+        this.onTrouble = onTrouble;
+        this.onChanged = onChanged;
+        undo.setId("sheet-undo");
+        undo.setOnAction(e -> undo());
+        redo.setId("sheet-redo");
+        redo.setOnAction(e -> redo());
+        getChildren().addAll(new Row(10, undo, redo), changes);
+    }
+
+    void undo() {
+        change(() -> shop.undoSheet(family));
+    }
+
+    void redo() {
+        change(() -> shop.redoSheet(family));
+    }
+
+    private void change(Runnable change) {
+        try {
+            change.run();
+            onTrouble.accept("");
+        } catch (JournalException e) {
+            onTrouble.accept(e.getMessage());
+        }
+        onChanged.run();
+    }
+
+    void show(String of) {
+        family = of;
+        undo.setDisable(!shop.sheetUndoable(of));
+        redo.setDisable(!shop.sheetRedoable(of));
+        List<Described.Change> all = shop.described().history(of);
+        List<Node> rows = new ArrayList<>();
+        for (Described.Change change : all.subList(0, Math.min(MOST_CHANGES, all.size()))) {
+            rows.add(row(change, rows.size()));
+        }
+        if (all.isEmpty()) {
+            rows.add(Texts.dim("Nothing was changed here: it is as it ships."));
+        } else if (all.size() > MOST_CHANGES) {
+            rows.add(Texts.dim("and " + (all.size() - MOST_CHANGES) + " earlier changes."));
+        }
+        changes.getChildren().setAll(rows);
+    }
+
+    private Node row(Described.Change change, int number) {
+        Column says = new Column(2);
+        says.getChildren().add(Texts.dim(WHEN.format(change.at().atZone(ZoneId.systemDefault())) + ", " + change.by()));
+        List<String> lines = change.lines();
+        lines.stream().limit(MOST_LINES).map(Texts::sentence).forEach(says.getChildren()::add);
+        if (lines.size() > MOST_LINES) {
+            says.getChildren().add(Texts.dim("and " + (lines.size() - MOST_LINES) + " more."));
+        }
+        HBox.setHgrow(says, Priority.ALWAYS);
+        if (change.before().isEmpty()) {
+            return says;
+        }
+        Button back = new Button("As before");
+        back.setId("sheet-back-" + number);
+        back.setAccessibleText("as before this change: " + String.join("; ", lines));
+        back.setMinWidth(USE_PREF_SIZE);
+        back.setOnAction(e -> change(() -> shop.without(family, change)));
+        return new Row(10, says, back);
+    }
+}

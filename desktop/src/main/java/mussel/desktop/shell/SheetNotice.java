@@ -1,0 +1,52 @@
+package mussel.desktop.shell;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** Says over every station that the sheet of the leg has been changed since the job went by it last, and what is different. */
+final class SheetNotice extends Column {
+    private static final int MOST = 4;
+
+    private final Desk desk;
+    private final Column lines = new Column(1);
+
+    SheetNotice(Desk desk) {
+        super(4);
+        this.desk = desk;
+        setId("sheet-changed");
+        getStyleClass().addAll("card", "card-info");
+        managedProperty().bind(visibleProperty());
+        setVisible(false);
+        Button seen = new Button("Seen");
+        seen.setId("sheet-seen");
+        seen.setAccessibleText("seen: the job goes by the changed sheet");
+        seen.setMinWidth(USE_PREF_SIZE);
+        seen.setOnAction(e -> desk.goByNewSheet());
+        HBox.setHgrow(lines, Priority.ALWAYS);
+        getChildren().add(new Row(10, lines, seen));
+    }
+
+    /** Shows what is different now; nothing where nothing is. */
+    void show() {
+        List<String> changed = desk.sheetChanges();
+        setVisible(!changed.isEmpty());
+        if (changed.isEmpty()) {
+            return;
+        }
+        List<Node> shown = new ArrayList<>();
+        shown.add(Texts.wrapped("The sheet of this leg was changed since this job went by it last.", "strong"));
+        changed.stream().limit(MOST).map(Texts::sentence).forEach(shown::add);
+        if (changed.size() > MOST) {
+            shown.add(Texts.dim("and " + (changed.size() - MOST) + " more; the book, Sheets, has them all."));
+        }
+        lines.getChildren().setAll(shown);
+    }
+}
