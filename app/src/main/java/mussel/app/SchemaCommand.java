@@ -2,6 +2,7 @@ package mussel.app;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.PrintWriter;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.Callable;
@@ -46,7 +47,10 @@ final class SchemaCommand implements Callable<Integer> {
     @Override
     public Integer call() throws JsonProcessingException {
         if (format.equals("log")) {
-            spec.commandLine().getOut().print(LogSchema.text());
+            PrintWriter out = spec.commandLine().getOut();
+            out.print(LogSchema.text());
+            // A line that is not ended is not sent by itself.
+            out.flush();
             return 0;
         }
         ObjectNode schema = all().get(format);

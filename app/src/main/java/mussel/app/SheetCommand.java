@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
@@ -51,7 +52,9 @@ final class SheetCommand {
         }
         String yaml = Compact.yaml(begun.value().orElseThrow());
         if (file.isEmpty()) {
-            spec.commandLine().getOut().print(yaml);
+            PrintWriter to = spec.commandLine().getOut();
+            to.print(yaml);
+            to.flush();
         } else {
             file.get().write(to -> to.write(yaml.getBytes(StandardCharsets.UTF_8)));
             spec.commandLine().getOut().println("Written to " + out + ".");

@@ -97,8 +97,8 @@ final class SqliteBenchLines implements BenchLines {
                         + " FROM bench_line l JOIN bench_due d ON d.job = l.job WHERE l.leg = ? GROUP BY d.what)"
                         + " WHERE id NOT IN (?, ?) OR job = (SELECT max(job) FROM bench_line WHERE leg = ? AND tagged IS NOT NULL)",
                 leg,
-                Due.RECHECK,
-                Due.BREAK_IN,
+                Due.ONCE.get(0),
+                Due.ONCE.get(1),
                 leg);
         List<MeterReading> readings = readings(leg);
         for (Due due : rows.query(

@@ -172,7 +172,7 @@ class SqliteLogBookTest {
     void dueIsWhatTheLastJobThatSpeaksOfItSays() {
         int pump = job("l1", "Spat Lass");
         int oil = job("l1", "Spat Lass");
-        Due recheck = new Due(Due.RECHECK, "Oil recheck", 110, DAY.plusDays(30));
+        Due recheck = new Due("oil_recheck", "Oil recheck", 110, DAY.plusDays(30));
         Due renewed = new Due("pump", "Water pump", 400, DAY.plusYears(2));
         Due gear = new Due("gear_oil", "Gear oil", 200, DAY.plusYears(1));
         Due later = new Due("gear_oil", "Gear oil", 260, DAY.plusDays(400));

@@ -26,8 +26,10 @@ import mussel.core.log.Visit.Measure;
 import mussel.core.log.Visit.Quantity;
 import mussel.core.log.Visit.Renewal;
 import mussel.core.log.Visit.Wearing;
+import mussel.core.pump.PumpPart;
 import mussel.core.pump.PumpResult;
 import mussel.core.sheet.Goal;
+import mussel.core.sheet.Goal.Meaning;
 import mussel.core.sheet.Part;
 import mussel.core.verdict.Cause;
 import mussel.core.verdict.VerdictResult;
@@ -172,14 +174,14 @@ public record Filed(Visit visit, BenchLine line, String words) {
             return renewals;
         }
         List<String> goals = now.goals();
-        if (goals.contains("impeller") || goals.contains("pump_kit")) {
+        if (now.sheet().renewsImpeller(goals)) {
             renewals.add(new Renewal(Wearing.IMPELLER, impellerFailed(now), job.reading(Field.IMPELLER_HOURS)));
         }
-        if (goals.contains("driveshaft_seals")) {
-            renewals.add(seals(now, Wearing.DRIVESHAFT_SEALS, "driveshaft"));
+        if (now.sheet().means(goals, Meaning.RENEWS_DRIVESHAFT_SEALS)) {
+            renewals.add(seals(now, Wearing.DRIVESHAFT_SEALS, Meaning.RENEWS_DRIVESHAFT_SEALS));
         }
-        if (goals.contains("propshaft_seals")) {
-            renewals.add(seals(now, Wearing.PROPSHAFT_SEALS, "propshaft"));
+        if (now.sheet().means(goals, Meaning.RENEWS_PROPSHAFT_SEALS)) {
+            renewals.add(seals(now, Wearing.PROPSHAFT_SEALS, Meaning.RENEWS_PROPSHAFT_SEALS));
         }
         if (job.reading(Field.PUMPED).isPresent()) {
             renewals.add(new Renewal(Wearing.GEAR_OIL, oilFailed(job), job.reading(Field.HOURS_SINCE_FILL)));
@@ -188,25 +190,29 @@ public record Filed(Visit visit, BenchLine line, String words) {
     }
 
     private static Optional<Boolean> impellerFailed(Assessment now) {
-        Map<String, Boolean> confirmed = now.confirmed();
-        if (confirmed.keySet().stream().anyMatch(c -> c.startsWith("impeller"))) {
-            return Optional.of(
-                    confirmed.entrySet().stream().anyMatch(c -> c.getKey().startsWith("impeller") && c.getValue()));
+        Optional<Boolean> confirmed = confirmed(now, Meaning.RENEWS_IMPELLER);
+        if (confirmed.isPresent()) {
+            return confirmed;
         }
         if (now.pump().input().vanes().isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(now.pump().result().part("impeller").rules().stream()
+        return Optional.of(now.pump().result().part(PumpPart.IMPELLER).rules().stream()
                 .anyMatch(r -> r.asks() == PumpResult.PartVerdict.REPLACE && !POLICIES.contains(r.rule())));
     }
 
-    private static Renewal seals(Assessment now, Wearing what, String shaft) {
-        List<Boolean> lips = now.confirmed().entrySet().stream()
-                .filter(c -> c.getKey().startsWith(shaft) && c.getKey().endsWith("_lip"))
-                .map(Map.Entry::getValue)
+    private static Renewal seals(Assessment now, Wearing what, Meaning meaning) {
+        return new Renewal(what, confirmed(now, meaning), OptionalDouble.empty());
+    }
+
+    /** Whether one of the causes that call for such work was found; empty where nobody has looked at any. */
+    private static Optional<Boolean> confirmed(Assessment now, Meaning meaning) {
+        Map<String, Boolean> confirmed = now.confirmed();
+        List<Boolean> found = now.knowledge().causes().stream()
+                .filter(c -> now.sheet().means(List.of(c.goal()), meaning) && confirmed.containsKey(c.id()))
+                .map(c -> confirmed.get(c.id()))
                 .toList();
-        return new Renewal(
-                what, lips.isEmpty() ? Optional.empty() : Optional.of(lips.contains(true)), OptionalDouble.empty());
+        return found.isEmpty() ? Optional.empty() : Optional.of(found.contains(true));
     }
 
     private static Optional<Boolean> oilFailed(Job job) {

@@ -26,6 +26,7 @@ import mussel.core.fill.FillWords;
 import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
+import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
 import mussel.core.measure.Sentences;
@@ -304,18 +305,15 @@ public final class Assessment {
         if (job.reading(Field.DRAINED).isPresent()) {
             open.add("drain");
         }
-        if (off.contains("propeller")) {
-            open.add("prop_off");
-        }
         if (!job.holds().isEmpty() && off.isEmpty()) {
             open.add("hold");
         }
-        if (off.contains("impeller")) {
-            open.add("pump_off");
-        }
-        if (off.contains("ds_seal") || off.contains("prop_seal") || off.contains("forward_gear")) {
-            open.add("leg_open");
-        }
+        sheet.parts().stream()
+                .filter(p -> off.contains(p.id()))
+                .flatMap(p -> p.opens().stream())
+                .map(NamedBy::file)
+                .distinct()
+                .forEach(open::add);
         return open;
     }
 

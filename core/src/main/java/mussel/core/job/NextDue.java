@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.log.Due;
 import mussel.core.measure.Sentences;
+import mussel.core.sheet.Goal;
 import mussel.core.sheet.Interval;
 
 /**
@@ -35,21 +36,21 @@ final class NextDue {
         OptionalDouble hours = job.reading(Field.ENGINE_HOURS);
         List<String> goals = now.goals();
         for (Interval interval : now.sheet().intervals()) {
-            switch (interval.id()) {
-                case "gear_oil" -> oil(interval, hours).ifPresent(due::add);
-                case "pump" -> {
-                    if (goals.contains("impeller") || goals.contains("pump_kit")) {
+            switch (interval.counts()) {
+                case GEAR_OIL -> oil(interval, hours).ifPresent(due::add);
+                case PUMP -> {
+                    if (now.sheet().renewsImpeller(goals)) {
                         due.add(Due.after(interval, hours, done, hard));
                     }
                 }
-                case Due.RECHECK -> {
+                case OIL_RECHECK -> {
                     // The oil that stayed in for work on the pump alone tells nothing new in ten hours.
                     if (!goals.isEmpty() && changed()) {
                         due.add(Due.after(interval, hours, done, hard));
                     }
                 }
-                case Due.BREAK_IN -> runningIn(interval, hours, goals).ifPresent(due::add);
-                default -> due.add(Due.after(interval, hours, done, hard));
+                case BREAK_IN -> runningIn(interval, hours, goals).ifPresent(due::add);
+                case JOB -> due.add(Due.after(interval, hours, done, hard));
             }
         }
         layUp().ifPresent(due::add);
@@ -80,7 +81,7 @@ final class NextDue {
 
     /** New gears or bearings run in, and so does a whole leg whose meter shows less than its first change. */
     private Optional<Due> runningIn(Interval interval, OptionalDouble hours, List<String> goals) {
-        if (goals.contains("gears") || goals.contains("bearings")) {
+        if (now.sheet().means(goals, Goal.Meaning.RUNS_IN)) {
             return Optional.of(Due.after(interval, hours, done, hard));
         }
         return hours.isPresent() && hours.getAsDouble() < interval.hours()

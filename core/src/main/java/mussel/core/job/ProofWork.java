@@ -8,6 +8,7 @@ import java.util.Set;
 import mussel.core.leak.LeakMode;
 import mussel.core.measure.Sentences;
 import mussel.core.sheet.Construction;
+import mussel.core.sheet.Goal;
 import mussel.core.sheet.Phase;
 
 /** Whether the leg is proven: the shift's truth table, the leak test done again, the run, and the hour after it. */
@@ -28,18 +29,6 @@ public final class ProofWork {
             "run_astern.jumps",
             "run_sound.growls",
             "run_sound.knocks");
-
-    /** Goals that leave the oil's side of the case shut, or open it at its plugs alone, which the hour after the run proves. */
-    private static final Set<String> DRY_SIDE = Set.of(
-            "impeller",
-            "pump_kit",
-            "clear_intake",
-            "clear_telltale",
-            "thermostat",
-            "tube_seal",
-            "oil_change",
-            "plug_washers",
-            "linkage");
 
     private final Assessment all;
     private final List<Proof> proofs = new ArrayList<>();
@@ -87,8 +76,8 @@ public final class ProofWork {
             // With lips back to back pressure tries the oil-side ones alone and vacuum the water-side ones: one hold
             // proves half a reseal.
             boolean both = all.sheet().construction().sealLayout() == Construction.SealLayout.BACK_TO_BACK;
-            boolean asked =
-                    (mode == LeakMode.PRESSURE || both) && all.goals().stream().anyMatch(g -> !DRY_SIDE.contains(g));
+            boolean asked = (mode == LeakMode.PRESSURE || both)
+                    && Assessment.goals(all.job(), all.sheet()).stream().anyMatch(g -> !g.means(Goal.Meaning.DRY_SIDE));
             if (held.isEmpty() && !asked) {
                 continue;
             }

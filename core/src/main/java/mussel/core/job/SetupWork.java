@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
+import mussel.core.sheet.Goal;
 import mussel.core.sheet.SetupSheet;
 import mussel.core.sheet.SetupSheet.GearPlace;
 import mussel.core.shim.LashInput;
@@ -18,7 +18,6 @@ import mussel.core.shim.LashInput;
 /** Setting up the gears: pinion first, then each gear, since the pinion moves both lashes. */
 public final class SetupWork {
     private static final Sentences SAY = Sentences.beside(SetupWork.class);
-    private static final Set<String> MOVES_GEARS = Set.of("gears", "bearings", "case_repair");
 
     private final Job job;
     private final SetupSheet sheet;
@@ -26,18 +25,21 @@ public final class SetupWork {
     private final boolean called;
     private final List<SetupPlace> places = new ArrayList<>();
 
-    private SetupWork(Job job, SetupSheet sheet, Stores stores, List<String> goals) {
+    private SetupWork(Job job, SetupSheet sheet, Stores stores, boolean called) {
         this.job = job;
         this.sheet = sheet;
         this.read = new SetupReadings(job, sheet, stores);
-        this.called = goals.stream().anyMatch(MOVES_GEARS::contains);
+        this.called = called;
         places.add(SetupPlace.pinion(read));
         sheet.gears().forEach(gear -> places.add(SetupPlace.gear(read, gear)));
     }
 
     /** The set-up of a job; empty where the family's sheet has none. */
     static Optional<SetupWork> of(Assessment all) {
-        return all.sheet().setup().map(s -> new SetupWork(all.job(), s, all.stores(), all.goals()));
+        return all.sheet()
+                .setup()
+                .map(s -> new SetupWork(
+                        all.job(), s, all.stores(), all.sheet().means(all.goals(), Goal.Meaning.MOVES_GEARS)));
     }
 
     /** What the sheet says. */

@@ -2,9 +2,11 @@ package mussel.core.log;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.OptionalDouble;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
+import mussel.core.measure.NamedBy;
 import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.Interval;
@@ -18,12 +20,11 @@ import mussel.core.sheet.Interval;
  * @param on the day by which it is due
  */
 public record Due(String id, String what, OptionalDouble atHours, LocalDate on) {
-    /** The interval after which the oil is looked at once more; any later job has done so. */
-    public static final String RECHECK = "oil_recheck";
-    /** The first change of oil after gears have run in; any later job has made it. */
-    public static final String BREAK_IN = "break_in";
     /** What a leg needs before frost, by the calendar alone. */
     public static final String LAY_UP = "lay_up";
+    /** What is over once a later job of the leg was done, whatever that was. */
+    public static final List<String> ONCE =
+            List.of(NamedBy.file(Interval.Counts.OIL_RECHECK), NamedBy.file(Interval.Counts.BREAK_IN));
 
     private static final Sentences SAY = Sentences.beside(Due.class);
     private static final int SOON_DAYS = 14;
@@ -61,7 +62,7 @@ public record Due(String id, String what, OptionalDouble atHours, LocalDate on) 
         double factor = hard ? interval.hardFactor() : 1;
         double runs = interval.hours() * factor;
         return new Due(
-                interval.id(),
+                interval.counts() == Interval.Counts.JOB ? interval.id() : NamedBy.file(interval.counts()),
                 interval.title(),
                 doneAtHours.isPresent() ? OptionalDouble.of(doneAtHours.getAsDouble() + runs) : OptionalDouble.empty(),
                 doneOn.plusMonths(Math.max(1, Math.round(interval.months() * factor))));

@@ -22,11 +22,6 @@ import mussel.core.sheet.Step;
 
 /** The plan with its times, its tools and what further goals would cost. A pure function of input and sheet. */
 public final class PlanEngine {
-    /** The goal a policy of always renewing takes along. */
-    private static final String IMPELLER = "impeller";
-    /** The goal that renews the impeller and more. */
-    private static final String PUMP_KIT = "pump_kit";
-
     private PlanEngine() {}
 
     /**
@@ -89,9 +84,11 @@ public final class PlanEngine {
     private static List<String> withPolicy(PlanInput in, FamilySheet sheet) {
         List<String> goals = new ArrayList<>(new LinkedHashSet<>(in.goals()));
         boolean always = in.policy().equals(Optional.of(PumpPolicy.ALWAYS));
-        boolean renewed = goals.contains(IMPELLER) || goals.contains(PUMP_KIT);
-        if (always && !renewed && sheet.goal(IMPELLER).isPresent() && legDown(Planner.plan(sheet, goals))) {
-            goals.add(IMPELLER);
+        if (always && !sheet.renewsImpeller(goals) && legDown(Planner.plan(sheet, goals))) {
+            sheet.goals().stream()
+                    .filter(g -> g.means(Goal.Meaning.RENEWS_IMPELLER))
+                    .findFirst()
+                    .ifPresent(g -> goals.add(g.id()));
         }
         return goals;
     }

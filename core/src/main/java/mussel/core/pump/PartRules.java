@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
+import mussel.core.measure.NamedBy;
 import mussel.core.measure.Sentences;
 import mussel.core.pump.PumpInput.Crack;
 import mussel.core.pump.PumpInput.Extent;
@@ -38,14 +39,14 @@ final class PartRules {
         List<Rule> impeller = impeller();
         boolean renewed = verdict(impeller) == PartVerdict.REPLACE;
         return List.of(
-                new Judged("impeller", verdict(impeller), impeller),
-                judge("key", key(renewed)),
-                judge("plate", plate(renewed)),
-                judge("housing", housing(renewed)));
+                new Judged(NamedBy.file(PumpPart.IMPELLER), verdict(impeller), impeller),
+                judge(PumpPart.KEY, key(renewed)),
+                judge(PumpPart.PLATE, plate(renewed)),
+                judge(PumpPart.HOUSING, housing(renewed)));
     }
 
-    private static Judged judge(String part, List<Rule> rules) {
-        return new Judged(part, verdict(rules), rules);
+    private static Judged judge(PumpPart part, List<Rule> rules) {
+        return new Judged(NamedBy.file(part), verdict(rules), rules);
     }
 
     /** The severest thing any rule asks for; nothing fired means it goes back. */

@@ -3,6 +3,7 @@ package mussel.core.pump;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import mussel.core.measure.NamedBy;
 import mussel.core.pump.PumpInput.Where;
 
 /**
@@ -33,6 +34,11 @@ public record PumpResult(
         parts = List.copyOf(parts);
         expected = List.copyOf(expected);
         flows = List.copyOf(flows);
+    }
+
+    /** The verdict on a part. */
+    public Judged part(PumpPart which) {
+        return part(NamedBy.file(which));
     }
 
     /** The verdict on a part, by its id. */

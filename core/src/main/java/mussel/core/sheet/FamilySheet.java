@@ -1,5 +1,6 @@
 package mussel.core.sheet;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import mussel.core.measure.Checked;
@@ -94,12 +95,22 @@ public record FamilySheet(
         new SheetRules(this, problems, pointer).check();
     }
 
+    /** Whether any of those goals means that; goals the sheet does not know mean nothing. */
+    public boolean means(Collection<String> of, Goal.Meaning meaning) {
+        return goals.stream().anyMatch(g -> g.means(meaning) && of.contains(g.id()));
+    }
+
+    /** Whether any of those goals brings a new impeller, alone or with its pump. */
+    public boolean renewsImpeller(Collection<String> of) {
+        return means(of, Goal.Meaning.RENEWS_IMPELLER) || means(of, Goal.Meaning.RENEWS_PUMP);
+    }
+
     /** The regions a small picture of the leg shows. */
     public List<Region> outline() {
         return drawing.stream()
                 .filter(r -> r.kind() == Region.Material.CASTING
                         || r.kind() == Region.Material.CAVITY
-                        || r.id().equals("av_plate"))
+                        || r.kind() == Region.Material.PLATE && !Step.says(r.part()))
                 .toList();
     }
 }

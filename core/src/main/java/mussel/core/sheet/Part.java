@@ -14,6 +14,7 @@ import mussel.core.measure.Given;
  * @param group where it lies on the mat
  * @param loose whether it is small, loose and easily lost
  * @param form what it looks like laid down, where the cutaway does not draw it or draws it edge on
+ * @param opens what can be looked at once it is off; the library's where a whole sheet does not say
  */
 public record Part(
         @Given("the part's id") String id,
@@ -23,7 +24,18 @@ public record Part(
         @Given(value = "whether it is always renewed", orElse = "false") boolean alwaysNew,
         @Given("where it lies on the mat") Place group,
         @Given(value = "whether it is easily lost", orElse = "false") boolean loose,
-        @Given("what it looks like laid down") Optional<Form> form) {
+        @Given("what it looks like laid down") Optional<Form> form,
+        @Given("what can be looked at once it is off") Optional<Opens> opens) {
+    /** What can be looked at once a part is off, named as the diagnosis tables name it. */
+    public enum Opens {
+        /** Behind the propeller. */
+        PROP_OFF,
+        /** In the pump. */
+        PUMP_OFF,
+        /** In the case. */
+        LEG_OPEN
+    }
+
     /** What small parts look like on the mat. */
     public enum Form {
         /** A flat ring of metal or fibre. */

@@ -10,7 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class DueTest {
-    private static final Interval OIL = new Interval("gear_oil", "Gear oil", 100, 12, 0.5);
+    private static final Interval OIL = new Interval("gear_oil", "Gear oil", 100, 12, 0.5, Interval.Counts.GEAR_OIL);
     private static final LocalDate DONE = LocalDate.of(2026, 1, 31);
 
     @Test

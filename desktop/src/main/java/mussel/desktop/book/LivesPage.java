@@ -196,7 +196,7 @@ final class LivesPage implements BookPage {
             case GEAR_OIL ->
                 shop.families().stream()
                         .flatMap(f -> f.intervals().stream())
-                        .filter(i -> i.id().equals("gear_oil"))
+                        .filter(i -> i.counts() == Interval.Counts.GEAR_OIL)
                         .mapToDouble(Interval::months)
                         .min();
             default -> OptionalDouble.empty();

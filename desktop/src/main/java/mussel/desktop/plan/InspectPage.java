@@ -9,6 +9,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
+import mussel.core.job.CasePlace;
 import mussel.core.job.Inspection;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
@@ -77,12 +78,9 @@ final class InspectPage extends Column {
                 }
             }
         }
-        parts.put("gears", "Gears: teeth, wear step, rust");
-        parts.put("clutch_dog", "Clutch dog and shift parts");
-        parts.put("bearings", "Bearings and races");
-        parts.put("shaft_journals", "Shaft journals under the lips");
-        parts.put("seal_bores", "Seal bores");
-        parts.put("threads", "Threads of the case");
+        for (CasePlace place : CasePlace.values()) {
+            parts.put(place.id(), place.title());
+        }
         return parts;
     }
 

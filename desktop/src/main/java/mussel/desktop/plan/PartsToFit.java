@@ -2,6 +2,7 @@ package mussel.desktop.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -11,6 +12,7 @@ import mussel.core.job.Inspection;
 import mussel.core.job.Scale;
 import mussel.core.job.Supply;
 import mussel.core.plan.Plan.PartNeed;
+import mussel.core.sheet.Goal;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.Seal;
 import mussel.desktop.desk.Desk;
@@ -33,7 +35,7 @@ final class PartsToFit extends Column {
         List<Node> rows = new ArrayList<>();
         List<PartNeed> outside =
                 now.plan().parts().stream().filter(p -> !inPumpKit(now, p)).toList();
-        if (!outside.isEmpty() && now.goals().contains("pump_kit")) {
+        if (!outside.isEmpty() && now.sheet().means(now.goals(), Goal.Meaning.RENEWS_PUMP)) {
             String names =
                     String.join(", ", outside.stream().map(p -> title(now, p)).toList());
             rows.add(Texts.caution("The pump kit does not hold: " + names + ". Order them with it."));
@@ -61,7 +63,7 @@ final class PartsToFit extends Column {
                     }
                 }
             }
-            if (id.equals("impeller")) {
+            if (isImpeller(now, id)) {
                 words.getChildren().add(Texts.sentence(trail(now)));
                 row.getChildren()
                         .add(1, new VaneTrail(now.sheet().construction().driveshaftTurns()));
@@ -123,9 +125,14 @@ final class PartsToFit extends Column {
                 .toList();
     }
 
+    /** Whether a part is the wheel of vanes. */
+    private static boolean isImpeller(Assessment now, String part) {
+        return now.sheet().part(part).flatMap(Part::form).equals(Optional.of(Part.Form.WHEEL));
+    }
+
     private static boolean inPumpKit(Assessment now, PartNeed need) {
         return now.sheet().kits().stream()
-                .filter(k -> k.id().equals("pump"))
+                .filter(k -> k.contains().stream().anyMatch(c -> isImpeller(now, c.part())))
                 .flatMap(k -> k.contains().stream())
                 .anyMatch(c -> c.part().equals(need.part().part()));
     }

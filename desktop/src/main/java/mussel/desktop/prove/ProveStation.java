@@ -131,7 +131,7 @@ public final class ProveStation implements StationView {
         overridden.setManaged(failed);
         head.setText(proof.head());
         Optional<String> again = now.sheet().intervals().stream()
-                .filter(i -> i.id().equals("oil_recheck"))
+                .filter(i -> i.counts() == Interval.Counts.OIL_RECHECK)
                 .map(Interval::title)
                 .findFirst();
         recheck.setText(now.due().stream()

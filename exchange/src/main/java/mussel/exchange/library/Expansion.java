@@ -56,7 +56,7 @@ public final class Expansion {
 
     /** Reads a compact sheet and makes the full one of it, or says everything that is wrong with it. */
     public static Read<FamilySheet> expand(JsonNode compact, Library library) {
-        Read<CompactSheet> read = RecordReader.read(compact, CompactSheet.class);
+        Read<CompactSheet> read = RecordReader.read(library.withMeaning(compact), CompactSheet.class);
         return read.value().isPresent()
                 ? expand(read.value().get(), library)
                 : new Read<>(Optional.empty(), read.problems());

@@ -21,6 +21,10 @@ import mussel.exchange.record.Json;
  * answers that let it in. Kept as trees: what comes of them is read and checked as a full sheet.
  */
 public final class Library {
+    /** Where meaning is declared: the field of each list. */
+    private static final Map<String, String> MEANINGS =
+            Map.of("goals", "means", "intervals", "counts", "parts", "opens");
+
     private final JsonNode tree;
     private final Map<String, Feature> features = new LinkedHashMap<>();
 
@@ -73,6 +77,26 @@ public final class Library {
     /** What a size is called. */
     public String title(Size size) {
         return size(size).get("title").asText();
+    }
+
+    /** A sheet whose goals, intervals and parts do not declare what they mean takes the library's word for those of the same ids. */
+    public JsonNode withMeaning(JsonNode sheet) {
+        if (!sheet.isObject()) {
+            return sheet;
+        }
+        JsonNode made = sheet.deepCopy();
+        MEANINGS.forEach((list, field) -> {
+            Map<String, JsonNode> meanings = new LinkedHashMap<>();
+            entries(list).stream()
+                    .filter(e -> e.has(field))
+                    .forEach(e -> meanings.put(e.get("id").asText(), e.get(field)));
+            made.path(list).forEach(entry -> {
+                if (entry instanceof ObjectNode of && !of.has(field)) {
+                    Optional.ofNullable(meanings.get(of.path("id").asText())).ifPresent(m -> of.set(field, m));
+                }
+            });
+        });
+        return made;
     }
 
     /** The entries of a list, as they stand. */

@@ -35,7 +35,7 @@ public final class SheetCompiler {
         }
         for (String id : SheetFiles.EARLIER) {
             Path yaml = folder.resolve("earlier").resolve(id + ".yaml");
-            write(yaml.resolveSibling(id + ".json"), SheetFiles.family(Files.readAllBytes(yaml)), id);
+            write(yaml.resolveSibling(id + ".json"), SheetFiles.family(Files.readAllBytes(yaml), () -> library), id);
         }
         Path verdict = folder.resolveSibling("verdict");
         write(

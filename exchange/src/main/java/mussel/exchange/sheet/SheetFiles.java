@@ -37,7 +37,7 @@ public final class SheetFiles {
         }
         return tree.value().get().has("format")
                 ? Expansion.expand(tree.value().get(), library.get())
-                : RecordReader.read(tree.value().get(), FamilySheet.class);
+                : RecordReader.read(library.get().withMeaning(tree.value().get()), FamilySheet.class);
     }
 
     /** Reads a yard's own sheet, or says everything that is wrong with it. */

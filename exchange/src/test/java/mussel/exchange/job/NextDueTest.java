@@ -109,10 +109,10 @@ class NextDueTest {
     @Test
     void newGearsRunInAndSoDoesAWholeNewLeg() {
         read(Field.ENGINE_HOURS, 412).read(Field.PUMPED, 700);
-        assertThat(due(Due.BREAK_IN)).isEmpty();
-        assertThat(goal("gears").due(Due.BREAK_IN).orElseThrow().atHours()).hasValue(432);
+        assertThat(due("break_in")).isEmpty();
+        assertThat(goal("gears").due("break_in").orElseThrow().atHours()).hasValue(432);
         NextDueTest fresh = new NextDueTest().read(Field.ENGINE_HOURS, 6).read(Field.PUMPED, 700);
-        assertThat(fresh.due(Due.BREAK_IN).orElseThrow().atHours())
+        assertThat(fresh.due("break_in").orElseThrow().atHours())
                 .as("at the sheet's hours, not that many more")
                 .hasValue(20);
     }
