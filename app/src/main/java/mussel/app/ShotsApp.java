@@ -179,7 +179,8 @@ public final class ShotsApp extends Application {
         view("data", () -> book("data"));
         view("take-in-file", LIVE_SHORT, () -> window.takeInFile(anotherYard()));
         view("half-known", () -> {
-            FamilySheet sheet = shop.describe("Nameless 40", Size.MID, Map.of("drive", "splines", "trim_tab", "true"));
+            FamilySheet sheet =
+                    shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "splines", "trim_tab", "true"));
             int job = shop.takeIn(new LegRef("nameless", "Skiff", LegRef.Position.SINGLE, sheet.id()));
             window.open(job);
         });

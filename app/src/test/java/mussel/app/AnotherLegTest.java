@@ -75,7 +75,7 @@ class AnotherLegTest extends WindowJourney {
         click("#take-in-do");
         FamilySheet sheet = now().sheet();
         assertThat(sheet.part("carrier_ring")).isPresent();
-        FamilySheet other = shop.describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
+        FamilySheet other = shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
         assertThat(other.id()).isEqualTo("nameless-40-2");
         assertThat(shop.families()).contains(sheet, other);
     }
@@ -106,7 +106,7 @@ class AnotherLegTest extends WindowJourney {
 
     @Test
     void everyStationOpensOnALegOfWhichNothingIsKnown() {
-        FamilySheet sheet = shop.describe("Nameless 40", Size.PORTABLE, Map.of());
+        FamilySheet sheet = shop.sheets().describe("Nameless 40", Size.PORTABLE, Map.of());
         int job = shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
         robot.interact(() -> window.open(job));
         for (Station station : Station.values()) {
@@ -135,7 +135,7 @@ class AnotherLegTest extends WindowJourney {
 
     @Test
     void whatTheManualSaysIsTypedOnceAtTheStationThatWantsIt() throws Exception {
-        FamilySheet sheet = shop.describe("Nameless 40", Size.MID, Map.of("propshaft_carrier", "bolts"));
+        FamilySheet sheet = shop.sheets().describe("Nameless 40", Size.MID, Map.of("propshaft_carrier", "bolts"));
         int job = shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
         robot.interact(() -> window.open(job));
         go(Station.FILL);
@@ -174,7 +174,7 @@ class AnotherLegTest extends WindowJourney {
 
     @Test
     void theBookShowsItsSheetAndGivesItAwayAsAFile() throws Exception {
-        shop.describe("Nameless 40", Size.MID, Map.of("drive", "splines"));
+        shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "splines"));
         shop.setPaperFolder(folder);
         key(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-sheets");

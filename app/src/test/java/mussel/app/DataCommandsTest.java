@@ -76,7 +76,7 @@ class DataCommandsTest {
     void sheetsOfTheYardsOwnGoWithTheLog() {
         Path mine = folder.resolve("mine.mussel");
         Workshop shop = Yards.open(mine, Clock.systemUTC(), SheetFiles.shipped());
-        FamilySheet sheet = shop.describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
+        FamilySheet sheet = shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
         shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
         shop.journal().close();
         Path json = folder.resolve("mine.json");

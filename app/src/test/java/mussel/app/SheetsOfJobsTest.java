@@ -24,7 +24,7 @@ class SheetsOfJobsTest extends WindowJourney {
     private static final String CAPACITY = "/values/oil/capacity";
 
     private FamilySheet described() {
-        return shop.describe("Nameless 40", Size.MID, Map.of("drive", "splines"));
+        return shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "splines"));
     }
 
     private int takeIn(String leg, FamilySheet sheet) {
@@ -66,7 +66,7 @@ class SheetsOfJobsTest extends WindowJourney {
         robot.interact(desk::tag);
         int open = takeIn("Raft tender", shop.families().get(4));
 
-        robot.interact(() -> shop.say(sheet.id(), Map.of(CAPACITY, "470 ml"), "12"));
+        robot.interact(() -> shop.sheets().say(sheet.id(), Map.of(CAPACITY, "470 ml"), "12"));
         robot.interact(() -> window.open(open));
         assertThat(capacity()).isEqualTo(470);
         assertThat(noticed()).isTrue();
@@ -92,7 +92,7 @@ class SheetsOfJobsTest extends WindowJourney {
         assertThat(capacity()).isZero();
         assertThat(find("#manual-values-oil-capacity", TextInputControl.class).isVisible())
                 .isTrue();
-        assertThat(shop.described().history(sheet.id()))
+        assertThat(shop.sheets().described().history(sheet.id()))
                 .as("only its beginning")
                 .hasSize(1);
         robot.push(KeyCode.CONTROL, KeyCode.Y);
@@ -103,9 +103,9 @@ class SheetsOfJobsTest extends WindowJourney {
     @Test
     void eachChangeIsListedAndCanBeTakenBackByItself() {
         FamilySheet sheet = described();
-        shop.say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
-        shop.say(sheet.id(), Map.of(CAPACITY, "470 ml"), "12");
-        shop.answer(sheet.id(), "propshaft_carrier", java.util.Optional.of("ring"));
+        shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
+        shop.sheets().say(sheet.id(), Map.of(CAPACITY, "470 ml"), "12");
+        shop.sheets().answer(sheet.id(), "propshaft_carrier", java.util.Optional.of("ring"));
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-sheets");
         click("#sheets-of-nameless-40");
@@ -134,9 +134,9 @@ class SheetsOfJobsTest extends WindowJourney {
     @Test
     void aSheetOfAnotherYardComesInWithALookAtItFirst() throws Exception {
         FamilySheet sheet = described();
-        shop.say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
+        shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
         Path file = folder.resolve("theirs.yaml");
-        shop.described().write(sheet.id(), file);
+        shop.sheets().described().write(sheet.id(), file);
         Files.writeString(file, Files.readString(file).replace("430 ml", "455 ml"));
         robot.interact(() -> window.takeInFile(file));
         WaitForAsyncUtils.waitFor(
@@ -149,17 +149,17 @@ class SheetsOfJobsTest extends WindowJourney {
                 .tryQuery()
                 .isEmpty());
         assertThat(shop.families().get(4).oil().capacityMl()).hasValue(455);
-        robot.interact(() -> shop.undoSheet(sheet.id()));
+        robot.interact(() -> shop.sheets().undo(sheet.id()));
         assertThat(shop.families().get(4).oil().capacityMl()).hasValue(430);
     }
 
     @Test
     void aShippedSheetThatWasToldOtherwiseIsAsItShipsOnceThatIsTakenBack() {
         FamilySheet tern = shop.families().get(0);
-        robot.interact(() -> shop.say(tern.id(), Map.of(CAPACITY, "999 ml"), ""));
+        robot.interact(() -> shop.sheets().say(tern.id(), Map.of(CAPACITY, "999 ml"), ""));
         assertThat(shop.families().get(0).oil().capacityMl()).hasValue(999);
-        robot.interact(() -> shop.undoSheet(tern.id()));
+        robot.interact(() -> shop.sheets().undo(tern.id()));
         assertThat(shop.families().get(0)).isEqualTo(tern);
-        assertThat(shop.described().own(tern.id())).isFalse();
+        assertThat(shop.sheets().described().own(tern.id())).isFalse();
     }
 }

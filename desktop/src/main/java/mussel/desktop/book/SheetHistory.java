@@ -44,11 +44,11 @@ final class SheetHistory extends Column {
     }
 
     void undo() {
-        change(() -> shop.undoSheet(family));
+        change(() -> shop.sheets().undo(family));
     }
 
     void redo() {
-        change(() -> shop.redoSheet(family));
+        change(() -> shop.sheets().redo(family));
     }
 
     private void change(Runnable change) {
@@ -63,9 +63,9 @@ final class SheetHistory extends Column {
 
     void show(String of) {
         family = of;
-        undo.setDisable(!shop.sheetUndoable(of));
-        redo.setDisable(!shop.sheetRedoable(of));
-        List<Described.Change> all = shop.described().history(of);
+        undo.setDisable(!shop.sheets().undoable(of));
+        redo.setDisable(!shop.sheets().redoable(of));
+        List<Described.Change> all = shop.sheets().described().history(of);
         List<Node> rows = new ArrayList<>();
         for (Described.Change change : all.subList(0, Math.min(MOST_CHANGES, all.size()))) {
             rows.add(row(change, rows.size()));
@@ -94,7 +94,7 @@ final class SheetHistory extends Column {
         back.setId("sheet-back-" + number);
         back.setAccessibleText("as before this change: " + String.join("; ", lines));
         back.setMinWidth(USE_PREF_SIZE);
-        back.setOnAction(e -> change(() -> shop.without(family, change)));
+        back.setOnAction(e -> change(() -> shop.sheets().without(family, change)));
         return new Row(10, says, back);
     }
 }

@@ -58,7 +58,7 @@ final class SheetsPage implements BookPage {
         this.onTrouble = onTrouble;
         manual = new FromManual(
                 (family, values, pageOf) -> {
-                    shop.say(family, values, pageOf);
+                    shop.sheets().say(family, values, pageOf);
                     show();
                 },
                 m -> true);
@@ -68,7 +68,7 @@ final class SheetsPage implements BookPage {
         Button file = new Button("As a file");
         file.setId("sheets-file");
         file.setOnAction(e -> file());
-        for (Feature feature : shop.described().features()) {
+        for (Feature feature : shop.sheets().described().features()) {
             List<Choice> answers = feature.answers().stream()
                     .map(a -> Choice.text(a.id(), a.title()))
                     .toList();
@@ -142,13 +142,14 @@ final class SheetsPage implements BookPage {
         tiles.getChildren().setAll(which);
         drawing.getChildren().setAll(new Thumbnail(sheet.drawing(), List.of(), DRAWN));
         title.setText(sheet.title());
-        origin.setText((shop.described().own(sheet.id()) ? "A sheet of this yard's own. " : "Ships with Mussel. ")
-                + sheet.origin() + ". The maker's manual for the exact unit outranks every value in it.");
+        origin.setText(
+                (shop.sheets().described().own(sheet.id()) ? "A sheet of this yard's own. " : "Ships with Mussel. ")
+                        + sheet.origin() + ". The maker's manual for the exact unit outranks every value in it.");
         missing(sheet);
         manual.show(sheet);
         fasteners(sheet);
-        Map<String, String> answers = shop.described().answers(sheet.id());
-        boolean own = shop.describes(sheet.id());
+        Map<String, String> answers = shop.sheets().described().answers(sheet.id());
+        boolean own = shop.sheets().describes(sheet.id());
         follow.setText(own ? "Legs on the bench follow what is changed here." : "As it ships; it is not changed here.");
         history.show(sheet.id());
         rows.forEach((feature, row) -> {
@@ -184,7 +185,7 @@ final class SheetsPage implements BookPage {
 
     private void answer(String feature, Optional<String> answer) {
         try {
-            shop.answer(of.orElseThrow(), feature, answer);
+            shop.sheets().answer(of.orElseThrow(), feature, answer);
         } catch (JournalException e) {
             onTrouble.accept("That answer " + e.getMessage() + ".");
         }
@@ -194,7 +195,7 @@ final class SheetsPage implements BookPage {
     private void file() {
         String family = of.orElseThrow();
         Paper.placeAsLast(shop, page, "The sheet as a file", family + ".yaml")
-                .ifPresent(place ->
-                        Paper.write("The sheet", place, () -> shop.described().write(family, place), written::setText));
+                .ifPresent(place -> Paper.write(
+                        "The sheet", place, () -> shop.sheets().described().write(family, place), written::setText));
     }
 }

@@ -54,7 +54,7 @@ public final class Desk {
         String family = read.get(0).fact() instanceof Fact.Opened opened
                 ? opened.leg().family()
                 : Job.of(read).leg().family();
-        if (!shop.knows(family) && !shop.shows(Job.of(read))) {
+        if (!shop.knows(family) && !shop.sheets().shows(Job.of(read))) {
             throw new JournalException("The sheet of the family " + family + " is not here, so job " + other
                     + " cannot be shown. Put the sheet back into the folder families of the data folder; the job itself"
                     + " is untouched.");
@@ -248,7 +248,7 @@ public final class Desk {
         drafts.clear();
         entered.undoLine().undoable().ifPresent(e -> {
             if (e.fact() instanceof Fact.WorkedBy by) {
-                shop.takenBack(entered.leg().family(), by);
+                shop.sheets().takenBack(entered.leg().family(), by);
             }
             note(new Fact.Retracted(e.seq()));
         });
@@ -261,7 +261,7 @@ public final class Desk {
             long undone = e.fact() instanceof Fact.Retracted back ? back.entry() : e.seq();
             entries.stream()
                     .filter(of -> of.seq() == undone && of.fact() instanceof Fact.WorkedBy)
-                    .forEach(of -> shop.broughtBack(entered.leg().family(), (Fact.WorkedBy) of.fact()));
+                    .forEach(of -> shop.sheets().broughtBack(entered.leg().family(), (Fact.WorkedBy) of.fact()));
             note(new Fact.Retracted(e.seq()));
         });
     }
@@ -273,23 +273,23 @@ public final class Desk {
      */
     public void say(Map<String, String> values, String page) {
         String family = entered.leg().family();
-        shop.say(family, values, page);
-        note(shop.goesBy(family, true));
+        shop.sheets().say(family, values, page);
+        note(shop.sheets().goesBy(family, true));
     }
 
     /** What became different in the family's sheet since this job went by it last, a line each; empty where nothing did. */
     public List<String> sheetChanges() {
-        return shop.changedSince(entered);
+        return shop.sheets().changedSince(entered);
     }
 
     /** Enters that what became different in the sheet was seen: the job goes by it from here on. */
     public void goByNewSheet() {
-        note(shop.goesBy(entered.leg().family(), false));
+        note(shop.sheets().goesBy(entered.leg().family(), false));
     }
 
     /** Tags the leg. The sheet it was worked by stays with it, whatever becomes of the family's. */
     public void tag() {
-        note(List.of(shop.wentBy(assessed().sheet()), new Fact.Tagged(shop.today())));
+        note(List.of(shop.sheets().wentBy(assessed().sheet()), new Fact.Tagged(shop.today())));
     }
 
     /** Computes again, as after a change of units. */

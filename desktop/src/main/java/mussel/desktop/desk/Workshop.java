@@ -6,9 +6,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.BiFunction;
@@ -30,7 +28,6 @@ import mussel.core.job.Settings;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
 import mussel.core.leak.HoldFile;
-import mussel.core.library.Size;
 import mussel.core.measure.YardUnits;
 import mussel.core.plan.Planning;
 import mussel.core.pump.PumpInput;
@@ -57,13 +54,12 @@ public final class Workshop {
     private final Journal journal;
     private final LogBook book;
     private final CompletableFuture<Catalogue> catalogue;
-    private final Map<String, FamilySheet> families = new LinkedHashMap<>();
     private final Clock clock;
     private final Ports ports;
     private Optional<Yard> yard = Optional.empty();
     private Optional<Judge> judge = Optional.empty();
     private final LegHistory history;
-    private final Described described;
+    private final Families families;
     private final Shelf shelf;
     private final Filing filing;
     /** Plans made before. */
@@ -79,13 +75,9 @@ public final class Workshop {
         this.clock = clock;
         this.ports = ports;
         history = new LegHistory(journal, clock.getZone());
-        described = new Described(journal, ports.sheets());
-        shelf = new Shelf(journal, this::sheetOf, () -> catalogue.join().supply());
+        families = new Families(journal, ports.sheets(), () -> catalogue.join().families());
+        shelf = new Shelf(journal, families::workedBy, () -> catalogue.join().supply());
         filing = new Filing(this, catalogue, clock, ports);
-    }
-
-    private FamilySheet sheet(String family) {
-        return known().get(family);
     }
 
     /**
@@ -105,130 +97,19 @@ public final class Workshop {
             mussel.core.parts.Catalogue supply,
             String stamp) {}
 
-    private Map<String, FamilySheet> known() {
-        if (families.isEmpty()) {
-            catalogue.join().families().forEach(f -> families.put(f.id(), f));
-            described.all().forEach(f -> families.put(f.id(), f));
-        }
+    /** The families known, in their order. */
+    public List<FamilySheet> families() {
+        return families.all();
+    }
+
+    /** The sheets of the families, and what the yard makes of them. */
+    public Families sheets() {
         return families;
     }
 
-    /** Legs the yard has described itself. */
-    public Described described() {
-        return described;
-    }
-
-    /** Whether the yard has described a family itself, so that it may describe it otherwise. */
-    public boolean describes(String family) {
-        return catalogue.join().families().stream().noneMatch(f -> f.id().equals(family));
-    }
-
-    /** Writes what its manual says into the sheet of a family, for this leg and every later one. */
-    public void say(String family, Map<String, String> values, String page) {
-        put(described.say(family, values, page));
-    }
-
-    /** The sheet of a family as it became; one the yard keeps none of its own of any more is as it ships. */
-    private void became(String family, Optional<FamilySheet> own) {
-        own.or(() -> ships(family)).ifPresent(this::put);
-    }
-
-    /** A family's sheet as it is from now on; the bench draws its legs by it. */
-    private void put(FamilySheet sheet) {
-        FamilySheet before = known().put(sheet.id(), sheet);
-        if (before == null || !before.outline().equals(sheet.outline())) {
-            journal.benchLines().keepOutline(sheet.id(), sheet.outline());
-        }
-    }
-
-    private Optional<FamilySheet> ships(String family) {
-        return catalogue.join().families().stream()
-                .filter(f -> f.id().equals(family))
-                .findFirst();
-    }
-
-    /** Takes one change of a family's sheet back. */
-    public void without(String family, Described.Change change) {
-        became(family, Optional.of(described.without(family, change)));
-    }
-
-    /** Whether the last change of a family's sheet can be taken back. */
-    public boolean sheetUndoable(String family) {
-        return described.undoable(family, describes(family));
-    }
-
-    /** Takes the last change of a family's sheet back. */
-    public void undoSheet(String family) {
-        if (sheetUndoable(family)) {
-            became(family, described.undo(family));
-        }
-    }
-
-    /** Whether a change of a family's sheet that was taken back can be made again. */
-    public boolean sheetRedoable(String family) {
-        return described.redoable(family);
-    }
-
-    /** Makes the last change of a family's sheet again that was taken back. */
-    public void redoSheet(String family) {
-        if (sheetRedoable(family)) {
-            became(family, described.redo(family));
-        }
-    }
-
-    /** That a job goes by the family's sheet as it is now, as an entry for it; the sheet is kept. */
-    Fact.WorkedBy goesBy(String family, boolean said) {
-        return new Fact.WorkedBy(described.keep(sheet(family)), said);
-    }
-
-    /** That a job went by a sheet, as an entry for it; the sheet is kept. */
-    Fact.WorkedBy wentBy(FamilySheet sheet) {
-        return new Fact.WorkedBy(described.keep(sheet), false);
-    }
-
-    /** Whether there is a sheet to show a job by: its family's, or the one it kept. */
-    boolean shows(Job job) {
-        return sheetOf(job).isPresent();
-    }
-
-    /** What was typed from the manual at a job is taken back with its entry, unless the sheet has gone on since. */
-    void takenBack(String family, Fact.WorkedBy by) {
-        if (described.is(sheet(family), by.sheet())) {
-            undoSheet(family);
-        }
-    }
-
-    /** What was typed from the manual at a job and taken back comes back with its entry, where it is still what comes next. */
-    void broughtBack(String family, Fact.WorkedBy by) {
-        redoSheet(family);
-        if (!described.is(sheet(family), by.sheet())) {
-            undoSheet(family);
-        }
-    }
-
-    /** What became different in the family's sheet since the job went by it last, a line each; empty where nothing did. */
-    List<String> changedSince(Job job) {
-        return knows(job.leg().family())
-                ? described.changedSince(job, sheet(job.leg().family()))
-                : List.of();
-    }
-
-    /** Sheets came in from elsewhere: they are read anew. */
-    public void forgetSheets() {
-        families.clear();
-        described.all().forEach(this::put);
-    }
-
-    /** Answers how the legs of a family are built otherwise. */
-    public void answer(String family, String feature, Optional<String> answer) {
-        put(described.answer(family, feature, answer));
-    }
-
-    /** Describes a leg that no file describes, so that it stands among the families from now on. */
-    public FamilySheet describe(String title, Size size, Map<String, String> answers) {
-        FamilySheet sheet = described.begin(title, size, answers, known().keySet());
-        put(sheet);
-        return sheet;
+    /** Whether the sheet of a family is here. */
+    public boolean knows(String family) {
+        return families.knows(family);
     }
 
     /** Writes job sheets; the format is not the desktop's concern. */
@@ -329,11 +210,6 @@ public final class Workshop {
         return journal;
     }
 
-    /** The families known, in their order. */
-    public List<FamilySheet> families() {
-        return List.copyOf(known().values());
-    }
-
     /** The yard, reading in the units it has chosen. */
     public Yard yard() {
         if (yard.isEmpty()) {
@@ -383,7 +259,7 @@ public final class Workshop {
     /** Earlier jobs of the leg of that job in a sentence each, the latest first. */
     public List<String> earlier(Job job) {
         return history.earlier(job)
-                .map(j -> EarlierJob.words(j, sheetOf(j), yard()))
+                .map(j -> EarlierJob.words(j, families.workedBy(j), yard()))
                 .toList();
     }
 
@@ -508,24 +384,14 @@ public final class Workshop {
         return journal.setting("by", "bench");
     }
 
-    /** Whether the sheet of a family is here. */
-    public boolean knows(String family) {
-        return known().containsKey(family);
-    }
-
     /** Assesses a job; empty where its family's sheet is not here. */
     public Optional<Assessment> assess(Job job) {
-        return sheetOf(job).map(sheet -> Assessment.of(job, sheet, surroundings(job)));
+        return families.workedBy(job).map(sheet -> Assessment.of(job, sheet, surroundings(job)));
     }
 
     /** The same for the desk, which asks for the same jobs over and over: what was made before is given again where nothing it rests on has changed. */
     Optional<Assessment> recent(Job job) {
-        return sheetOf(job).map(sheet -> recent.of(job, sheet, surroundings(job)));
-    }
-
-    private Optional<FamilySheet> sheetOf(Job job) {
-        String family = job.leg().family();
-        return described.workedBy(job, Optional.ofNullable(known().get(family)), ships(family));
+        return families.workedBy(job).map(sheet -> recent.of(job, sheet, surroundings(job)));
     }
 
     private Surroundings surroundings(Job job) {
@@ -612,8 +478,8 @@ public final class Workshop {
     /** Takes a leg in and returns the number of its new job. */
     public int takeIn(LegRef leg) {
         int job = journal.open(leg, by()).job();
-        if (knows(leg.family())) {
-            journal.append(job, by(), goesBy(leg.family(), false));
+        if (families.knows(leg.family())) {
+            journal.append(job, by(), families.goesBy(leg.family(), false));
         }
         return job;
     }

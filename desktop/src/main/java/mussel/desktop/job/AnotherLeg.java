@@ -87,7 +87,7 @@ final class AnotherLeg extends Column {
     AnotherLeg(Workshop shop, Runnable end) {
         super(10);
         this.shop = shop;
-        this.described = shop.described();
+        this.described = shop.sheets().described();
         this.unknown = described.drawing(Size.MID, Map.of());
         setId("another");
         Label called = new Words("What it is called");
@@ -197,6 +197,6 @@ final class AnotherLeg extends Column {
     FamilySheet describe() {
         Map<String, String> given = new LinkedHashMap<>(answers);
         given.values().removeIf(Answer.UNKNOWN::equals);
-        return shop.describe(name.getText().strip(), picked.orElseThrow(), given);
+        return shop.sheets().describe(name.getText().strip(), picked.orElseThrow(), given);
     }
 }

@@ -103,7 +103,7 @@ final class Imports {
                 taken -> {
                     window.closeOver();
                     taken.then().run();
-                    shop.forgetSheets();
+                    shop.sheets().readAnew();
                     window.tell("Taken in: " + taken.file().getFileName() + ".");
                     window.showBench();
                 });

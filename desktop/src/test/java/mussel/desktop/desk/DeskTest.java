@@ -28,7 +28,7 @@ class DeskTest {
         desk.read(Field.OIL_TEMP.address(), 18, "18");
         desk.read(Field.MINUTES.address(), 30, "30");
         assertThat(desk.now().get().drain()).isPresent();
-        assertThat(test.journal.entries(desk.job().id())).hasSize(4);
+        assertThat(test.journal.entries(desk.job().id())).hasSize(5);
     }
 
     @Test
@@ -52,7 +52,7 @@ class DeskTest {
         assertThat(desk.job().reading(Field.DRAINED)).isEmpty();
         desk.draft(Field.DRAINED.address(), Optional.empty());
         assertThat(desk.now().get().drain()).isEmpty();
-        assertThat(test.journal.entries(desk.job().id())).hasSize(3);
+        assertThat(test.journal.entries(desk.job().id())).hasSize(4);
     }
 
     @Test
@@ -77,7 +77,7 @@ class DeskTest {
         desk.undo();
         assertThat(desk.job().choice(Scale.WATER)).isEmpty();
         desk.undo();
-        assertThat(test.journal.entries(desk.job().id())).hasSize(5);
+        assertThat(test.journal.entries(desk.job().id())).hasSize(6);
         desk.redo();
         desk.redo();
         assertThat(desk.job().choice(Scale.WATER)).contains("fresh");
@@ -89,7 +89,7 @@ class DeskTest {
         int second = test.shop.takeIn(new LegRef("x", "Kelp Runner", LegRef.Position.SINGLE, "tern-60"));
         desk.onLeave(() -> desk.note(new Fact.Noted(Topic.COMPLAINT.address(), "waiting")));
         desk.sit(second);
-        assertThat(test.journal.entries(first)).hasSize(2);
+        assertThat(test.journal.entries(first)).hasSize(3);
         assertThat(test.journal.entries(second)).hasSize(1);
         assertThat(desk.job().id()).isEqualTo(second);
     }
