@@ -4,25 +4,32 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
+import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Goal;
 import mussel.exchange.library.Library;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** A leg that no file describes: named, taken in and worked on by keys alone. */
 class AnotherLegTest extends WindowJourney {
+    private static final int RANDOM_LEGS = 8;
+
     private int entries;
 
     private void key(KeyCode... chord) {
@@ -131,6 +138,47 @@ class AnotherLegTest extends WindowJourney {
         go(Station.LEAK);
         assertThat(words(window.station().orElseThrow().node()))
                 .anyMatch(t -> t.contains("Nobody has read the limits of this hold"));
+    }
+
+    /** Legs of any construction, with and without what a manual says, at every station and in the book: nothing is wrong and nothing is empty. */
+    @Test
+    void everyStationOpensOnWhateverLegIsDescribed() {
+        Random random = new Random(20_261_129);
+        for (int leg = 0; leg < RANDOM_LEGS; leg++) {
+            Map<String, String> answers = new HashMap<>();
+            for (Feature feature : Library.shipped().features()) {
+                int answer = random.nextInt(feature.answers().size() + 1);
+                if (answer < feature.answers().size()) {
+                    answers.put(feature.id(), feature.answers().get(answer).id());
+                }
+            }
+            FamilySheet sheet = shop.sheets().describe("Leg " + leg, Size.values()[leg % 3], answers);
+            if (leg % 2 == 0) {
+                shop.sheets()
+                        .say(
+                                sheet.id(),
+                                Map.of("/values/oil/capacity", "430 ml", "/values/oil/grade", "GL-5 80W-90"),
+                                "9");
+            }
+            int job = shop.takeIn(new LegRef("leg-" + leg, "Byssus " + leg, LegRef.Position.SINGLE, sheet.id()));
+            for (Goal goal : sheet.goals()) {
+                if (random.nextInt(4) == 0) {
+                    shop.journal().append(job, "bench", new Fact.Chosen(Scale.GOAL.of(goal.id()), "yes"));
+                }
+            }
+            robot.interact(() -> window.open(job));
+            for (Station station : Station.values()) {
+                robot.interact(() -> window.go(station));
+                Hands.settle();
+                assertThat(find("#trouble", Label.class).getText())
+                        .as(answers + " " + station.title())
+                        .isEmpty();
+                assertThat(words(window.station().orElseThrow().node()))
+                        .as(answers + " " + station.title())
+                        .isNotEmpty()
+                        .noneMatch(t -> t.contains("null") || t.contains("NaN") || t.contains("Optional"));
+            }
+        }
     }
 
     @Test

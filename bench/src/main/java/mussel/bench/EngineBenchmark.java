@@ -1,5 +1,6 @@
 package mussel.bench;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -24,6 +25,9 @@ import mussel.core.plan.Plan;
 import mussel.core.plan.Planner;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Judge;
+import mussel.exchange.library.Expansion;
+import mussel.exchange.library.Library;
+import mussel.exchange.sheet.KeptSheet;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.store.SqliteJournal;
@@ -52,11 +56,15 @@ public class EngineBenchmark {
     private Surroundings surroundings;
     private List<Entry> entries;
     private Job job;
+    private JsonNode compact;
+    private String kept;
 
     /** Takes the demo's milky leg. */
     @Setup
     public void takeTheDemosMilkyLeg() {
         sheet = SheetFiles.shipped().get(0);
+        compact = SheetFiles.compact(sheet.id()).orElseThrow();
+        kept = KeptSheet.of(sheet).text();
         surroundings = new Surroundings(
                 SheetFiles.shippedYard(),
                 new Judge(KnowledgeFiles.shipped()),
@@ -84,6 +92,24 @@ public class EngineBenchmark {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** A compact sheet made into the full one, as when a figure of the manual is typed. */
+    @Benchmark
+    public FamilySheet expand() {
+        return Expansion.expand(compact, Library.shipped()).value().orElseThrow();
+    }
+
+    /** A sheet under the name its content gives it, as a job keeps it. */
+    @Benchmark
+    public KeptSheet keep() {
+        return KeptSheet.of(sheet);
+    }
+
+    /** The sheet of a job that was tagged, read back. */
+    @Benchmark
+    public FamilySheet readBack() {
+        return KeptSheet.read(kept).value().orElseThrow();
     }
 
     /** The drain engine. */

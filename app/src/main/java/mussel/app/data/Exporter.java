@@ -20,6 +20,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
+import mussel.core.job.Settings;
 import mussel.core.log.Visit;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.OutFile;
@@ -128,7 +129,7 @@ public final class Exporter {
                         .iterator();
         OutFile file = OutFile.of(out, OutFile.Kind.JSON, replace);
         file.write(stream -> LogJson.write(
-                all ? journal.settings() : Map.of(),
+                all ? Settings.ofTheYard(journal.settings()) : Map.of(),
                 (all ? journal.sheetNames() : named(scope))
                         .stream().flatMap(this::sheet).iterator(),
                 each,

@@ -84,7 +84,7 @@ public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge 
             }
         });
         Map<String, String> settings = new TreeMap<>();
-        theirs.forEach((key, value) -> {
+        Settings.ofTheYard(theirs).forEach((key, value) -> {
             if (journal.setting(key, "").isEmpty()) {
                 settings.put(key, value);
             }

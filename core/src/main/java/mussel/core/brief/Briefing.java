@@ -321,10 +321,12 @@ final class Briefing {
         Optional<Act> act;
         if (open > 0) {
             head = SAY.say("head.parts.open", open, rows);
-            act = Optional.of(
-                    onShelf
-                            ? press(SAY.say("ask.shelf"), SAY.say("ask.shelf.note"), Handle.TAKE_FROM_SHELF)
-                            : press(SAY.say("ask.order"), SAY.say("ask.order.note", open), Handle.ORDER));
+            int had = now.supply().toBeHad().size();
+            act = onShelf
+                    ? Optional.of(press(SAY.say("ask.shelf"), SAY.say("ask.shelf.note"), Handle.TAKE_FROM_SHELF))
+                    : had > 0
+                            ? Optional.of(press(SAY.say("ask.order"), SAY.say("ask.order.note", had), Handle.ORDER))
+                            : onward();
         } else if (!out.isEmpty()) {
             Order last = out.get(out.size() - 1);
             head = SAY.say("head.parts.coming", String.valueOf(last.due()));
@@ -333,7 +335,13 @@ final class Briefing {
             head = SAY.say("head.parts.here");
             act = onward();
         }
-        return said(List.of(), head, "", act, folds.purposes().coming().shelf().doubtful());
+        int unlisted = now.supply().unlisted().size();
+        return said(
+                List.of(),
+                head,
+                unlisted > 0 ? SAY.say("parts.unlisted", unlisted) : "",
+                act,
+                folds.purposes().coming().shelf().doubtful());
     }
 
     private Brief fill() {

@@ -151,7 +151,9 @@ public final class Job {
 
     /** The orders placed for it, in their order. */
     public List<Order> orders() {
+        // An order without a line brings nothing and is never due: it cannot be placed, whatever another program wrote.
         return ordered.values().stream()
+                .filter(o -> !o.lines().isEmpty())
                 .map(o -> new Order(o, Optional.ofNullable(arrived.get(o.order()))))
                 .toList();
     }

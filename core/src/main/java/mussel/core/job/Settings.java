@@ -29,6 +29,10 @@ public final class Settings {
     /** What the setting that holds a sheet of the yard's own begins with; the family's id follows. */
     public static final String SHEET = "sheet:";
 
+    /** The folder papers went to last. It is of one machine, and goes with no log to another. */
+    public static final String PAPERS = "paper_folder";
+
+    private static final int LONGEST_PATH = 4_096;
     private static final Pattern SHELF = Pattern.compile("shelf:[^:]+:.+");
     private static final Set<String> FIGURES = Set.of("life-planned", "life-failure", "life-risk");
 
@@ -67,6 +71,8 @@ public final class Settings {
             case "glove", "learn_priors" -> oneOf(value, "on", "off");
             case "by", "yard_name" ->
                 value.length() <= LONGEST_NAME ? Optional.empty() : Optional.of("is longer than 200 characters");
+            case PAPERS ->
+                value.length() <= LONGEST_PATH ? Optional.empty() : Optional.of("is longer than a folder's name is");
             case "bench_stamp" ->
                 value.length() <= LONGEST_STAMP ? Optional.empty() : Optional.of("is longer than it ever is");
             default -> Optional.of("is none this program knows");
@@ -91,6 +97,13 @@ public final class Settings {
             }
         });
         return sheets;
+    }
+
+    /** The settings that mean something on another machine too. */
+    public static Map<String, String> ofTheYard(Map<String, String> settings) {
+        Map<String, String> yard = new TreeMap<>(settings);
+        yard.remove(PAPERS);
+        return yard;
     }
 
     /** A constant named by a setting; the fallback where there is none or it is not understood. */

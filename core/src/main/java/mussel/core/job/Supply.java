@@ -1,10 +1,12 @@
 package mussel.core.job;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import mussel.core.parts.Catalogue;
 import mussel.core.parts.Objective;
 import mussel.core.parts.PartsEngine;
@@ -78,6 +80,29 @@ public final class Supply {
         return open;
     }
 
+    /** What is open and somebody sells, or the shelf has: what an order can be worked out for. */
+    public List<Wanted> toBeHad() {
+        Set<String> offered = new HashSet<>();
+        offers().offers().forEach(o -> o.contains().forEach(c -> offered.add(c.part())));
+        return open().stream()
+                .filter(w -> offered.contains(w.part()) || onShelf(w.part()) > 0)
+                .toList();
+    }
+
+    /** What is open and stands in no supplier's list and on no shelf, in words; empty where nothing does. */
+    public List<String> unlisted() {
+        Set<String> had = new HashSet<>();
+        toBeHad().forEach(w -> had.add(w.part()));
+        return open().stream()
+                .filter(w -> !had.contains(w.part()))
+                .map(w -> w.qty() + " × " + title(w.part()))
+                .toList();
+    }
+
+    private Catalogue.FamilyOffers offers() {
+        return all.stores().catalogue().of(all.sheet().id());
+    }
+
     /** Whether every part needed is in the yard. */
     public boolean allHere() {
         return rows().stream().allMatch(r -> r.taken() + r.here() >= r.need());
@@ -85,14 +110,13 @@ public final class Supply {
 
     /** What the parts engine is fed for the open rest. */
     public PartsInput input(Objective objective, OptionalDouble deadlineDays) {
-        Catalogue.FamilyOffers offers = all.stores().catalogue().of(all.sheet().id());
         return new PartsInput(
-                open(),
+                toBeHad(),
                 all.stores().shelf().keySet().stream()
                         .map(p -> new Shelved(p, onShelf(p)))
                         .filter(s -> s.qty() > 0)
                         .toList(),
-                offers.offers(),
+                offers().offers(),
                 all.stores().catalogue().suppliers(),
                 objective,
                 deadlineDays);

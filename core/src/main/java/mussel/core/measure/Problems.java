@@ -5,11 +5,19 @@ import java.util.List;
 
 /** Collects every problem of an input, so that all are told at once. Not for several threads. */
 public final class Problems {
+    /** Nobody reads more. */
+    private static final int MOST = 500;
+
     private final List<Problem> found = new ArrayList<>();
+    private int more;
 
     /** Adds a problem at a JSON Pointer. */
     public void at(String pointer, String problem) {
-        found.add(new Problem(pointer, problem));
+        if (found.size() < MOST) {
+            found.add(new Problem(pointer, problem));
+        } else {
+            more++;
+        }
     }
 
     /** Adds the problem when the condition does not hold. */
@@ -19,14 +27,18 @@ public final class Problems {
         }
     }
 
-    /** What was found so far, in order. */
+    /** What was found so far, in order; of very many the first, and how many more there are. */
     public List<Problem> list() {
-        return List.copyOf(found);
+        List<Problem> told = new ArrayList<>(found);
+        if (more > 0) {
+            told.add(new Problem("", "and " + more + " more, which are not listed"));
+        }
+        return List.copyOf(told);
     }
 
     /** How many were found so far. */
     public int count() {
-        return found.size();
+        return found.size() + more;
     }
 
     /** Whether nothing was found. */

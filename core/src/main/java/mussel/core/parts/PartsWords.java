@@ -127,7 +127,7 @@ public final class PartsWords {
     }
 
     /** Days in words. */
-    public static String days(int days) {
+    public static String days(long days) {
         return days == 1 ? "1 day" : days + " days";
     }
 

@@ -19,7 +19,6 @@ import mussel.core.job.Station;
 import mussel.core.library.Feature;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Fastener;
-import mussel.core.sheet.Step;
 import mussel.desktop.cutaway.Thumbnail;
 import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.Paper;
@@ -57,9 +56,16 @@ final class SheetsPage implements BookPage {
         this.shop = shop;
         this.onTrouble = onTrouble;
         manual = new FromManual(
-                (family, values, pageOf) -> {
-                    shop.sheets().say(family, values, pageOf);
-                    show();
+                new FromManual.Keeper() {
+                    @Override
+                    public void say(String family, Map<String, String> values, String pageOf) {
+                        shop.sheets().say(family, values, pageOf);
+                    }
+
+                    @Override
+                    public void show() {
+                        SheetsPage.this.show();
+                    }
                 },
                 m -> true);
         history = new SheetHistory(shop, onTrouble, this::show);
@@ -180,7 +186,7 @@ final class SheetsPage implements BookPage {
     }
 
     private static String page(Fastener fastener) {
-        return Step.says(fastener.page()) ? ", page " + fastener.page() : "";
+        return Texts.page(fastener.page());
     }
 
     private void answer(String feature, Optional<String> answer) {

@@ -267,14 +267,17 @@ public final class Desk {
     }
 
     /**
-     * Writes what the manual says into the sheet of the leg's family, for this leg and every later one; undo takes it back.
+     * Writes what the manual says into the sheet of the leg's family, for this leg and every later one. It counts here once {@link #said} was called.
      *
      * @throws JournalException with what is wrong with a figure
      */
     public void say(Map<String, String> values, String page) {
-        String family = entered.leg().family();
-        shop.sheets().say(family, values, page);
-        note(shop.sheets().goesBy(family, true));
+        shop.sheets().say(entered.leg().family(), values, page);
+    }
+
+    /** The job goes by what was written into the sheet; undo takes both back. */
+    public void said() {
+        note(shop.sheets().goesBy(entered.leg().family(), true));
     }
 
     /** What became different in the family's sheet since this job went by it last, a line each; empty where nothing did. */

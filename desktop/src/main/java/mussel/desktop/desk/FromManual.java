@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Predicate;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -36,6 +37,9 @@ public final class FromManual extends Column {
     public interface Keeper {
         /** Keeps values of the manual, by their places, with the page. */
         void say(String family, Map<String, String> values, String page);
+
+        /** Shows everything by what was kept. */
+        void show();
     }
 
     /** Everything a station wants. */
@@ -45,7 +49,19 @@ public final class FromManual extends Column {
 
     /** Some of what a station wants. */
     public FromManual(Desk desk, Station station, Predicate<Missing> wanted) {
-        this((family, values, page) -> desk.say(values, page), m -> m.stations().contains(station) && wanted.test(m));
+        this(
+                new Keeper() {
+                    @Override
+                    public void say(String family, Map<String, String> values, String page) {
+                        desk.say(values, page);
+                    }
+
+                    @Override
+                    public void show() {
+                        desk.said();
+                    }
+                },
+                m -> m.stations().contains(station) && wanted.test(m));
     }
 
     /** Whatever of a sheet is wanted. */
@@ -144,8 +160,15 @@ public final class FromManual extends Column {
                 keeper.say(family, values, page.getText().strip());
                 refusal.setText(values.size() < figures.size() ? "Kept. It counts once all of these are there." : "");
                 // What is kept leaves the page, and the focus with it.
-                if (goOn) {
+                Optional<TextField> open = figures.values().stream()
+                        .filter(f -> f.getText().isBlank())
+                        .findFirst();
+                if (goOn && open.isEmpty()) {
                     fireEvent(new GoOn());
+                }
+                keeper.show();
+                if (goOn) {
+                    open.ifPresent(TextField::requestFocus);
                 }
             } catch (JournalException e) {
                 refusal.setText("Not kept: it " + e.getMessage() + ".");

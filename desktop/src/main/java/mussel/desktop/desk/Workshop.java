@@ -45,7 +45,6 @@ import mussel.core.verdict.Overrides;
  */
 public final class Workshop {
     private static final String NAME = "yard_name";
-    private static final String PAPERS = "paper_folder";
     private static final String LEARN = "learn_priors";
     private static final String PUMP_POLICY = "pump_policy";
     private static final String PUMP_MONTHS = "pump_calendar_months";
@@ -299,7 +298,7 @@ public final class Workshop {
 
     /** The folder papers went to last, while it is there. */
     public Optional<Path> paperFolder() {
-        return Optional.of(journal.setting(PAPERS, ""))
+        return Optional.of(journal.setting(Settings.PAPERS, ""))
                 .filter(f -> !f.isEmpty())
                 .map(Path::of)
                 .filter(Files::isDirectory);
@@ -307,7 +306,7 @@ public final class Workshop {
 
     /** Keeps the folder papers go to. */
     public void setPaperFolder(Path folder) {
-        journal.keepSetting(PAPERS, folder.toString());
+        journal.keepSetting(Settings.PAPERS, folder.toString());
     }
 
     /** Calls the yard by another name. */

@@ -233,7 +233,7 @@ public final class DrainStation implements StationView {
         OptionalDouble went = typed.isPresent() ? typed : now.sheet().oil().capacityMl();
         String fill = went.isPresent()
                 ? Display.exact(Kind.VOLUME, went.getAsDouble(), now.yard().units())
-                : "nobody knows how much";
+                : "not known";
         String hours = now.job().reading(Field.HOURS_SINCE_FILL).isPresent()
                 ? ", "
                         + Display.exact(
@@ -242,7 +242,7 @@ public final class DrainStation implements StationView {
                                 now.yard().units())
                         + " ago"
                 : "";
-        boolean assumed = now.job().reading(Field.FILL).isEmpty();
+        boolean assumed = typed.isEmpty() && went.isPresent();
         return "Last fill: " + fill + (assumed ? " (the sheet's capacity, not measured)" : "") + ", "
                 + now.oilInIt().title() + hours
                 + ". Crack the vent slowly; what comes first matters.";

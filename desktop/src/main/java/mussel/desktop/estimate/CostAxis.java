@@ -12,6 +12,7 @@ import mussel.core.estimate.EstimateEngine;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.estimate.EstimateWords;
 import mussel.core.measure.Display;
+import mussel.core.parts.PartsWords;
 import mussel.desktop.kit.Words;
 
 /** All ways on one axis of money: where eight of ten cases lie as a bar, the mean as a line across it, the figures beside, ticks below. */
@@ -102,7 +103,7 @@ final class CostAxis extends Pane {
             spread = ", " + EstimateWords.about(option, option.p10()) + " to "
                     + EstimateWords.about(option, option.p90());
         }
-        return mean + spread + (option.leadDays() > 0 ? "; " + Math.round(option.leadDays()) + " days" : "");
+        return mean + spread + (option.leadDays() > 0 ? "; " + PartsWords.days(Math.round(option.leadDays())) : "");
     }
 
     /** A label that is in the scene, so that it can be measured. */

@@ -3,6 +3,7 @@ package mussel.desktop.kit;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.text.Text;
+import mussel.core.sheet.Step;
 
 /** Labels in the few manners the screens use; how each looks stands in the style sheet. */
 public final class Texts {
@@ -64,5 +65,10 @@ public final class Texts {
         Label label = new Words(text);
         label.getStyleClass().add(style);
         return label;
+    }
+
+    /** The page of a manual as it goes on after its name; nothing where nobody wrote it down. */
+    public static String page(String page) {
+        return Step.says(page) ? ", page " + page : "";
     }
 }

@@ -397,7 +397,7 @@ public final class LeakStation implements StationView {
         manual.show(now);
         LeakTest test = now.sheet().leakTest();
         limits.setText(test.of(shownMode)
-                .map(l -> now.sheet().origin() + ", page " + l.page() + ": start at " + pressure(l.startKpa())
+                .map(l -> now.sheet().origin() + Texts.page(l.page()) + ": start at " + pressure(l.startKpa())
                         + ", never past " + pressure(l.limitKpa()) + ", hold "
                         + Display.exact(Kind.DURATION, l.holdMin(), units()) + ", it may move "
                         + pressure(l.allowedDropKpa())

@@ -124,7 +124,7 @@ public final class PartsStation implements StationView {
     @Override
     public void show(Assessment now) {
         lay(now);
-        if (!now.supply().open().isEmpty()) {
+        if (!now.supply().toBeHad().isEmpty()) {
             workOut(now);
         }
         table();
@@ -142,7 +142,8 @@ public final class PartsStation implements StationView {
         List<Node> cards = new ArrayList<>();
         now.job().orders().forEach(o -> cards.add(new PlacedCard(desk, o, this::paper)));
         placed.getChildren().setAll(cards);
-        boolean some = !supply.open().isEmpty();
+        boolean some = !supply.toBeHad().isEmpty();
+        List<String> unlisted = supply.unlisted();
         boolean onShelf = supply.rows().stream().anyMatch(r -> r.open() > 0 && r.onShelf() > 0);
         takeAll.setVisible(onShelf);
         takeAll.setManaged(onShelf);
@@ -151,17 +152,19 @@ public final class PartsStation implements StationView {
         summary.setText(
                 supply.rows().isEmpty()
                         ? "Nothing is needed yet: choose what is to be done at Strip-down or Verdict."
-                        : some
-                                ? "Always new: seals, O-rings, gaskets, washers, cotter pins, locknuts."
-                                : supply.allHere()
-                                        ? "Every part needed is in the yard."
-                                        : "Everything is taken or ordered.");
+                        : !unlisted.isEmpty()
+                                ? "In no supplier’s list: " + String.join(", ", unlisted) + "."
+                                : some
+                                        ? "Always new: seals, O-rings, gaskets, washers, cotter pins, locknuts."
+                                        : supply.allHere()
+                                                ? "Every part needed is in the yard."
+                                                : "Everything is taken or ordered.");
     }
 
     /** The table with the order that is looked at. */
     private void table() {
         Assessment now = desk.now().get();
-        boolean some = !now.supply().open().isEmpty();
+        boolean some = !now.supply().toBeHad().isEmpty();
         Optional<Supply.Answer> answer = some ? answers.map(a -> a.of(objective)) : Optional.empty();
         rows.begin();
         OrderTable.of(now, answer).lines().forEach(l -> rows.next().show(now, l));
@@ -268,6 +271,10 @@ public final class PartsStation implements StationView {
         }
         Supply.Answer answer = answers.get().of(objective);
         PartsResult out = answer.result();
+        if (!out.feasible() || out.lines().isEmpty()) {
+            said.setText("Nothing was ordered: no supplier’s list names what is still to be had.");
+            return;
+        }
         String number = desk.job().id() + "-" + (desk.job().orders().size() + 1);
         PartsSupplier supplier = desk.shop().instruments().supplier();
         PartsSupplier.Acknowledgement reply = supplier.place(

@@ -113,7 +113,8 @@ public final class BuildStation implements StationView {
                 + switch (now.sheet().construction().driveshaftTurns()) {
                     case CLOCKWISE -> "The driveshaft turns clockwise, seen from above.";
                     case COUNTER_CLOCKWISE -> "The driveshaft turns counter-clockwise, seen from above.";
-                    case UNKNOWN -> "Which way the driveshaft turns nobody has looked: as the old vanes trailed.";
+                    case UNKNOWN ->
+                        "Nobody has looked which way the driveshaft turns: fit the vanes as the old ones trailed.";
                 }
                 + untorqued(now));
     }

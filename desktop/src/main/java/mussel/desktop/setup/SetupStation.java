@@ -67,7 +67,7 @@ public final class SetupStation implements StationView {
         head.setText((setup.called()
                         ? "New gears, bearings or housing mean new shims. "
                         : "Nothing that is to be done moves the gears; the shims that were in go back. ")
-                + now.sheet().origin() + ", page " + setup.sheet().page()
+                + now.sheet().origin() + Texts.page(setup.sheet().page())
                 + "; the maker's manual for the exact unit outranks it.");
         Family family = familyOf.computeIfAbsent(now.sheet().id(), f -> new Family(setup.sheet()));
         families.show(family);

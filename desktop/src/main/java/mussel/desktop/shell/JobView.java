@@ -183,6 +183,19 @@ final class JobView extends BorderPane {
         }
     }
 
+    /** Puts the focus on the first figure of the manual that is asked for here; says whether one is. */
+    boolean toManual() {
+        Optional<Node> figure = stations.get(here).node().lookupAll(".from-manual .text-field").stream()
+                .filter(JobView::seen)
+                .findFirst();
+        figure.ifPresent(hands::to);
+        return figure.isPresent();
+    }
+
+    private static boolean seen(Node node) {
+        return Stream.iterate(node, n -> n != null, Node::getParent).allMatch(Node::isVisible);
+    }
+
     /** Shows what the bar holds back, and folds it again. */
     void unfold() {
         beside.toggle();

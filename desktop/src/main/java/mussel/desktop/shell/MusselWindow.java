@@ -469,6 +469,11 @@ public final class MusselWindow extends StackPane {
                         .ifPresent(JobView::toDrawing))
                 .plain(KeyCode.F9, "what the bar over the station holds back", this::workable, () -> jobView()
                         .ifPresent(JobView::unfold))
+                .control(
+                        KeyCode.M,
+                        "the figure of the leg’s manual that is asked for here",
+                        this::workable,
+                        this::manual)
                 .plain(KeyCode.F5, "open the leg in the warm colour", this::onBench, bench::openFirst)
                 .stations(this::workable, this::go)
                 .control(KeyCode.Z, "take the last entry back", this::workable, this::undo)
@@ -514,6 +519,12 @@ public final class MusselWindow extends StackPane {
 
     private void act() {
         jobView().ifPresent(JobView::act);
+    }
+
+    private void manual() {
+        jobView()
+                .filter(v -> !v.toManual())
+                .ifPresent(v -> hint("Nothing of the leg’s manual is asked for at this station."));
     }
 
     private void nextStation() {

@@ -90,7 +90,7 @@ class DeskTest {
         desk.onLeave(() -> desk.note(new Fact.Noted(Topic.COMPLAINT.address(), "waiting")));
         desk.sit(second);
         assertThat(test.journal.entries(first)).hasSize(3);
-        assertThat(test.journal.entries(second)).hasSize(1);
+        assertThat(test.journal.entries(second)).hasSize(2);
         assertThat(desk.job().id()).isEqualTo(second);
     }
 

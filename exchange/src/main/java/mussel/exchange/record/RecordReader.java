@@ -23,6 +23,9 @@ import mussel.exchange.record.RecordShape.Outcome;
 public final class RecordReader {
     private static final int LONGEST_TEXT = 20_000;
     private static final int MOST_ITEMS = 100_000;
+    private static final int MOST_NAMES = 5_000;
+    /** What is named longer than this is no name of ours, and is told by its beginning. */
+    private static final int LONGEST_SHOWN = 100;
 
     private final Problems problems = new Problems();
 
@@ -128,6 +131,9 @@ public final class RecordReader {
         if (!node.isObject()) {
             return refuse(pointer, "must be an object of names: " + field.what());
         }
+        if (node.size() > MOST_NAMES) {
+            return refuse(pointer, "has " + node.size() + " names; at most " + MOST_NAMES + " are read");
+        }
         Map<String, Object> named = new LinkedHashMap<>();
         node.properties().forEach(entry -> {
             String at = pointer + "/" + escaped(entry.getKey());
@@ -142,7 +148,8 @@ public final class RecordReader {
     }
 
     private static String escaped(String name) {
-        return name.replace("~", "~0").replace("/", "~1");
+        String whole = name.replace("~", "~0").replace("/", "~1");
+        return whole.length() > LONGEST_SHOWN ? whole.substring(0, LONGEST_SHOWN) + "…" : whole;
     }
 
     /** One value that stands there; null after a problem. */

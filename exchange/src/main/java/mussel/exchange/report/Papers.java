@@ -19,6 +19,7 @@ import mussel.core.job.Topic;
 import mussel.core.job.Worth;
 import mussel.core.measure.Display;
 import mussel.core.measure.TorqueUnit;
+import mussel.core.parts.PartsWords;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
@@ -94,7 +95,8 @@ public final class Papers {
                                     ? "; " + Display.sum(option.perLifeHour().getAsDouble())
                                             + " for each hour it should last"
                                     : "")
-                            + (option.leadDays() > 0 ? "; " + Math.round(option.leadDays()) + " days" : "") + ".",
+                            + (option.leadDays() > 0 ? "; " + PartsWords.days(Math.round(option.leadDays())) : "")
+                            + ".",
                     FOOT + 1);
             page.skip(4);
         }
