@@ -14,12 +14,14 @@ import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.measure.Problem;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Part;
 import mussel.core.sheet.Region;
 import mussel.desktop.desk.Sheets;
 import mussel.exchange.file.OutFile;
 import mussel.exchange.library.Compact;
 import mussel.exchange.library.Expansion;
 import mussel.exchange.library.Library;
+import mussel.exchange.library.PastedParts;
 import mussel.exchange.library.SheetChanges;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.Yaml;
@@ -142,6 +144,36 @@ final class LibrarySheets implements Sheets {
                     full.problems().stream().map(Problem::problem).collect(Collectors.joining("; ")));
         }
         return told.toString();
+    }
+
+    @Override
+    public Map<String, Said> said(String family, Optional<String> kept) {
+        Map<String, Said> said = new LinkedHashMap<>();
+        compact(family, kept).ifPresent(sheet -> Compact.said(sheet)
+                .forEach((at, value) -> said.put(at, new Said(value.value(), value.page()))));
+        return said;
+    }
+
+    @Override
+    public List<Pasted> pasted(FamilySheet sheet, String text) {
+        return PastedParts.read(sheet, text).stream()
+                .map(p -> new Pasted(
+                        p.text(),
+                        p.number(),
+                        p.part().map(Part::id),
+                        p.part().map(Part::title).orElse("")))
+                .toList();
+    }
+
+    @Override
+    public String numbered(String family, Optional<String> kept, Map<String, String> numbers) {
+        ObjectNode sheet = changeable(family, kept).deepCopy();
+        numbers.forEach((part, number) -> sheet.withObject("/numbers").put(part, number));
+        Read<FamilySheet> full = Expansion.expand(sheet, Library.shipped());
+        if (full.value().isEmpty()) {
+            throw refused("with those numbers", full);
+        }
+        return sheet.toString();
     }
 
     @Override

@@ -132,6 +132,39 @@ class SheetsOfJobsTest extends WindowJourney {
     }
 
     @Test
+    void whatASheetSaysIsChangedWhereItStandsAndPartsGetTheirNumbersFromASpreadsheet() {
+        FamilySheet sheet = described();
+        shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        click("#book-page-sheets");
+        click("#sheets-of-nameless-40");
+        click("#change-oil-capacity_ml");
+        assertThat(find("#manual-values-oil-capacity", TextInputControl.class).getText())
+                .isEqualTo("430 ml");
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.write("nonsense").push(KeyCode.ENTER);
+        assertThat(words("#sheet-says")).anyMatch(t -> t.startsWith("Not kept"));
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.write("455 ml").push(KeyCode.ENTER);
+        assertThat(shop.families().get(4).oil().capacityMl()).hasValue(455);
+        assertThat(words("#sheet-says"))
+                .anyMatch(t -> t.equals("How much oil the case holds: 455 ml, page 9."))
+                .anyMatch(t -> t.endsWith(": not said."));
+
+        find("#sheet-pasted", TextInputControl.class);
+        click("#sheet-pasted");
+        robot.interact(() -> find("#sheet-pasted", TextInputControl.class)
+                .setText("no\tname\tqty\nN-11\tDriveshaft seals\t2\nN-12\tFlux capacitor\t1\n"));
+        assertThat(words("#sheets-page"))
+                .anyMatch(t -> t.equals("N-11 is the number of: Driveshaft seal."))
+                .anyMatch(t -> t.contains("Flux capacitor") && t.contains("names no part of this leg"));
+        click("#sheet-numbers-keep");
+        assertThat(shop.families().get(4).part("ds_seal").orElseThrow().number())
+                .isEqualTo("N-11");
+        assertThat(words("#sheets-page")).anyMatch(t -> t.equals("numbers, ds seal: N-11"));
+    }
+
+    @Test
     void aSheetOfAnotherYardComesInWithALookAtItFirst() throws Exception {
         FamilySheet sheet = described();
         shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");

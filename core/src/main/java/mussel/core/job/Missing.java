@@ -64,6 +64,29 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
         return all;
     }
 
+    /** Everything a manual may say of a leg, said already or not, in the order a sheet tells it. */
+    public static List<Missing> sayable(FamilySheet sheet) {
+        List<Missing> all = new ArrayList<>();
+        all.add(one("/oil/capacity_ml", "capacity", "/values/oil/capacity", Station.DRAIN, Station.FILL));
+        all.add(one("/oil/grade", "grade", "/values/oil/grade", Station.FILL));
+        all.add(one("/leak_test/air_ml", "air", "/values/leak_test/air", Station.LEAK));
+        all.add(hold("pressure"));
+        all.add(hold("vacuum"));
+        all.add(one("/construction/weight_kg", "weight", "/values/weight", Station.STRIP));
+        for (int i = 0; i < sheet.fasteners().size(); i++) {
+            Fastener fastener = sheet.fasteners().get(i);
+            String told = "/values/fasteners/" + fastener.id();
+            List<Ask> asks = Stream.of("count", "thread", "torque", "strength")
+                    .map(what -> new Ask(
+                            told + "/" + what,
+                            SAY.say("missing.screw." + what),
+                            SAY.say("missing.screw." + what + ".example")))
+                    .toList();
+            all.add(new Missing("/fasteners/" + i, fastener.title(), List.of(Station.BUILD), asks));
+        }
+        return all;
+    }
+
     /** What a station wants and the sheet does not say. */
     public static List<Missing> at(FamilySheet sheet, Station station) {
         return of(sheet).stream().filter(m -> m.stations().contains(station)).toList();

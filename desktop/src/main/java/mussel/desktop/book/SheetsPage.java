@@ -18,7 +18,6 @@ import mussel.core.job.Missing;
 import mussel.core.job.Station;
 import mussel.core.library.Feature;
 import mussel.core.sheet.FamilySheet;
-import mussel.core.sheet.Fastener;
 import mussel.desktop.cutaway.Thumbnail;
 import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.Paper;
@@ -45,7 +44,8 @@ final class SheetsPage implements BookPage {
     private final Column holdsUp = new Column(3);
     private final FromManual manual;
     private final Column built = new Column(8);
-    private final Column fasteners = new Column(3);
+    private final SheetSays says;
+    private final SheetNumbers numbers;
     private final Label follow = Texts.dim("");
     private final Label written = Texts.dim("");
     private final SheetHistory history;
@@ -64,10 +64,13 @@ final class SheetsPage implements BookPage {
 
                     @Override
                     public void show() {
+                        says.done();
                         SheetsPage.this.show();
                     }
                 },
                 m -> true);
+        says = new SheetSays(shop, manual);
+        numbers = new SheetNumbers(shop, onTrouble, this::show);
         history = new SheetHistory(shop, onTrouble, this::show);
         drawing.setMinWidth(WIDTH * DRAWN);
         drawing.setId("sheets-drawing");
@@ -93,8 +96,10 @@ final class SheetsPage implements BookPage {
                         Texts.heading("What its manual has not been asked yet"),
                         holdsUp,
                         manual,
-                        Texts.heading("Fasteners"),
-                        fasteners,
+                        Texts.heading("What it says"),
+                        says,
+                        Texts.heading("Numbers of its parts"),
+                        numbers,
                         Texts.heading("How it is built"),
                         follow,
                         built,
@@ -153,7 +158,8 @@ final class SheetsPage implements BookPage {
                         + sheet.origin() + ". The maker's manual for the exact unit outranks every value in it.");
         missing(sheet);
         manual.show(sheet);
-        fasteners(sheet);
+        says.show(sheet);
+        numbers.show(sheet);
         Map<String, String> answers = shop.sheets().described().answers(sheet.id());
         boolean own = shop.sheets().describes(sheet.id());
         follow.setText(own ? "Legs on the bench follow what is changed here." : "As it ships; it is not changed here.");
@@ -175,18 +181,6 @@ final class SheetsPage implements BookPage {
             }
         }
         holdsUp.getChildren().setAll(lines.isEmpty() ? List.of(Texts.sentence("Nothing is held up.")) : lines);
-    }
-
-    private void fasteners(FamilySheet sheet) {
-        fasteners
-                .getChildren()
-                .setAll(sheet.fasteners().stream()
-                        .map(f -> (Node) Texts.sentence(f.named() + ": " + f.tightness() + page(f)))
-                        .toList());
-    }
-
-    private static String page(Fastener fastener) {
-        return Texts.page(fastener.page());
     }
 
     private void answer(String feature, Optional<String> answer) {

@@ -159,6 +159,21 @@ public final class Described {
         return keep(family, sheets.say(family, kept(family), values, page));
     }
 
+    /** What the sheet of a family says of its manual, by place. */
+    public Map<String, Sheets.Said> said(String family) {
+        return sheets.said(family, kept(family));
+    }
+
+    /** Reads lines of a parts list as a spreadsheet gives them. */
+    public List<Sheets.Pasted> pasted(FamilySheet sheet, String text) {
+        return sheets.pasted(sheet, text);
+    }
+
+    /** Writes numbers of parts into the sheet of a family, and keeps it. */
+    FamilySheet number(String family, Map<String, String> numbers) {
+        return keep(family, sheets.numbered(family, kept(family), numbers));
+    }
+
     /** Answers a feature otherwise, and keeps that. */
     FamilySheet answer(String family, String feature, Optional<String> answer) {
         return keep(family, sheets.answer(family, kept(family), feature, answer));

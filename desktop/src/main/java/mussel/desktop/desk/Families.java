@@ -141,6 +141,11 @@ public final class Families {
         described.all().forEach(this::put);
     }
 
+    /** Writes numbers of parts into the sheet of a family. */
+    public void number(String family, Map<String, String> numbers) {
+        put(described.number(family, numbers));
+    }
+
     /** Answers how the legs of a family are built otherwise. */
     public void answer(String family, String feature, Optional<String> answer) {
         put(described.answer(family, feature, answer));

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -15,6 +16,7 @@ import mussel.core.job.Missing;
 import mussel.core.job.Missing.Ask;
 import mussel.core.job.Station;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Step;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.GoOn;
@@ -91,6 +93,13 @@ public final class FromManual extends Column {
         setVisible(!shown.isEmpty());
     }
 
+    /** A line for something the sheet may say already, with what it says in its fields. */
+    public Node change(FamilySheet sheet, Missing what, Map<String, Sheets.Said> said) {
+        Line line = new Line(sheet.id(), what);
+        line.fill(said);
+        return line;
+    }
+
     /** One thing of the manual: its figures, the page, and why one was not taken. */
     private final class Line extends Column {
         private final String family;
@@ -132,6 +141,17 @@ public final class FromManual extends Column {
             });
             refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
             getChildren().addAll(caption, row, refusal);
+        }
+
+        private void fill(Map<String, Sheets.Said> said) {
+            figures.forEach(
+                    (ask, field) -> Optional.ofNullable(said.get(ask.at())).ifPresent(s -> {
+                        field.setText(s.value());
+                        if (Step.says(s.page())) {
+                            page.setText(s.page());
+                        }
+                    }));
+            kept = typed();
         }
 
         private Map<String, String> typed() {

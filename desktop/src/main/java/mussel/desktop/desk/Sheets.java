@@ -71,6 +71,33 @@ public interface Sheets {
      */
     String say(String family, Optional<String> kept, Map<String, String> values, String page);
 
+    /**
+     * What a sheet says of its manual, as it was typed.
+     *
+     * @param value the figure or word
+     * @param page where the manual says so; empty where nobody wrote that down
+     */
+    record Said(String value, String page) {}
+
+    /** What a sheet says of its manual, by its place in the compact sheet (JSON Pointers). */
+    Map<String, Said> said(String family, Optional<String> kept);
+
+    /**
+     * A line of a list of parts that was pasted.
+     *
+     * @param text the line as it came
+     * @param number the number in it
+     * @param part the part it names; empty where none of the leg's is called so
+     * @param title what that part is called
+     */
+    record Pasted(String text, String number, Optional<String> part, String title) {}
+
+    /** Reads lines as a spreadsheet gives them: number, name, how many. */
+    List<Pasted> pasted(FamilySheet sheet, String text);
+
+    /** A sheet with numbers of its parts. */
+    String numbered(String family, Optional<String> kept, Map<String, String> numbers);
+
     /** A sheet with another answer to a feature; empty where nobody knows. */
     String answer(String family, Optional<String> kept, String feature, Optional<String> answer);
 

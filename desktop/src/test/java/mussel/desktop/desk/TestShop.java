@@ -136,6 +136,21 @@ public final class TestShop {
         }
 
         @Override
+        public Map<String, Said> said(String family, Optional<String> kept) {
+            return Map.of();
+        }
+
+        @Override
+        public List<Pasted> pasted(FamilySheet sheet, String text) {
+            return List.of();
+        }
+
+        @Override
+        public String numbered(String family, Optional<String> kept, Map<String, String> numbers) {
+            throw new JournalException("no sheets here");
+        }
+
+        @Override
         public FamilySheet full(String kept) {
             throw new JournalException("no sheets here");
         }

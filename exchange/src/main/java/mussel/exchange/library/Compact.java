@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.dataformat.yaml.YAMLGenerator;
 import com.fasterxml.jackson.dataformat.yaml.YAMLMapper;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 import mussel.core.library.CompactSheet;
 import mussel.core.library.Size;
+import mussel.core.library.Value;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
 import mussel.core.sheet.FamilySheet;
@@ -29,6 +31,9 @@ public final class Compact {
             .disable(YAMLGenerator.Feature.WRITE_DOC_START_MARKER)
             .disable(YAMLGenerator.Feature.SPLIT_LINES)
             .build();
+
+    /** What stands in a sheet as a bare word, without a page of its own. */
+    private static final Set<String> WORDS = Set.of("thread", "strength");
 
     private Compact() {}
 
@@ -71,11 +76,33 @@ public final class Compact {
         return Read.of(compact);
     }
 
+    /** What a compact sheet says of its manual, by the places of the values; what carries no page of its own has that of its group. */
+    public static Map<String, Value> said(JsonNode compact) {
+        Map<String, Value> said = new LinkedHashMap<>();
+        said("/values", compact.path("values"), "-", said);
+        return said;
+    }
+
+    private static void said(String at, JsonNode node, String page, Map<String, Value> said) {
+        if (node.isObject() && node.has("value")) {
+            said.put(at, new Value(node.get("value").asText(), node.path("page").asText(page)));
+        } else if (node.isObject()) {
+            String own = node.path("page").asText(page);
+            node.properties().forEach(f -> said(at + "/" + f.getKey(), f.getValue(), own, said));
+        } else if (node.isValueNode()) {
+            said.put(at, new Value(node.asText(), page));
+        }
+    }
+
     /** A compact sheet with what its manual says written into it, by the places of the values. */
     public static ObjectNode told(JsonNode compact, Map<String, String> values, String page) {
         ObjectNode told = compact.deepCopy();
         values.forEach((at, value) -> {
             JsonPointer place = JsonPointer.compile(at);
+            if (WORDS.contains(place.last().getMatchingProperty())) {
+                told.withObject(place.head()).put(place.last().getMatchingProperty(), value);
+                return;
+            }
             ObjectNode one =
                     told.withObject(place.head()).putObject(place.last().getMatchingProperty());
             one.put("value", value);

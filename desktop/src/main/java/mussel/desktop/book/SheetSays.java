@@ -1,0 +1,84 @@
+package mussel.desktop.book;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import mussel.core.job.Missing;
+import mussel.core.sheet.FamilySheet;
+import mussel.desktop.desk.FromManual;
+import mussel.desktop.desk.Sheets.Said;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** What a sheet says of its manual, a line each with its page; each can be changed where it stands. */
+final class SheetSays extends Column {
+    private final Workshop shop;
+    private final FromManual manual;
+    private Optional<String> changing = Optional.empty();
+    private String family = "";
+
+    SheetSays(Workshop shop, FromManual manual) {
+        super(4);
+        this.shop = shop;
+        this.manual = manual;
+        setId("sheet-says");
+    }
+
+    void show(FamilySheet sheet) {
+        if (!family.equals(sheet.id())) {
+            changing = Optional.empty();
+            family = sheet.id();
+        }
+        Map<String, Said> said = shop.sheets().described().said(sheet.id());
+        List<Node> lines = new ArrayList<>();
+        for (Missing what : Missing.sayable(sheet)) {
+            lines.add(
+                    changing.equals(Optional.of(what.at()))
+                            ? manual.change(sheet, what, said)
+                            : line(sheet, what, said));
+        }
+        getChildren().setAll(lines);
+    }
+
+    /** Nothing is being changed any more. */
+    void done() {
+        changing = Optional.empty();
+    }
+
+    private Node line(FamilySheet sheet, Missing what, Map<String, Said> said) {
+        String says = what.asks().stream()
+                .filter(a -> said.containsKey(a.at()))
+                .map(a -> (a.title().isEmpty() ? "" : a.title() + " ")
+                        + said.get(a.at()).value())
+                .collect(Collectors.joining(", "));
+        String page = what.asks().stream()
+                .filter(a -> said.containsKey(a.at()))
+                .map(a -> Texts.page(said.get(a.at()).page()))
+                .filter(p -> !p.isEmpty())
+                .findFirst()
+                .orElse("");
+        Label text = Texts.sentence(what.title() + ": " + (says.isEmpty() ? "not said" : says + page) + ".");
+        text.setMinWidth(0);
+        HBox.setHgrow(text, Priority.ALWAYS);
+        text.setMaxWidth(Double.MAX_VALUE);
+        Button change = new Button(says.isEmpty() ? "Say" : "Change");
+        change.setId("change" + what.at().replace('/', '-'));
+        change.setAccessibleText((says.isEmpty() ? "say" : "change") + ": " + what.title());
+        change.setMinWidth(USE_PREF_SIZE);
+        change.setOnAction(e -> {
+            changing = Optional.of(what.at());
+            show(sheet);
+            lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
+        });
+        return new Row(10, text, change);
+    }
+}
