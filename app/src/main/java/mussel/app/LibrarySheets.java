@@ -137,13 +137,21 @@ final class LibrarySheets implements Sheets {
     @Override
     public String say(String family, Optional<String> kept, Map<String, String> values, String page) {
         JsonNode sheet = changeable(family, kept);
-        ObjectNode told = Compact.told(sheet, values, page);
+        ObjectNode told = told(sheet, values, page);
         Read<FamilySheet> full = Expansion.expand(told, Library.shipped());
         if (full.value().isEmpty()) {
             throw new JournalException(
                     full.problems().stream().map(Problem::problem).collect(Collectors.joining("; ")));
         }
         return told.toString();
+    }
+
+    private static ObjectNode told(JsonNode sheet, Map<String, String> values, String page) {
+        try {
+            return Compact.told(sheet, values, page);
+        } catch (IllegalArgumentException e) {
+            throw new JournalException(e.getMessage(), e);
+        }
     }
 
     @Override

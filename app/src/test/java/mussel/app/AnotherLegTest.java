@@ -205,6 +205,18 @@ class AnotherLegTest extends WindowJourney {
         told("values-leak_test-pressure-allowed_drop", "4 kPa");
         assertThat(now().sheet().leakTest().pressure().orElseThrow().startKpa()).isEqualTo(69);
 
+        go(Station.PUMP);
+        told("values-pump-limits-tip_wear_mm", "9 psi");
+        assertThat(refusal()).contains("measures a pressure");
+        told("values-pump-limits-tip_wear_mm", "0,7 mm");
+        assertThat(now().pump().input().judgedBy().tipWearMm()).isEqualTo(0.7);
+        assertThat(now().pump().input().judgedBy().setDeg())
+                .as("by rule of thumb")
+                .isEqualTo(20);
+        assertThat(now().pump().result().expected())
+                .as("nobody has measured it")
+                .isEmpty();
+
         go(Station.STRIP);
         click("#pick-goal-propshaft_seals-yes");
         go(Station.BUILD);

@@ -50,7 +50,7 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
             all.add(hold("vacuum"));
         }
         if (sheet.pump().isEmpty()) {
-            all.add(new Missing("/pump", SAY.say("missing.pump"), List.of(Station.PUMP), List.of()));
+            all.add(pump());
         }
         if (sheet.setup().isEmpty()) {
             all.add(new Missing("/setup", SAY.say("missing.setup"), List.of(Station.SETUP), List.of()));
@@ -72,6 +72,7 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
         all.add(one("/leak_test/air_ml", "air", "/values/leak_test/air", Station.LEAK));
         all.add(hold("pressure"));
         all.add(hold("vacuum"));
+        all.add(pump());
         all.add(one("/construction/weight_kg", "weight", "/values/weight", Station.STRIP));
         for (int i = 0; i < sheet.fasteners().size(); i++) {
             Fastener fastener = sheet.fasteners().get(i);
@@ -111,6 +112,19 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
             asks.add(new Ask(told + "/torque", SAY.say("missing.tight"), SAY.say("missing.torque.example")));
         }
         return new Missing(at, SAY.say("missing.torque", fastener.title()), List.of(Station.BUILD), asks);
+    }
+
+    private static Missing pump() {
+        return new Missing(
+                "/pump",
+                SAY.say("missing.pump"),
+                List.of(Station.PUMP),
+                Stream.of("tip_wear_mm", "set_deg", "plate_groove_mm", "housing_groove_mm", "plate_warp_mm")
+                        .map(limit -> new Ask(
+                                "/values/pump/limits/" + limit,
+                                SAY.say("missing.pump." + limit),
+                                SAY.say("missing.pump." + limit + ".example")))
+                        .toList());
     }
 
     private static Missing hold(String mode) {

@@ -56,10 +56,10 @@ public final class PumpWork {
                 yard.pump().calendarMonths(),
                 yard.pump().extent(),
                 job.choice(Scale.SAND).equals(Optional.of("yes")),
-                pump.map(PumpSheet::limits),
-                pump.map(PumpSheet::geometry),
+                pump.flatMap(PumpSheet::limits),
+                pump.flatMap(PumpSheet::geometry),
                 flows,
-                pump.map(p -> OptionalDouble.of(p.telltaleShare())).orElse(OptionalDouble.empty()));
+                pump.map(PumpSheet::telltaleShare).orElse(OptionalDouble.empty()));
         this.out = PumpEngine.run(in);
         this.looked = !vanes.isEmpty()
                 || in.hubBond().isPresent()
@@ -82,7 +82,10 @@ public final class PumpWork {
 
     /** How many vanes the family's impeller has. */
     public static int vaneCount(FamilySheet sheet) {
-        return sheet.pump().map(PumpSheet::geometry).map(PumpGeometry::vanes).orElse(USUAL_VANES);
+        return sheet.pump()
+                .flatMap(PumpSheet::geometry)
+                .map(PumpGeometry::vanes)
+                .orElse(USUAL_VANES);
     }
 
     /** Once one vane is marked, or the rest said to be sound, those without a mark count as sound. */

@@ -17,6 +17,7 @@ import mussel.core.job.Field;
 import mussel.core.job.PumpHabit;
 import mussel.core.job.PumpWork;
 import mussel.core.job.Scale;
+import mussel.core.job.Station;
 import mussel.core.job.Topic;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -28,6 +29,7 @@ import mussel.core.pump.PumpWords;
 import mussel.core.sheet.PumpPolicy;
 import mussel.core.sheet.PumpSheet;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
@@ -65,11 +67,13 @@ public final class PumpStation implements StationView {
     private final PickRow extent;
     private final Label habit = Texts.dim("");
     private final Label limits = Texts.dim("");
+    private final FromManual manual;
     private int picked = 1;
 
     /** The station of a job. */
     public PumpStation(Desk desk) {
         this.desk = desk;
+        manual = new FromManual(desk, Station.PUMP);
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
         telltale = new TelltaleCard(desk);
@@ -126,6 +130,7 @@ public final class PumpStation implements StationView {
                                 fields.field(Field.HOUSING_GROOVE),
                                 fields.field(Field.IMPELLER_AGE).wide()),
                         limits,
+                        manual,
                         Texts.heading("Telltale, by bucket and stopwatch"),
                         telltale,
                         chart,
@@ -214,18 +219,24 @@ public final class PumpStation implements StationView {
                         .map(PumpStation::row)
                         .toList());
         Optional<PumpSheet> pump = now.sheet().pump();
-        chart.setVisible(pump.isPresent());
-        chart.setManaged(pump.isPresent());
-        pump.ifPresent(p -> chart.show(now.pump().result(), p.telltaleShare()));
-        limits.setText(pump.map(p -> String.format(
+        boolean flow = pump.flatMap(PumpSheet::geometry).isPresent()
+                && pump.get().telltaleShare().isPresent();
+        chart.setVisible(flow);
+        chart.setManaged(flow);
+        if (flow) {
+            chart.show(now.pump().result(), pump.get().telltaleShare().getAsDouble());
+        }
+        manual.show(now);
+        limits.setText(pump.filter(p -> p.limits().isPresent())
+                .map(p -> String.format(
                         Locale.ROOT,
-                        "Limits: tip %.1f mm, set %.0f°, grooves %.2f mm, plate out of flat %.2f mm. %s, page %s; the maker's manual outranks them.",
-                        p.limits().tipWearMm(),
-                        p.limits().setDeg(),
-                        p.limits().plateGrooveMm(),
-                        p.limits().plateWarpMm(),
+                        "Limits: tip %.1f mm, set %.0f°, grooves %.2f mm, plate out of flat %.2f mm. %s%s; the maker's manual outranks them.",
+                        p.limits().get().tipWearMm(),
+                        p.limits().get().setDeg(),
+                        p.limits().get().plateGrooveMm(),
+                        p.limits().get().plateWarpMm(),
                         now.sheet().origin(),
-                        p.page()))
+                        Texts.page(p.page())))
                 .orElse("The sheet gives no limits for this pump: a bench's rule of thumb is taken."));
         PumpHabit yard = now.yard().pump();
         policy.show(Optional.of(yard.policy().name().toLowerCase(Locale.ROOT)));

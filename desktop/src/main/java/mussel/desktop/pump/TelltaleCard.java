@@ -2,6 +2,7 @@ package mussel.desktop.pump;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -15,6 +16,7 @@ import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.PumpWork;
 import mussel.core.job.Scale;
+import mussel.core.sheet.PumpGeometry;
 import mussel.core.sheet.PumpSheet;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
@@ -83,14 +85,15 @@ final class TelltaleCard extends Column {
     /** Fills a bucket on a practice leg whose pump is as marked; every reading says that it is simulated. */
     private void simulate() {
         Assessment now = desk.now().get();
-        PumpSheet pump = now.sheet().pump().orElse(null);
-        if (pump == null) {
-            desk.tell("The sheet of this family does not describe its pump, so there is nothing to simulate.");
+        Optional<PumpSheet> pump = now.sheet().pump();
+        Optional<PumpGeometry> geometry = pump.flatMap(PumpSheet::geometry);
+        if (geometry.isEmpty() || pump.get().telltaleShare().isEmpty()) {
+            desk.tell("The sheet of this family has no measures of its pump, so there is nothing to simulate.");
             return;
         }
         Telltale telltale = desk.shop().instruments().telltale(now.job().id() * 31L + nr);
-        double flow = pump.telltaleShare()
-                * pump.geometry()
+        double flow = pump.get().telltaleShare().getAsDouble()
+                * geometry.get()
                         .flowLMin(
                                 SIMULATED_RPM,
                                 now.pump().result().set().orElse(0),

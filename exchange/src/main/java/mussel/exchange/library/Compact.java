@@ -17,8 +17,13 @@ import java.util.Set;
 import mussel.core.library.CompactSheet;
 import mussel.core.library.Size;
 import mussel.core.library.Value;
+import mussel.core.measure.AmountReader;
+import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
+import mussel.core.measure.Range;
+import mussel.core.measure.Typed;
+import mussel.core.measure.YardUnits;
 import mussel.core.sheet.FamilySheet;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.Yaml;
@@ -34,6 +39,10 @@ public final class Compact {
 
     /** What stands in a sheet as a bare word, without a page of its own. */
     private static final Set<String> WORDS = Set.of("thread", "strength");
+
+    private static final String MM = "_mm";
+    private static final String DEGREES = "_deg";
+    private static final Range LENGTHS = new Range(0.001, 10_000, false);
 
     private Compact() {}
 
@@ -90,15 +99,28 @@ public final class Compact {
             String own = node.path("page").asText(page);
             node.properties().forEach(f -> said(at + "/" + f.getKey(), f.getValue(), own, said));
         } else if (node.isValueNode()) {
-            said.put(at, new Value(node.asText(), page));
+            String unit = at.endsWith(MM) ? " mm" : at.endsWith(DEGREES) ? "°" : "";
+            said.put(at, new Value(node.asText() + unit, page));
         }
     }
 
-    /** A compact sheet with what its manual says written into it, by the places of the values. */
+    /**
+     * A compact sheet with what its manual says written into it, by the places of the values.
+     *
+     * @throws IllegalArgumentException with what is wrong with a figure, in a sentence part
+     */
     public static ObjectNode told(JsonNode compact, Map<String, String> values, String page) {
         ObjectNode told = compact.deepCopy();
         values.forEach((at, value) -> {
             JsonPointer place = JsonPointer.compile(at);
+            String name = place.last().getMatchingProperty();
+            if (name.endsWith(MM) || name.endsWith(DEGREES)) {
+                told.withObject(place.head()).set(name, figure(name, value));
+                if (!page.isEmpty()) {
+                    told.withObject(place.head().head()).put("page", page);
+                }
+                return;
+            }
             if (WORDS.contains(place.last().getMatchingProperty())) {
                 told.withObject(place.head()).put(place.last().getMatchingProperty(), value);
                 return;
@@ -111,6 +133,23 @@ public final class Compact {
             }
         });
         return told;
+    }
+
+    /** A figure whose unit stands in its name. */
+    private static JsonNode figure(String name, String text) {
+        if (name.endsWith(DEGREES)) {
+            String bare = text.strip().replaceAll("\\s*(?:°|deg|degrees)$", "").replace(',', '.');
+            if (!bare.matches("\\d{1,3}(?:\\.\\d+)?")) {
+                throw new IllegalArgumentException("is no angle; write it like 22°");
+            }
+            return JsonNodeFactory.instance.numberNode(Double.parseDouble(bare));
+        }
+        Typed typed = AmountReader.read(text, Kind.LENGTH, YardUnits.METRIC, LENGTHS);
+        if (typed instanceof Typed.Understood understood) {
+            return JsonNodeFactory.instance.numberNode(understood.value());
+        }
+        throw new IllegalArgumentException(
+                typed instanceof Typed.Refused refused ? "cannot be read: " + refused.sentence() : "is empty");
     }
 
     /** A sheet with one change taken back: what differs between before and after is as it was before, everything else as it is now. */

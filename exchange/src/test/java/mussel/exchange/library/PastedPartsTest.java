@@ -53,9 +53,7 @@ class PastedPartsTest {
     @Test
     void everyPartIsFoundByItsOwnName() {
         for (Part part : TERN.parts()) {
-            assertThat(part(part.title().replace(",", " ")))
-                    .as(part.title())
-                    .contains(part.id());
+            assertThat(part(part.title().replace(",", " "))).as(part.title()).contains(part.id());
         }
     }
 
