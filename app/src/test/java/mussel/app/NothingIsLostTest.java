@@ -215,9 +215,13 @@ class NothingIsLostTest {
         Path json = folder.resolve("log.json");
         run("export", "--format", "json", "--job", "1", "--out", json.toString());
         String[] lines = Files.readString(json).split("\n");
-        String swapped = lines[3];
-        lines[3] = lines[4];
-        lines[4] = swapped;
+        int first = 0;
+        while (!lines[first].startsWith("{\"seq\"")) {
+            first++;
+        }
+        String swapped = lines[first + 1];
+        lines[first + 1] = lines[first + 2];
+        lines[first + 2] = swapped;
         String bare = String.join("\n", lines).replaceAll("\"head\":\"[0-9a-f]+\",", "");
         Files.writeString(json, bare);
         log = folder.resolve("fresh.mussel");

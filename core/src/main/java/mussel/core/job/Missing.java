@@ -15,14 +15,19 @@ import mussel.core.sheet.Step;
  * @param title what it is
  * @param stations where it is wanted
  * @param asks what is typed from the manual for it; empty where a line does not hold it
+ * @param meanwhile what goes until it was read, in a sentence; empty where nothing does
  */
-public record Missing(String at, String title, List<Station> stations, List<Ask> asks) {
+public record Missing(String at, String title, List<Station> stations, List<Ask> asks, String meanwhile) {
     private static final Sentences SAY = Sentences.beside(Missing.class);
 
     /** Keeps its own copies. */
     public Missing {
         stations = List.copyOf(stations);
         asks = List.copyOf(asks);
+    }
+
+    private Missing(String at, String title, List<Station> stations, List<Ask> asks) {
+        this(at, title, stations, asks, "");
     }
 
     /**
@@ -111,7 +116,12 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
         if (fastener.torque().isEmpty()) {
             asks.add(new Ask(told + "/torque", SAY.say("missing.tight"), SAY.say("missing.torque.example")));
         }
-        return new Missing(at, SAY.say("missing.torque", fastener.title()), List.of(Station.BUILD), asks);
+        return new Missing(
+                at,
+                SAY.say("missing.torque", fastener.title()),
+                List.of(Station.BUILD),
+                asks,
+                fastener.torque().isEmpty() ? StandardTorque.meanwhile(fastener) : "");
     }
 
     private static Missing pump() {

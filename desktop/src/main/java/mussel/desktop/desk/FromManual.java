@@ -84,7 +84,8 @@ public final class FromManual extends Column {
         List<Line> shown = new ArrayList<>();
         for (Missing missing : Missing.of(sheet)) {
             if (wanted.test(missing) && !missing.asks().isEmpty()) {
-                shown.add(lines.computeIfAbsent(sheet.id() + missing.at(), at -> new Line(sheet.id(), missing)));
+                shown.add(lines.computeIfAbsent(
+                        sheet.id() + missing.at() + missing.meanwhile(), at -> new Line(sheet.id(), missing)));
             }
         }
         if (!getChildren().equals(shown)) {
@@ -140,7 +141,11 @@ public final class FromManual extends Column {
                 }
             });
             refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
-            getChildren().addAll(caption, row, refusal);
+            getChildren().addAll(caption, row);
+            if (!missing.meanwhile().isEmpty()) {
+                getChildren().add(Texts.dim(missing.meanwhile()));
+            }
+            getChildren().add(refusal);
         }
 
         private void fill(Map<String, Sheets.Said> said) {
