@@ -21,12 +21,19 @@ public final class DrainWords {
     private final DrainInput in;
     private final DrainResult out;
     private final YardUnits units;
+    private final String caseOrigin;
 
     /** Words for one result, in the yard's units. */
     public DrainWords(DrainInput in, DrainResult out, YardUnits units) {
+        this(in, out, units, false);
+    }
+
+    /** The same, where how the case drains may be no more than an estimate for a leg of its size. */
+    public DrainWords(DrainInput in, DrainResult out, YardUnits units, boolean caseEstimated) {
         this.in = in;
         this.out = out;
         this.units = units;
+        this.caseOrigin = caseEstimated ? "size" : "sheet";
     }
 
     /** What stands at the head of the running conclusion while nothing was drained. */
@@ -214,8 +221,8 @@ public final class DrainWords {
                 minutes(out.drain().minutesNeeded()),
                 SAY.say("why.wait.formula"),
                 List.of(
-                        line("tau at 40 °C", Kind.DURATION, in.gearcase().tau40Min(), "sheet"),
-                        line("tau now", Kind.DURATION, out.drain().tauMin(), "sheet"),
+                        line("tau at 40 °C", Kind.DURATION, in.gearcase().tau40Min(), caseOrigin),
+                        line("tau now", Kind.DURATION, out.drain().tauMin(), caseOrigin),
                         new InputLine("viscosity", Display.significant(out.viscosityCst()) + " cSt", origin("yard")),
                         new InputLine("vent", in.ventOpen() ? "open" : "shut", origin("read"))),
                 SAY.say("why.wait.source"),

@@ -235,7 +235,8 @@ public final class Assessment {
 
     /** The drain in words. */
     public Optional<DrainWords> drainWords() {
-        return drain.map(result -> new DrainWords(drainInput.orElseThrow(), result, yard.units()));
+        return drain.map(
+                result -> new DrainWords(drainInput.orElseThrow(), result, yard.units(), sheet.isEstimate("/case")));
     }
 
     /** The last hold of each mode, judged. */

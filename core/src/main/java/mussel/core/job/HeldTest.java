@@ -9,6 +9,7 @@ import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakResult;
 import mussel.core.leak.LeakWords;
 import mussel.core.leak.Stage;
+import mussel.core.measure.Explanation;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
 import mussel.core.measure.YardUnits;
@@ -65,6 +66,11 @@ public record HeldTest(
     /** The result in words. */
     public Optional<LeakWords> words(YardUnits units) {
         return result.map(r -> new LeakWords(input, r, units));
+    }
+
+    /** Why the drop is what it is, where the air space may be an estimate for a leg of its size. */
+    public Optional<Explanation> why(YardUnits units, boolean airEstimated) {
+        return result.map(r -> new LeakWords(input, r, units, airEstimated).why());
     }
 
     /** Whether a reading stood beyond what the sheet allows for this leg at all. */

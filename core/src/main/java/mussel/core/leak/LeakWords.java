@@ -20,12 +20,19 @@ public final class LeakWords {
     private final LeakInput in;
     private final LeakResult out;
     private final YardUnits units;
+    private final String airOrigin;
 
     /** Words for one result, in the yard's units. */
     public LeakWords(LeakInput in, LeakResult out, YardUnits units) {
+        this(in, out, units, false);
+    }
+
+    /** The same, where the air space may be no more than an estimate for a leg of its size. */
+    public LeakWords(LeakInput in, LeakResult out, YardUnits units, boolean airEstimated) {
         this.in = in;
         this.out = out;
         this.units = units;
+        this.airOrigin = airEstimated ? "size" : "sheet";
     }
 
     /** Plain sentences a technician can act on. */
@@ -111,7 +118,7 @@ public final class LeakWords {
                         line("start of the sheet", Kind.PRESSURE, in.startKpa(), "sheet"),
                         line("allowed drop", Kind.PRESSURE, in.allowedDropKpa(), "sheet"),
                         line("hold of the sheet", Kind.DURATION, in.holdMin(), "sheet"),
-                        line("air space", Kind.VOLUME, in.volumeMl(), "sheet"),
+                        line("air space", Kind.VOLUME, in.volumeMl(), airOrigin),
                         line("barometer", Kind.PRESSURE, in.baroKpa(), "read"),
                         line("gauge step", Kind.PRESSURE, in.gaugeStepKpa(), "gauge"),
                         new InputLine("readings used", Integer.toString(out.nUsed()), SAY.say("origin.read")),

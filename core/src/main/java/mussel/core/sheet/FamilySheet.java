@@ -80,6 +80,11 @@ public record FamilySheet(
         return fasteners.stream().filter(f -> f.id().equals(fastenerId)).findFirst();
     }
 
+    /** Whether what stands at a place was said by no manual and is estimated for a leg of its size. */
+    public boolean isEstimate(String place) {
+        return estimates.contains(place);
+    }
+
     /** The goal with that id. */
     public Optional<Goal> goal(String goalId) {
         return goals.stream().filter(g -> g.id().equals(goalId)).findFirst();

@@ -182,6 +182,10 @@ class LeakEngineTest {
         assertThat(words.fast()).isTrue();
         assertThat(words.head()).startsWith("It leaks fast").contains("kPa");
         assertThat(new LeakWords(in, LeakEngine.run(in), YardUnits.US).head()).contains("psi");
+        assertThat(new LeakWords(in, LeakEngine.run(in), YardUnits.METRIC, true)
+                        .why()
+                        .inputs())
+                .anyMatch(l -> l.name().equals("air space") && l.origin().contains("estimate for a leg of this size"));
         assertThat(words.why().inputs()).extracting(i -> i.figure()).allMatch(f -> !f.isBlank());
     }
 }

@@ -140,7 +140,8 @@ public final class LeakStation implements StationView {
         VBox card = new Column(
                 2,
                 new Row(8, verdict, new WhyButton("why-hold", () -> held().flatMap(HeldTest::result)
-                        .flatMap(r -> held().flatMap(h -> h.words(units())).map(LeakWords::why)))),
+                        .flatMap(r -> held().flatMap(h ->
+                                h.why(units(), desk.now().get().sheet().isEstimate("/leak_test/air_ml")))))),
                 about,
                 beyond);
         beyond.managedProperty().bind(beyond.textProperty().isNotEmpty());
