@@ -49,7 +49,7 @@ final class LibrarySheets implements Sheets {
 
     @Override
     public List<String> differences(FamilySheet before, FamilySheet after) {
-        return SheetDiff.lines(before, after);
+        return SheetDiff.words(before, after);
     }
 
     @Override

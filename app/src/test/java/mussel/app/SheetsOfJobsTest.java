@@ -70,7 +70,7 @@ class SheetsOfJobsTest extends WindowJourney {
         robot.interact(() -> window.open(open));
         assertThat(capacity()).isEqualTo(470);
         assertThat(noticed()).isTrue();
-        assertThat(words("#sheet-changed")).anyMatch(t -> t.contains("470") && t.contains("430"));
+        assertThat(words("#sheet-changed")).contains("oil, capacity (ml): 470, was 430");
         restart();
         robot.interact(() -> window.open(open));
         click("#sheet-seen");

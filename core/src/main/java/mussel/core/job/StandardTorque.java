@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import mussel.core.measure.Sentences;
 import mussel.core.sheet.Fastener;
-import mussel.core.sheet.Step;
 import mussel.core.torque.Strength;
 import mussel.core.torque.Thread;
 import mussel.core.torque.TorqueInput.Condition;
@@ -40,7 +39,7 @@ final class StandardTorque {
         return Condition.valueOf(fastener.wetted().name());
     }
 
-    /** What goes for a fastener until its torque was read, in a sentence. */
+    /** What goes for a fastener until its torque was read, in a sentence; empty where thread or class are not known. */
     static String meanwhile(Fastener fastener) {
         return mostNm(fastener)
                 .map(nm -> SAY.say(
@@ -49,6 +48,6 @@ final class StandardTorque {
                         fastener.strength(),
                         condition(fastener).name().toLowerCase(Locale.ROOT),
                         nm < 10 ? String.format(Locale.ROOT, "%.1f", nm) : String.valueOf(Math.round(nm))))
-                .orElse(Step.says(fastener.thread()) ? SAY.say("standard.class") : SAY.say("standard.thread"));
+                .orElse("");
     }
 }
