@@ -48,7 +48,8 @@ final class Briefing {
 
     Brief brief() {
         return switch (station) {
-            case INTAKE -> verdict(List.of(), intake(), folds.told().evidence().goals());
+            case INTAKE ->
+                verdict(List.of(), intake(), folds.own().told().evidence().goals());
             case DRAIN ->
                 verdict(
                         List.of(SAY.say("mind.drain")),
@@ -65,24 +66,27 @@ final class Briefing {
                         pumpHead(),
                         "",
                         pump(),
-                        folds.evidence().piece().looks().goals());
+                        folds.own().evidence().piece().looks().goals());
             case VERDICT ->
                 verdict(List.of(), look(), folds.water().frost().waiting().goals());
             case ESTIMATE -> estimate();
             case STRIP ->
                 now.goals().isEmpty()
-                        ? verdict(List.of(), goals(), folds.evidence().looks().waiting())
+                        ? verdict(
+                                List.of(),
+                                goals(),
+                                folds.own().evidence().looks().waiting())
                         : steps(
                                 now.stripSteps(),
                                 afterStrip(),
-                                folds.mat().coming().wrong().time());
+                                folds.own().mat().coming().wrong().time());
             case SETUP -> setup();
             case PARTS -> parts();
             case BUILD ->
                 steps(
                         now.buildSteps(),
                         Optional.of(go(Station.FILL)),
-                        folds.fit().coming().mat().time());
+                        folds.own().fit().coming().mat().time());
             case FILL -> fill();
             case PROVE -> prove();
             case TAG -> tag();
@@ -305,7 +309,8 @@ final class Briefing {
                 ? Optional.of(
                         press(SAY.say("ask.setup", next.get().title()), SAY.say("ask.setup.note"), Handle.FIRST_OPEN))
                 : Optional.of(go(now.supply().allHere() ? Station.BUILD : Station.PARTS));
-        return said(List.of(), head, "", act, folds.moves().drawer().coming().time());
+        return said(
+                List.of(), head, "", act, folds.own().moves().drawer().coming().time());
     }
 
     private Brief parts() {
@@ -341,7 +346,7 @@ final class Briefing {
                 head,
                 unlisted > 0 ? SAY.say("parts.unlisted", unlisted) : "",
                 act,
-                folds.purposes().coming().shelf().doubtful());
+                folds.own().purposes().coming().shelf().doubtful());
     }
 
     private Brief fill() {

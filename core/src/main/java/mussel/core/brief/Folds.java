@@ -52,6 +52,17 @@ final class Folds {
         return this;
     }
 
+    /** What is different on this one leg. */
+    Folds own() {
+        return now.before()
+                .ofTheLeg(mussel.core.job.Topic.LEG_OWN, now.job())
+                .map(own -> add(
+                        "own",
+                        own.job() == now.job().id() ? "" : SAY.say("fold.own.value", String.valueOf(own.job())),
+                        List.of(own.text())))
+                .orElse(this);
+    }
+
     /** What the owner said. */
     Folds told() {
         Optional<String> words = now.job().note(mussel.core.job.Topic.COMPLAINT.address());

@@ -3,7 +3,9 @@ package mussel.core.job;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -14,13 +16,35 @@ import java.util.OptionalDouble;
  * @param fill the last filling (ml), with its day
  * @param fillMeter the hour meter at that filling (h)
  * @param age the leg's age (months) as it was last written down, with that day
+ * @param told what was last written down of the leg itself, by topic
  */
-public record LegBefore(Optional<Dated> meter, Optional<Dated> fill, OptionalDouble fillMeter, Optional<Dated> age) {
+public record LegBefore(
+        Optional<Dated> meter,
+        Optional<Dated> fill,
+        OptionalDouble fillMeter,
+        Optional<Dated> age,
+        Map<Topic, Told> told) {
     /** A leg nobody saw before. */
     public static final LegBefore UNKNOWN =
-            new LegBefore(Optional.empty(), Optional.empty(), OptionalDouble.empty(), Optional.empty());
+            new LegBefore(Optional.empty(), Optional.empty(), OptionalDouble.empty(), Optional.empty(), Map.of());
+
+    /** What stays with a leg from job to job. */
+    private static final List<Topic> OF_THE_LEG = List.of(Topic.LEG_MADE, Topic.LEG_OWN);
 
     private static final double DAYS_A_MONTH = 365.25 / 12;
+
+    /** Keeps its own copy. */
+    public LegBefore {
+        told = Map.copyOf(told);
+    }
+
+    /**
+     * What was written down of a leg.
+     *
+     * @param text the words
+     * @param job the job they stand in
+     */
+    public record Told(String text, int job) {}
 
     /**
      * A figure of a day.
@@ -43,7 +67,27 @@ public record LegBefore(Optional<Dated> meter, Optional<Dated> fill, OptionalDou
                 last(earlier, Field.ENGINE_HOURS, zone),
                 filled.map(j -> dated(j, Field.PUMPED, zone)),
                 filled.map(j -> j.reading(Field.ENGINE_HOURS)).orElse(OptionalDouble.empty()),
-                last(earlier, Field.AGE, zone));
+                last(earlier, Field.AGE, zone),
+                told(earlier));
+    }
+
+    private static Map<Topic, Told> told(List<Job> earlier) {
+        Map<Topic, Told> told = new EnumMap<>(Topic.class);
+        for (Topic topic : OF_THE_LEG) {
+            earlier.stream()
+                    .filter(j -> j.note(topic.address()).isPresent())
+                    .findFirst()
+                    .ifPresent(j ->
+                            told.put(topic, new Told(j.note(topic.address()).orElseThrow(), j.id())));
+        }
+        return told;
+    }
+
+    /** What is written down of the leg itself: in the job of today, else in the last one that says so. */
+    public Optional<Told> ofTheLeg(Topic topic, Job today) {
+        return today.note(topic.address())
+                .map(text -> new Told(text, today.id()))
+                .or(() -> Optional.ofNullable(told.get(topic)));
     }
 
     private static Optional<Dated> last(List<Job> earlier, Field field, ZoneId zone) {

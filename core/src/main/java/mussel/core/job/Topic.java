@@ -20,6 +20,10 @@ public enum Topic {
     INSPECTION,
     /** That an unlikely figure was asked about and kept, by field. */
     DOUBTED,
+    /** The year and the serial number of the leg. */
+    LEG_MADE,
+    /** What is different on this one leg from what its family's sheet says: a bolt missing, a sleeve fitted, another propeller. */
+    LEG_OWN,
     /** Why the leg is tagged with a failed proof. */
     PROOF_OVERRIDE;
 

@@ -2,6 +2,8 @@ package mussel.desktop.job;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -31,6 +33,7 @@ public final class IntakeStation implements StationView {
     private final JobPicks picks;
     private final VBox sheet = new Column(12);
     private final Label family = Texts.sentence("");
+    private final Label ofTheLeg = Texts.sentence("");
     private final List<JobNote> notes = new ArrayList<>();
     private final Complaints complaints;
 
@@ -67,6 +70,12 @@ public final class IntakeStation implements StationView {
                         use,
                         more,
                         picks.oils(Scale.OIL_LAST),
+                        noted(JobNote.line(desk, "Year and serial number of the leg", Topic.LEG_MADE.address())),
+                        noted(JobNote.line(
+                                desk,
+                                "Different on this leg: a bolt missing, a sleeve fitted, another propeller",
+                                Topic.LEG_OWN.address())),
+                        ofTheLeg,
                         history,
                         noted(JobNote.line(
                                 desk, "Waits for (blank when it can be worked on)", Topic.WAITS_FOR.address())),
@@ -79,6 +88,15 @@ public final class IntakeStation implements StationView {
     private Node noted(JobNote note) {
         notes.add(note);
         return note;
+    }
+
+    /** What earlier jobs have written down of the leg itself and this one has not. */
+    private static String ofTheLeg(Assessment now) {
+        return Stream.of(Topic.LEG_MADE, Topic.LEG_OWN)
+                .flatMap(topic -> now.before().ofTheLeg(topic, now.job()).stream())
+                .filter(told -> told.job() != now.job().id())
+                .map(told -> "Written down in job " + told.job() + ", and still so: " + told.text())
+                .collect(Collectors.joining("\n"));
     }
 
     /** What this leg has been through, from its earlier jobs. */
@@ -119,6 +137,10 @@ public final class IntakeStation implements StationView {
                         : "seals " + words(s.construction().sealLayout()))
                 + ". " + s.origin()
                 + ". The maker's manual for the exact unit outranks every value shown.");
+        String told = ofTheLeg(now);
+        ofTheLeg.setText(told);
+        ofTheLeg.setVisible(!told.isEmpty());
+        ofTheLeg.setManaged(!told.isEmpty());
         fields.show(now);
         recall(now);
         picks.show(now);

@@ -4,12 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.StackPane;
+import mussel.core.brief.Brief;
+import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
+import mussel.core.job.Station;
+import mussel.core.job.Topic;
 import mussel.core.verdict.Context.Complaint;
 import mussel.core.verdict.VerdictResult.Bearing;
 import mussel.desktop.FxThread;
@@ -47,6 +52,41 @@ class IntakeStationTest {
                     .isTrue();
             Pressing.press(station.node(), "#pick-duty-hard");
             assertThat(desk.job().choice(Scale.DUTY)).hasValue("hard");
+            return null;
+        });
+    }
+
+    @Test
+    void whatIsDifferentOnALegShowsOnItsNextJobAndGoesOnUntilItIsSaidOtherwise() throws Exception {
+        FxThread.on(() -> {
+            Desk first = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
+            first.note(new Fact.Noted(Topic.LEG_OWN.address(), "sleeve on the driveshaft"));
+            first.note(new Fact.Noted(Topic.LEG_MADE.address(), "2019, 4711"));
+            first.note(new Fact.Tagged(test.shop.today()));
+            test.shop.refreshBench();
+            Desk next = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
+            IntakeStation station = new IntakeStation(next);
+            new Scene(new StackPane(station.node()), 700, 1_200);
+            station.show(next.now().get());
+            assertThat(station.node().lookupAll(".label"))
+                    .extracting(n -> ((Label) n).getText())
+                    .contains("Written down in job " + first.job().id()
+                            + ", and still so: 2019, 4711\nWritten down in job "
+                            + first.job().id() + ", and still so: sleeve on the driveshaft");
+            assertThat(Brief.of(next.now().get(), Station.STRIP).folds())
+                    .anySatisfy(f -> assertThat(f.lines()).containsExactly("sleeve on the driveshaft"));
+
+            next.note(new Fact.Noted(Topic.LEG_OWN.address(), "sleeve out again"));
+            assertThat(next.now()
+                            .get()
+                            .before()
+                            .ofTheLeg(Topic.LEG_OWN, next.job())
+                            .orElseThrow()
+                            .text())
+                    .isEqualTo("sleeve out again");
+            Desk other = test.leg("Raft tender", LegRef.Position.SINGLE, "tern-60");
+            assertThat(other.now().get().before().ofTheLeg(Topic.LEG_OWN, other.job()))
+                    .isEmpty();
             return null;
         });
     }
