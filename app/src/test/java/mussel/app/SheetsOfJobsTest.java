@@ -73,7 +73,7 @@ class SheetsOfJobsTest extends WindowJourney {
         assertThat(words("#sheet-changed")).contains("oil, capacity (ml): 470, was 430");
         restart();
         robot.interact(() -> window.open(open));
-        click("#sheet-seen");
+        robot.push(KeyCode.CONTROL, KeyCode.K);
         assertThat(noticed()).isFalse();
 
         robot.interact(() -> window.open(tagged));
@@ -162,6 +162,37 @@ class SheetsOfJobsTest extends WindowJourney {
         assertThat(shop.families().get(4).part("ds_seal").orElseThrow().number())
                 .isEqualTo("N-11");
         assertThat(words("#sheets-page")).anyMatch(t -> t.equals("numbers, ds seal: N-11"));
+    }
+
+    @Test
+    void whatNoSupplierListsIsSaidAndCannotBeOrdered() {
+        takeIn("Byssus", described());
+        go(Station.STRIP);
+        click("#pick-goal-propshaft_seals-yes");
+        go(Station.PARTS);
+        assertThat(robot.from(window.station().orElseThrow().node())
+                        .lookup(".label")
+                        .queryAllAs(Label.class))
+                .extracting(Label::getText)
+                .anyMatch(t -> t.startsWith("In no supplier’s list: "));
+        robot.push(KeyCode.F5);
+        assertThat(now().job().orders()).isEmpty();
+        assertThat(find("#trouble", Label.class).getText()).isEmpty();
+    }
+
+    @Test
+    void aTabLeavesThePlaceToPasteIntoAndCtrlZThereUndoesWhatWasTyped() {
+        FamilySheet sheet = described();
+        shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        click("#book-page-sheets");
+        click("#sheets-of-nameless-40");
+        click("#sheet-pasted");
+        robot.write("N-1");
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(shop.families().get(4).oil().capacityMl()).hasValue(430);
+        robot.push(KeyCode.TAB);
+        assertThat(window.getScene().getFocusOwner().getId()).isNotEqualTo("sheet-pasted");
     }
 
     @Test

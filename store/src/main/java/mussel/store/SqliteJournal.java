@@ -473,16 +473,13 @@ public final class SqliteJournal implements Journal {
     }
 
     @Override
-    public List<Entry> decide(String by, List<Fact> facts, String key, String value) {
-        List<Entry> made = together(() -> {
+    public Entry decide(String by, Fact fact, String key, String value) {
+        Entry made = together(() -> {
             EntryWriter writer = new EntryWriter(prepared);
-            List<Entry> entries = new ArrayList<>();
-            for (Fact fact : facts) {
-                entries.add(writer.add(YARD, clock.instant(), by, fact));
-            }
+            Entry entry = writer.add(YARD, clock.instant(), by, fact);
             writer.finish();
             keep(key, value);
-            return entries;
+            return entry;
         });
         settings.put(key, value);
         return made;

@@ -105,7 +105,9 @@ public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge 
         journal.bring(settings, into -> {
             Walk walk = new Walk(journal);
             Iterator<Piece> shown = pieces.iterator();
+            List<Integer> met = new ArrayList<>();
             copy.walk(job -> {
+                met.add(job.get(0).job());
                 if (job.get(0).job() == Journal.YARD) {
                     if (!yard.equals(YardMerge.of(journal, job))) {
                         throw goneOn();
@@ -113,13 +115,14 @@ public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge 
                     yard.brought().ifPresent(into);
                     return;
                 }
-                Met met = walk.meet(job);
-                if (!shown.hasNext() || !shown.next().equals(met.piece())) {
+                Met one = walk.meet(job);
+                if (!shown.hasNext() || !shown.next().equals(one.piece())) {
                     throw goneOn();
                 }
-                met.brought().ifPresent(into);
+                one.brought().ifPresent(into);
             });
-            if (shown.hasNext()) {
+            boolean yardIsGone = !yard.pieces().isEmpty() && !met.contains(Journal.YARD);
+            if (shown.hasNext() || yardIsGone) {
                 throw goneOn();
             }
         });

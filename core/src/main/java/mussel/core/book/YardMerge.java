@@ -23,9 +23,6 @@ import mussel.core.job.Journal.Brought;
  * @param settings what holds after them
  */
 record YardMerge(List<Piece> pieces, Optional<Brought> brought, Map<String, String> settings) {
-    /** Nothing was decided there. */
-    static final YardMerge NONE = new YardMerge(List.of(), Optional.empty(), Map.of());
-
     /** Keeps its own copies. */
     YardMerge {
         pieces = List.copyOf(pieces);

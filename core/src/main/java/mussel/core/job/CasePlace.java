@@ -1,6 +1,6 @@
 package mussel.core.job;
 
-import java.util.Locale;
+import mussel.core.measure.NamedBy;
 
 /** What stays in the case or belongs to it, and is judged like a part that came off. */
 public enum CasePlace {
@@ -30,6 +30,6 @@ public enum CasePlace {
 
     /** Its name in the journal. */
     public String id() {
-        return name().toLowerCase(Locale.ROOT);
+        return NamedBy.file(this);
     }
 }

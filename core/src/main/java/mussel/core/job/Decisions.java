@@ -85,9 +85,9 @@ public final class Decisions {
     public void decide(String by, String value) {
         String before = journal.setting(key, "");
         if (entries.isEmpty() && !before.isEmpty()) {
-            journal.decide(BEFORE, List.of(new Fact.Decided(key, before)), key, before);
+            journal.decide(BEFORE, new Fact.Decided(key, before), key, before);
         }
-        journal.decide(by, List.of(new Fact.Decided(key, value)), key, value);
+        journal.decide(by, new Fact.Decided(key, value), key, value);
     }
 
     /** Takes the last decision back; says whether there was one. */
@@ -108,7 +108,7 @@ public final class Decisions {
         List<Entry> after = new ArrayList<>(entries);
         long seq = entries.get(entries.size() - 1).seq() + 1;
         after.add(new Entry(seq, Journal.YARD, entries.get(0).at(), by, back));
-        journal.decide(by, List.of(back), key, value(after));
+        journal.decide(by, back, key, value(after));
         return true;
     }
 }

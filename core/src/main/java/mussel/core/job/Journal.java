@@ -81,10 +81,10 @@ public interface Journal extends AutoCloseable {
     /**
      * Enters what the yard has decided, and keeps the setting that follows from it, both or neither. {@link Decisions} knows what follows.
      *
-     * @param facts decisions, or that earlier ones are taken back
+     * @param fact a decision, or that an earlier one is taken back
      * @throws JournalException when it could not be written; nothing has changed then
      */
-    List<Entry> decide(String by, List<Fact> facts, String key, String value);
+    Entry decide(String by, Fact fact, String key, String value);
 
     /** Keeps the text of a sheet under the name its content gives it. One that is kept already stays. */
     void keepSheet(String name, String text);

@@ -1,6 +1,5 @@
 package mussel.desktop.book;
 
-import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
@@ -80,7 +79,7 @@ final class SheetHistory extends Column {
 
     private Node row(Described.Change change, int number) {
         Column says = new Column(2);
-        says.getChildren().add(Texts.dim(WHEN.format(change.at().atZone(ZoneId.systemDefault())) + ", " + change.by()));
+        says.getChildren().add(Texts.dim(WHEN.format(change.at().atZone(shop.zone())) + ", " + change.by()));
         List<String> lines = change.lines();
         lines.stream().limit(MOST_LINES).map(Texts::sentence).forEach(says.getChildren()::add);
         if (lines.size() > MOST_LINES) {

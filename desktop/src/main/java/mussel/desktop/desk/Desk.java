@@ -248,10 +248,19 @@ public final class Desk {
         drafts.clear();
         entered.undoLine().undoable().ifPresent(e -> {
             if (e.fact() instanceof Fact.WorkedBy by) {
-                shop.sheets().takenBack(entered.leg().family(), by);
+                told(() -> shop.sheets().takenBack(entered.leg().family(), by));
             }
             note(new Fact.Retracted(e.seq()));
         });
+    }
+
+    /** What could not be written is told. */
+    private void told(Runnable change) {
+        try {
+            change.run();
+        } catch (JournalException e) {
+            onTrouble.accept(e.getMessage());
+        }
     }
 
     /** Does the last undone entry again. */
@@ -277,7 +286,7 @@ public final class Desk {
 
     /** The job goes by what was written into the sheet; undo takes both back. */
     public void said() {
-        note(shop.sheets().goesBy(entered.leg().family(), true));
+        shop.sheets().goesBy(entered.leg().family(), true).ifPresentOrElse(this::note, this::refresh);
     }
 
     /** What became different in the family's sheet since this job went by it last, a line each; empty where nothing did. */
@@ -287,12 +296,15 @@ public final class Desk {
 
     /** Enters that what became different in the sheet was seen: the job goes by it from here on. */
     public void goByNewSheet() {
-        note(shop.sheets().goesBy(entered.leg().family(), false));
+        shop.sheets().goesBy(entered.leg().family(), false).ifPresent(this::note);
     }
 
     /** Tags the leg. The sheet it was worked by stays with it, whatever becomes of the family's. */
     public void tag() {
-        note(List.of(shop.sheets().wentBy(assessed().sheet()), new Fact.Tagged(shop.today())));
+        List<Fact> facts = new ArrayList<>();
+        shop.sheets().wentBy(assessed().sheet()).ifPresent(facts::add);
+        facts.add(new Fact.Tagged(shop.today()));
+        note(facts);
     }
 
     /** Computes again, as after a change of units. */

@@ -8,6 +8,7 @@ import java.util.function.Supplier;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
+import mussel.core.job.JournalException;
 import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
 
@@ -98,14 +99,24 @@ public final class Families {
         }
     }
 
-    /** That a job goes by the family's sheet as it is now, as an entry for it; the sheet is kept. */
-    Fact.WorkedBy goesBy(String family, boolean said) {
-        return new Fact.WorkedBy(described.keep(sheet(family)), said);
+    /** That a job goes by the family's sheet as it is now, as an entry for it; the sheet is kept. Empty where it cannot be kept. */
+    Optional<Fact.WorkedBy> goesBy(String family, boolean said) {
+        return kept(sheet(family), said);
     }
 
-    /** That a job went by a sheet, as an entry for it; the sheet is kept. */
-    Fact.WorkedBy wentBy(FamilySheet sheet) {
-        return new Fact.WorkedBy(described.keep(sheet), false);
+    /** That a job went by a sheet, as an entry for it; the sheet is kept. Empty where it cannot be kept. */
+    Optional<Fact.WorkedBy> wentBy(FamilySheet sheet) {
+        return kept(sheet, false);
+    }
+
+    /** The job's other entries matter more than the name of its sheet: whatever stands in their way is told with them. */
+    private Optional<Fact.WorkedBy> kept(FamilySheet sheet, boolean said) {
+        try {
+            return Optional.of(new Fact.WorkedBy(described.keep(sheet), said));
+        } catch (JournalException e) {
+            System.getLogger("mussel").log(System.Logger.Level.WARNING, "A sheet could not be kept", e);
+            return Optional.empty();
+        }
     }
 
     /** Whether there is a sheet to show a job by: its family's, or the one it kept. */

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -373,6 +374,11 @@ public final class Workshop {
         return ports.instruments();
     }
 
+    /** The yard's own zone. */
+    public ZoneId zone() {
+        return clock.getZone();
+    }
+
     /** Today. */
     public LocalDate today() {
         return LocalDate.now(clock);
@@ -478,7 +484,7 @@ public final class Workshop {
     public int takeIn(LegRef leg) {
         int job = journal.open(leg, by()).job();
         if (families.knows(leg.family())) {
-            journal.append(job, by(), families.goesBy(leg.family(), false));
+            families.goesBy(leg.family(), false).ifPresent(by -> journal.append(job, by(), by));
         }
         return job;
     }

@@ -2,6 +2,7 @@ package mussel.desktop.job;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.Node;
@@ -92,10 +93,12 @@ public final class IntakeStation implements StationView {
 
     /** What earlier jobs have written down of the leg itself and this one has not. */
     private static String ofTheLeg(Assessment now) {
-        return Stream.of(Topic.LEG_MADE, Topic.LEG_OWN)
-                .flatMap(topic -> now.before().ofTheLeg(topic, now.job()).stream())
-                .filter(told -> told.job() != now.job().id())
-                .map(told -> "Written down in job " + told.job() + ", and still so: " + told.text())
+        return Stream.of(
+                        Map.entry(Topic.LEG_MADE, "Year and serial number"),
+                        Map.entry(Topic.LEG_OWN, "Different on it"))
+                .flatMap(what -> now.before().ofTheLeg(what.getKey(), now.job()).stream()
+                        .filter(told -> told.job() != now.job().id())
+                        .map(told -> what.getValue() + ", since job " + told.job() + ": " + told.text()))
                 .collect(Collectors.joining("\n"));
     }
 

@@ -192,6 +192,11 @@ final class JobView extends BorderPane {
         return figure.isPresent();
     }
 
+    /** What became different in the sheet was seen; says whether anything was shown. */
+    boolean sheetSeen() {
+        return notice.seen();
+    }
+
     private static boolean seen(Node node) {
         return Stream.iterate(node, n -> n != null, Node::getParent).allMatch(Node::isVisible);
     }

@@ -447,8 +447,10 @@ public final class MusselWindow extends StackPane {
         desk().ifPresent(Desk::redo);
     }
 
+    /** The book is shown, and nothing is being typed there whose own undo is meant. */
     private boolean inBook() {
-        return book.filter(Node::isVisible).isPresent() && !overlay.shown();
+        boolean typing = getScene().getFocusOwner() instanceof TextInputControl text && text.isUndoable();
+        return book.filter(Node::isVisible).isPresent() && !overlay.shown() && !typing;
     }
 
     private void keys(KeyEvent e) {
@@ -474,6 +476,7 @@ public final class MusselWindow extends StackPane {
                         "the figure of the leg’s manual that is asked for here",
                         this::workable,
                         this::manual)
+                .control(KeyCode.K, "what became different in the sheet was seen", this::workable, this::sheetSeen)
                 .plain(KeyCode.F5, "open the leg in the warm colour", this::onBench, bench::openFirst)
                 .stations(this::workable, this::go)
                 .control(KeyCode.Z, "take the last entry back", this::workable, this::undo)
@@ -525,6 +528,12 @@ public final class MusselWindow extends StackPane {
         jobView()
                 .filter(v -> !v.toManual())
                 .ifPresent(v -> hint("Nothing of the leg’s manual is asked for at this station."));
+    }
+
+    private void sheetSeen() {
+        jobView()
+                .filter(v -> !v.sheetSeen())
+                .ifPresent(v -> hint("The sheet of this leg is as the job went by it last."));
     }
 
     private void nextStation() {

@@ -25,13 +25,22 @@ final class SheetNotice extends Column {
         getStyleClass().addAll("card", "card-info");
         managedProperty().bind(visibleProperty());
         setVisible(false);
-        Button seen = new Button("Seen");
+        Button seen = new Button("Seen (Ctrl K)");
         seen.setId("sheet-seen");
         seen.setAccessibleText("seen: the job goes by the changed sheet");
         seen.setMinWidth(USE_PREF_SIZE);
         seen.setOnAction(e -> desk.goByNewSheet());
         HBox.setHgrow(lines, Priority.ALWAYS);
         getChildren().add(new Row(10, lines, seen));
+    }
+
+    /** It was seen; says whether there was anything to see. */
+    boolean seen() {
+        boolean shown = isVisible();
+        if (shown) {
+            desk.goByNewSheet();
+        }
+        return shown;
     }
 
     /** Shows what is different now; nothing where nothing is. */

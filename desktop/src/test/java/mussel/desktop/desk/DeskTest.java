@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import mussel.core.brief.Brief;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
@@ -179,5 +180,31 @@ class DeskTest {
                         .orElseThrow()
                         .prior())
                 .isEqualTo(before);
+    }
+
+    @Test
+    void aFullDiskIsToldAtTheTagAndAtTheSheetAndNothingIsTagged() {
+        Desk desk = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
+        List<String> told = new ArrayList<>();
+        desk.setOnTrouble(told::add);
+        test.journal.refuse(true);
+        desk.tag();
+        assertThat(told).singleElement().asString().contains("the disk is full");
+        desk.said();
+        desk.goByNewSheet();
+        assertThat(desk.job().tagged()).isEmpty();
+        test.journal.refuse(false);
+        desk.tag();
+        assertThat(desk.job().tagged()).isPresent();
+        assertThat(desk.job().sheet()).isPresent();
+    }
+
+    @Test
+    void anOrderWithoutALineThatAnEarlierProgramPlacedStandsInNoWay() {
+        Desk desk = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
+        assertThat(desk.note(new Fact.Ordered("1-1", "SIM-1", true, List.of(), 0, 0)))
+                .isTrue();
+        assertThat(desk.job().orders()).isEmpty();
+        assertThat(Brief.of(desk.now().get(), Station.PARTS).head()).isNotBlank();
     }
 }

@@ -113,14 +113,17 @@ public final class MemoryJournal implements Journal, BenchLines {
     }
 
     @Override
-    public List<Entry> decide(String by, List<Fact> facts, String key, String value) {
-        List<Entry> made = append(YARD, by, facts);
+    public Entry decide(String by, Fact fact, String key, String value) {
+        Entry made = add(YARD, by, fact);
         settings.put(key, value);
         return made;
     }
 
     @Override
     public void keepSheet(String name, String text) {
+        if (refusing) {
+            throw new JournalException("That could not be written to the logbook: the disk is full.");
+        }
         sheets.putIfAbsent(name, text);
     }
 

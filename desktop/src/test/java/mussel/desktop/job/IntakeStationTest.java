@@ -70,9 +70,9 @@ class IntakeStationTest {
             station.show(next.now().get());
             assertThat(station.node().lookupAll(".label"))
                     .extracting(n -> ((Label) n).getText())
-                    .contains("Written down in job " + first.job().id()
-                            + ", and still so: 2019, 4711\nWritten down in job "
-                            + first.job().id() + ", and still so: sleeve on the driveshaft");
+                    .contains("Year and serial number, since job " + first.job().id()
+                            + ": 2019, 4711\nDifferent on it, since job "
+                            + first.job().id() + ": sleeve on the driveshaft");
             assertThat(Brief.of(next.now().get(), Station.STRIP).folds())
                     .anySatisfy(f -> assertThat(f.lines()).containsExactly("sleeve on the driveshaft"));
 
