@@ -274,8 +274,8 @@ final class BackupFile {
     }
 
     /** What becomes of its sheets in sentences; and, where they are to be brought, brings them. */
-    List<String> sheets(OwnSheets here, boolean bring) throws IOException {
-        List<String> says = new ArrayList<>();
+    List<MetSheet> sheets(OwnSheets here, boolean bring) throws IOException {
+        List<MetSheet> says = new ArrayList<>();
         try (ZipFile zip = new ZipFile(file.toFile())) {
             lookThrough(zip);
             for (ZipEntry entry :
@@ -284,7 +284,10 @@ final class BackupFile {
                 says.add(
                         content.isPresent()
                                 ? here.meet(entry.getName(), content.get(), bring)
-                                : "Sheet " + OwnSheets.name(entry.getName()) + ": damaged in the backup; left out.");
+                                : new MetSheet(
+                                        false,
+                                        "Sheet " + OwnSheets.name(entry.getName())
+                                                + ": damaged in the backup; left out."));
             }
         } catch (ZipException | IllegalArgumentException e) {
             return says;

@@ -286,12 +286,12 @@ public final class Backups {
         sheets(backup, true);
     }
 
-    /** In sentences, what becomes of the yard's own sheets in a backup; nothing where it has none. */
-    public List<String> says(Path backup) {
+    /** What becomes of the yard's own sheets in a backup; nothing where it has none. */
+    public List<MetSheet> meets(Path backup) {
         return sheets(backup, false);
     }
 
-    private List<String> sheets(Path backup, boolean bring) {
+    private List<MetSheet> sheets(Path backup, boolean bring) {
         try {
             return sheets.isEmpty() ? List.of() : new BackupFile(backup).sheets(sheets.get(), bring);
         } catch (IOException e) {

@@ -28,7 +28,7 @@ final class Derived {
             new Table("bench_line", "the bench's line", "job, leg, boat, position, family, hours, tagged"),
             new Table("renewal", "what was renewed", "job, what, failed, age"),
             new Table("bench_due", "what is due", "job, id, at_hours, on_day"),
-            new Table("due_now", "what is due", "leg, what, job, at_hours, on_day"),
+            new Table("due_now", "what is due", "leg, id, job, at_hours, on_day"),
             new Table("bench_shelf", "what it took off the shelf", "job, family, part, qty"));
 
     private Derived() {}

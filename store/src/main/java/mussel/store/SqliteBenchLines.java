@@ -17,6 +17,7 @@ import java.util.stream.Collectors;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.LegRef;
+import mussel.core.job.NextAction;
 import mussel.core.job.Station;
 import mussel.core.job.Yard;
 import mussel.core.log.Due;
@@ -30,8 +31,8 @@ import mussel.core.sheet.Region;
  */
 final class SqliteBenchLines implements BenchLines {
     private static final String LINE =
-            "SELECT job, leg, boat, position, family, family_name, hours, next, waits, promised, current,"
-                    + " states, wet, dye, water, heat, tagged FROM bench_line ";
+            "SELECT job, leg, boat, position, family, family_name, hours, next, next_of, next_named, waits,"
+                    + " promised, current, states, wet, dye, water, heat, tagged FROM bench_line ";
 
     private final Rows rows;
     private final SqlWork work;
@@ -92,9 +93,9 @@ final class SqliteBenchLines implements BenchLines {
     private void dueNow(String leg) throws SQLException {
         rows.update("DELETE FROM due_now WHERE leg = ?", leg);
         rows.update(
-                "INSERT INTO due_now SELECT leg, what, job, at_hours, on_day, on_day FROM"
-                        + " (SELECT l.leg, d.what, max(l.job) AS job, d.at_hours, d.on_day, d.id"
-                        + " FROM bench_line l JOIN bench_due d ON d.job = l.job WHERE l.leg = ? GROUP BY d.what)"
+                "INSERT INTO due_now SELECT leg, id, what, job, at_hours, on_day, on_day FROM"
+                        + " (SELECT l.leg, d.id, d.what, max(l.job) AS job, d.at_hours, d.on_day"
+                        + " FROM bench_line l JOIN bench_due d ON d.job = l.job WHERE l.leg = ? GROUP BY d.id)"
                         + " WHERE id NOT IN (?, ?) OR job = (SELECT max(job) FROM bench_line WHERE leg = ? AND tagged IS NOT NULL)",
                 leg,
                 Due.ONCE.get(0),
@@ -102,14 +103,15 @@ final class SqliteBenchLines implements BenchLines {
                 leg);
         List<MeterReading> readings = readings(leg);
         for (Due due : rows.query(
-                "SELECT what, at_hours, on_day FROM due_now WHERE leg = ?",
-                row -> new Due("", row.getString(1), Rows.number(row, 2), LocalDate.parse(row.getString(3))),
+                "SELECT id, what, at_hours, on_day FROM due_now WHERE leg = ?",
+                row -> new Due(
+                        row.getString(1), row.getString(2), Rows.number(row, 3), LocalDate.parse(row.getString(4))),
                 leg)) {
             rows.update(
-                    "UPDATE due_now SET likely_on = ? WHERE leg = ? AND what = ?",
+                    "UPDATE due_now SET likely_on = ? WHERE leg = ? AND id = ?",
                     DueForecast.likely(due, readings).toString(),
                     leg,
-                    due.what());
+                    due.id());
         }
     }
 
@@ -134,8 +136,10 @@ final class SqliteBenchLines implements BenchLines {
         }
         Optional<BenchLine.Oil> oil = line.oil();
         rows.update(
-                "INSERT OR REPLACE INTO bench_line VALUES (?, (SELECT max(seq) FROM entry WHERE job = ?),"
-                        + " ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                "INSERT OR REPLACE INTO bench_line (job, upto, leg, boat, position, family, family_name, hours, next, next_of,"
+                        + " next_named, waits, promised, current, states, wet, dye, water, heat, tagged, words)"
+                        + " VALUES (?, (SELECT max(seq) FROM entry WHERE job = ?),"
+                        + " ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 line.job(),
                 line.job(),
                 line.leg().id(),
@@ -144,7 +148,9 @@ final class SqliteBenchLines implements BenchLines {
                 line.leg().family(),
                 line.family(),
                 line.hours().isPresent() ? line.hours().getAsDouble() : null,
-                line.next(),
+                line.next().what().name(),
+                line.next().of(),
+                line.next().named(),
                 line.waits(),
                 line.promised(),
                 line.current().name(),
@@ -226,7 +232,10 @@ final class SqliteBenchLines implements BenchLines {
                         row.getString("family")),
                 row.getString("family_name"),
                 read ? OptionalDouble.of(hours) : OptionalDouble.empty(),
-                row.getString("next"),
+                new NextAction(
+                        NextAction.What.valueOf(row.getString("next")),
+                        row.getString("next_of"),
+                        row.getString("next_named")),
                 row.getString("waits"),
                 row.getString("promised"),
                 Station.valueOf(row.getString("current")),

@@ -258,7 +258,7 @@ final class SqliteLogBook implements LogBook {
     @Override
     public List<Awaiting> next(int most) {
         return rows.query(
-                "SELECT d.job, d.leg, l.boat, l.position, l.family, d.what, d.at_hours, d.on_day, d.likely_on FROM due_now d"
+                "SELECT d.job, d.leg, l.boat, l.position, l.family, d.id, d.what, d.at_hours, d.on_day, d.likely_on FROM due_now d"
                         + " JOIN bench_line l ON l.job = d.job ORDER BY d.likely_on, d.job LIMIT ?",
                 row -> new Awaiting(
                         row.getInt(1),
@@ -267,8 +267,12 @@ final class SqliteLogBook implements LogBook {
                                 row.getString(3),
                                 LegRef.Position.valueOf(row.getString(4)),
                                 row.getString(5)),
-                        new Due("", row.getString(6), Rows.number(row, 7), LocalDate.parse(row.getString(8))),
-                        LocalDate.parse(row.getString(9)),
+                        new Due(
+                                row.getString(6),
+                                row.getString(7),
+                                Rows.number(row, 8),
+                                LocalDate.parse(row.getString(9))),
+                        LocalDate.parse(row.getString(10)),
                         List.of()),
                 most);
     }

@@ -149,7 +149,8 @@ class BackupsTest {
         Files.createDirectories(there);
         Files.writeString(there.resolve("yard.yaml"), "name: Slip\n");
         Backups elsewhere = Backups.of(there.resolve("yard.mussel"), there, CLOCK);
-        assertThat(elsewhere.says(travels))
+        assertThat(elsewhere.meets(travels))
+                .extracting(MetSheet::says)
                 .containsExactly(
                         "Sheet families/own-40.yaml: comes in; it counts from the next start on.",
                         "Sheet families/spoilt.yaml: left out; it is missing: the family's name.",
@@ -159,7 +160,8 @@ class BackupsTest {
         assertThat(there.resolve("families").resolve("spoilt.yaml")).doesNotExist();
         assertThat(there.resolve("yard.yaml")).hasContent("name: Slip");
         assertThat(there.resolve("mussel.0.log")).doesNotExist();
-        assertThat(elsewhere.says(travels))
+        assertThat(elsewhere.meets(travels))
+                .extracting(MetSheet::says)
                 .filteredOn(s -> !s.contains("spoilt"))
                 .allMatch(s -> s.endsWith("the one that is here stays."));
     }

@@ -191,7 +191,9 @@ class ChainTest {
                 "DROP TABLE log",
                 "ALTER TABLE entry DROP COLUMN hash",
                 "DROP TABLE sheet",
-                "DELETE FROM flyway_schema_history WHERE version IN ('7', '8')",
+                "ALTER TABLE bench_line DROP COLUMN next_of",
+                "ALTER TABLE bench_line DROP COLUMN next_named",
+                "DELETE FROM flyway_schema_history WHERE version IN ('7', '8', '9')",
                 "PRAGMA user_version = 6");
         Files.copy(log, folder.resolve("old.mussel"), StandardCopyOption.REPLACE_EXISTING);
         try (SqliteJournal journal = SqliteJournal.open(log, NOON)) {

@@ -2,6 +2,7 @@ package mussel.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.groups.Tuple.tuple;
 
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -18,11 +19,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.book.Filed;
+import mussel.core.book.LogBook;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
+import mussel.core.job.NextAction;
 import mussel.core.job.Station;
 import mussel.core.job.Topic;
 import mussel.core.job.Yard;
@@ -97,14 +100,15 @@ class SqliteBenchLinesTest {
             states.put(station, station == Station.INTAKE ? Station.State.DONE : Station.State.UNTOUCHED);
         }
         List<Due> due = tagged.map(day -> List.of(
-                        new Due("Gear oil", 512, day.plusYears(1)), new Due("Water pump", 612, day.plusYears(2))))
+                        new Due("gear_oil", "Gear oil", 512, day.plusYears(1)),
+                        new Due("water_pump", "Water pump", 612, day.plusYears(2))))
                 .orElse(List.of());
         return new BenchLine(
                 job,
                 leg,
                 "Tern 60",
                 OptionalDouble.of(412.5),
-                "Drain and look",
+                new NextAction(NextAction.What.STEP, "drain", "Drain and look"),
                 "",
                 "Friday",
                 Station.DRAIN,
@@ -173,7 +177,7 @@ class SqliteBenchLinesTest {
                 PORT,
                 "Tern 60",
                 OptionalDouble.empty(),
-                "Finish the intake",
+                new NextAction(NextAction.What.INTAKE, "", ""),
                 "seals",
                 "",
                 Station.INTAKE,
@@ -280,6 +284,74 @@ class SqliteBenchLinesTest {
                     .isEqualTo(new Fact.Noted(Topic.COMPLAINT.address(), "sheen")));
             assertThat(opened.book().owed()).containsExactly(1);
         }
+    }
+
+    @Test
+    void whatWasKeptAsSentencesAndByTitlesComesAlong() throws SQLException {
+        Path old = folder.resolve("old.mussel");
+        Flyway.configure()
+                .dataSource("jdbc:sqlite:" + old, "", "")
+                .locations("classpath:mussel/store/migration")
+                .target("6")
+                .load()
+                .migrate();
+        try (Connection db = DriverManager.getConnection("jdbc:sqlite:" + old);
+                Statement sql = db.createStatement()) {
+            for (int job : List.of(1, 2)) {
+                sql.execute("INSERT INTO entry (job, at, by, fact) VALUES (" + job + ", '2026-01-0" + job
+                        + "T03:04:05Z', 'a', '{\"kind\":\"ticked\",\"step\":\"x\",\"done\":true}')");
+                sql.execute("INSERT INTO bench_line VALUES (" + job + ", " + job
+                        + ", 'l1', 'Spat Lass', 'PORT', 'tern-60', 'Tern 60', 100, 'Drain and look', '', '', 'DRAIN',"
+                        + " 'DRAIN=BEGUN', 0, NULL, NULL, NULL, " + (job == 1 ? "'2026-01-01'" : "NULL") + ", 'w')");
+            }
+            sql.execute("INSERT INTO bench_due VALUES (1, 'Gear oil', 200, '2027-01-01', 'gear_oil')");
+            sql.execute("INSERT INTO due_now VALUES ('l1', 'Gear oil', 1, 200, '2027-01-01', '2026-12-01')");
+            sql.execute("INSERT INTO due_now VALUES ('l1', 'Winter wrap', 1, NULL, '2027-02-01', '2027-02-01')");
+        }
+        try (SqliteJournal opened = SqliteJournal.open(old, NOON)) {
+            assertThat(opened.benchLines().open())
+                    .singleElement()
+                    .satisfies(l -> assertThat(l.next().says()).isEqualTo("Drain and look"));
+            assertThat(opened.book().next(9))
+                    .extracting(a -> a.due().id(), a -> a.due().what())
+                    .containsExactly(tuple("gear_oil", "Gear oil"), tuple("Winter wrap", "Winter wrap"));
+        }
+    }
+
+    @Test
+    void aServiceThatTheSheetCallsOtherwiseNowIsStillTheSame() {
+        LocalDate day = LocalDate.of(2026, 11, 23);
+        BenchLine before = line(opened(PORT), PORT, Optional.of(day));
+        BenchLine after = renamed(line(opened(PORT), PORT, Optional.of(day.plusYears(1))));
+        keep(List.of(before, after));
+        assertThat(journal.book().next(9))
+                .extracting(a -> a.due().what(), LogBook.Awaiting::job)
+                .containsExactlyInAnyOrder(
+                        tuple("Oil in the gearcase", after.job()), tuple("Pump and plate", after.job()));
+    }
+
+    private static BenchLine renamed(BenchLine line) {
+        return new BenchLine(
+                line.job(),
+                line.leg(),
+                line.family(),
+                line.hours(),
+                line.next(),
+                line.waits(),
+                line.promised(),
+                line.current(),
+                line.states(),
+                line.wet(),
+                line.oil(),
+                line.tagged(),
+                line.due().stream()
+                        .map(d -> new Due(
+                                d.id(),
+                                d.id().equals("gear_oil") ? "Oil in the gearcase" : "Pump and plate",
+                                d.atHours(),
+                                d.on()))
+                        .toList(),
+                line.shelf());
     }
 
     @Test

@@ -20,6 +20,7 @@ import mussel.core.book.LogBook.State;
 import mussel.core.job.BenchLine;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
+import mussel.core.job.NextAction;
 import mussel.core.job.Station;
 import mussel.core.job.Topic;
 import mussel.core.log.Due;
@@ -75,7 +76,7 @@ class SqliteLogBookTest {
                 List.of(new Visit.Measure(Visit.Quantity.WATER, 0.02, 0.01, 0.03, false)),
                 List.of(new Visit.Expectation("case_leak", "Case", 0.3, 0.02, true)),
                 List.of("Reseal"),
-                List.of("Water in the oil: haze"),
+                List.of(new Visit.Look("OIL_WATER", "haze")),
                 List.of(new Visit.Renewal(Visit.Wearing.IMPELLER, Optional.of(true), OptionalDouble.empty())),
                 "“ran hot”",
                 true);
@@ -151,7 +152,7 @@ class SqliteLogBookTest {
                 new LegRef(leg, "Spat Lass", LegRef.Position.PORT, "tern-60"),
                 "Tern 60",
                 OptionalDouble.empty(),
-                "",
+                new NextAction(NextAction.What.NONE, "", ""),
                 "",
                 "",
                 Station.TAG,

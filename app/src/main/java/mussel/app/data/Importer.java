@@ -39,6 +39,7 @@ import mussel.exchange.record.Yaml;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.store.Backups;
+import mussel.store.MetSheet;
 import mussel.store.SqliteJournal;
 
 /** Looks into a file and says what taking it in would change; takes it in whole or not at all. */
@@ -125,10 +126,12 @@ public final class Importer {
             LogSource inside = new BackupLog(file, clock);
             Backups here = Backups.of(journal.file(), dataFolder, clock);
             Incoming jobs = merge(file, inside, goOn);
-            List<String> sheets = here.says(file);
+            List<MetSheet> sheets = here.meets(file);
             List<String> says = new ArrayList<>(jobs.says());
-            says.addAll(Math.min(1, says.size()), sheets);
-            boolean changes = jobs.changes() || sheets.stream().anyMatch(s -> s.contains(": comes in"));
+            says.addAll(
+                    Math.min(1, says.size()),
+                    sheets.stream().map(MetSheet::says).toList());
+            boolean changes = jobs.changes() || sheets.stream().anyMatch(MetSheet::comesIn);
             return new Incoming(
                     file,
                     says,

@@ -45,7 +45,7 @@ public final class Restorer {
                     jobs.stream().mapToLong(j -> inside.entries(j).size()).sum();
             says.add("The backup holds " + jobs.size() + " jobs with " + entries + " entries.");
             says.add(Files.exists(log) ? compared(inside) : "There is no logbook " + log + " yet.");
-            says.addAll(backups.says(backup));
+            backups.meets(backup).forEach(s -> says.add(s.says()));
             return says;
         });
     }

@@ -34,6 +34,8 @@ import mussel.core.sheet.Step;
 public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next) {
     private static final Sentences SAY = Sentences.beside(BenchPlan.class);
     private static final List<Phase> WORK = List.of(Phase.DOWN, Phase.STRIP, Phase.BUILD, Phase.PROVE);
+    /** What waits for parts that are on their way: taking apart does not. */
+    private static final Set<Phase> FITS = Set.of(Phase.BUILD, Phase.PROVE);
     /** Longest piece of work in one go (min). */
     private static final double LONGEST = 150;
     /** What looking at a leg takes before anyone knows what to do; assumed (min). */
@@ -120,22 +122,22 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
         Optional<LocalDate> promised = job.note(Topic.PROMISED.address())
                 .flatMap(p -> PromisedDay.in(p, LocalDate.ofInstant(job.opened(), now.zone())));
         List<Fleet.Task> tasks = new ArrayList<>();
+        Optional<Order> order =
+                job.orders().stream().filter(o -> o.arrived().isEmpty()).max(Comparator.comparing(Order::due));
         if (now.goals().isEmpty()) {
             tasks.add(task(SAY.say("look"), LOOK, List.of()));
         } else {
-            cut(now, shared, tasks);
+            for (Phase phase : WORK) {
+                List<Fleet.Task> pieces = cut(now, phase, shared);
+                order.filter(o -> FITS.contains(phase))
+                        .ifPresent(o -> pieces.replaceAll(t ->
+                                later(t, o.due(), SAY.say("order", o.placed().order()))));
+                tasks.addAll(pieces);
+            }
             tasks.add(task(SAY.say("tag"), TAG, List.of()));
         }
         waitsTo.filter(day -> day.isAfter(today))
                 .ifPresent(day -> tasks.replaceAll(t -> later(t, day, waits.orElseThrow())));
-        Optional<Order> order =
-                job.orders().stream().filter(o -> o.arrived().isEmpty()).max(Comparator.comparing(Order::due));
-        order.ifPresent(o -> {
-            Set<String> builds = new TreeSet<>(List.of(Phase.BUILD.title(), Phase.PROVE.title()));
-            tasks.replaceAll(t -> builds.stream().anyMatch(t.title()::startsWith)
-                    ? later(t, o.due(), SAY.say("order", o.placed().order()))
-                    : t);
-        });
         return Optional.of(new Fleet.Leg(job.id(), job.leg().title(), promised, tasks));
     }
 
@@ -151,35 +153,34 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
                 : task;
     }
 
-    /** What is left of the plan, phase by phase, in pieces; what was glued cures before the proof. */
-    private static void cut(Assessment now, Set<String> shared, List<Fleet.Task> tasks) {
+    /** What is left of a phase of the plan, in pieces; what was glued cures before what follows. */
+    private static List<Fleet.Task> cut(Assessment now, Phase phase, Set<String> shared) {
         double years = now.saltYears();
-        for (Phase phase : WORK) {
-            List<Plan.PlannedStep> steps = untouched(now, phase);
-            double minutes = 0;
-            double cure =
-                    steps.stream().mapToDouble(s -> s.step().cureMin()).max().orElse(0);
-            Set<String> tools = new TreeSet<>();
-            String first = "";
-            for (int i = 0; i < steps.size(); i++) {
-                double takes = steps.get(i).step().meanMinutes(years);
-                first = first.isEmpty() ? steps.get(i).step().title() : first;
-                minutes += takes;
-                steps.get(i).step().tools().stream().filter(shared::contains).forEach(tools::add);
-                boolean last = i == steps.size() - 1;
-                if (last || minutes + steps.get(i + 1).step().meanMinutes(years) > LONGEST) {
-                    tasks.add(new Fleet.Task(
-                            SAY.say("piece", phase.title(), first),
-                            minutes,
-                            List.copyOf(tools),
-                            last ? cure : 0,
-                            Optional.empty(),
-                            ""));
-                    minutes = 0;
-                    first = "";
-                    tools.clear();
-                }
+        List<Fleet.Task> pieces = new ArrayList<>();
+        List<Plan.PlannedStep> steps = untouched(now, phase);
+        double minutes = 0;
+        double cure = steps.stream().mapToDouble(s -> s.step().cureMin()).max().orElse(0);
+        Set<String> tools = new TreeSet<>();
+        String first = "";
+        for (int i = 0; i < steps.size(); i++) {
+            Step step = steps.get(i).step();
+            first = first.isEmpty() ? step.title() : first;
+            minutes += step.meanMinutes(years);
+            step.tools().stream().filter(shared::contains).forEach(tools::add);
+            boolean last = i == steps.size() - 1;
+            if (last || minutes + steps.get(i + 1).step().meanMinutes(years) > LONGEST) {
+                pieces.add(new Fleet.Task(
+                        SAY.say("piece", phase.title(), first),
+                        minutes,
+                        List.copyOf(tools),
+                        last ? cure : 0,
+                        Optional.empty(),
+                        ""));
+                minutes = 0;
+                first = "";
+                tools.clear();
             }
         }
+        return pieces;
     }
 }

@@ -159,10 +159,10 @@ public record Filed(Visit visit, BenchLine line, String words) {
         return expected;
     }
 
-    private static List<String> looks(Job job) {
-        List<String> looks = new ArrayList<>();
+    private static List<Visit.Look> looks(Job job) {
+        List<Visit.Look> looks = new ArrayList<>();
         for (Scale scale : List.of(Scale.OIL_WATER, Scale.OIL_HEAT, Scale.OIL_METAL)) {
-            job.choice(scale).ifPresent(outcome -> looks.add(scale.label() + ": " + plain(outcome)));
+            job.choice(scale).ifPresent(outcome -> looks.add(new Visit.Look(scale.name(), outcome)));
         }
         return looks;
     }

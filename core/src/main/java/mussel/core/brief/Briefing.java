@@ -236,9 +236,9 @@ final class Briefing {
     private Optional<Act> onward() {
         Station to = now.current();
         if (to == station) {
-            return Optional.of(press(now.nextAction(), "", Handle.FIRST_OPEN));
+            return Optional.of(press(now.nextAction().says(), "", Handle.FIRST_OPEN));
         }
-        return Optional.of(new Act(SAY.say("go.on", to.title(), now.nextAction()), "", new Deed.Go(to)));
+        return Optional.of(new Act(SAY.say("go.on", to.title(), now.nextAction().says()), "", new Deed.Go(to)));
     }
 
     private Brief estimate() {

@@ -564,8 +564,8 @@ public final class Assessment {
         return new Progress(this).work(station);
     }
 
-    /** The next thing to do, in a short sentence. */
-    public String nextAction() {
+    /** The next thing to do. */
+    public NextAction nextAction() {
         return new Progress(this).nextAction();
     }
 

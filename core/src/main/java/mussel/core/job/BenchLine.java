@@ -17,7 +17,7 @@ import mussel.core.log.Due;
  * @param leg the leg
  * @param family its family's name
  * @param hours the engine's hour meter (h)
- * @param next what to do next, in a short sentence
+ * @param next what to do next
  * @param waits what it waits for; empty where it can be worked on
  * @param promised when it was promised; empty where nobody said
  * @param current the station where work goes on
@@ -33,7 +33,7 @@ public record BenchLine(
         LegRef leg,
         String family,
         OptionalDouble hours,
-        String next,
+        NextAction next,
         String waits,
         String promised,
         Station current,
@@ -113,7 +113,7 @@ public record BenchLine(
 
     /** Everything one may search for, in lower case. */
     public String words() {
-        return String.join(" ", leg.title(), family, next, waits, promised, current.title(), "job " + job)
+        return String.join(" ", leg.title(), family, next.says(), waits, promised, current.title(), "job " + job)
                 .toLowerCase(java.util.Locale.ROOT);
     }
 

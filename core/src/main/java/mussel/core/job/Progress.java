@@ -4,14 +4,12 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import mussel.core.job.NextAction.What;
 import mussel.core.leak.LeakMode;
-import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan;
 
 /** How far a job is, station by station, and what to do next. */
 final class Progress {
-    private static final Sentences SAY = Sentences.beside(Progress.class);
-
     private final Assessment all;
     private final Job job;
 
@@ -111,48 +109,59 @@ final class Progress {
         return state(decided, !all.job().holds().isEmpty());
     }
 
-    String nextAction() {
+    NextAction nextAction() {
         if (job.tagged().isPresent()) {
-            return SAY.say("next.none");
+            return NextAction.of(What.NONE);
         }
         if (all.pieceLost() && current().compareTo(Station.BUILD) >= 0) {
-            return SAY.say("next.piece");
+            return NextAction.of(What.PIECE);
         }
         return switch (current()) {
-            case INTAKE -> SAY.say("next.intake");
+            case INTAKE -> NextAction.of(What.INTAKE);
             case DRAIN -> drain();
-            case LEAK -> SAY.say(all.held(LeakMode.PRESSURE).isPresent() ? "next.vacuum" : "next.hold");
-            case VERDICT -> all.verdictWords().next();
-            case PUMP, ESTIMATE, PARTS -> "";
+            case LEAK -> NextAction.of(all.held(LeakMode.PRESSURE).isPresent() ? What.VACUUM : What.HOLD);
+            case VERDICT -> look();
             case SETUP ->
                 all.setup()
                         .flatMap(SetupWork::next)
-                        .map(p -> SAY.say("next.setup", p.title()))
-                        .orElse("");
-            case PROVE -> all.proof().failed().isEmpty() ? SAY.say("next.prove") : SAY.say("next.prove.failed");
-            case STRIP -> all.goals().isEmpty() ? SAY.say("next.goals") : nextStep(all.stripSteps());
+                        .map(p -> new NextAction(What.SETUP, p.id(), p.title()))
+                        .orElse(NextAction.of(What.GEARS));
+            case PROVE -> NextAction.of(all.proof().failed().isEmpty() ? What.PROVE : What.PROVE_FAILED);
+            case PUMP, ESTIMATE, PARTS -> NextAction.of(What.GOALS);
+            case STRIP -> all.goals().isEmpty() ? NextAction.of(What.GOALS) : nextStep(all.stripSteps());
             case BUILD -> nextStep(all.buildSteps());
-            case FILL -> all.fillSteps().isEmpty() ? SAY.say("next.fill") : nextStep(all.fillSteps());
-            case TAG -> SAY.say("next.tag");
+            case FILL -> nextStep(all.fillSteps());
+            case TAG -> NextAction.of(What.TAG);
         };
     }
 
     /** What it came in for is looked at first; without that, or with it looked at, the oil. */
-    private String drain() {
+    private NextAction drain() {
         if (job.reading(Field.DRAINED).isPresent()) {
-            return SAY.say("next.look");
+            return NextAction.of(What.JUDGE);
         }
-        return all.goals().isEmpty() && all.verdictWords().forComplaint()
-                ? all.verdictWords().next()
-                : SAY.say("next.drain");
+        return all.goals().isEmpty() && all.verdictWords().forComplaint() ? look() : NextAction.of(What.DRAIN);
     }
 
-    private String nextStep(List<Plan.PlannedStep> steps) {
+    private NextAction look() {
+        if (all.verdict().checks().isEmpty()) {
+            return NextAction.of(What.ALL_LOOKED);
+        }
+        return all.verdictWords()
+                .advised()
+                .map(t -> new NextAction(
+                        t.findings().size() > 1 ? What.LOOKS : What.LOOK,
+                        String.join(",", t.findings()),
+                        all.verdictWords().titles(t)))
+                .orElse(NextAction.of(What.ENOUGH));
+    }
+
+    private NextAction nextStep(List<Plan.PlannedStep> steps) {
         return steps.stream()
                 .filter(s -> job.ticked(s.step().id()).isEmpty())
                 .findFirst()
-                .map(s -> s.step().title())
-                .orElse(SAY.say("next.fill"));
+                .map(s -> new NextAction(What.STEP, s.step().id(), s.step().title()))
+                .orElse(NextAction.of(What.FILL));
     }
 
     private Station.State parts() {

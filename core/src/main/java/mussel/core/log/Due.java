@@ -14,7 +14,7 @@ import mussel.core.sheet.Interval;
 /**
  * When something is next due: by running hours or by the calendar, whichever comes first.
  *
- * @param id the interval's id; empty where it is none of the sheet's
+ * @param id what it is known by from job to job: what the interval counts, else the interval's own id
  * @param what the interval's title
  * @param atHours the engine hours at which it is due (h); empty where only the calendar counts, as when the meter was not read
  * @param on the day by which it is due
@@ -33,11 +33,6 @@ public record Due(String id, String what, OptionalDouble atHours, LocalDate on) 
     /** The same by hours and calendar. */
     public Due(String id, String what, double atHours, LocalDate on) {
         this(id, what, OptionalDouble.of(atHours), on);
-    }
-
-    /** Something due that is no interval of a sheet. */
-    public Due(String what, double atHours, LocalDate on) {
-        this("", what, atHours, on);
     }
 
     /** How pressing it is. */

@@ -24,8 +24,8 @@ import mussel.core.measure.YardUnits;
  * @param sand whether it runs in sand or shallows
  * @param measures what was measured
  * @param expected what was expected when opened, and what was found
- * @param done what was done
- * @param looks looks worth remembering, each as “what: how”
+ * @param done the goals of its work, by the names the sheet gave them then
+ * @param looks looks worth remembering
  * @param renewals what was renewed
  * @param complaint what the owner saw; empty where nothing is written
  * @param simulated whether any of its readings came from a simulated instrument
@@ -45,7 +45,7 @@ public record Visit(
         List<Measure> measures,
         List<Expectation> expected,
         List<String> done,
-        List<String> looks,
+        List<Look> looks,
         List<Renewal> renewals,
         String complaint,
         boolean simulated) {
@@ -125,6 +125,14 @@ public record Visit(
             return factor;
         }
     }
+
+    /**
+     * What was seen.
+     *
+     * @param scale the name of the scale it was judged on
+     * @param outcome its outcome
+     */
+    public record Look(String scale, String outcome) {}
 
     /**
      * A measured figure.

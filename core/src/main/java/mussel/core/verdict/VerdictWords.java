@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
@@ -180,13 +181,17 @@ public final class VerdictWords {
                 .orElse(false);
     }
 
+    /** The names of looks made together. */
+    public String titles(Together together) {
+        return together.findings().stream()
+                .map(f -> knowledge.finding(f).map(Finding::title).orElse(f))
+                .collect(Collectors.joining(", "));
+    }
+
     private String next(Together together) {
         return SAY.say(
                 together.findings().size() > 1 ? "next.together" : "next.look",
-                together.findings().stream()
-                        .map(f -> knowledge.finding(f).map(Finding::title).orElse(f))
-                        .reduce((a, b) -> a + ", " + b)
-                        .orElse(""),
+                titles(together),
                 knowledge.access(together.access()).map(Access::title).orElse(together.access()),
                 Display.workTime(together.minutes()),
                 money(together.saves()));

@@ -69,12 +69,12 @@ class UseRateTest {
     @Test
     void hoursOrCalendarWhicheverComesFirst() {
         List<MeterReading> readings = List.of(reading(0, 100), reading(100, 200));
-        Due byHours = new Due("Gear oil", 250, DAY.plusDays(400));
+        Due byHours = new Due("gear_oil", "Gear oil", 250, DAY.plusDays(400));
         DueForecast first = DueForecast.of(byHours, readings, DAY.plusDays(101));
         assertThat(first.byHours()).isTrue();
         assertThat(first.by()).isEqualTo(DAY.plusDays(150));
         assertThat(first.says(DAY.plusDays(101))).startsWith("By hours: 250 h about 2025-05-31 (in 49 days");
-        Due byDay = new Due("Gear oil", 900, DAY.plusDays(120));
+        Due byDay = new Due("gear_oil", "Gear oil", 900, DAY.plusDays(120));
         DueForecast second = DueForecast.of(byDay, readings, DAY.plusDays(130));
         assertThat(second.byHours()).isFalse();
         assertThat(second.urgency()).isEqualTo(Due.Urgency.OVERDUE);
@@ -87,7 +87,7 @@ class UseRateTest {
 
     @Test
     void hoursThatAreReachedCountFromTheReadingThatShowedIt() {
-        Due due = new Due("Gear oil", 250, DAY.plusDays(400));
+        Due due = new Due("gear_oil", "Gear oil", 250, DAY.plusDays(400));
         DueForecast single = DueForecast.of(due, List.of(reading(30, 260)), DAY.plusDays(40));
         assertThat(single.by()).isEqualTo(DAY.plusDays(30));
         assertThat(single.urgency()).isEqualTo(Due.Urgency.OVERDUE);
@@ -97,7 +97,7 @@ class UseRateTest {
 
     @Test
     void aMeterThatWasReplacedMakesNothingOverdue() {
-        Due due = new Due("Gear oil", 110, DAY.plusDays(400));
+        Due due = new Due("gear_oil", "Gear oil", 110, DAY.plusDays(400));
         DueForecast forecast = DueForecast.of(due, List.of(reading(0, 900), reading(60, 10)), DAY.plusDays(70));
         assertThat(forecast.urgency()).isEqualTo(Due.Urgency.LATER);
         assertThat(forecast.by()).isEqualTo(DAY.plusDays(400));
@@ -129,7 +129,7 @@ class UseRateTest {
             }
             OptionalDouble at =
                     random.nextInt(5) == 0 ? OptionalDouble.empty() : OptionalDouble.of(random.nextInt(2_000));
-            Due due = new Due("", "Gear oil", at, DAY.plusDays(random.nextInt(900)));
+            Due due = new Due("gear_oil", "Gear oil", at, DAY.plusDays(random.nextInt(900)));
             assertThat(DueForecast.likely(due, readings))
                     .as(due + " " + readings)
                     .isEqualTo(DueForecast.of(due, readings, DAY.plusDays(random.nextInt(900)))

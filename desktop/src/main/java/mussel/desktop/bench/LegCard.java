@@ -71,7 +71,7 @@ final class LegCard extends Row {
         String hours = line.hours().isPresent()
                 ? Display.exact(Kind.RUNNING, line.hours().getAsDouble(), units)
                 : "hours not read";
-        String next = line.waiting() ? "Waits: " + line.waits() : line.next();
+        String next = line.waiting() ? "Waits: " + line.waits() : line.next().says();
         double words = WORDS * type;
         StackPane nextBox = new StackPane(Texts.bare(next, words, line.waiting() ? "plain" : "strong"));
         nextBox.getStyleClass().add("next");

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import javafx.scene.control.ListCell;
 import javafx.scene.layout.VBox;
+import mussel.core.job.Scale;
 import mussel.core.log.Visit;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -70,7 +71,7 @@ final class VisitCell extends ListCell<Visit> {
             said.add("“" + visit.complaint() + "”");
         }
         if (!visit.looks().isEmpty()) {
-            said.add(String.join(", ", visit.looks()) + measures(visit));
+            said.add(visit.looks().stream().map(VisitCell::says).collect(Collectors.joining(", ")) + measures(visit));
         }
         if (!visit.done().isEmpty()) {
             said.add((visit.tagged().isPresent() ? "Done: " : "To be done: ") + String.join(", ", visit.done()));
@@ -80,6 +81,10 @@ final class VisitCell extends ListCell<Visit> {
             said.add(expected + (each.found() ? " — found" : " — not found"));
         }
         return said;
+    }
+
+    private static String says(Visit.Look look) {
+        return Scale.valueOf(look.scale()).label() + ": " + look.outcome().replace('_', ' ');
     }
 
     private static String measures(Visit visit) {

@@ -82,7 +82,7 @@ public final class DueCalendar {
     }
 
     private static String identity(Awaiting each) {
-        String key = each.leg().id() + "/" + each.due().what();
+        String key = each.leg().id() + "/" + each.due().id();
         return java.util.UUID.nameUUIDFromBytes(key.getBytes(StandardCharsets.UTF_8)) + "@mussel";
     }
 }

@@ -75,7 +75,7 @@ class AssessmentTest {
     void aNewJobKnowsNothingAndAsksForTheIntake() {
         assertThat(now().drain()).isEmpty();
         assertThat(now().current()).isEqualTo(Station.INTAKE);
-        assertThat(now().nextAction()).isEqualTo("Finish the intake");
+        assertThat(now().nextAction().says()).isEqualTo("Finish the intake");
         assertThat(now().plan().steps()).isEmpty();
         assertThat(now().due()).isEmpty();
     }
@@ -145,9 +145,12 @@ class AssessmentTest {
         drained(400);
         note(new Fact.Chosen(Scale.OIL_WATER.address(), "none"));
         assertThat(now().current()).isEqualTo(Station.VERDICT);
-        assertThat(now().nextAction()).isEqualTo(now().verdictWords().next());
+        assertThat(now().nextAction().says())
+                .isEqualTo("Next look: "
+                        + now().verdictWords()
+                                .titles(now().verdictWords().advised().orElseThrow()));
         note(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes"));
-        assertThat(now().nextAction()).isEqualTo("Kill cord and battery off");
+        assertThat(now().nextAction().says()).isEqualTo("Kill cord and battery off");
         assertThat(now().states()).containsEntry(Station.STRIP, Station.State.BEGUN);
         tick(now().stripSteps());
         assertThat(now().current()).isEqualTo(Station.BUILD);
@@ -157,11 +160,11 @@ class AssessmentTest {
         read(Field.PUMPED, 430 - now().drain().orElseThrow().residualMl());
         assertThat(now().fill().orElseThrow().check()).contains(Check.AS_EXPECTED);
         assertThat(now().current()).isEqualTo(Station.PROVE);
-        assertThat(now().nextAction()).startsWith("Prove it");
+        assertThat(now().nextAction().says()).startsWith("Prove it");
         prove();
         assertThat(now().current()).isEqualTo(Station.TAG);
         note(new Fact.Tagged(TODAY));
-        assertThat(now().nextAction()).isEqualTo("Nothing more to do");
+        assertThat(now().nextAction().says()).isEqualTo("Nothing more to do");
     }
 
     /** A pump job leaves on the walls what the drain left there: the case is full with that much less. Stripped, washed and dried it keeps none. */
@@ -264,7 +267,7 @@ class AssessmentTest {
                         .orElseThrow()
                         .probability());
         assertThat(now().states()).containsEntry(Station.LEAK, Station.State.DONE);
-        assertThat(now().nextAction()).isNotBlank();
+        assertThat(now().nextAction().says()).isNotBlank();
     }
 
     @Test

@@ -38,9 +38,9 @@ class ListsTest {
             new Awaiting(
                     3,
                     LEG,
-                    new Due("Gear oil", 250, LocalDate.of(2027, 6, 1)),
+                    new Due("gear_oil", "Gear oil", 250, LocalDate.of(2027, 6, 1)),
                     List.of(new MeterReading(TODAY.minusDays(100), 100), new MeterReading(TODAY.minusDays(1), 199))),
-            new Awaiting(3, LEG, new Due("=Water pump", 900, LocalDate.of(2026, 12, 24)), List.of()));
+            new Awaiting(3, LEG, new Due("water_pump", "=Water pump", 900, LocalDate.of(2026, 12, 24)), List.of()));
 
     private static List<CSVRecord> parsed(String csv) throws IOException {
         return CSVFormat.RFC4180
