@@ -14,15 +14,19 @@ import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.measure.Problem;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Kit;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.Region;
+import mussel.core.sheet.Step;
 import mussel.desktop.desk.Sheets;
 import mussel.exchange.file.OutFile;
 import mussel.exchange.library.Compact;
 import mussel.exchange.library.Expansion;
+import mussel.exchange.library.KitLines;
 import mussel.exchange.library.Library;
 import mussel.exchange.library.PastedParts;
 import mussel.exchange.library.SheetChanges;
+import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.Yaml;
 import mussel.exchange.sheet.KeptSheet;
@@ -99,7 +103,7 @@ final class LibrarySheets implements Sheets {
                 .or(() -> SheetFiles.compact(family));
     }
 
-    private static JsonNode changeable(String family, Optional<String> kept) {
+    private static JsonNode own(String family, Optional<String> kept) {
         return compact(family, kept)
                 .orElseThrow(
                         () -> new JournalException("belongs into the file of this family's sheet in the data folder"));
@@ -107,19 +111,15 @@ final class LibrarySheets implements Sheets {
 
     @Override
     public String answer(String family, Optional<String> kept, String feature, Optional<String> answer) {
-        ObjectNode sheet = changeable(family, kept).deepCopy();
+        ObjectNode sheet = own(family, kept).deepCopy();
         answer.ifPresentOrElse(a -> sheet.withObject("/features").put(feature, a), () -> sheet.withObject("/features")
                 .remove(feature));
-        Read<FamilySheet> full = Expansion.expand(sheet, Library.shipped());
-        if (full.value().isEmpty()) {
-            throw refused("with that answer", full);
-        }
-        return sheet.toString();
+        return sound(sheet, "with that answer");
     }
 
     @Override
     public void write(String family, Optional<String> kept, Path file) {
-        byte[] yaml = Compact.yaml(changeable(family, kept)).getBytes(StandardCharsets.UTF_8);
+        byte[] yaml = Compact.yaml(own(family, kept)).getBytes(StandardCharsets.UTF_8);
         OutFile.of(file, OutFile.Kind.SHEET, true).write(out -> out.write(yaml));
     }
 
@@ -136,7 +136,7 @@ final class LibrarySheets implements Sheets {
 
     @Override
     public String say(String family, Optional<String> kept, Map<String, String> values, String page) {
-        JsonNode sheet = changeable(family, kept);
+        JsonNode sheet = own(family, kept);
         ObjectNode told = told(sheet, values, page);
         Read<FamilySheet> full = Expansion.expand(told, Library.shipped());
         if (full.value().isEmpty()) {
@@ -175,11 +175,50 @@ final class LibrarySheets implements Sheets {
 
     @Override
     public String numbered(String family, Optional<String> kept, Map<String, String> numbers) {
-        ObjectNode sheet = changeable(family, kept).deepCopy();
+        ObjectNode sheet = own(family, kept).deepCopy();
         numbers.forEach((part, number) -> sheet.withObject("/numbers").put(part, number));
+        return sound(sheet, "with those numbers");
+    }
+
+    @Override
+    public String stepped(
+            String family,
+            Optional<String> kept,
+            String step,
+            Optional<String> title,
+            Optional<String> detail,
+            Optional<Step.Minutes> minutes) {
+        return sound(Compact.stepped(own(family, kept), step, title, detail, minutes), "with that step");
+    }
+
+    @Override
+    public boolean changeable(String family, Optional<String> kept) {
+        return compact(family, kept).isPresent();
+    }
+
+    @Override
+    public String kits(FamilySheet sheet) {
+        return KitLines.write(sheet);
+    }
+
+    @Override
+    public String kits(FamilySheet sheet, Optional<String> kept, String lines) {
+        Read<List<Kit>> kits = KitLines.read(sheet, lines);
+        if (kits.value().isEmpty()) {
+            throw new JournalException(
+                    kits.problems().stream()
+                                    .map(p -> p.at() + " " + p.problem())
+                                    .collect(Collectors.joining("; ")) + ".");
+        }
+        ObjectNode told = own(sheet.id(), kept).deepCopy();
+        told.set("kits", Json.mapper().valueToTree(kits.value().get()));
+        return sound(told, "with those kits");
+    }
+
+    private static String sound(ObjectNode sheet, String with) {
         Read<FamilySheet> full = Expansion.expand(sheet, Library.shipped());
         if (full.value().isEmpty()) {
-            throw refused("with those numbers", full);
+            throw refused(with, full);
         }
         return sheet.toString();
     }

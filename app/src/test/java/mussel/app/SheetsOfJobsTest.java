@@ -15,6 +15,8 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.PartQty;
+import mussel.core.sheet.Step;
 import mussel.desktop.desk.Desk;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
@@ -162,6 +164,93 @@ class SheetsOfJobsTest extends WindowJourney {
         assertThat(shop.families().get(4).part("ds_seal").orElseThrow().number())
                 .isEqualTo("N-11");
         assertThat(words("#sheets-page")).anyMatch(t -> t.equals("numbers, ds seal: N-11"));
+    }
+
+    private void sheetsPage() {
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        click("#book-page-sheets");
+        click("#sheets-of-nameless-40");
+    }
+
+    private void typedOver(String id, String text) {
+        click(id);
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.write(text);
+    }
+
+    @Test
+    void aFigureThatIsBlankedIsSaidNoMore() {
+        FamilySheet sheet = described();
+        shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml", "/values/oil/grade", "GL-4 90"), "9");
+        sheetsPage();
+        click("#change-oil-capacity_ml");
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.push(KeyCode.BACK_SPACE).push(KeyCode.ENTER);
+        assertThat(shop.families().get(4).oil().capacityMl()).isEmpty();
+        assertThat(shop.families().get(4).oil().grade()).isEqualTo("GL-4 90");
+        assertThat(words("#sheet-says")).anyMatch(t -> t.equals("How much oil the case holds: not said."));
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(shop.families().get(4).oil().capacityMl()).hasValue(430);
+    }
+
+    @Test
+    void wordsAndMinutesOfAStepAreTheYardsOwnOnceItSaysThem() {
+        FamilySheet sheet = described();
+        sheetsPage();
+        click("#sheet-steps-DOWN");
+        String step = sheet.steps().get(0).id();
+        click("#change-step-" + step);
+        typedOver("#step-title", "Key out, battery off");
+        typedOver("#step-minutes", "4 / 3 / 9");
+        robot.push(KeyCode.ENTER);
+        assertThat(words("#sheet-step-list")).anyMatch(t -> t.startsWith("Not kept") && t.contains("rise from low"));
+        typedOver("#step-minutes", "2 / 3,5 / 9");
+        robot.push(KeyCode.ENTER);
+        assertThat(shop.families().get(4).step(step).orElseThrow()).satisfies(s -> {
+            assertThat(s.title()).isEqualTo("Key out, battery off");
+            assertThat(s.minutes()).isEqualTo(new Step.Minutes(2, 3.5, 9));
+            assertThat(s.detail()).isEqualTo(sheet.steps().get(0).detail());
+        });
+        assertThat(words("#sheets-page")).anyMatch(t -> t.startsWith("Key out, battery off · 2 / 3.5 / 9 min"));
+        click("#change-step-" + step);
+        click("#step-title");
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.push(KeyCode.BACK_SPACE).push(KeyCode.ENTER);
+        assertThat(shop.families().get(4).step(step).orElseThrow().title())
+                .as("blank: as the library says it")
+                .isEqualTo(sheet.steps().get(0).title());
+    }
+
+    @Test
+    void kitsAreLinesAndAPageOfTheManualStandsBesideWhatItSays() throws Exception {
+        FamilySheet sheet = described();
+        Path photo = folder.resolve("page9.png");
+        Files.copy(Path.of("../docs/screenshots/bench.png"), photo);
+        shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
+        shop.sheets().described().page(sheet.id(), CAPACITY, shop.pictures().keep(photo));
+        sheetsPage();
+        typedOver("#sheet-kits", "Seal kit N-50: 2 driveshaft seal, flux capacitor");
+        click("#sheet-kits-keep");
+        assertThat(words("#sheets-page")).anyMatch(t -> t.contains("“flux capacitor”") && t.contains("line 1"));
+        typedOver("#sheet-kits", "Seal kit N-50: 2 driveshaft seal, impeller");
+        click("#sheet-kits-keep");
+        assertThat(shop.families().get(4).kits()).singleElement().satisfies(k -> {
+            assertThat(k.title()).isEqualTo("Seal kit N-50");
+            assertThat(k.contains()).extracting(PartQty::qty).containsExactly(2, 1);
+        });
+
+        double small = robot.lookup("#page-values-oil-capacity")
+                .query()
+                .getLayoutBounds()
+                .getHeight();
+        click("#page-values-oil-capacity");
+        assertThat(robot.lookup("#page-values-oil-capacity")
+                        .query()
+                        .getLayoutBounds()
+                        .getHeight())
+                .isGreaterThan(3 * small);
+        restart();
+        assertThat(shop.sheets().described().page(sheet.id(), CAPACITY)).isPresent();
     }
 
     @Test

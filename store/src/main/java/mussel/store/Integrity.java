@@ -18,6 +18,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
+import mussel.core.job.Settings;
 import mussel.exchange.file.Durable;
 
 /**
@@ -76,6 +77,12 @@ public record Integrity(int jobs, long entries, int pictures, int stale, String 
             }
             List<Entry> yard = journal.entries(Journal.YARD);
             entries += yard.size();
+            yard.stream()
+                    .map(Entry::fact)
+                    .filter(f -> f instanceof Fact.Decided d
+                            && d.key().startsWith(Settings.PAGE)
+                            && !d.value().isEmpty())
+                    .forEach(f -> pictures.add(((Fact.Decided) f).value()));
             unread(Journal.YARD, yard, troubles);
             sheets(journal, troubles);
             int stale = journal.book().stale().size();

@@ -2,6 +2,8 @@ package mussel.core.job;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mussel.core.measure.Sentences;
 import mussel.core.sheet.FamilySheet;
@@ -18,6 +20,11 @@ import mussel.core.sheet.Step;
  * @param meanwhile what goes until it was read, in a sentence; empty where nothing does
  */
 public record Missing(String at, String title, List<Station> stations, List<Ask> asks, String meanwhile) {
+    /** How many names of a place tell the group: nothing before the first slash, "values", the kind, which. */
+    private static final int GROUP = 4;
+
+    private static final String SCREWS = "/values/fasteners/";
+
     private static final Sentences SAY = Sentences.beside(Missing.class);
 
     /** Keeps its own copies. */
@@ -28,6 +35,14 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
 
     private Missing(String at, String title, List<Station> stations, List<Ask> asks) {
         this(at, title, stations, asks, "");
+    }
+
+    /** What a picture of the manual's page stands by: the group of its figures in the compact sheet, the same whether one or all of them are asked. */
+    public String group() {
+        return asks.stream()
+                .findFirst()
+                .map(ask -> Stream.of(ask.at().split("/")).limit(GROUP).collect(Collectors.joining("/")))
+                .orElse(at);
     }
 
     /**
@@ -81,7 +96,7 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
         all.add(one("/construction/weight_kg", "weight", "/values/weight", Station.STRIP));
         for (int i = 0; i < sheet.fasteners().size(); i++) {
             Fastener fastener = sheet.fasteners().get(i);
-            String told = "/values/fasteners/" + fastener.id();
+            String told = SCREWS + fastener.id();
             List<Ask> asks = Stream.of("count", "thread", "torque", "strength")
                     .map(what -> new Ask(
                             told + "/" + what,
@@ -98,6 +113,22 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
         return of(sheet).stream().filter(m -> m.stations().contains(station)).toList();
     }
 
+    /** What a station wants and the sheet does not say, in one sentence part; empty where it wants nothing. */
+    public static Optional<String> wants(FamilySheet sheet, Station station) {
+        List<String> wants = new ArrayList<>();
+        List<String> torques = new ArrayList<>();
+        for (Missing missing : at(sheet, station)) {
+            sheet.fasteners().stream()
+                    .filter(f -> missing.group().equals(SCREWS + f.id()))
+                    .findFirst()
+                    .ifPresentOrElse(f -> torques.add(f.title()), () -> wants.add(missing.title()));
+        }
+        if (!torques.isEmpty()) {
+            wants.add(SAY.say("missing.torques", String.join(", ", torques)));
+        }
+        return wants.isEmpty() ? Optional.empty() : Optional.of(String.join("; ", wants));
+    }
+
     private static Missing one(String at, String what, String told, Station... stations) {
         return new Missing(
                 at,
@@ -108,7 +139,7 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
 
     /** The torque; the count with it where nobody has counted them. */
     private static Missing torque(String at, Fastener fastener) {
-        String told = "/values/fasteners/" + fastener.id();
+        String told = SCREWS + fastener.id();
         List<Ask> asks = new ArrayList<>();
         if (fastener.count() == 0) {
             asks.add(new Ask(told + "/count", SAY.say("missing.count"), SAY.say("missing.count.example")));

@@ -29,11 +29,15 @@ public final class Settings {
     /** What the setting that holds a sheet of the yard's own begins with; the family's id follows. */
     public static final String SHEET = "sheet:";
 
+    /** What the setting that holds the picture of a manual's page begins with; the family's id and the value's place follow. */
+    public static final String PAGE = "page:";
+
     /** The folder papers went to last. It is of one machine, and goes with no log to another. */
     public static final String PAPERS = "paper_folder";
 
     private static final int LONGEST_PATH = 4_096;
     private static final Pattern SHELF = Pattern.compile("shelf:[^:]+:.+");
+    private static final Pattern PICTURE = Pattern.compile("[0-9a-f]{64}\\.(?:jpg|jpeg|png|gif)");
     private static final Set<String> FIGURES = Set.of("life-planned", "life-failure", "life-risk");
 
     private Settings() {}
@@ -50,6 +54,11 @@ public final class Settings {
             return value.isEmpty() || value.length() <= LONGEST_SHEET && value.startsWith("{")
                     ? Optional.empty()
                     : Optional.of("is no sheet, or longer than one ever is");
+        }
+        if (key.startsWith(PAGE)) {
+            return value.isEmpty() || PICTURE.matcher(value).matches()
+                    ? Optional.empty()
+                    : Optional.of("is “" + shown(value) + "”, and no picture's name");
         }
         if (key.startsWith("away:")) {
             return days(value) ? Optional.empty() : Optional.of("is “" + shown(value) + "”, and no list of days");
@@ -86,6 +95,11 @@ public final class Settings {
                 .ifPresent(why -> told.add("The setting " + shown(key) + " " + why
                         + ". A newer Mussel or another hand wrote it; it is kept and counts for nothing.")));
         return told;
+    }
+
+    /** The setting that holds the picture of the page where a family's manual says something. */
+    public static String page(String family, String at) {
+        return PAGE + family + ":" + at;
     }
 
     /** The sheets of the yard's own that are kept in the settings, family by text, in the order of their ids. */

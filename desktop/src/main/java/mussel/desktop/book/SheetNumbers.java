@@ -9,8 +9,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import mussel.core.job.JournalException;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
@@ -30,7 +28,7 @@ final class SheetNumbers extends Column {
     private final Consumer<String> onTrouble;
     private final Runnable onKept;
     private final Label known = Texts.sentence("");
-    private final TextArea pasted = new TextArea();
+    private final TextArea pasted = new PlainArea();
     private final Column found = new Column(2);
     private final Button keep = new Button("Keep these numbers");
     private FamilySheet sheet;
@@ -44,14 +42,6 @@ final class SheetNumbers extends Column {
         pasted.setPromptText("Paste lines from a parts list here: number, name, how many");
         pasted.setAccessibleText("lines of a parts list: number, name, how many");
         pasted.setPrefRowCount(ROWS);
-        pasted.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
-            // A Tab leads on here as anywhere else; those of a spreadsheet come by pasting.
-            if (e.getCode() == KeyCode.TAB && !e.isControlDown()) {
-                e.consume();
-                pasted.fireEvent(
-                        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.TAB, e.isShiftDown(), true, false, false));
-            }
-        });
         pasted.textProperty().addListener((o, was, is) -> look());
         keep.setId("sheet-numbers-keep");
         keep.setOnAction(e -> keep());

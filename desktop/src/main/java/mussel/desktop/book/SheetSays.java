@@ -13,6 +13,7 @@ import javafx.scene.layout.Priority;
 import mussel.core.job.Missing;
 import mussel.core.sheet.FamilySheet;
 import mussel.desktop.desk.FromManual;
+import mussel.desktop.desk.PagePicture;
 import mussel.desktop.desk.Sheets.Said;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
@@ -79,6 +80,10 @@ final class SheetSays extends Column {
             show(sheet);
             lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
         });
-        return new Row(10, text, change);
+        Row row = new Row(10, text, change);
+        if (shop.sheets().described().page(sheet.id(), what.group()).isPresent()) {
+            row.getChildren().add(1, new PagePicture(shop, sheet.id(), what));
+        }
+        return row;
     }
 }

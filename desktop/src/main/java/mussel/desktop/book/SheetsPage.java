@@ -46,6 +46,8 @@ final class SheetsPage implements BookPage {
     private final Column built = new Column(8);
     private final SheetSays says;
     private final SheetNumbers numbers;
+    private final SheetKits kits;
+    private final SheetSteps steps;
     private final Label follow = Texts.dim("");
     private final Label written = Texts.dim("");
     private final SheetHistory history;
@@ -67,10 +69,17 @@ final class SheetsPage implements BookPage {
                         says.done();
                         SheetsPage.this.show();
                     }
+
+                    @Override
+                    public Workshop shop() {
+                        return shop;
+                    }
                 },
                 m -> true);
         says = new SheetSays(shop, manual);
         numbers = new SheetNumbers(shop, onTrouble, this::show);
+        kits = new SheetKits(shop, this::show);
+        steps = new SheetSteps(shop, this::show);
         history = new SheetHistory(shop, onTrouble, this::show);
         drawing.setMinWidth(WIDTH * DRAWN);
         drawing.setId("sheets-drawing");
@@ -100,6 +109,10 @@ final class SheetsPage implements BookPage {
                         says,
                         Texts.heading("Numbers of its parts"),
                         numbers,
+                        Texts.heading("Its kits"),
+                        kits,
+                        Texts.heading("Its steps"),
+                        steps,
                         Texts.heading("How it is built"),
                         follow,
                         built,
@@ -160,6 +173,8 @@ final class SheetsPage implements BookPage {
         manual.show(sheet);
         says.show(sheet);
         numbers.show(sheet);
+        kits.show(sheet);
+        steps.show(sheet);
         Map<String, String> answers = shop.sheets().described().answers(sheet.id());
         boolean own = shop.sheets().describes(sheet.id());
         follow.setText(own ? "Legs on the bench follow what is changed here." : "As it ships; it is not changed here.");
@@ -174,11 +189,7 @@ final class SheetsPage implements BookPage {
     private void missing(FamilySheet sheet) {
         List<Node> lines = new ArrayList<>();
         for (Station station : Station.values()) {
-            List<String> wants =
-                    Missing.at(sheet, station).stream().map(Missing::title).toList();
-            if (!wants.isEmpty()) {
-                lines.add(Texts.sentence(station.title() + ": " + String.join("; ", wants) + "."));
-            }
+            Missing.wants(sheet, station).ifPresent(w -> lines.add(Texts.sentence(station.title() + ": " + w + ".")));
         }
         holdsUp.getChildren().setAll(lines.isEmpty() ? List.of(Texts.sentence("Nothing is held up.")) : lines);
     }

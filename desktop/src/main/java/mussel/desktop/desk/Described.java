@@ -23,6 +23,7 @@ import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
+import mussel.core.sheet.Step;
 
 /** The legs a yard has described itself. Their sheets lie in the journal, and go with it wherever that goes. */
 public final class Described {
@@ -174,6 +175,36 @@ public final class Described {
         return keep(family, sheets.numbered(family, kept(family), numbers));
     }
 
+    /** Says how a step is done on the legs of a family, and keeps that. */
+    FamilySheet step(
+            String family,
+            String step,
+            Optional<String> title,
+            Optional<String> detail,
+            Optional<Step.Minutes> minutes) {
+        return keep(family, sheets.stepped(family, kept(family), step, title, detail, minutes));
+    }
+
+    /** The kits of a family, a line each. */
+    public String kits(FamilySheet sheet) {
+        return sheets.kits(sheet);
+    }
+
+    /** Takes the kits of a family from such lines, and keeps them. */
+    FamilySheet kits(FamilySheet sheet, String lines) {
+        return keep(sheet.id(), sheets.kits(sheet, kept(sheet.id()), lines));
+    }
+
+    /** The name of the picture of the page where the manual of a family says something; empty where nobody put one there. */
+    public Optional<String> page(String family, String at) {
+        return Optional.of(journal.setting(Settings.page(family, at), "")).filter(p -> !p.isEmpty());
+    }
+
+    /** Puts a picture of a page beside what it says; an empty name takes it away. */
+    public void page(String family, String at, String picture) {
+        Decisions.about(journal, Settings.page(family, at)).decide(by(), picture);
+    }
+
     /** Answers a feature otherwise, and keeps that. */
     FamilySheet answer(String family, String feature, Optional<String> answer) {
         return keep(family, sheets.answer(family, kept(family), feature, answer));
@@ -254,6 +285,11 @@ public final class Described {
 
     private Optional<String> kept(String family) {
         return Optional.of(journal.setting(Settings.SHEET + family, "")).filter(s -> !s.isEmpty());
+    }
+
+    /** Whether the sheet of a family can be changed here, and not only in a file of the data folder. */
+    public boolean changeable(String family) {
+        return sheets.changeable(family, kept(family));
     }
 
     /** Whether the yard keeps a sheet of its own for a family. */

@@ -11,6 +11,7 @@ import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Step;
 
 /** The families of legs that are known: those that ship or lie in the data folder, and what the yard has made of them or described itself. */
 public final class Families {
@@ -155,6 +156,21 @@ public final class Families {
     /** Writes numbers of parts into the sheet of a family. */
     public void number(String family, Map<String, String> numbers) {
         put(described.number(family, numbers));
+    }
+
+    /** Says how a step is done on the legs of a family; what is empty stays, blank words go by the library again. */
+    public void step(
+            String family,
+            String step,
+            Optional<String> title,
+            Optional<String> detail,
+            Optional<Step.Minutes> minutes) {
+        put(described.step(family, step, title, detail, minutes));
+    }
+
+    /** Takes the kits of a family from lines, each a name, a colon and what is in it. */
+    public void kits(String family, String lines) {
+        put(described.kits(sheet(family), lines));
     }
 
     /** Answers how the legs of a family are built otherwise. */

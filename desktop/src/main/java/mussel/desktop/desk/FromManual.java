@@ -28,7 +28,7 @@ import mussel.desktop.kit.Words;
  * again, on this leg or any later one of the family.
  */
 public final class FromManual extends Column {
-    private static final double FIGURE = 118;
+    private static final int LEAST = 8;
     private static final double PAGE = 64;
 
     private final Keeper keeper;
@@ -42,6 +42,9 @@ public final class FromManual extends Column {
 
         /** Shows everything by what was kept. */
         void show();
+
+        /** The shop, whose pictures of pages stand beside what was read there. */
+        Workshop shop();
     }
 
     /** Everything a station wants. */
@@ -61,6 +64,11 @@ public final class FromManual extends Column {
                     @Override
                     public void show() {
                         desk.said();
+                    }
+
+                    @Override
+                    public Workshop shop() {
+                        return desk.shop();
                     }
                 },
                 m -> m.stations().contains(station) && wanted.test(m));
@@ -108,6 +116,7 @@ public final class FromManual extends Column {
         private final TextField page = new TextField();
         private final Label refusal = Texts.wrapped("", "refusal");
         private Map<String, String> kept = Map.of();
+        private Map<String, Sheets.Said> had = Map.of();
 
         private Line(String family, Missing missing) {
             super(3);
@@ -121,7 +130,7 @@ public final class FromManual extends Column {
                 figure.setId("manual" + ask.at().replace('/', '-'));
                 figure.setPromptText(ask.example());
                 figure.setAccessibleText(missing.title() + " " + ask.title());
-                figure.setPrefWidth(FIGURE);
+                figure.setPrefColumnCount(Math.max(LEAST, ask.example().length()));
                 figure.setOnAction(e -> keep());
                 figures.put(ask, figure);
                 row.getChildren().add(ask.title().isEmpty() ? figure : new Column(2, Texts.dim(ask.title()), figure));
@@ -135,6 +144,8 @@ public final class FromManual extends Column {
             boolean captioned = missing.asks().stream().anyMatch(a -> !a.title().isEmpty());
             row.getChildren().add(captioned ? new Column(2, Texts.dim("page"), page) : page);
             row.getChildren().add(captioned ? new Column(2, Texts.dim(" "), keep) : keep);
+            PagePicture picture = new PagePicture(keeper.shop(), family, missing);
+            row.getChildren().add(captioned ? new Column(2, Texts.dim(" "), picture) : picture);
             focusWithinProperty().addListener((o, was, is) -> {
                 if (!is && !typed().isEmpty() && !typed().equals(kept)) {
                     keep(false);
@@ -149,6 +160,7 @@ public final class FromManual extends Column {
         }
 
         private void fill(Map<String, Sheets.Said> said) {
+            had = said;
             figures.forEach(
                     (ask, field) -> Optional.ofNullable(said.get(ask.at())).ifPresent(s -> {
                         field.setText(s.value());
@@ -162,7 +174,8 @@ public final class FromManual extends Column {
         private Map<String, String> typed() {
             Map<String, String> values = new LinkedHashMap<>();
             figures.forEach((ask, field) -> {
-                if (!field.getText().isBlank()) {
+                // What was said and is blanked is taken out again.
+                if (!field.getText().isBlank() || had.containsKey(ask.at())) {
                     values.put(ask.at(), field.getText().strip());
                 }
             });
@@ -183,7 +196,9 @@ public final class FromManual extends Column {
             }
             try {
                 keeper.say(family, values, page.getText().strip());
-                refusal.setText(values.size() < figures.size() ? "Kept. It counts once all of these are there." : "");
+                long said = values.values().stream().filter(v -> !v.isEmpty()).count();
+                refusal.setText(
+                        said > 0 && said < figures.size() ? "Kept. It counts once all of these are there." : "");
                 // What is kept leaves the page, and the focus with it.
                 Optional<TextField> open = figures.values().stream()
                         .filter(f -> f.getText().isBlank())

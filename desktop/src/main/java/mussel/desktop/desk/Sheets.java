@@ -8,6 +8,7 @@ import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
+import mussel.core.sheet.Step;
 
 /** Sheets of legs that nobody has described yet; how they are written down is not the desktop's concern. */
 public interface Sheets {
@@ -97,6 +98,24 @@ public interface Sheets {
 
     /** A sheet with numbers of its parts. */
     String numbered(String family, Optional<String> kept, Map<String, String> numbers);
+
+    /** A sheet with a step done otherwise; what is empty stays, blank words go by the library again. A JournalException says what is wrong with it. */
+    String stepped(
+            String family,
+            Optional<String> kept,
+            String step,
+            Optional<String> title,
+            Optional<String> detail,
+            Optional<Step.Minutes> minutes);
+
+    /** Whether a sheet can be changed without its file. */
+    boolean changeable(String family, Optional<String> kept);
+
+    /** The kits of a sheet, a line each: name, colon, contents. */
+    String kits(FamilySheet sheet);
+
+    /** A sheet with the kits of such lines. A JournalException says what is wrong with them. */
+    String kits(FamilySheet sheet, Optional<String> kept, String lines);
 
     /** A sheet with another answer to a feature; empty where nobody knows. */
     String answer(String family, Optional<String> kept, String feature, Optional<String> answer);

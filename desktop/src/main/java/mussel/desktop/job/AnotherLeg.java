@@ -107,6 +107,7 @@ final class AnotherLeg extends Column {
                 e.consume();
             }
         });
+        size.setMinHeight(USE_PREF_SIZE);
         Column asked = new Column(8);
         asked.getChildren()
                 .addAll(

@@ -20,6 +20,7 @@ import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.SheetPane;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
 
@@ -70,7 +71,8 @@ public final class TakeIn extends Column {
                 .onPick(this::choose);
         known.managedProperty().bind(known.textProperty().isNotEmpty());
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
-        another.setMinHeight(0);
+        position.setMinHeight(USE_PREF_SIZE);
+        family.setMinHeight(USE_PREF_SIZE);
         VBox.setVgrow(another, Priority.SOMETIMES);
         another.setVisible(false);
         another.setManaged(false);
@@ -85,16 +87,32 @@ public final class TakeIn extends Column {
         Label boatLabel = new Words("Boat");
         boatLabel.getStyleClass().add("caption");
         boatLabel.setLabelFor(boat);
-        getChildren()
-                .addAll(
-                        Texts.title("Take in a leg"),
-                        new Column(2, boatLabel, boat),
-                        known,
-                        position,
-                        family,
-                        another,
-                        refusal,
-                        new Row(10, take, cancel));
+        Column form = new Column(12, new Column(2, boatLabel, boat), known, position, family, another);
+        getChildren().addAll(Texts.title("Take in a leg"), new Form(form), refusal, new Row(10, take, cancel));
+    }
+
+    /** As tall as what is asked wherever there is room for it, and scrolled where there is none. */
+    private static final class Form extends StackPane {
+        private static final double EDGE = 6;
+
+        private final Column asked;
+
+        private Form(Column asked) {
+            super(pane(asked));
+            this.asked = asked;
+            setMinHeight(0);
+        }
+
+        private static SheetPane pane(Column asked) {
+            SheetPane pane = new SheetPane(asked);
+            pane.setFitToHeight(true);
+            return pane;
+        }
+
+        @Override
+        protected double computePrefHeight(double width) {
+            return Math.ceil(asked.prefHeight(width)) + EDGE;
+        }
     }
 
     /** Puts the caret where typing starts. */

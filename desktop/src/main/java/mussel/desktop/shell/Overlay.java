@@ -45,6 +45,8 @@ final class Overlay {
         });
         PageKeys.on(veil, () -> page);
         window.getChildren().add(veil);
+        // What is scrolled stands in the window once it is styled, and cannot be focused before.
+        veil.applyCss();
         page.requestFocus();
         Stops.of(page).first().ifPresent(Node::requestFocus);
     }

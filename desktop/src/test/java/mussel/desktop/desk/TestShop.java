@@ -22,6 +22,7 @@ import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
+import mussel.core.sheet.Step;
 import mussel.core.verdict.Overrides;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
@@ -147,6 +148,32 @@ public final class TestShop {
 
         @Override
         public String numbered(String family, Optional<String> kept, Map<String, String> numbers) {
+            throw new JournalException("no sheets here");
+        }
+
+        @Override
+        public String stepped(
+                String family,
+                Optional<String> kept,
+                String step,
+                Optional<String> title,
+                Optional<String> detail,
+                Optional<Step.Minutes> minutes) {
+            throw new JournalException("no sheets here");
+        }
+
+        @Override
+        public boolean changeable(String family, Optional<String> kept) {
+            return false;
+        }
+
+        @Override
+        public String kits(FamilySheet sheet) {
+            return "";
+        }
+
+        @Override
+        public String kits(FamilySheet sheet, Optional<String> kept, String lines) {
             throw new JournalException("no sheets here");
         }
 

@@ -25,6 +25,8 @@ import mussel.core.measure.Range;
 import mussel.core.measure.Typed;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Step;
+import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.Yaml;
 
@@ -105,7 +107,7 @@ public final class Compact {
     }
 
     /**
-     * A compact sheet with what its manual says written into it, by the places of the values.
+     * A compact sheet with what its manual says written into it, by the places of the values. A blank value takes out what was said there.
      *
      * @throws IllegalArgumentException with what is wrong with a figure, in a sentence part
      */
@@ -114,6 +116,10 @@ public final class Compact {
         values.forEach((at, value) -> {
             JsonPointer place = JsonPointer.compile(at);
             String name = place.last().getMatchingProperty();
+            if (value.isBlank()) {
+                remove(told, place);
+                return;
+            }
             if (name.endsWith(MM) || name.endsWith(DEGREES)) {
                 told.withObject(place.head()).set(name, figure(name, value));
                 if (!page.isEmpty()) {
@@ -133,6 +139,40 @@ public final class Compact {
             }
         });
         return told;
+    }
+
+    /** Takes out what stands at a place, and what holds nothing, or only a page, without it. */
+    private static void remove(ObjectNode sheet, JsonPointer place) {
+        if (sheet.at(place.head()) instanceof ObjectNode group) {
+            group.remove(place.last().getMatchingProperty());
+            boolean nothing = group.isEmpty() || group.size() == 1 && group.has("page");
+            if (nothing && !place.head().matches()) {
+                remove(sheet, place.head());
+            }
+        }
+    }
+
+    /** A compact sheet with one step done otherwise. What is empty stays as it is; blank words go by the library again. */
+    public static ObjectNode stepped(
+            JsonNode compact,
+            String step,
+            Optional<String> title,
+            Optional<String> detail,
+            Optional<Step.Minutes> minutes) {
+        ObjectNode told = compact.deepCopy();
+        title.ifPresent(t -> set(told, step, "title", t));
+        detail.ifPresent(d -> set(told, step, "detail", d));
+        minutes.ifPresent(
+                m -> told.withObject("/minutes").set(step, Json.mapper().valueToTree(m)));
+        return told;
+    }
+
+    private static void set(ObjectNode sheet, String step, String what, String words) {
+        if (words.isBlank()) {
+            remove(sheet, JsonPointer.compile("/except/" + step + "/" + what));
+        } else {
+            sheet.withObject("/except/" + step).put(what, words.strip());
+        }
     }
 
     /** A figure whose unit stands in its name. */

@@ -67,15 +67,17 @@ public final class PastedParts {
     }
 
     private static Line line(FamilySheet sheet, CSVRecord row) {
-        Set<String> words = words(row.get(1));
+        return new Line(row.stream().collect(Collectors.joining(", ")), row.get(0), named(sheet, row.get(1)));
+    }
+
+    /** The part of a leg that somebody means by a name; empty where none is called so, or two are alike. */
+    static Optional<Part> named(FamilySheet sheet, String name) {
+        Set<String> words = words(name);
         List<Part> parts = new ArrayList<>(sheet.parts());
         parts.sort(Comparator.comparingDouble((Part p) -> -alike(words, words(p.title()))));
         double best = alike(words, words(parts.get(0).title()));
         boolean alone = parts.size() == 1 || alike(words, words(parts.get(1).title())) < best;
-        return new Line(
-                row.stream().collect(Collectors.joining(", ")),
-                row.get(0),
-                best >= LEAST_ALIKE && alone ? Optional.of(parts.get(0)) : Optional.empty());
+        return best >= LEAST_ALIKE && alone ? Optional.of(parts.get(0)) : Optional.empty();
     }
 
     /** The share of words both have among those either has (Jaccard). */

@@ -1,0 +1,70 @@
+package mussel.desktop.book;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import mussel.core.job.JournalException;
+import mussel.core.sheet.FamilySheet;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** The kits sold for a leg, a line each, changed where they stand. */
+final class SheetKits extends Column {
+    private final Workshop shop;
+    private final Runnable onKept;
+    private final TextArea lines = new PlainArea();
+    private final Label refusal = Texts.wrapped("", "refusal");
+    private final Button keep = new Button("Keep these kits");
+    private FamilySheet sheet;
+
+    SheetKits(Workshop shop, Runnable onKept) {
+        super(6);
+        this.shop = shop;
+        this.onKept = onKept;
+        lines.setId("sheet-kits");
+        lines.setWrapText(true);
+        lines.setPrefRowCount(4);
+        lines.setPromptText("Seal kit 12-345: 2 driveshaft seal, carrier O-ring");
+        lines.setAccessibleText("kits, a line each: its name, a colon, what is in it");
+        lines.textProperty().addListener((o, was, is) -> keep.setDisable(is.equals(written())));
+        keep.setId("sheet-kits-keep");
+        keep.setOnAction(e -> keep());
+        refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
+        getChildren()
+                .addAll(
+                        Texts.dim(
+                                "A line for each: its name, a colon, what is in it; a count before what comes more than once."),
+                        lines,
+                        refusal,
+                        new Row(10, keep));
+    }
+
+    private String written() {
+        return sheet == null ? "" : shop.sheets().described().kits(sheet);
+    }
+
+    void show(FamilySheet of) {
+        boolean typed =
+                sheet != null && sheet.id().equals(of.id()) && !lines.getText().equals(written());
+        sheet = of;
+        if (!typed) {
+            lines.setText(written());
+            refusal.setText("");
+        }
+        keep.setDisable(lines.getText().equals(written()));
+    }
+
+    private void keep() {
+        try {
+            shop.sheets().kits(sheet.id(), lines.getText());
+            refusal.setText("");
+            // What was taken is shown as the sheet has it from now on.
+            sheet = null;
+            onKept.run();
+        } catch (JournalException e) {
+            refusal.setText("Not kept: " + e.getMessage());
+        }
+    }
+}

@@ -1,0 +1,191 @@
+package mussel.desktop.book;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import mussel.core.job.JournalException;
+import mussel.core.measure.Display;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Phase;
+import mussel.core.sheet.Step;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** The steps of a leg's work, phase by phase; words and minutes of each can be changed where it stands. */
+final class SheetSteps extends Column {
+    private static final Pattern MINUTES =
+            Pattern.compile("([\\d.,]+)\\s*/\\s*([\\d.,]+)\\s*/\\s*([\\d.,]+)\\s*(?:min)?");
+    private static final int COLUMNS = 16;
+
+    private final Workshop shop;
+    private final Runnable onKept;
+    private final PickRow which;
+    private final Column list = new Column(4);
+    private Optional<String> phase = Optional.empty();
+    private Optional<String> changing = Optional.empty();
+    private FamilySheet sheet;
+
+    SheetSteps(Workshop shop, Runnable onKept) {
+        super(6);
+        this.shop = shop;
+        this.onKept = onKept;
+        which = new PickRow(
+                        "sheet-steps",
+                        "Steps of",
+                        Arrays.stream(Phase.values())
+                                .map(p -> Choice.text(p.name(), p.title()))
+                                .toList())
+                .optional()
+                .onPick(p -> {
+                    phase = p;
+                    changing = Optional.empty();
+                    show(sheet);
+                });
+        list.setId("sheet-step-list");
+        getChildren().addAll(which, list);
+    }
+
+    void show(FamilySheet of) {
+        if (sheet != null && !sheet.id().equals(of.id())) {
+            changing = Optional.empty();
+        }
+        sheet = of;
+        which.show(phase);
+        List<Node> rows = new ArrayList<>();
+        for (Step step : of.steps()) {
+            if (phase.equals(Optional.of(step.phase().name()))) {
+                rows.add(changing.equals(Optional.of(step.id())) ? new Editor(step) : row(step));
+            }
+        }
+        list.getChildren().setAll(rows);
+    }
+
+    private Node row(Step step) {
+        Label text = Texts.sentence(step.title() + " · " + minutes(step) + " min");
+        text.setMinWidth(0);
+        text.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(text, Priority.ALWAYS);
+        Button change = new Button("Change");
+        change.setId("change-step-" + step.id());
+        change.setAccessibleText("change the step: " + step.title());
+        change.setMinWidth(USE_PREF_SIZE);
+        change.setDisable(!shop.sheets().described().changeable(sheet.id()));
+        change.setOnAction(e -> {
+            changing = Optional.of(step.id());
+            show(sheet);
+            list.lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
+        });
+        return new Row(10, text, change);
+    }
+
+    private static String minutes(Step step) {
+        return Display.significant(step.minutes().low()) + " / "
+                + Display.significant(step.minutes().likely()) + " / "
+                + Display.significant(step.minutes().high());
+    }
+
+    /** One step being changed. */
+    private final class Editor extends Column {
+        private final Step step;
+        private final TextField title = new TextField();
+        private final TextArea detail = new PlainArea();
+        private final TextField minutes = new TextField();
+        private final Label refusal = Texts.wrapped("", "refusal");
+
+        private Editor(Step step) {
+            super(6);
+            this.step = step;
+            getStyleClass().add("card");
+            title.setText(step.title());
+            title.setId("step-title");
+            title.setAccessibleText("what is done");
+            title.setOnAction(e -> keep());
+            detail.setText(Step.says(step.detail()) ? step.detail() : "");
+            detail.setId("step-detail");
+            detail.setAccessibleText("how it is done");
+            detail.setWrapText(true);
+            detail.setPrefRowCount(3);
+            minutes.setText(SheetSteps.minutes(step));
+            minutes.setId("step-minutes");
+            minutes.setAccessibleText("minutes: when all goes well, usually, when it fights back");
+            minutes.setPrefColumnCount(COLUMNS);
+            minutes.setMaxWidth(USE_PREF_SIZE);
+            minutes.setOnAction(e -> keep());
+            Button keep = new Button("Keep");
+            keep.setId("step-keep");
+            keep.setOnAction(e -> keep());
+            Button leave = new Button("Leave it");
+            leave.setOnAction(e -> {
+                changing = Optional.empty();
+                show(sheet);
+            });
+            refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
+            getChildren()
+                    .addAll(
+                            Texts.dim("What is done; left blank, as the library of procedures says it"),
+                            title,
+                            Texts.dim("How"),
+                            detail,
+                            Texts.dim("Minutes: when all goes well / usually / when it fights back"),
+                            minutes,
+                            refusal,
+                            new Row(10, keep, leave));
+        }
+
+        private void keep() {
+            try {
+                String how = Step.says(step.detail()) ? step.detail() : "";
+                shop.sheets()
+                        .step(
+                                sheet.id(),
+                                step.id(),
+                                changed(title.getText(), step.title()),
+                                changed(detail.getText(), how),
+                                took());
+                changing = Optional.empty();
+                onKept.run();
+            } catch (JournalException e) {
+                refusal.setText("Not kept: " + e.getMessage());
+            }
+        }
+
+        private Optional<String> changed(String now, String was) {
+            return now.strip().equals(was.strip()) ? Optional.empty() : Optional.of(now);
+        }
+
+        private Optional<Step.Minutes> took() {
+            if (minutes.getText().strip().equals(SheetSteps.minutes(step))) {
+                return Optional.empty();
+            }
+            Matcher three = MINUTES.matcher(minutes.getText().strip());
+            if (!three.matches()) {
+                throw new JournalException(
+                        "the minutes are three figures with strokes between, like 3 / 5 / 12: when all goes well, usually, when it fights back.");
+            }
+            return Optional.of(
+                    new Step.Minutes(figure(three.group(1)), figure(three.group(2)), figure(three.group(3))));
+        }
+
+        private double figure(String text) {
+            try {
+                return Double.parseDouble(text.replace(',', '.'));
+            } catch (NumberFormatException e) {
+                throw new JournalException("“" + text + "” is no figure of minutes.", e);
+            }
+        }
+    }
+}
