@@ -166,6 +166,23 @@ class SheetsOfJobsTest extends WindowJourney {
         assertThat(words("#sheets-page")).anyMatch(t -> t.equals("numbers, ds seal: N-11"));
     }
 
+    @Test
+    void whatIsPrintedOfTheLashLetsGearsBeSetUp() {
+        takeIn("Byssus", described());
+        go(Station.SETUP);
+        assertThat(now().setup()).isEmpty();
+        click("#manual-values-lash-forward");
+        for (String figure : List.of("0.15-0.30 mm", "0.40-0.75 mm", "13", "26", "33 mm")) {
+            robot.write(figure).push(KeyCode.ENTER);
+        }
+        assertThat(now().setup()).isPresent();
+        assertThat(words("#setup-station")).anyMatch(t -> t.contains("are estimates: after each change"));
+        click("#setup-view-forward");
+        assertThat(now().setup().orElseThrow().places())
+                .extracting(p -> p.id())
+                .containsExactly("pinion", "forward", "reverse");
+    }
+
     private void sheetsPage() {
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-sheets");

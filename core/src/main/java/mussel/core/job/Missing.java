@@ -41,7 +41,12 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
     public String group() {
         return asks.stream()
                 .findFirst()
-                .map(ask -> Stream.of(ask.at().split("/")).limit(GROUP).collect(Collectors.joining("/")))
+                .map(ask -> Stream.of(ask.at().split("/"))
+                        .limit(
+                                asks.size() > 1 && !ask.at().startsWith(SCREWS)
+                                        ? ask.at().split("/").length - 1
+                                        : GROUP)
+                        .collect(Collectors.joining("/")))
                 .orElse(at);
     }
 
@@ -73,7 +78,7 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
             all.add(pump());
         }
         if (sheet.setup().isEmpty()) {
-            all.add(new Missing("/setup", SAY.say("missing.setup"), List.of(Station.SETUP), List.of()));
+            all.add(setup());
         }
         for (int i = 0; i < sheet.fasteners().size(); i++) {
             if (sheet.fasteners().get(i).torque().isEmpty()
@@ -93,6 +98,7 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
         all.add(hold("pressure"));
         all.add(hold("vacuum"));
         all.add(pump());
+        all.add(setup());
         all.add(one("/construction/weight_kg", "weight", "/values/weight", Station.STRIP));
         for (int i = 0; i < sheet.fasteners().size(); i++) {
             Fastener fastener = sheet.fasteners().get(i);
@@ -166,6 +172,20 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
                                 SAY.say("missing.pump." + limit),
                                 SAY.say("missing.pump." + limit + ".example")))
                         .toList());
+    }
+
+    private static Missing setup() {
+        return new Missing(
+                "/setup",
+                SAY.say("missing.setup"),
+                List.of(Station.SETUP),
+                Stream.of("forward", "reverse", "pinion_teeth", "gear_teeth", "pitch_radius")
+                        .map(what -> new Ask(
+                                "/values/lash/" + what,
+                                SAY.say("missing.setup." + what),
+                                SAY.say("missing.setup." + what + ".example")))
+                        .toList(),
+                SAY.say("missing.setup.meanwhile"));
     }
 
     private static Missing hold(String mode) {

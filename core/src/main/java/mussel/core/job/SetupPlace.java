@@ -107,17 +107,18 @@ public record SetupPlace(
     }
 
     static SetupPlace pinion(SetupReadings read) {
-        School school = read.school(PINION, School.MARKS);
+        OptionalDouble constant = read.sheet().pinion().constantMm();
+        School school = constant.isPresent() ? read.school(PINION, School.MARKS) : School.REUSE;
         OptionalDouble present = read.present(PINION);
         List<Double> heights = read.heights();
         List<Problem> unread = school == School.MARKS ? read.unreadMarks() : List.of();
-        PinionInput in = new PinionInput(
-                read.sheet().pinion().constantMm(),
-                read.marks(),
-                heights,
-                read.sheet().pinion().spreadLimitMm());
         Optional<PinionAnswer> answer = school == School.MARKS && heights.size() >= LEAST_AROUND && unread.isEmpty()
-                ? Optional.of(new PinionAnswer(in, PinionEngine.run(in)))
+                ? Optional.of(new PinionInput(
+                                constant.getAsDouble(),
+                                read.marks(),
+                                heights,
+                                read.sheet().pinion().spreadLimitMm()))
+                        .map(in -> new PinionAnswer(in, PinionEngine.run(in)))
                 : Optional.empty();
         OptionalDouble target = school == School.REUSE
                 ? present

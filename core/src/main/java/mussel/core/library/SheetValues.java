@@ -24,6 +24,7 @@ import mussel.core.sheet.SetupSheet;
  * @param leakTest the holds
  * @param pump the water pump
  * @param setup how the gears are set up
+ * @param lash how the gears mesh, where that is all that is known of setting them up
  * @param draining how the case drains, where somebody has timed it
  */
 public record SheetValues(
@@ -37,6 +38,7 @@ public record SheetValues(
         @Given("the holds it is tested with") Optional<Holds> leakTest,
         @Given("the water pump") Optional<PumpSheet> pump,
         @Given("how the gears are set up") Optional<SetupSheet> setup,
+        @Given("how the gears mesh") Optional<Lash> lash,
         @Given("how the case drains") Optional<Gearcase> draining) {
     /** Keeps its own copies. */
     public SheetValues {
@@ -112,6 +114,22 @@ public record SheetValues(
             @Given("the air space with the oil out") Optional<Value> air,
             @Given("the pressure hold") Optional<HoldLimits> pressure,
             @Given("the vacuum hold") Optional<HoldLimits> vacuum) {}
+
+    /**
+     * How the gears mesh: what a manual prints of the lash, and what is counted and measured on the gears. It counts once all five are there.
+     *
+     * @param forward between what and what the lash of the forward gear shall lie
+     * @param reverse the same of the reverse gear
+     * @param pinionTeeth the pinion's teeth
+     * @param gearTeeth the gears' teeth
+     * @param pitchRadius from the shaft's middle to the middle of a tooth's face
+     */
+    public record Lash(
+            @Given("the lash of the forward gear") Optional<Value> forward,
+            @Given("the lash of the reverse gear") Optional<Value> reverse,
+            @Given("the pinion's teeth") Optional<Value> pinionTeeth,
+            @Given("the gears' teeth") Optional<Value> gearTeeth,
+            @Given("the pitch radius") Optional<Value> pitchRadius) {}
 
     /**
      * One hold; a vacuum may be written with or without its sign. It counts once all four figures are there.

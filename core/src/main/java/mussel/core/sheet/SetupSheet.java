@@ -2,6 +2,7 @@ package mussel.core.sheet;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -41,14 +42,14 @@ public record SetupSheet(
     /**
      * The pinion's place.
      *
-     * @param constantMm the constant its shim is computed from (mm)
+     * @param constantMm the constant its shim is computed from (mm); empty where nobody has read it, and the shims found go back
      * @param spreadLimitMm how far the heights of its bearing may differ (mm)
      * @param thicker what a thicker shim does to both lashes
      * @param marks the marks stamped on case and gears
      */
     public record PinionPlace(
             @Given(value = "the family's constant", kind = Kind.LENGTH, min = 0, minOpen = true, max = 1_000)
-                    double constantMm,
+                    OptionalDouble constantMm,
             @Given(value = "how far the heights may differ", kind = Kind.LENGTH, min = 0, max = 10)
                     double spreadLimitMm,
             @Given("what a thicker shim does") Thicker thicker,

@@ -71,7 +71,7 @@ final class PlacePage extends Column {
                 Scale.SCHOOL.label(),
                 gear.isPresent()
                         ? List.of(Choice.text("lash", "Measured lash"), Choice.text("reuse", "Shims found"))
-                        : List.of(Choice.text("marks", "Marks and height"), Choice.text("reuse", "Shims found")));
+                        : pinion(sheet));
         armOn = new PickRow(
                 "arm-on-" + place,
                 Scale.ARM_ON.label(),
@@ -104,6 +104,14 @@ final class PlacePage extends Column {
                         moves,
                         stacks,
                         after);
+    }
+
+    /** The shim is computed from marks and height where the manual gives the constant for it. */
+    private static List<Choice> pinion(SetupSheet sheet) {
+        Choice found = Choice.text("reuse", "Shims found");
+        return sheet.pinion().constantMm().isPresent()
+                ? List.of(Choice.text("marks", "Marks and height"), found)
+                : List.of(found);
     }
 
     private Optional<Explanation> explained() {

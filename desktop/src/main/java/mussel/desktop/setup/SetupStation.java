@@ -15,11 +15,13 @@ import mussel.core.job.Field;
 import mussel.core.job.Scale;
 import mussel.core.job.SetupPlace;
 import mussel.core.job.SetupWork;
+import mussel.core.job.Station;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
 import mussel.core.sheet.SetupSheet;
 import mussel.core.sheet.SetupSheet.GearPlace;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
@@ -37,17 +39,24 @@ public final class SetupStation implements StationView {
     private static final String CHECKS = "checks";
     private static final String DRAWER = "drawer";
 
+    private static final String ESTIMATED =
+            " Pressure and spiral angle of the teeth, how far the lash may differ around, what a thicker"
+                    + " shim does and the sizes of shims are estimates: after each change read the lash again, and go by that.";
+
     private final Desk desk;
     private final VBox sheet = new Column(12);
     private final Label head = Texts.sentence("");
+    private final FromManual manual;
     private final Pages families = new Pages();
-    private final Map<String, Family> familyOf = new HashMap<>();
+    private final Map<SetupSheet, Family> familyOf = new HashMap<>();
 
     /** The station of a job. */
     public SetupStation(Desk desk) {
         this.desk = desk;
+        sheet.setId("setup-station");
         sheet.getStyleClass().add("station");
-        sheet.getChildren().addAll(Texts.title("Set-up"), head, families);
+        manual = new FromManual(desk, Station.SETUP);
+        sheet.getChildren().addAll(Texts.title("Set-up"), head, manual, families);
     }
 
     @Override
@@ -58,9 +67,11 @@ public final class SetupStation implements StationView {
     @Override
     public void show(Assessment now) {
         families.setVisible(now.setup().isPresent());
+        manual.show(now);
         if (now.setup().isEmpty()) {
-            head.setText("The sheet of this family has no figures for shims and lash: take them from the maker's manual"
-                    + " for the exact unit, or hand the gears to a dealer technician.");
+            head.setText(
+                    "The sheet of this family has no figures for shims and lash yet: take them from the maker's manual"
+                            + " for the exact unit, or hand the gears to a dealer technician.");
             return;
         }
         SetupWork setup = now.setup().get();
@@ -68,8 +79,9 @@ public final class SetupStation implements StationView {
                         ? "New gears, bearings or housing mean new shims. "
                         : "Nothing that is to be done moves the gears; the shims that were in go back. ")
                 + now.sheet().origin() + Texts.page(setup.sheet().page())
-                + "; the maker's manual for the exact unit outranks it.");
-        Family family = familyOf.computeIfAbsent(now.sheet().id(), f -> new Family(setup.sheet()));
+                + "; the maker's manual for the exact unit outranks it."
+                + (now.sheet().isEstimate("/setup") ? ESTIMATED : ""));
+        Family family = familyOf.computeIfAbsent(setup.sheet(), Family::new);
         families.show(family);
         family.show(now, setup);
     }

@@ -21,6 +21,7 @@ import mussel.core.measure.Problems;
 import mussel.core.measure.Range;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.LeakTest;
+import mussel.core.sheet.SetupSheet;
 import mussel.exchange.library.Expansion.Answers;
 import mussel.exchange.record.Json;
 
@@ -42,6 +43,7 @@ final class Manual {
     private OptionalDouble weightKg = OptionalDouble.empty();
     private Optional<LeakTest.Limits> pressure = Optional.empty();
     private Optional<LeakTest.Limits> vacuum = Optional.empty();
+    private Optional<SetupSheet> meshing = Optional.empty();
 
     Manual(Library library, CompactSheet sheet) {
         this.sheet = sheet;
@@ -68,6 +70,7 @@ final class Manual {
             pressure = holds.pressure().flatMap(h -> limits(h, false, printed, "/values/leak_test/pressure"));
             vacuum = holds.vacuum().flatMap(h -> limits(h, true, printed, "/values/leak_test/vacuum"));
         });
+        meshing = says.lash().flatMap(lash -> new LashTold(printed, problems).setup(lash));
         says.fasteners().forEach((id, screw) -> screw.count()
                 .filter(c -> !COUNT.matcher(c.value().strip()).matches())
                 .ifPresent(c -> problems.at(
@@ -136,7 +139,13 @@ final class Manual {
         pressure.ifPresent(p -> holds.set("pressure", tree(p)));
         vacuum.ifPresent(v -> holds.set("vacuum", tree(v)));
         values.flatMap(SheetValues::pump).ifPresent(p -> full.set("pump", tree(p)));
-        values.flatMap(SheetValues::setup).ifPresent(s -> full.set("setup", tree(s)));
+        values.flatMap(SheetValues::setup)
+                .ifPresentOrElse(
+                        s -> full.set("setup", tree(s)),
+                        () -> meshing.ifPresent(m -> {
+                            full.set("setup", tree(m));
+                            estimates.add("/setup");
+                        }));
     }
 
     private void construction(ObjectNode into, Answers answers, ArrayNode estimates) {

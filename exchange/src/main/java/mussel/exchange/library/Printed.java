@@ -14,6 +14,7 @@ import mussel.core.measure.TorqueUnit;
 import mussel.core.measure.Typed;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.Fastener;
+import mussel.core.sheet.SetupSheet;
 
 /** Reads what a manual prints: single figures, and ranges like {@code 34-40 N·m}. */
 final class Printed {
@@ -44,6 +45,26 @@ final class Printed {
         }
         problems.at(at, typed instanceof Typed.Refused refused ? "cannot be read: " + refused.sentence() : "is empty");
         return Optional.empty();
+    }
+
+    /** From what to what a figure may lie, in the kind's canonical unit; empty after a problem. */
+    Optional<SetupSheet.Limits> range(Value value, Kind kind, Range range, String at) {
+        Matcher both = RANGE.matcher(value.value().strip());
+        if (!both.matches()) {
+            problems.at(at, "is “" + value.value() + "”; two figures with a hyphen between go here, like 0.15-0.30 mm");
+            return Optional.empty();
+        }
+        Optional<Typed.Understood> low = figure(both.group(1) + " " + both.group(3), kind, range, at);
+        Optional<Typed.Understood> high =
+                low.isEmpty() ? low : figure(both.group(2) + " " + both.group(3), kind, range, at);
+        if (low.isEmpty() || high.isEmpty()) {
+            return Optional.empty();
+        }
+        if (high.get().value() <= low.get().value()) {
+            problems.at(at, "is “" + value.value() + "”: the range stands upside down or is empty");
+            return Optional.empty();
+        }
+        return Optional.of(new SetupSheet.Limits(low.get().value(), high.get().value()));
     }
 
     /** A torque with its range and the unit it is printed in; empty after a problem. */

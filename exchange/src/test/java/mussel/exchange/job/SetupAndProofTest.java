@@ -113,7 +113,7 @@ class SetupAndProofTest {
                 .contains("a mark that nobody read is not zero");
         read(Field.MARK.of("gear"), -4);
         assertThat(setup().place("pinion").problems()).isEmpty();
-        double constant = SKUA.setup().orElseThrow().pinion().constantMm();
+        double constant = SKUA.setup().orElseThrow().pinion().constantMm().orElseThrow();
         double expected = constant + 0.06 + 0.04 - 45.62;
         assertThat(setup().place("pinion").targetMm()).isPresent();
         assertThat(setup().place("pinion").targetMm().getAsDouble()).isEqualTo(expected, within(1e-9));
