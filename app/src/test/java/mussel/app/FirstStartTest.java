@@ -17,11 +17,11 @@ class FirstStartTest extends WindowJourney {
         click("#first-begin");
         assertThat(window.lookup("#first-start")).isNull();
         assertThat(shop.yard().name()).isEqualTo("Pier End");
-        assertThat(shop.yard().units()).isEqualTo(YardUnits.US);
+        assertThat(shop.yard().reads()).isEqualTo(YardUnits.US);
         restart();
         robot.interact(window::firstStart);
         assertThat(window.lookup("#first-start")).isNull();
         assertThat(shop.yard().name()).isEqualTo("Pier End");
-        assertThat(shop.yard().units()).isEqualTo(YardUnits.US);
+        assertThat(shop.yard().reads()).isEqualTo(YardUnits.US);
     }
 }

@@ -187,7 +187,7 @@ final class Briefing {
                 "look.note",
                 now.knowledge().access(looks.access()).map(a -> a.title()).orElse(looks.access()),
                 Display.workTime(looks.minutes()),
-                Display.sum(looks.saves()));
+                now.yard().money().sum(looks.saves()));
         String title = all.get(0).title() + (all.size() > 1 ? SAY.say("look.more", all.size() - 1) : "");
         return Optional.of(new Act(title, note, deed(all.get(0))));
     }
@@ -220,7 +220,7 @@ final class Briefing {
         double minutes = pay.stream().mapToDouble(Further::extraMinutes).max().orElse(0);
         double money = pay.stream().mapToDouble(Further::extraMoney).max().orElse(0);
         String note = pay.size() == 1
-                ? SAY.say("goals.note", Display.workTime(minutes), Display.sum(money))
+                ? SAY.say("goals.note", Display.workTime(minutes), now.yard().money().sum(money))
                 : SAY.say("goals.notes", titles(pay));
         return Optional.of(new Act(
                 pay.size() == 1 ? SAY.say("goals.one", pay.get(0).title()) : SAY.say("goals.many", pay.size()),
@@ -361,7 +361,7 @@ final class Briefing {
         String head = now.fill()
                 .map(f -> SAY.say(
                         "head.fill",
-                        Display.estimate(Kind.VOLUME, f.needMl(), now.yard().units())))
+                        Display.estimate(Kind.VOLUME, f.needMl(), now.yard().reads())))
                 .orElse(SAY.say("head.fill.unknown"));
         Optional<Step> left = steps.stream()
                 .map(PlannedStep::step)

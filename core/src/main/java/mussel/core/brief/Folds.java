@@ -106,7 +106,7 @@ final class Folds {
                                         .map(Finding::title)
                                         .orElse(c.finding()),
                                 Display.workTime(c.minutes()),
-                                Display.sum(c.saves())))
+                                now.yard().money().sum(c.saves())))
                         .toList());
     }
 
@@ -138,7 +138,7 @@ final class Folds {
     }
 
     private String frostPoint() {
-        YardUnits units = now.yard().units();
+        YardUnits units = now.yard().reads();
         double point = units.fromCanonical(
                 Kind.TEMPERATURE, now.drain().orElseThrow().freeze().pointC());
         return Display.rounded(point, 0.3) + " " + units.symbol(Kind.TEMPERATURE);
@@ -276,12 +276,12 @@ final class Folds {
                 parts.stream().mapToDouble(d -> d.price() * d.probability()).sum();
         return add(
                 "doubtful",
-                SAY.say("fold.doubtful.value", Display.sum(likely)),
+                SAY.say("fold.doubtful.value", now.yard().money().sum(likely)),
                 parts.stream()
                         .map(d -> SAY.say(
                                 "doubtful.line",
                                 d.part(),
-                                Display.sum(d.price()),
+                                now.yard().money().sum(d.price()),
                                 String.valueOf(Math.round(100 * d.probability()))))
                         .toList());
     }
@@ -299,7 +299,7 @@ final class Folds {
                 .flatMap(d -> d.entrySet().stream())
                 .filter(e -> e.getValue() > 0)
                 .map(e -> e.getValue() + " × "
-                        + Display.exact(Kind.LENGTH, e.getKey(), now.yard().units()))
+                        + Display.exact(Kind.LENGTH, e.getKey(), now.yard().reads()))
                 .toList();
         return lines.isEmpty()
                 ? this

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.measure.Display;
+import mussel.core.measure.Money;
 import mussel.core.measure.Sentences;
 
 /** The estimate in plain words, for the technician and for the owner. */
@@ -22,11 +23,18 @@ public final class EstimateWords {
 
     private final EstimateInput in;
     private final EstimateResult out;
+    private final Money money;
 
-    /** Words for one result. */
-    public EstimateWords(EstimateInput in, EstimateResult out) {
+    /** Words for one result, in the yard's money. */
+    public EstimateWords(EstimateInput in, EstimateResult out, Money money) {
         this.in = in;
         this.out = out;
+        this.money = money;
+    }
+
+    /** The money it is in. */
+    public Money money() {
+        return money;
     }
 
     /** Plain sentences a technician can act on. */
@@ -38,7 +46,7 @@ public final class EstimateWords {
         notes.addAll(flips());
         in.exchange().stream()
                 .filter(e -> e.coreReturned() && e.coreCharge() > 0)
-                .forEach(e -> notes.add(SAY.say("core", e.name(), money(e.coreCharge()))));
+                .forEach(e -> notes.add(SAY.say("core", e.name(), money.exact(e.coreCharge()))));
         notes.add(SAY.say("estimate"));
         return List.copyOf(notes);
     }
@@ -90,7 +98,7 @@ public final class EstimateWords {
                 .map(o -> SAY.say(
                         "per.hour",
                         capital(title(o.name())),
-                        Display.sum(o.perLifeHour().getAsDouble())));
+                        money.sum(o.perLifeHour().getAsDouble())));
     }
 
     /** Where the answer changes. */
@@ -98,13 +106,13 @@ public final class EstimateWords {
         List<String> flips = new ArrayList<>();
         if (out.flipsAt().labourPerH().isPresent()) {
             double rate = out.flipsAt().labourPerH().getAsDouble();
-            flips.add(SAY.say(rate > in.labourPerH() ? "flip.labour.above" : "flip.labour.below", Display.sum(rate)));
+            flips.add(SAY.say(rate > in.labourPerH() ? "flip.labour.above" : "flip.labour.below", money.sum(rate)));
         }
         if (out.flipsAt().doubtfulTotal().isPresent()) {
             flips.add(SAY.say(
                     "flip.doubtful",
-                    Display.sum(out.flipsAt().doubtfulTotal().getAsDouble()),
-                    Display.sum(in.doubtfulTotal())));
+                    money.sum(out.flipsAt().doubtfulTotal().getAsDouble()),
+                    money.sum(in.doubtfulTotal())));
         }
         if (flips.isEmpty() && out.options().size() > 1) {
             flips.add(SAY.say("flip.none"));
@@ -124,16 +132,11 @@ public final class EstimateWords {
     }
 
     /** A figure of an option, as sure as the option is; the price of a unit that is bought is exact. */
-    public static String about(Option option, double figure) {
+    public String about(Option option, double figure) {
         double u = (option.p90() - option.p10()) / EIGHT_OF_TEN;
         if (option.name().equals(EstimateEngine.LEAVE)) {
-            return Display.sum(figure);
+            return money.sum(figure);
         }
-        return u < FIXED ? money(figure) : Display.sum(figure, u);
-    }
-
-    /** An amount of the yard's money. */
-    public static String money(double amount) {
-        return Display.money(amount);
+        return u < FIXED ? money.exact(figure) : money.sum(figure, u);
     }
 }

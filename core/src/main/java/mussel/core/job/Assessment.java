@@ -236,7 +236,7 @@ public final class Assessment {
     /** The drain in words. */
     public Optional<DrainWords> drainWords() {
         return drain.map(
-                result -> new DrainWords(drainInput.orElseThrow(), result, yard.units(), sheet.isEstimate("/case")));
+                result -> new DrainWords(drainInput.orElseThrow(), result, yard.reads(), sheet.isEstimate("/case")));
     }
 
     /** The last hold of each mode, judged. */
@@ -291,7 +291,7 @@ public final class Assessment {
 
     /** The verdict in words. */
     public VerdictWords verdictWords() {
-        return new VerdictWords(knowledge(), context(), verdict());
+        return new VerdictWords(knowledge(), context(), verdict(), yard.money());
     }
 
     /** How likely something is wrong at each place of the case; nothing before anything was looked at. */
@@ -481,7 +481,7 @@ public final class Assessment {
                 "twin.priced",
                 Display.workTime(twin.togetherMinutes()),
                 Display.workTime(twin.apartMinutes()),
-                Display.sum(twin.savedMinutes() * yard.labourPerH() / 60));
+                yard.money().sum(twin.savedMinutes() * yard.labourPerH() / 60));
     }
 
     /** Whether it is worth doing; empty before anything is to be done. Computed when first asked for. */
@@ -541,7 +541,7 @@ public final class Assessment {
 
     /** The fill in words. */
     public Optional<FillWords> fillWords() {
-        return fill.map(result -> new FillWords(fillInput.orElseThrow(), result, yard.units()));
+        return fill.map(result -> new FillWords(fillInput.orElseThrow(), result, yard.reads()));
     }
 
     /** What is next due once this job is tagged. */

@@ -20,7 +20,7 @@ public final class EarlierJob {
      * @param yard whose oils and units it is told in
      */
     public static String words(Job job, Optional<FamilySheet> sheet, Yard yard) {
-        YardUnits units = yard.units();
+        YardUnits units = yard.reads();
         StringBuilder when = new StringBuilder(
                 "Job " + job.id() + ", " + job.tagged().map(Object::toString).orElse("not finished"));
         job.reading(Field.ENGINE_HOURS)

@@ -3,6 +3,7 @@ package mussel.core.job;
 import java.util.List;
 import java.util.Optional;
 import mussel.core.measure.Display;
+import mussel.core.measure.Money;
 import mussel.core.measure.Sentences;
 import mussel.core.parts.Catalogue;
 import mussel.core.verdict.VerdictResult;
@@ -22,6 +23,7 @@ import mussel.core.verdict.VerdictResult;
  * @param comeback what leaving it costs when it comes back: that, the boat standing still and what running on spoils (money)
  * @param called whether the verdict says to do it: the yard's own costs outrank the plan's there
  * @param swapMinutes what swapping the whole leg takes (min); infinite where no unit is to be had
+ * @param money the money the yard reckons in
  */
 public record Further(
         String goal,
@@ -34,7 +36,8 @@ public record Further(
         double laterMoney,
         double comeback,
         boolean called,
-        double swapMinutes) {
+        double swapMinutes,
+        Money money) {
     private static final Sentences SAY = Sentences.beside(Further.class);
     private static final double FOR_NOTHING = 1;
 
@@ -58,7 +61,8 @@ public record Further(
                             costs.laterMoney(),
                             costs.comeback(),
                             called(all, goal.id()),
-                            swap);
+                            swap,
+                            all.yard().money());
                 })
                 .toList();
     }
@@ -88,10 +92,10 @@ public record Further(
         if (chosen) {
             return SAY.say("further.chosen") + swap;
         }
-        String later = SAY.say("further.later", Display.workTime(laterMinutes), Display.sum(laterMoney)) + swap;
+        String later = SAY.say("further.later", Display.workTime(laterMinutes), money.sum(laterMoney)) + swap;
         return extraMinutes < FOR_NOTHING && extraMoney < FOR_NOTHING
                 ? SAY.say("further.free") + " " + later
-                : SAY.say("further.now", Display.workTime(extraMinutes), Display.sum(extraMoney)) + " " + later;
+                : SAY.say("further.now", Display.workTime(extraMinutes), money.sum(extraMoney)) + " " + later;
     }
 
     /** What the odds say to it, chosen or not; empty before anything was looked at. */
@@ -100,11 +104,11 @@ public record Further(
             return "";
         }
         String percent = String.valueOf(Math.round(100 * probability.get()));
-        String risk = Display.sum(probability.get() * comeback);
+        String risk = money.sum(probability.get() * comeback);
         if (chosen) {
             return worthIt()
                     ? SAY.say("further.right", percent, risk)
-                    : SAY.say("further.doubt", percent, risk, Display.sum(extraMoney));
+                    : SAY.say("further.doubt", percent, risk, money.sum(extraMoney));
         }
         return worthIt() ? SAY.say("further.do", percent, risk) : SAY.say("further.leave", percent, risk);
     }

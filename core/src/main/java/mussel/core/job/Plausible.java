@@ -95,7 +95,7 @@ public final class Plausible {
         }
         double capacity = now.sheet().oil().capacityMl().getAsDouble();
         String holds = Display.exact(
-                mussel.core.measure.Kind.VOLUME, capacity, now.yard().units());
+                mussel.core.measure.Kind.VOLUME, capacity, now.yard().reads());
         if (value > MOST_OF_CAPACITY * capacity) {
             return Optional.of(SAY.say("plausible.volume.more", holds));
         }

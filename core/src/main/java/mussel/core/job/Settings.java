@@ -1,5 +1,6 @@
 package mussel.core.job;
 
+import mussel.core.measure.UnitSet;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -69,7 +70,7 @@ public final class Settings {
                     : Optional.of("is “" + shown(value) + "”, and no figure");
         }
         return switch (key) {
-            case "units" -> named(YardUnits.class, value);
+            case "units" -> named(UnitSet.class, value);
             case "pump_policy" -> named(PumpPolicy.class, value);
             case "pump_extent" -> named(PumpInput.Extent.class, value);
             case "pump_calendar_months" ->

@@ -126,7 +126,7 @@ public final class Supply {
     public Answer best(Objective objective, OptionalDouble deadlineDays) {
         PartsInput in = input(objective, deadlineDays);
         PartsResult out = PartsEngine.run(in);
-        return new Answer(in, out, new PartsWords(in, out, this::title));
+        return new Answer(in, out, new PartsWords(in, out, all.yard().money(), this::title));
     }
 
     /** A part's name; its id where the sheet does not have it. */

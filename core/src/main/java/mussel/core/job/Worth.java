@@ -167,7 +167,7 @@ public final class Worth {
 
     /** The same in words. */
     public EstimateWords words() {
-        return new EstimateWords(in, out);
+        return new EstimateWords(in, out, all.yard().money());
     }
 
     /** Parts nobody lists a price for; they are missing from the estimate. */

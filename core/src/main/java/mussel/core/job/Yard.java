@@ -1,5 +1,10 @@
 package mussel.core.job;
 
+import mussel.core.measure.NamedBy;
+import java.util.Arrays;
+import mussel.core.measure.Money;
+import java.util.Map;
+import mussel.core.measure.UnitSet;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.time.format.DateTimeParseException;
@@ -18,7 +23,10 @@ import mussel.core.torque.TorqueInput;
  * What a yard keeps and how it works.
  *
  * @param name the yard's name, as printed
- * @param units the units it reads in
+ * @param units the usual set of units it reads in
+ * @param unitsOf what it reads in other units than that set's, kind by symbol
+ * @param currency the money it reckons in, by its code of ISO 4217; empty where it has not said
+ * @param moneyAs the language and country whose rules it writes money by, like nb-NO; the currency's home where it has not said
  * @param oils the oils on its shelf
  * @param bottles the bottles it buys
  * @param labourPerH its labour rate (money per hour)
@@ -31,7 +39,10 @@ import mussel.core.torque.TorqueInput;
  */
 public record Yard(
         @Given("the yard's name") String name,
-        @Given(value = "the units", orElse = "metric") YardUnits units,
+        @Given(value = "the units", orElse = "metric") UnitSet units,
+        @Given("units of single kinds") Map<String, String> unitsOf,
+        @Given("the currency (ISO 4217)") Optional<String> currency,
+        @Given("how money is written (language and country)") Optional<String> moneyAs,
         @Given(value = "the oils", atLeast = 1) List<Oil> oils,
         @Given(value = "the bottles", atLeast = 1) List<FillInput.Bottle> bottles,
         @Given(value = "the labour rate (money per hour)", min = 0, max = 10_000, orElse = "72") double labourPerH,
@@ -45,6 +56,7 @@ public record Yard(
         implements Checked {
     /** Keeps its own copies. */
     public Yard {
+        unitsOf = Map.copyOf(unitsOf);
         wrenches = List.copyOf(wrenches);
         tools = List.copyOf(tools);
         oils = List.copyOf(oils);
@@ -59,10 +71,32 @@ public record Yard(
                 .orElse(oils.get(0));
     }
 
-    /** The same yard reading in other units. */
-    public Yard in(YardUnits other) {
+    /** The units and the money it reads and writes in. */
+    public YardUnits reads() {
+        YardUnits reads = YardUnits.of(units).in(money());
+        for (Map.Entry<String, String> own : unitsOf.entrySet()) {
+            Optional<Kind> kind = kind(own.getKey());
+            reads = kind.isPresent() ? reads.with(kind.get(), own.getValue()).orElse(reads) : reads;
+        }
+        return reads;
+    }
+
+    private static Optional<Kind> kind(String name) {
+        return Arrays.stream(Kind.values())
+                .filter(k -> NamedBy.file(k).equals(name))
+                .findFirst();
+    }
+
+    /** The money it reckons in. */
+    public Money money() {
+        return currency.flatMap(code -> moneyAs.map(as -> Money.of(code, as)).orElseGet(() -> Money.of(code)))
+                .orElse(Money.UNSAID);
+    }
+
+    /** The same yard reading in another set of units. */
+    public Yard in(UnitSet other) {
         return new Yard(
-                name, other, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew, frostFrom);
+                name, other, unitsOf, currency, moneyAs, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew, frostFrom);
     }
 
     /** The same yard with another habit for pumps. */
@@ -70,6 +104,9 @@ public record Yard(
         return new Yard(
                 name,
                 units,
+                unitsOf,
+                currency,
+                moneyAs,
                 oils,
                 bottles,
                 labourPerH,
@@ -84,7 +121,7 @@ public record Yard(
     /** The same yard under another name. */
     public Yard named(String other) {
         return new Yard(
-                other, units, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew, frostFrom);
+                other, units, unitsOf, currency, moneyAs, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew, frostFrom);
     }
 
     /** The next day of frost after some day; empty where it never freezes. */
@@ -102,6 +139,17 @@ public record Yard(
 
     @Override
     public void check(Problems problems, String pointer) {
+        currency.filter(code -> Money.of(code).isEmpty())
+                .ifPresent(code -> problems.at(
+                        pointer + "/currency", "is “" + code + "”, which is no currency; write its code, like USD or NOK"));
+        moneyAs.filter(as -> Money.of(currency.orElse("XXX"), as).isEmpty())
+                .ifPresent(as -> problems.at(
+                        pointer + "/money_as",
+                        "is “" + as + "”, beside no currency or no place that is known; write it like nb-NO"));
+        unitsOf.forEach((name, symbol) -> problems.unless(
+                kind(name).flatMap(k -> YardUnits.METRIC.with(k, symbol)).isPresent(),
+                pointer + "/units_of/" + name,
+                "is “" + symbol + "”, which is no unit of that kind"));
         frostFrom.ifPresent(day -> {
             try {
                 MonthDay.parse("--" + day);

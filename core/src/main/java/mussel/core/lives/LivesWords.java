@@ -8,6 +8,7 @@ import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Kind;
+import mussel.core.measure.Money;
 import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 
@@ -19,11 +20,13 @@ public final class LivesWords {
 
     private final LivesInput in;
     private final LivesResult out;
+    private final Money money;
 
-    /** The words of a result. */
-    public LivesWords(LivesInput in, LivesResult out) {
+    /** The words of a result, in the yard's money. */
+    public LivesWords(LivesInput in, LivesResult out, Money money) {
         this.in = in;
         this.out = out;
+        this.money = money;
     }
 
     /** Everything worth saying, the conclusion first. */
@@ -54,7 +57,7 @@ public final class LivesWords {
                     .map(c -> SAY.say(
                             "cheapest",
                             hours(c.hours()),
-                            Display.money(c.costPerHour()),
+                            money.exact(c.costPerHour()),
                             Display.percent(c.failedBefore())))
                     .orElseGet(() -> SAY.say("never")));
         }

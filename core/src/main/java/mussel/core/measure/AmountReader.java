@@ -40,6 +40,9 @@ public final class AmountReader {
         if (trimmed.length() > LONGEST) {
             return refuse("That is %d characters long; type a figure and its unit.", trimmed.length());
         }
+        if (kind == Kind.MONEY) {
+            return PriceReader.read(trimmed, units, range);
+        }
         boolean negative = trimmed.startsWith("-") || trimmed.startsWith("−");
         String unsigned =
                 negative || trimmed.startsWith("+") ? trimmed.substring(1).strip() : trimmed;

@@ -18,6 +18,9 @@ public final class Display {
 
     /** A reading, with every decimal its kind can carry and no trailing zeros; times of two hours and more in hours. */
     public static String exact(Kind kind, double value, YardUnits units) {
+        if (kind == Kind.MONEY) {
+            return units.money().exact(value);
+        }
         if (kind == Kind.DURATION && Math.abs(value) >= LONG_MINUTES) {
             return withUnit(plain(BigDecimal.valueOf(value / 60).setScale(2, RoundingMode.HALF_EVEN)), "h");
         }
@@ -72,18 +75,6 @@ public final class Display {
         return fives / 60 + " h" + (fives % 60 == 0 ? "" : " " + fives % 60 + " min");
     }
 
-    /** A sum that was worked out, as sure as such sums are: whole from ten on, three leading digits from a thousand on. */
-    public static String sum(double amount) {
-        int whole = (int) Math.floor(Math.log10(Math.max(1, Math.abs(amount)))) + 1;
-        int place = whole > SIGNIFICANT ? whole - SIGNIFICANT : whole > 1 ? 0 : -1;
-        return plain(BigDecimal.valueOf(amount).setScale(-place, RoundingMode.HALF_EVEN)) + " €";
-    }
-
-    /** A sum that was worked out with a known spread: to the last place the spread leaves standing. */
-    public static String sum(double amount, double u) {
-        return rounded(amount, Math.max(u, 0.005)) + " €";
-    }
-
     /** A computed figure with its standard uncertainty, both to the place of the second digit of the uncertainty. */
     public static String withDoubt(Kind kind, double value, double u, YardUnits units) {
         double there = units.fromCanonical(kind, value);
@@ -98,17 +89,14 @@ public final class Display {
      * in short): 1286.4 with 110 is 1 290, with 340 is 1 300.
      */
     public static String rounded(double figure, double u) {
-        if (!(u > 0) || !Double.isFinite(u)) {
-            return significant(figure);
-        }
-        int lead = (int) Math.floor(Math.log10(u));
-        int place = u / Math.pow(10, lead) < TWO_DIGITS ? lead - 1 : lead;
-        return plain(BigDecimal.valueOf(figure).setScale(-place, RoundingMode.HALF_EVEN));
+        return !(u > 0) || !Double.isFinite(u) ? significant(figure) : plain(roundedTo(figure, u));
     }
 
-    /** A price in the yard's currency, to the cent. */
-    public static String money(double amount) {
-        return BigDecimal.valueOf(amount).setScale(2, RoundingMode.HALF_EVEN).toPlainString() + " €";
+    /** The same as a figure, with a positive finite uncertainty. */
+    static BigDecimal roundedTo(double figure, double u) {
+        int lead = (int) Math.floor(Math.log10(u));
+        int place = u / Math.pow(10, lead) < TWO_DIGITS ? lead - 1 : lead;
+        return BigDecimal.valueOf(figure).setScale(-place, RoundingMode.HALF_EVEN);
     }
 
     /** A figure to three significant digits, the whole part always in full. */

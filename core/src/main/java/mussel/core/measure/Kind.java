@@ -27,7 +27,7 @@ public enum Kind {
     /** A speed of rotation, in turns a minute. */
     SPEED("rpm", "a speed", 1),
     /** Money, in the yard's own. */
-    MONEY("€", "an amount of money", 2),
+    MONEY("", "an amount of money", 2),
     /** Calendar time, in days. */
     DAYS("d", "a number of days", 1),
     /** A bare count or ratio without a unit. */

@@ -118,7 +118,6 @@ public final class UnitTable {
         add(Kind.SPEED, AbstractUnit.ONE, "rpm", AbstractUnit.ONE, "1/min", "upm");
         add(Kind.DAYS, AbstractUnit.ONE, "d", AbstractUnit.ONE, "day", "days");
         add(Kind.DAYS, AbstractUnit.ONE, "weeks", AbstractUnit.ONE.multiply(7), "week", "wk");
-        add(Kind.MONEY, AbstractUnit.ONE, "€", AbstractUnit.ONE, "eur", "euro", "euros");
 
         add(Kind.MONTHS, AbstractUnit.ONE, "months", AbstractUnit.ONE, "month", "mo", "mths");
         add(Kind.MONTHS, AbstractUnit.ONE, "years", AbstractUnit.ONE.multiply(12), "year", "y", "yr", "yrs");

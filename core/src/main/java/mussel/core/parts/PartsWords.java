@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import mussel.core.measure.Display;
+import mussel.core.measure.Money;
 import mussel.core.measure.Sentences;
 import mussel.core.parts.PartsResult.Alternative;
 import mussel.core.parts.PartsResult.Line;
@@ -20,17 +21,19 @@ public final class PartsWords {
 
     private final PartsInput in;
     private final PartsResult out;
+    private final Money money;
     private final UnaryOperator<String> names;
 
-    /** Words with the parts' ids for names. */
-    public PartsWords(PartsInput in, PartsResult out) {
-        this(in, out, UnaryOperator.identity());
+    /** Words in the yard's money with the parts' ids for names. */
+    public PartsWords(PartsInput in, PartsResult out, Money money) {
+        this(in, out, money, UnaryOperator.identity());
     }
 
-    /** Words with names for the parts. */
-    public PartsWords(PartsInput in, PartsResult out, UnaryOperator<String> names) {
+    /** Words in the yard's money with names for the parts. */
+    public PartsWords(PartsInput in, PartsResult out, Money money, UnaryOperator<String> names) {
         this.in = in;
         this.out = out;
+        this.money = money;
         this.names = names;
     }
 
@@ -72,7 +75,7 @@ public final class PartsWords {
         long suppliers = out.lines().stream().map(Line::supplier).distinct().count();
         return SAY.say(
                 in.objective() == Objective.COST ? "order.cost" : "order.speed",
-                money(out.total().orElse(0)),
+                money.exact(out.total().orElse(0)),
                 out.lines().size(),
                 suppliers,
                 days(out.leadDays().orElse(0)));
@@ -121,9 +124,9 @@ public final class PartsWords {
     public String other(Alternative other) {
         return SAY.say(
                 other.objective() == Objective.SPEED ? "other.speed" : "other.cost",
-                money(other.total()),
+                money.exact(other.total()),
                 days(other.leadDays()),
-                money(Math.abs(other.total() - out.total().orElse(0))));
+                money.exact(Math.abs(other.total() - out.total().orElse(0))));
     }
 
     /** Days in words. */
@@ -131,10 +134,6 @@ public final class PartsWords {
         return days == 1 ? "1 day" : days + " days";
     }
 
-    /** An amount of the yard's money, as written. */
-    public static String money(double amount) {
-        return Display.money(amount);
-    }
 
     private String list(List<Wanted> wanted) {
         return wanted.stream().map(w -> w.qty() + " × " + names.apply(w.part())).collect(Collectors.joining(", "));

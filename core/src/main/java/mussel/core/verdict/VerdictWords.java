@@ -10,6 +10,7 @@ import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Kind;
+import mussel.core.measure.Money;
 import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 import mussel.core.verdict.VerdictResult.CauseBelief;
@@ -29,9 +30,11 @@ public final class VerdictWords {
     private final Knowledge knowledge;
     private final Context context;
     private final VerdictResult out;
+    private final Money money;
 
-    /** Words for one result in its context. */
-    public VerdictWords(Knowledge knowledge, Context context, VerdictResult out) {
+    /** Words for one result in its context, in the yard's money. */
+    public VerdictWords(Knowledge knowledge, Context context, VerdictResult out, Money money) {
+        this.money = money;
         this.knowledge = knowledge;
         this.context = context;
         this.out = out;
@@ -194,11 +197,7 @@ public final class VerdictWords {
                 titles(together),
                 knowledge.access(together.access()).map(Access::title).orElse(together.access()),
                 Display.workTime(together.minutes()),
-                money(together.saves()));
-    }
-
-    private static String money(double amount) {
-        return Display.sum(amount);
+                money.sum(together.saves()));
     }
 
     /** How the most likely causes moved since another result, in a sentence part each; empty where little did. */
@@ -265,11 +264,11 @@ public final class VerdictWords {
                                 SAY.say("why.origin.tables")),
                         new InputLine(
                                 SAY.say("why.decision.do"),
-                                money(decision.expectedCostDo()),
+                                money.sum(decision.expectedCostDo()),
                                 SAY.say("why.origin.costs")),
                         new InputLine(
                                 SAY.say("why.decision.leave"),
-                                money(decision.expectedCostLeave()),
+                                money.sum(decision.expectedCostLeave()),
                                 SAY.say("why.origin.costs"))),
                 SAY.say("why.source", out.knowledgeVersion()),
                 SAY.say("why.u"),
@@ -280,10 +279,10 @@ public final class VerdictWords {
     public Explanation why(Check check) {
         return new Explanation(
                 knowledge.finding(check.finding()).map(Finding::title).orElse(check.finding()),
-                money(check.value()),
+                money.sum(check.value()),
                 SAY.say("why.check.formula"),
                 List.of(
-                        new InputLine(SAY.say("why.check.saves"), money(check.saves()), SAY.say("why.origin.tables")),
+                        new InputLine(SAY.say("why.check.saves"), money.sum(check.saves()), SAY.say("why.origin.tables")),
                         new InputLine(
                                 SAY.say("why.check.minutes"),
                                 Display.exact(Kind.DURATION, check.minutes(), YardUnits.METRIC),

@@ -1,5 +1,6 @@
 package mussel.core.lives;
 
+import mussel.core.measure.Money;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -76,7 +77,7 @@ class LivesEngineTest {
         LivesInput in = LivesInput.of(two);
         LivesResult out = LivesEngine.run(in);
         assertThat(out.fit()).isEmpty();
-        assertThat(new LivesWords(in, out).notes()).singleElement().asString().startsWith("Too few failures");
+        assertThat(new LivesWords(in, out, Money.UNSAID).notes()).singleElement().asString().startsWith("Too few failures");
         List<Life> same = List.of(new Life(300, true), new Life(300, true), new Life(300, true));
         assertThat(LivesEngine.run(LivesInput.of(same)).fit()).isEmpty();
     }
@@ -98,8 +99,8 @@ class LivesEngineTest {
         assertThat(out.costs()).allMatch(c -> c.costPerHour() >= best.costPerHour());
         assertThat(out.calendar().orElseThrow().costPerHour().orElseThrow()).isGreaterThan(best.costPerHour());
         assertThat(out.calendar().orElseThrow().hours()).isEqualTo(12_000);
-        assertThat(new LivesWords(in, out).notes()).anyMatch(n -> n.startsWith("Cheapest is to replace at"));
-        assertThat(new LivesWords(in, out).explainInterval().figure()).endsWith(" h");
+        assertThat(new LivesWords(in, out, Money.UNSAID).notes()).anyMatch(n -> n.startsWith("Cheapest is to replace at"));
+        assertThat(new LivesWords(in, out, Money.UNSAID).explainInterval().figure()).endsWith(" h");
     }
 
     @Test
@@ -113,7 +114,7 @@ class LivesEngineTest {
         LivesResult out = LivesEngine.run(in);
         assertThat(out.fit().orElseThrow().shape().high()).isLessThan(1);
         assertThat(out.cheapest()).isEmpty();
-        assertThat(new LivesWords(in, out).notes()).anyMatch(n -> n.startsWith("They fail young"));
+        assertThat(new LivesWords(in, out, Money.UNSAID).notes()).anyMatch(n -> n.startsWith("They fail young"));
     }
 
     /** The share of simulated yards whose bounds hold the truth; 1,500 yards, so that two standard errors are about 1.1 %. */

@@ -115,7 +115,7 @@ class AmountReaderTest {
         "54.5 s, TIMED, 54.5",
         "1.5 min, TIMED, 90",
         "2 weeks, DAYS, 14",
-        "'12,50 €', MONEY, 12.5",
+        "'12,50', MONEY, 12.5",
         "180, MONEY, 180"
     })
     void theUnitsOfTheWorkAreRead(String typed, Kind kind, double value) {
@@ -140,7 +140,8 @@ class AmountReaderTest {
 
     @Property
     void conversionToTheYardsUnitAndBackLosesNothing(
-            @ForAll @DoubleRange(min = -1000, max = 1000) double value, @ForAll Kind kind, @ForAll YardUnits units) {
+            @ForAll @DoubleRange(min = -1000, max = 1000) double value, @ForAll Kind kind, @ForAll UnitSet set) {
+        YardUnits units = YardUnits.of(set);
         assertThat(units.toCanonical(kind, units.fromCanonical(kind, value))).isCloseTo(value, within(1e-8));
     }
 }

@@ -63,13 +63,6 @@ class DisplayTest {
         assertThat(Display.rounded(figure, u)).isEqualTo(shown);
     }
 
-    @ParameterizedTest
-    @CsvSource({"5.43, '5.4 €'", "29.93, '30 €'", "391.2, '391 €'", "1286.4, '1290 €'", "12864, '12 900 €'", "0, '0 €'"
-    })
-    void sumsThatWereWorkedOutHaveNoCents(double amount, String shown) {
-        assertThat(Display.sum(amount)).isEqualTo(shown);
-    }
-
     @Test
     void aShareAndItsBoundsAreWrittenOnce() {
         assertThat(Display.percentRange(0.1204, 0.0828, 0.1581)).isEqualTo("12 %, 8 to 16");

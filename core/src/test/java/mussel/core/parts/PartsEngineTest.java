@@ -1,5 +1,6 @@
 package mussel.core.parts;
 
+import mussel.core.measure.Money;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -119,7 +120,7 @@ class PartsEngineTest {
         assertThat(out.feasible()).isFalse();
         assertThat(out.total()).isEmpty();
         assertThat(out.missing()).containsExactly(new Wanted("seal", 2), new Wanted("cup", 1));
-        assertThat(new PartsWords(in, out).summary()).contains("2 × seal, 1 × cup");
+        assertThat(new PartsWords(in, out, Money.UNSAID).summary()).contains("2 × seal, 1 × cup");
     }
 
     @Test
@@ -142,7 +143,7 @@ class PartsEngineTest {
         PartsInput in =
                 in(List.of(new Wanted("impeller", 1), new Wanted("key", 1), new Wanted("seal", 2)), offers, SHIPS);
 
-        assertThat(new PartsWords(in, PartsEngine.run(in)).leftOut())
+        assertThat(new PartsWords(in, PartsEngine.run(in), Money.UNSAID).leftOut())
                 .singleElement()
                 .asString()
                 .contains("KIT leaves out", "2 × seal");

@@ -1,5 +1,6 @@
 package mussel.core.verdict;
 
+import mussel.core.measure.Money;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -347,7 +348,7 @@ class VerdictEngineTest {
         tables.findings()
                 .forEach(f -> made.put(f.id(), f.outcomes().get(f.outcomes().size() - 1)));
         VerdictResult after = judge(tables, made);
-        VerdictWords words = new VerdictWords(tables, Context.empty(), after);
+        VerdictWords words = new VerdictWords(tables, Context.empty(), after, Money.UNSAID);
         assertThat(words.changes(before)).isNotEmpty().allMatch(s -> s.contains("→"));
         assertThat(words.changes(after)).isEmpty();
         assertThat(words.next()).isEqualTo("Everything the tables know has been looked at.");

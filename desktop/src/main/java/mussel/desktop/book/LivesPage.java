@@ -48,7 +48,7 @@ final class LivesPage implements BookPage {
     private final VBox page = new Column(10);
     private final VBox says = new Column(4);
     private final LineChart<Number, Number> failing = chart("age (h)", "failed by then (%)");
-    private final LineChart<Number, Number> costing = chart("replaced every (h)", "€ an hour run");
+    private final LineChart<Number, Number> costing = chart("replaced every (h)", "money an hour run");
     private final QuantityField planned = field("life-planned", "planned, assumed", Kind.MONEY, Range.above(0, 1e6));
     private final QuantityField failure = field("life-failure", "failure, assumed", Kind.MONEY, Range.above(0, 1e6));
     private final QuantityField risk = field("life-risk", "may fail before (%)", Kind.COUNT, Range.of(0.1, 90));
@@ -89,7 +89,7 @@ final class LivesPage implements BookPage {
                 "why-lives",
                 () -> last == null || last.out().interval().isEmpty()
                         ? Optional.empty()
-                        : Optional.of(new LivesWords(last.in(), last.out()).explainInterval()));
+                        : Optional.of(new LivesWords(last.in(), last.out(), shop.units().money()).explainInterval()));
         HBox charts = new Row(12, failing, costing);
         HBox.setHgrow(failing, Priority.ALWAYS);
         HBox.setHgrow(costing, Priority.ALWAYS);
@@ -211,7 +211,7 @@ final class LivesPage implements BookPage {
                 + (answer.lives().unlooked() > 0 ? "; " + answer.lives().unlooked() + " ended with nobody’s word" : "")
                 + ".";
         says.getChildren().add(Texts.heading(what.title() + ": " + basis));
-        for (String note : new LivesWords(answer.in(), answer.out()).notes()) {
+        for (String note : new LivesWords(answer.in(), answer.out(), shop.units().money()).notes()) {
             says.getChildren().add(Texts.sentence(note));
         }
         why.setDisable(answer.out().interval().isEmpty());

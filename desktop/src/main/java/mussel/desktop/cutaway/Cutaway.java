@@ -354,7 +354,7 @@ public final class Cutaway extends Column {
                     + Display.exact(
                             Kind.VOLUME,
                             now.job().reading(Field.PUMPED).orElse(0),
-                            now.yard().units()) + ".";
+                            now.yard().reads()) + ".";
         }
         Optional<String> look = now.job().choice(Scale.OIL_WATER);
         if (look.isEmpty() && now.drain().isEmpty()) {

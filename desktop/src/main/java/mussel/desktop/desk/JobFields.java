@@ -45,7 +45,7 @@ public final class JobFields {
 
     /** Shows the job's readings in all of them; what is being typed is no reading yet. */
     public void show(Assessment now) {
-        YardUnits units = now.yard().units();
+        YardUnits units = now.yard().reads();
         fields.forEach((at, field) -> {
             field.show(desk.job().reading(at), units);
             field.suppose(supposed(now, at, units));

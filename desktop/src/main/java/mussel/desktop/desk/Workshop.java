@@ -1,5 +1,6 @@
 package mussel.desktop.desk;
 
+import mussel.core.measure.UnitSet;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -214,7 +215,7 @@ public final class Workshop {
     public Yard yard() {
         if (yard.isEmpty()) {
             Yard sheet = catalogue.join().yard();
-            yard = Optional.of(sheet.in(units()).with(habit()).named(journal.setting(NAME, sheet.name())));
+            yard = Optional.of(sheet.in(Settings.constant(journal, "units", UnitSet.class, sheet.units())).with(habit()).named(journal.setting(NAME, sheet.name())));
         }
         return yard.get();
     }
@@ -339,9 +340,9 @@ public final class Workshop {
         return new Absences(journal);
     }
 
-    /** The units chosen. */
+    /** The units and the money the yard reads and writes in. */
     public YardUnits units() {
-        return Settings.constant(journal, "units", YardUnits.class, YardUnits.METRIC);
+        return yard().reads();
     }
 
     /** Goes on with other units or another name. */

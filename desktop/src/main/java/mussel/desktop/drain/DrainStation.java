@@ -201,7 +201,7 @@ public final class DrainStation implements StationView {
             balance.show(
                     now.drainInput().orElseThrow(),
                     now.drain().orElseThrow(),
-                    now.yard().units());
+                    now.yard().reads());
             waterText.setText(words.water());
             water.show(now.drain().orElseThrow().water());
             waitText.setText(words.waiting());
@@ -232,14 +232,14 @@ public final class DrainStation implements StationView {
         OptionalDouble typed = now.job().reading(Field.FILL);
         OptionalDouble went = typed.isPresent() ? typed : now.sheet().oil().capacityMl();
         String fill = went.isPresent()
-                ? Display.exact(Kind.VOLUME, went.getAsDouble(), now.yard().units())
+                ? Display.exact(Kind.VOLUME, went.getAsDouble(), now.yard().reads())
                 : "not known";
         String hours = now.job().reading(Field.HOURS_SINCE_FILL).isPresent()
                 ? ", "
                         + Display.exact(
                                 Kind.RUNNING,
                                 now.job().reading(Field.HOURS_SINCE_FILL).getAsDouble(),
-                                now.yard().units())
+                                now.yard().reads())
                         + " ago"
                 : "";
         boolean assumed = typed.isEmpty() && went.isPresent();

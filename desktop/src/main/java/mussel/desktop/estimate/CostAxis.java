@@ -27,13 +27,16 @@ final class CostAxis extends Pane {
     private List<Option> options = List.of();
     private String cheapest = "";
 
+    private EstimateWords words;
+
     CostAxis() {
         getStyleClass().add("cost-axis");
         setMinWidth(0);
         widthProperty().addListener((o, was, is) -> draw());
     }
 
-    void show(List<Option> shown, String least) {
+    void show(EstimateWords in, List<Option> shown, String least) {
+        words = in;
         options = List.copyOf(shown);
         cheapest = least;
         draw();
@@ -59,7 +62,7 @@ final class CostAxis extends Pane {
             Line line = new Line(x, 0, x, y);
             line.getStyleClass().add("cost-tick");
             getChildren().add(0, line);
-            Label figure = label(Display.sum(at), "small-dim");
+            Label figure = label(words.money().sum(at), "small-dim");
             double wide = figure.prefWidth(-1);
             place(figure, Math.max(0, Math.min(getWidth() - wide, x - wide / 2)), y + 2);
         }
@@ -91,17 +94,17 @@ final class CostAxis extends Pane {
         return y + BAR + GAP;
     }
 
-    private static String figures(Option option) {
-        String mean = "about " + EstimateWords.about(option, option.mean());
+    private String figures(Option option) {
+        String mean = "about " + words.about(option, option.mean());
         String spread;
         if (option.name().equals(EstimateEngine.LEAVE)) {
-            spread = ": nothing, or " + EstimateWords.about(option, option.p90()) + " if it comes back";
+            spread = ": nothing, or " + words.about(option, option.p90()) + " if it comes back";
         } else if (option.p90() - option.p10() < FIXED) {
-            mean = Display.money(option.mean());
+            mean = words.money().exact(option.mean());
             spread = ", a fixed price";
         } else {
-            spread = ", " + EstimateWords.about(option, option.p10()) + " to "
-                    + EstimateWords.about(option, option.p90());
+            spread = ", " + words.about(option, option.p10()) + " to "
+                    + words.about(option, option.p90());
         }
         return mean + spread + (option.leadDays() > 0 ? "; " + PartsWords.days(Math.round(option.leadDays())) : "");
     }

@@ -1,5 +1,6 @@
 package mussel.desktop.estimate;
 
+import mussel.core.measure.Money;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -127,10 +128,10 @@ public final class EstimateStation implements StationView {
         EstimateWords words = worth.words();
         advice.setText(words.advice());
         range.setText(words.range());
-        bars.show(worth.result().options(), worth.result().cheapest());
+        bars.show(worth.words(), worth.result().options(), worth.result().cheapest());
         origin.setText("Work: " + now.planWords().time() + " At "
-                + Display.money(worth.input().labourPerH())
-                + " an hour. Parts: " + Display.money(worth.input().partsTotal())
+                + now.yard().money().exact(worth.input().labourPerH())
+                + " an hour. Parts: " + now.yard().money().exact(worth.input().partsTotal())
                 + (now.job().reading(Field.PARTS_COST).isPresent()
                         ? ", as typed."
                         : ", the least each costs singly in the catalogue.")
@@ -142,7 +143,7 @@ public final class EstimateStation implements StationView {
             doubtful.getChildren().add(Texts.heading("What may come on top"));
             worth.input().doubtful().stream()
                     .limit(6)
-                    .map(EstimateStation::line)
+                    .map(d -> line(now.yard().money(), d))
                     .forEach(doubtful.getChildren()::add);
         }
         flips.getChildren().setAll(words.flips().stream().map(Texts::sentence).toList());
@@ -150,8 +151,8 @@ public final class EstimateStation implements StationView {
                 .add(Texts.dim("These are estimates. What is found when the case is opened may change them."));
     }
 
-    private static Label line(Doubtful part) {
-        return Texts.sentence(part.part() + ": about " + Display.sum(part.price()) + " with its work, needed in "
+    private static Label line(Money money, Doubtful part) {
+        return Texts.sentence(part.part() + ": about " + money.sum(part.price()) + " with its work, needed in "
                 + Math.round(100 * part.probability()) + " of 100 cases.");
     }
 }

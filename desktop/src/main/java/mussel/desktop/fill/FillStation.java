@@ -57,7 +57,7 @@ public final class FillStation implements StationView {
         FlowPane bottles = new Flow(26, 8);
         for (FillInput.Bottle b : desk.shop().yard().bottles()) {
             String size = b.name() + " of "
-                    + Display.exact(Kind.VOLUME, b.ml(), desk.shop().yard().units());
+                    + Display.exact(Kind.VOLUME, b.ml(), desk.shop().yard().reads());
             HBox pair = new Row(
                     8,
                     fields.field(Field.BOTTLE_HAVE, Field.BOTTLE_HAVE.of(b.name()), "whole, owned")
@@ -111,7 +111,7 @@ public final class FillStation implements StationView {
                                 + Display.exact(
                                         Kind.VOLUME,
                                         capacity.getAsDouble(),
-                                        now.yard().units())
+                                        now.yard().reads())
                                 + " to the vent"
                         : "; what it holds is not known: fill until solid oil runs from the vent and write down how much went in")
                 + ". Fill "
@@ -154,16 +154,16 @@ public final class FillStation implements StationView {
 
     private void show(Assessment now, FillResult result) {
         FillWords words = now.fillWords().orElseThrow();
-        need.setText(Display.estimate(Kind.VOLUME, result.needMl(), now.yard().units()) + " in all");
+        need.setText(Display.estimate(Kind.VOLUME, result.needMl(), now.yard().reads()) + " in all");
         List<String> lines = result.pour().stream()
                 .map(p -> "Pour "
-                        + Display.estimate(Kind.VOLUME, p.givesMl(), now.yard().units()) + " from the "
+                        + Display.estimate(Kind.VOLUME, p.givesMl(), now.yard().reads()) + " from the "
                         + (p.origin() == FillResult.Origin.OPENED
                                 ? "opened "
                                 : p.origin() == FillResult.Origin.BOUGHT ? "bought " : "")
                         + p.name() + ".")
                 .toList();
-        String cost = result.cost() > 0 ? "To buy: " + Display.money(result.cost()) + "." : "Nothing to buy.";
+        String cost = result.cost() > 0 ? "To buy: " + now.yard().money().exact(result.cost()) + "." : "Nothing to buy.";
         use.setText(String.join("\n", lines) + (lines.isEmpty() ? "" : "\n") + words.leave() + "\n" + cost);
         check.setText(words.check());
         if (!result.pour().isEmpty()) {
@@ -173,7 +173,7 @@ public final class FillStation implements StationView {
                     last.leavesMl(),
                     OilPaint.fresh(now.oilToFill().dye()),
                     last.name(),
-                    Display.estimate(Kind.VOLUME, last.leavesMl(), now.yard().units()));
+                    Display.estimate(Kind.VOLUME, last.leavesMl(), now.yard().reads()));
         }
     }
 }

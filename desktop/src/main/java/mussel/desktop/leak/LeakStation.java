@@ -343,7 +343,7 @@ public final class LeakStation implements StationView {
     }
 
     private YardUnits units() {
-        return desk.now().get().yard().units();
+        return desk.now().get().yard().reads();
     }
 
     /** The hold shown: the one being recorded with all its readings, else the last of the mode in the journal. */

@@ -242,7 +242,7 @@ final class PracticePanel extends Column {
 
     private void display() {
         Sample sample = tester.orElseThrow().read();
-        var units = desk.now().get().yard().units();
+        var units = desk.now().get().yard().reads();
         gauge.setText(Display.exact(Kind.PRESSURE, sample.gaugeKpa(), units) + ", "
                 + Display.exact(Kind.TEMPERATURE, sample.tempC(), units) + " (simulated)");
     }

@@ -126,7 +126,7 @@ public final class TagStation implements StationView {
                 ? Display.exact(
                         Kind.RUNNING,
                         now.job().reading(Field.ENGINE_HOURS).getAsDouble(),
-                        now.yard().units())
+                        now.yard().reads())
                 : "hours not read";
         tag.getChildren().add(Texts.wrapped(now.job().leg().title(), "large"));
         tag.getChildren()
@@ -137,7 +137,7 @@ public final class TagStation implements StationView {
                         + Display.exact(
                                 Kind.VOLUME,
                                 now.job().reading(Field.PUMPED).getAsDouble(),
-                                now.yard().units())
+                                now.yard().reads())
                 : ", volume not recorded";
         tag.getChildren().add(Texts.sentence(now.oilToFill().title() + amount));
         for (Due due : now.due()) {

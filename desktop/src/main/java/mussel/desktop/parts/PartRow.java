@@ -101,9 +101,9 @@ final class PartRow extends Row {
         purpose.setText(line.number().isEmpty() ? line.purpose() : line.number() + " · " + line.purpose());
         from.setText(line.from().isEmpty() ? (row.open() > 0 ? row.open() + " to be had" : "") : line.from());
         left.setText(line.left());
-        price.setText(line.price().isPresent() ? Display.money(line.price().getAsDouble()) : "");
+        price.setText(line.price().isPresent() ? now.yard().money().exact(line.price().getAsDouble()) : "");
         when.setText(line.when());
-        shelf.show(OptionalDouble.of(row.onShelf()), now.yard().units());
+        shelf.show(OptionalDouble.of(row.onShelf()), now.yard().reads());
         take.setId("take-" + row.part());
         take.setText(row.taken() > 0 ? "Put back" : "Take");
         take.setAccessibleText((row.taken() > 0 ? "Put back " : "Take from the shelf: ") + row.title());

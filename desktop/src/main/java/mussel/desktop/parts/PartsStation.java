@@ -255,9 +255,9 @@ public final class PartsStation implements StationView {
         order.setDisable(!any);
         figure.setText(
                 any
-                        ? Display.money(out.total().orElse(0)) + ", all here in "
+                        ? desk.shop().units().money().exact(out.total().orElse(0)) + ", all here in "
                                 + PartsWords.days(out.leadDays().orElse(0))
-                                + (out.shipping() > 0 ? ", shipping " + Display.money(out.shipping()) + " in it" : "")
+                                + (out.shipping() > 0 ? ", shipping " + desk.shop().units().money().exact(out.shipping()) + " in it" : "")
                                 + (out.gap() > 0 ? ", not proven to be the best" : "")
                                 + (same ? ". The cheapest is the soonest too." : ".")
                         : found.of(objective).words().summary());

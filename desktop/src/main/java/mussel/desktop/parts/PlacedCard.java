@@ -1,5 +1,6 @@
 package mussel.desktop.parts;
 
+import mussel.core.measure.Money;
 import java.util.function.BiConsumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -15,13 +16,14 @@ import mussel.desktop.kit.Texts;
 final class PlacedCard extends Column {
     PlacedCard(Desk desk, Order order, BiConsumer<Order, String> onPaper) {
         super(4);
+        Money money = desk.shop().units().money();
         getStyleClass().add("card");
         if (order.placed().simulated()) {
             getStyleClass().add("simulated");
         }
         String number = order.placed().order();
         Label head = Texts.wrapped(
-                "Order " + number + ", " + Display.money(order.placed().total()) + ": "
+                "Order " + number + ", " + money.exact(order.placed().total()) + ": "
                         + order.arrived().map(d -> "here since " + d).orElse("all here by " + order.due()),
                 "strong");
         getChildren().add(head);
@@ -33,7 +35,7 @@ final class PlacedCard extends Column {
         for (Order.Line line : order.placed().lines()) {
             getChildren()
                     .add(Texts.dim(line.qty() + " × " + line.sku() + ", " + line.supplier() + ", "
-                            + Display.money(line.cost()) + ", here " + line.due()));
+                            + money.exact(line.cost()) + ", here " + line.due()));
         }
         Button here = new Button("It is here");
         here.setId("arrived-" + number);

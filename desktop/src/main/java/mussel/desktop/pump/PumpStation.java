@@ -183,7 +183,7 @@ public final class PumpStation implements StationView {
             desk.read(
                     at,
                     degrees,
-                    Display.exact(Kind.ANGLE, degrees, desk.now().get().yard().units()) + ", dragged");
+                    Display.exact(Kind.ANGLE, degrees, desk.now().get().yard().reads()) + ", dragged");
         }
     }
 

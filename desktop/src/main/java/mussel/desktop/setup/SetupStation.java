@@ -175,7 +175,7 @@ public final class SetupStation implements StationView {
             } else if (shown.equals(DRAWER)) {
                 pages.show(drawer);
                 setup.drawer().forEach((mm, left) -> counts.get(mm)
-                        .show(OptionalDouble.of(left), now.yard().units()));
+                        .show(OptionalDouble.of(left), now.yard().reads()));
             } else {
                 PlacePage page = places.get(shown);
                 pages.show(page);

@@ -6,7 +6,7 @@ import java.util.function.BiConsumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import mussel.core.measure.YardUnits;
+import mussel.core.measure.UnitSet;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Texts;
@@ -17,10 +17,10 @@ final class FirstStart extends Column {
     private static final int LONGEST_NAME = 60;
 
     private final TextField name = new TextField();
-    private YardUnits units = YardUnits.METRIC;
+    private UnitSet units = UnitSet.METRIC;
 
     /** The page; answers with the name and the units. */
-    FirstStart(BiConsumer<String, YardUnits> onDone) {
+    FirstStart(BiConsumer<String, UnitSet> onDone) {
         super(12);
         setId("first-start");
         getStyleClass().addAll("station", "sheet-over");
@@ -38,7 +38,7 @@ final class FirstStart extends Column {
                                 PickRow.Choice.text("METRIC", "metric: ml, mm, N·m, kPa, °C, g"),
                                 PickRow.Choice.text("US", "US: fl oz, in, lbf·in, psi, °F, oz")))
                 .keepsOne()
-                .onPick(u -> units = YardUnits.valueOf(u.orElseThrow()));
+                .onPick(u -> units = UnitSet.valueOf(u.orElseThrow()));
         in.show(Optional.of(units.name()));
         Button begin = new Button("Begin");
         begin.setId("first-begin");

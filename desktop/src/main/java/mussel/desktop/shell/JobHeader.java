@@ -68,7 +68,7 @@ final class JobHeader extends Row {
                         + Display.exact(
                                 Kind.RUNNING,
                                 now.job().reading(Field.ENGINE_HOURS).getAsDouble(),
-                                now.yard().units())
+                                now.yard().reads())
                 : "";
         about.setText(now.sheet().title() + hours + " · job " + now.job().id());
         UndoLine line = desk.job().undoLine();

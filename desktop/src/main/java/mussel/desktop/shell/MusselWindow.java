@@ -25,7 +25,7 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
 import mussel.core.job.Station;
-import mussel.core.measure.YardUnits;
+import mussel.core.measure.UnitSet;
 import mussel.desktop.bench.BenchView;
 import mussel.desktop.book.BookView;
 import mussel.desktop.book.TakeInPage;
@@ -433,7 +433,7 @@ public final class MusselWindow extends StackPane {
 
     /** Metric or US units. */
     public void units() {
-        YardUnits other = shop.yard().units() == YardUnits.METRIC ? YardUnits.US : YardUnits.METRIC;
+        UnitSet other = shop.yard().units() == UnitSet.METRIC ? UnitSet.US : UnitSet.METRIC;
         shop.setYard(shop.yard().in(other));
         guarded(() -> shop.journal().keepSetting("units", other.name()));
         desk().ifPresentOrElse(Desk::refresh, bench::refresh);

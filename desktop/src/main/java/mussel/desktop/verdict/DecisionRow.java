@@ -32,8 +32,8 @@ final class DecisionRow extends Row {
                 + (decision.act() ? "do it" : "leave it"));
         Texts.manner(what, decision.act() ? "strong" : "plain");
         figures.setText(Display.percent(decision.probability()) + "; doing it "
-                + Display.sum(decision.expectedCostDo()) + ", leaving it "
-                + Display.sum(decision.expectedCostLeave()) + " on average");
+                + now.yard().money().sum(decision.expectedCostDo()) + ", leaving it "
+                + now.yard().money().sum(decision.expectedCostLeave()) + " on average");
         explanation = Optional.of(now.verdictWords().why(decision));
     }
 }

@@ -1,5 +1,6 @@
 package mussel.desktop.desk;
 
+import mussel.core.measure.UnitSet;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -138,7 +139,7 @@ class DeskTest {
         desk.sit(test.leg("Spat Lass", LegRef.Position.PORT, "tern-60").job().id());
         desk.sit(first);
         assertThat(desk.now().get()).isSameAs(seen);
-        test.shop.setYard(test.shop.yard().in(YardUnits.US));
+        test.shop.setYard(test.shop.yard().in(UnitSet.US));
         desk.refresh();
         assertThat(desk.now().get()).isNotSameAs(seen);
         Assessment inPints = desk.now().get();

@@ -1,5 +1,6 @@
 package mussel.desktop.leak;
 
+import mussel.core.measure.UnitSet;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.File;
@@ -190,8 +191,8 @@ class LeakStationTest {
     void theLimitsAreThoseOfTheSheetInTheYardsUnits() throws Exception {
         FxThread.on(() -> {
             Desk desk = test.milky();
-            test.journal.keepSetting("units", YardUnits.US.name());
-            test.shop.setYard(test.shop.yard().in(YardUnits.US));
+            test.journal.keepSetting("units", UnitSet.US.name());
+            test.shop.setYard(test.shop.yard().in(UnitSet.US));
             desk.refresh();
             LeakStation station = shown(desk);
             String all = station.node().lookupAll(".dim").stream()

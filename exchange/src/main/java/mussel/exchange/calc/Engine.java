@@ -1,5 +1,6 @@
 package mussel.exchange.calc;
 
+import mussel.core.measure.Money;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
@@ -78,7 +79,7 @@ public final class Engine {
             of("verdict", VerdictInput.class, (in, problems) -> in.check(KnowledgeFiles.shipped(), problems), in -> {
                 Tables tables = Tables.of(KnowledgeFiles.shipped(), in.context().orElseGet(Context::empty));
                 VerdictResult out = VerdictEngine.run(tables, in);
-                return answer("verdict", out, new VerdictWords(tables.knowledge(), tables.context(), out).notes());
+                return answer("verdict", out, new VerdictWords(tables.knowledge(), tables.context(), out, Money.UNSAID).notes());
             }),
             of("pump", PumpInput.class, in -> {
                 PumpResult out = PumpEngine.run(in);
@@ -87,7 +88,7 @@ public final class Engine {
             planning(SheetFiles::shipped),
             of("parts", PartsInput.class, in -> {
                 PartsResult out = PartsEngine.run(in);
-                return answer("parts", out, new PartsWords(in, out).notes());
+                return answer("parts", out, new PartsWords(in, out, Money.UNSAID).notes());
             }),
             of("pinion", PinionInput.class, in -> {
                 PinionResult out = PinionEngine.run(in);
@@ -111,7 +112,7 @@ public final class Engine {
             }),
             of("estimate", EstimateInput.class, in -> {
                 EstimateResult out = EstimateEngine.run(in);
-                return answer("estimate", out, new EstimateWords(in, out).notes());
+                return answer("estimate", out, new EstimateWords(in, out, Money.UNSAID).notes());
             }));
 
     private final String name;

@@ -37,7 +37,7 @@ public final class JobSheetPdf {
     private JobSheetPdf(Assessment all) {
         this.all = all;
         this.job = all.job();
-        this.units = all.yard().units();
+        this.units = all.yard().reads();
     }
 
     /** Writes the sheet of a job into a file, whole or not at all. An UncheckedIOException says why it could not. */

@@ -1,5 +1,6 @@
 package mussel.exchange.report;
 
+import mussel.core.measure.Money;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -44,6 +45,7 @@ public final class Papers {
                         new IOException("nothing is to be done yet, so there is nothing to weigh")));
         print("Estimate, job " + job.job().id(), file, page -> {
             EstimateWords words = worth.words();
+            Money money = words.money();
             head(page, job, "Repair it, exchange it, or leave it?");
             page.heading(words.advice(), BODY + 1);
             page.skip(4);
@@ -56,20 +58,20 @@ public final class Papers {
             page.pair(
                     "Work",
                     job.planWords().time() + " At "
-                            + Display.money(worth.input().labourPerH()) + " an hour.",
+                            + money.exact(worth.input().labourPerH()) + " an hour.",
                     BODY);
-            page.pair("Parts", Display.money(worth.input().partsTotal()), BODY);
+            page.pair("Parts", money.exact(worth.input().partsTotal()), BODY);
             if (worth.input().toolsTotal() > 0) {
-                page.pair("Special tools", Display.money(worth.input().toolsTotal()), BODY);
+                page.pair("Special tools", money.exact(worth.input().toolsTotal()), BODY);
             }
             if (worth.input().downtimePerDay() > 0) {
                 page.pair(
                         "Days without it",
                         Math.round(worth.input().repairLeadDays()) + " at "
-                                + Display.money(worth.input().downtimePerDay()),
+                                + money.exact(worth.input().downtimePerDay()),
                         BODY);
             }
-            doubtful(page, worth.input().doubtful());
+            doubtful(page, money, worth.input().doubtful());
             page.skip(6);
             for (String flip : words.flips()) {
                 page.text(flip, BODY);
@@ -85,14 +87,16 @@ public final class Papers {
     }
 
     private static void bars(Page page, Worth worth) throws IOException {
+        EstimateWords words = worth.words();
+        Money money = words.money();
         double most =
                 worth.result().options().stream().mapToDouble(Option::p90).max().orElse(1) * 1.05;
         for (Option option : worth.result().options()) {
             page.bar(name(option), option.p10() / most, option.p90() / most, Math.min(1, option.mean() / most), BODY);
             page.text(
-                    EstimateWords.about(option, option.mean()) + " on the mean; " + spread(option)
+                    words.about(option, option.mean()) + " on the mean; " + spread(words, option)
                             + (option.perLifeHour().isPresent()
-                                    ? "; " + Display.sum(option.perLifeHour().getAsDouble())
+                                    ? "; " + money.sum(option.perLifeHour().getAsDouble())
                                             + " for each hour it should last"
                                     : "")
                             + (option.leadDays() > 0 ? "; " + PartsWords.days(Math.round(option.leadDays())) : "")
@@ -103,13 +107,13 @@ public final class Papers {
         page.text("Grey: where eight of ten cases lie. Black mark: the mean.", FOOT);
     }
 
-    private static String spread(Option option) {
+    private static String spread(EstimateWords words, Option option) {
         if (option.name().equals(EstimateEngine.LEAVE)) {
-            return "nothing if it holds, " + EstimateWords.about(option, option.p90()) + " if it comes back";
+            return "nothing if it holds, " + words.about(option, option.p90()) + " if it comes back";
         }
         return option.p90() - option.p10() < LEAST_SPREAD
                 ? "a fixed price"
-                : EstimateWords.about(option, option.p10()) + " to " + EstimateWords.about(option, option.p90())
+                : words.about(option, option.p10()) + " to " + words.about(option, option.p90())
                         + " in eight of ten cases";
     }
 
@@ -120,13 +124,13 @@ public final class Papers {
                 : title;
     }
 
-    private static void doubtful(Page page, List<EstimateInput.Doubtful> doubtful) throws IOException {
+    private static void doubtful(Page page, Money money, List<EstimateInput.Doubtful> doubtful) throws IOException {
         if (!doubtful.isEmpty()) {
             page.pair(
                     "May come on top",
                     doubtful.stream()
                             .limit(6)
-                            .map(d -> d.part() + " " + Display.sum(d.price()) + " (" + Math.round(100 * d.probability())
+                            .map(d -> d.part() + " " + money.sum(d.price()) + " (" + Math.round(100 * d.probability())
                                     + " in 100)")
                             .collect(Collectors.joining("; ")),
                     BODY);
@@ -140,6 +144,7 @@ public final class Papers {
             OutFile.of(file, OutFile.Kind.CSV, true).write(out -> out.write(list));
             return;
         }
+        Money money = job.yard().money();
         print("Order " + order.placed().order(), file, page -> {
             head(page, job, "Order " + order.placed().order());
             if (order.placed().simulated()) {
@@ -157,13 +162,13 @@ public final class Papers {
                             .collect(Collectors.joining(", "));
                     page.pair(
                             line.qty() + " × " + line.sku(),
-                            what + "; " + Display.money(line.cost()) + "; here " + line.due(),
+                            what + "; " + money.exact(line.cost()) + "; here " + line.due(),
                             BODY);
                 }
             }
             page.line();
-            page.pair("Shipping", Display.money(order.placed().shipping()), BODY);
-            page.pair("In all", Display.money(order.placed().total()), BODY);
+            page.pair("Shipping", money.exact(order.placed().shipping()), BODY);
+            page.pair("In all", money.exact(order.placed().total()), BODY);
         });
     }
 

@@ -170,7 +170,7 @@ class PapersTest {
         Papers.order(now(), order, folder.resolve("order.pdf"));
         Papers.order(now(), order, folder.resolve("order.csv"));
 
-        assertThat(text(folder.resolve("order.pdf"))).contains("simulated supplier", "46.90 €", "Propeller shaft seal");
+        assertThat(text(folder.resolve("order.pdf"))).contains("simulated supplier", "€46.90", "Propeller shaft seal");
         String csv = Files.readString(folder.resolve("order.csv"));
         List<CSVRecord> read = CSVFormat.RFC4180
                 .builder()

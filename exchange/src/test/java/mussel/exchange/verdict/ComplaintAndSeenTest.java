@@ -1,5 +1,6 @@
 package mussel.exchange.verdict;
 
+import mussel.core.measure.Money;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -60,7 +61,7 @@ class ComplaintAndSeenTest {
     }
 
     private static String head(Tables tables, String... pairs) {
-        return new VerdictWords(SHIPPED, tables.context(), judge(tables, pairs)).head();
+        return new VerdictWords(SHIPPED, tables.context(), judge(tables, pairs), Money.UNSAID).head();
     }
 
     /** Chipped teeth and what else lies in the hand leave little doubt. */
@@ -176,7 +177,7 @@ class ComplaintAndSeenTest {
                 double outer = odds(p(out, pair + "_water_lip")) / odds(p(NOTHING, pair + "_water_lip"));
                 assertThat(inner / outer).as(pair).isCloseTo(1, within(0.05));
             }
-            assertThat(new VerdictWords(SHIPPED, both, out).lipSide()).isEmpty();
+            assertThat(new VerdictWords(SHIPPED, both, out, Money.UNSAID).lipSide()).isEmpty();
         }
     }
 
@@ -298,13 +299,13 @@ class ComplaintAndSeenTest {
     @Test
     void theNextLookIsForTheComplaintFirst() {
         Tables hot = broughtFor(Complaint.HOT);
-        VerdictWords words = new VerdictWords(SHIPPED, hot.context(), judge(hot));
+        VerdictWords words = new VerdictWords(SHIPPED, hot.context(), judge(hot), Money.UNSAID);
         Together next = words.advised().orElseThrow();
         assertThat(COOLING).as(words.next()).contains(next.findings().get(0));
         assertThat(words.next())
                 .contains(SHIPPED.finding(next.findings().get(0)).orElseThrow().title());
         Tables trouble = broughtFor(Complaint.GEAR_TROUBLE);
-        Together first = new VerdictWords(SHIPPED, trouble.context(), judge(trouble))
+        Together first = new VerdictWords(SHIPPED, trouble.context(), judge(trouble), Money.UNSAID)
                 .advised()
                 .orElseThrow();
         assertThat(SHIPPED.access(first.access()).orElseThrow().stripDown())

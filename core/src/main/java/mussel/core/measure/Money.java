@@ -1,0 +1,115 @@
+package mussel.core.measure;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.text.DecimalFormat;
+import java.text.NumberFormat;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.Currency;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/**
+ * The money a yard reckons in, and how it is written there: symbol, marks and their places by the rules of a language and country (Unicode CLDR, as the Java
+ * platform has them). Amounts are bare figures of it; nothing is ever converted from one currency to another.
+ *
+ * @param code the currency by ISO 4217, like NOK; empty where the yard has not said, and figures stand bare
+ * @param written the language and country whose rules amounts are written by, as a BCP 47 tag like nb-NO
+ */
+public record Money(String code, String written) {
+    /** Of a yard that has not said which. */
+    public static final Money UNSAID = new Money("", "en");
+
+    private static final int SIGNIFICANT = 3;
+    /** A country's rules come before those of its neighbours who pay in the same. */
+    private static final List<String> WHERE = List.of("en-US", "en-GB", "en-IE", "nb-NO", "sv-SE", "da-DK", "en-CA", "en-AU", "en-NZ");
+
+    /** The currency of that code, written as where it is at home; empty where there is none of that code. */
+    public static Optional<Money> of(String code) {
+        return currency(code).map(currency -> new Money(currency.getCurrencyCode(), home(currency)));
+    }
+
+    /** The currency of that code by the rules of a place; empty where there is none of that code or no such place. */
+    public static Optional<Money> of(String code, String written) {
+        Locale locale = Locale.forLanguageTag(written);
+        boolean known = Arrays.asList(Locale.getAvailableLocales()).contains(locale) && !locale.getLanguage().isEmpty();
+        return known ? currency(code).map(c -> new Money(c.getCurrencyCode(), written)) : Optional.empty();
+    }
+
+    private static Optional<Currency> currency(String code) {
+        return Currency.getAvailableCurrencies().stream()
+                .filter(c -> c.getCurrencyCode().equals(code.strip().toUpperCase(Locale.ROOT)))
+                .findFirst();
+    }
+
+    private static String home(Currency currency) {
+        return WHERE.stream()
+                .filter(tag -> pays(Locale.forLanguageTag(tag), currency))
+                .findFirst()
+                .or(() -> Arrays.stream(Locale.getAvailableLocales())
+                        .filter(l -> pays(l, currency))
+                        .map(Locale::toLanguageTag)
+                        .min(Comparator.comparingInt(String::length).thenComparing(Comparator.naturalOrder())))
+                .orElse("en");
+    }
+
+    private static boolean pays(Locale locale, Currency currency) {
+        try {
+            return locale.getCountry().length() == 2 && currency.equals(Currency.getInstance(locale));
+        } catch (IllegalArgumentException noCountryOfToday) {
+            return false;
+        }
+    }
+
+    /** Whether the yard has said which. */
+    public boolean said() {
+        return !code.isEmpty();
+    }
+
+    /** Its sign where it is at home, or its code; empty where the yard has not said. */
+    public String symbol() {
+        return said() ? Currency.getInstance(code).getSymbol(locale()) : "";
+    }
+
+    /** An exact amount: a price, to the smallest coin. */
+    public String exact(double amount) {
+        int coins = said() ? Math.max(0, Currency.getInstance(code).getDefaultFractionDigits()) : 2;
+        return written(BigDecimal.valueOf(amount).setScale(coins, RoundingMode.HALF_EVEN), coins);
+    }
+
+    /** A sum that was worked out, as sure as such sums are: whole from ten on, three leading digits from a thousand on. */
+    public String sum(double amount) {
+        int whole = (int) Math.floor(Math.log10(Math.max(1, Math.abs(amount)))) + 1;
+        int place = whole > SIGNIFICANT ? whole - SIGNIFICANT : whole > 1 ? 0 : -1;
+        return whole(BigDecimal.valueOf(amount).setScale(-place, RoundingMode.HALF_EVEN));
+    }
+
+    /** A sum that was worked out with a known spread: to the last place the spread leaves standing. */
+    public String sum(double amount, double u) {
+        return whole(Display.roundedTo(amount, Math.max(u, 0.005)));
+    }
+
+    private String whole(BigDecimal amount) {
+        return written(amount, Math.max(0, amount.stripTrailingZeros().scale()));
+    }
+
+    private String written(BigDecimal amount, int decimals) {
+        NumberFormat format = said() ? NumberFormat.getCurrencyInstance(locale()) : NumberFormat.getInstance(locale());
+        if (said()) {
+            format.setCurrency(Currency.getInstance(code));
+        }
+        format.setMinimumFractionDigits(decimals);
+        format.setMaximumFractionDigits(decimals);
+        format.setRoundingMode(RoundingMode.HALF_EVEN);
+        if (format instanceof DecimalFormat plain && amount.signum() == 0) {
+            plain.setNegativePrefix(plain.getPositivePrefix());
+        }
+        return format.format(amount);
+    }
+
+    private Locale locale() {
+        return Locale.forLanguageTag(written);
+    }
+}

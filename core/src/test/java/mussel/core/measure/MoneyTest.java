@@ -1,0 +1,132 @@
+package mussel.core.measure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Currency;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class MoneyTest {
+    private static final Range ANY = Range.of(0, 10_000_000);
+
+    private static Money money(String code, String as) {
+        return Money.of(code, as).orElseThrow();
+    }
+
+    private static String plain(String written) {
+        return written.replaceAll("[\\u00a0\\u202f]", " ");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock = """
+                    USD | en-US | 1234.5 | $1,234.50
+                    NOK | nb-NO | 1234.5 | kr 1 234,50
+                    SEK | sv-SE | 1234.5 | 1 234,50 kr
+                    EUR | de-DE | 1234.5 | 1.234,50 €
+                    EUR | en-IE | 0      | €0.00
+                    JPY | ja-JP | 1234.5 | ￥1,234
+                    """)
+    void aPriceIsWrittenByTheRulesOfItsPlace(String code, String as, double amount, String written) {
+        assertThat(plain(money(code, as).exact(amount))).isEqualTo(written);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock = """
+                    5.43   | $5.4
+                    29.93  | $30
+                    391.2  | $391
+                    1286.4 | $1,290
+                    12864  | $12,900
+                    0      | $0
+                    """)
+    void aSumThatWasWorkedOutHasNoCents(double amount, String written) {
+        assertThat(money("USD", "en-US").sum(amount)).isEqualTo(written);
+    }
+
+    @Test
+    void aSumIsAsSureAsItsSpread() {
+        assertThat(plain(money("NOK", "nb-NO").sum(1286.4, 110))).isEqualTo("kr 1 290");
+        assertThat(money("USD", "en-US").sum(1286.4, 340)).isEqualTo("$1,300");
+    }
+
+    @Test
+    void everyCurrencyThereIsIsWrittenSomewhere() {
+        for (Currency currency : Currency.getAvailableCurrencies()) {
+            Money money = Money.of(currency.getCurrencyCode()).orElseThrow();
+            assertThat(money.exact(12)).as(currency.getCurrencyCode()).matches(".*\\p{Nd}.*");
+        }
+        assertThat(Money.of("kr")).isEmpty();
+        assertThat(Money.of("usd")).contains(new Money("USD", "en-US"));
+        assertThat(Money.of("NOK")).contains(new Money("NOK", "nb-NO"));
+        assertThat(Money.of("NOK", "xx-YY")).isEmpty();
+    }
+
+    @Test
+    void whoHasNotSaidWhichWritesBareFigures() {
+        assertThat(Money.UNSAID.exact(1234.5)).isEqualTo("1,234.50");
+        assertThat(Money.UNSAID.sum(1286.4)).isEqualTo("1,290");
+        assertThat(Money.UNSAID.symbol()).isEmpty();
+    }
+
+    private static Typed read(String text, Money money) {
+        return AmountReader.read(text, Kind.MONEY, YardUnits.METRIC.in(money), ANY);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock = """
+                    12          | 12
+                    12.5        | 12.5
+                    12,50       | 12.5
+                    1,234.50    | 1234.5
+                    1.234,50    | 1234.5
+                    1 234,50    | 1234.5
+                    1,234,567   | 1234567
+                    $ 1,234.5   | 1234.5
+                    12 USD      | 12
+                    12 $        | 12
+                    0,125       |
+                    1,234       |
+                    1.234       |
+                    1,23,4.5    |
+                    12.34.5     |
+                    twelve      |
+                    12 kr       |
+                    €12         |
+                    """)
+    void amountsAreReadAsTheyAreWritten(String text, Double amount) {
+        Typed typed = read(text, money("USD", "en-US"));
+        if (amount == null) {
+            assertThat(typed).isInstanceOf(Typed.Refused.class);
+        } else {
+            assertThat(((Typed.Understood) typed).value()).isEqualTo(amount);
+        }
+    }
+
+    @Test
+    void otherMoneyIsRefusedAndNeverConverted() {
+        assertThat(((Typed.Refused) read("12 €", money("NOK", "nb-NO"))).sentence())
+                .contains("is not the yard's money, NOK");
+        assertThat(((Typed.Refused) read("12 €", Money.UNSAID)).sentence()).contains("has not said which");
+        assertThat(((Typed.Understood) read("12,50 kr", money("NOK", "nb-NO"))).value())
+                .isEqualTo(12.5);
+    }
+
+    @Test
+    void whatIsWrittenIsReadAgain() {
+        for (String code : new String[] {"USD", "NOK", "EUR", "SEK", "DKK", "GBP", "CAD"}) {
+            Money money = Money.of(code).orElseThrow();
+            for (double amount : new double[] {0.05, 7.5, 999.99, 1234.5, 123_456.78}) {
+                assertThat(read(money.exact(amount), money))
+                        .as(money.exact(amount))
+                        .isEqualTo(new Typed.Understood(amount, amount, money.symbol()));
+            }
+        }
+    }
+}
