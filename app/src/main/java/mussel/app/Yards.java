@@ -25,6 +25,7 @@ import mussel.exchange.report.JobSheetPdf;
 import mussel.exchange.report.Papers;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
+import mussel.exchange.yard.YardTables;
 import mussel.sim.instrument.SimulatedInstruments;
 import mussel.store.PictureFolder;
 import mussel.store.SqliteJournal;
@@ -87,6 +88,7 @@ public final class Yards {
                         new Kept(PictureFolder.beside(log)),
                         new SimulatedInstruments(),
                         new LibrarySheets(),
+                        YardTables.form(),
                         new YardData(journal, log, DataFolder.path(), clock)));
     }
 

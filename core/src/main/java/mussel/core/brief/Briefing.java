@@ -220,7 +220,10 @@ final class Briefing {
         double minutes = pay.stream().mapToDouble(Further::extraMinutes).max().orElse(0);
         double money = pay.stream().mapToDouble(Further::extraMoney).max().orElse(0);
         String note = pay.size() == 1
-                ? SAY.say("goals.note", Display.workTime(minutes), now.yard().money().sum(money))
+                ? SAY.say(
+                        "goals.note",
+                        Display.workTime(minutes),
+                        now.yard().money().sum(money))
                 : SAY.say("goals.notes", titles(pay));
         return Optional.of(new Act(
                 pay.size() == 1 ? SAY.say("goals.one", pay.get(0).title()) : SAY.say("goals.many", pay.size()),

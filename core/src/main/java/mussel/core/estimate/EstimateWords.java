@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import mussel.core.estimate.EstimateResult.Option;
-import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.core.measure.Sentences;
 

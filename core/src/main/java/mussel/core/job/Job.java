@@ -31,6 +31,7 @@ public final class Job {
     private final Map<String, LocalDate> arrived = new LinkedHashMap<>();
     private final List<Fact.Pictured> pictures = new ArrayList<>();
     private final Optional<LocalDate> tagged;
+    private final Optional<Instant> taggedAt;
     private final Optional<String> sheet;
     private final List<Entry> unread = new ArrayList<>();
     private final UndoLine undoLine;
@@ -50,12 +51,14 @@ public final class Job {
         undoLine = UndoLine.of(entries);
         LegRef ref = start.leg();
         LocalDate closed = null;
+        Instant closedAt = null;
         String workedBy = null;
         for (Entry entry : undoLine.standing()) {
             if (entry.fact() instanceof Fact.LegCorrected corrected) {
                 ref = corrected.leg();
             } else if (entry.fact() instanceof Fact.Tagged tag) {
                 closed = tag.on();
+                closedAt = entry.at();
             } else if (entry.fact() instanceof Fact.WorkedBy by) {
                 workedBy = by.sheet();
             } else if (entry.fact() instanceof Fact.Unread) {
@@ -66,6 +69,7 @@ public final class Job {
         }
         leg = ref;
         tagged = Optional.ofNullable(closed);
+        taggedAt = Optional.ofNullable(closedAt);
         sheet = Optional.ofNullable(workedBy);
     }
 
@@ -186,6 +190,11 @@ public final class Job {
     /** When the last entry was made. */
     public Instant touched() {
         return touched;
+    }
+
+    /** The moment it was entered that the leg is tagged, once it is. */
+    public Optional<Instant> taggedAt() {
+        return taggedAt;
     }
 
     /** The day the leg was tagged, once it is. */

@@ -1,6 +1,5 @@
 package mussel.core.job;
 
-import mussel.core.measure.UnitSet;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -11,7 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.regex.Pattern;
-import mussel.core.measure.YardUnits;
+import mussel.core.measure.UnitSet;
 import mussel.core.pump.PumpInput;
 import mussel.core.sheet.PumpPolicy;
 
@@ -29,6 +28,9 @@ public final class Settings {
 
     /** What the setting that holds a sheet of the yard's own begins with; the family's id follows. */
     public static final String SHEET = "sheet:";
+
+    /** What the setting that holds a thing the yard has decided begins with; the thing's name in the yard's sheet follows. */
+    public static final String YARD = "yard:";
 
     /** What the setting that holds the picture of a manual's page begins with; the family's id and the value's place follow. */
     public static final String PAGE = "page:";
@@ -55,6 +57,11 @@ public final class Settings {
             return value.isEmpty() || value.length() <= LONGEST_SHEET && value.startsWith("{")
                     ? Optional.empty()
                     : Optional.of("is no sheet, or longer than one ever is");
+        }
+        if (key.startsWith(YARD)) {
+            return value.length() <= LONGEST_SHEET
+                    ? Optional.empty()
+                    : Optional.of("is longer than anything a yard decides");
         }
         if (key.startsWith(PAGE)) {
             return value.isEmpty() || PICTURE.matcher(value).matches()

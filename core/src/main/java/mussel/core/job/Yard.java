@@ -1,21 +1,24 @@
 package mussel.core.job;
 
-import mussel.core.measure.NamedBy;
-import java.util.Arrays;
-import mussel.core.measure.Money;
-import java.util.Map;
-import mussel.core.measure.UnitSet;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.time.format.DateTimeParseException;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
 import mussel.core.drain.DrainInput;
 import mussel.core.fill.FillInput;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
+import mussel.core.measure.Money;
+import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problems;
+import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.core.torque.TorqueInput;
 
@@ -35,6 +38,10 @@ import mussel.core.torque.TorqueInput;
  * @param wrenches its torque wrenches
  * @param tools the special tools it has, as the steps name them
  * @param crew who works when, and what they share; empty where the sheet does not say
+ * @param address where it is, as printed
+ * @param taxNumber its tax number, as printed
+ * @param tax the tax on its papers, as a share; empty where they show sums without it
+ * @param foot what stands at the foot of its papers
  * @param frostFrom from which day of the year frost is to be reckoned with, like 11-01; empty where it never freezes
  */
 public record Yard(
@@ -52,11 +59,15 @@ public record Yard(
         @Given("its torque wrenches") List<Wrench> wrenches,
         @Given("its special tools") List<String> tools,
         @Given("who works when") Optional<Crew> crew,
+        @Given("its address") Optional<String> address,
+        @Given("its tax number") Optional<String> taxNumber,
+        @Given(value = "the tax on its papers (share)", min = 0, max = 1) OptionalDouble tax,
+        @Given("what stands at the foot of its papers") Optional<String> foot,
         @Given("the first day of frost (month-day)") Optional<String> frostFrom)
         implements Checked {
     /** Keeps its own copies. */
     public Yard {
-        unitsOf = Map.copyOf(unitsOf);
+        unitsOf = Collections.unmodifiableMap(new TreeMap<>(unitsOf));
         wrenches = List.copyOf(wrenches);
         tools = List.copyOf(tools);
         oils = List.copyOf(oils);
@@ -96,7 +107,24 @@ public record Yard(
     /** The same yard reading in another set of units. */
     public Yard in(UnitSet other) {
         return new Yard(
-                name, other, unitsOf, currency, moneyAs, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew, frostFrom);
+                name,
+                other,
+                unitsOf,
+                currency,
+                moneyAs,
+                oils,
+                bottles,
+                labourPerH,
+                downtimePerDay,
+                pumpHabit,
+                wrenches,
+                tools,
+                crew,
+                address,
+                taxNumber,
+                tax,
+                foot,
+                frostFrom);
     }
 
     /** The same yard with another habit for pumps. */
@@ -115,13 +143,34 @@ public record Yard(
                 wrenches,
                 tools,
                 crew,
+                address,
+                taxNumber,
+                tax,
+                foot,
                 frostFrom);
     }
 
     /** The same yard under another name. */
     public Yard named(String other) {
         return new Yard(
-                other, units, unitsOf, currency, moneyAs, oils, bottles, labourPerH, downtimePerDay, pumpHabit, wrenches, tools, crew, frostFrom);
+                other,
+                units,
+                unitsOf,
+                currency,
+                moneyAs,
+                oils,
+                bottles,
+                labourPerH,
+                downtimePerDay,
+                pumpHabit,
+                wrenches,
+                tools,
+                crew,
+                address,
+                taxNumber,
+                tax,
+                foot,
+                frostFrom);
     }
 
     /** The next day of frost after some day; empty where it never freezes. */
@@ -141,11 +190,14 @@ public record Yard(
     public void check(Problems problems, String pointer) {
         currency.filter(code -> Money.of(code).isEmpty())
                 .ifPresent(code -> problems.at(
-                        pointer + "/currency", "is “" + code + "”, which is no currency; write its code, like USD or NOK"));
-        moneyAs.filter(as -> Money.of(currency.orElse("XXX"), as).isEmpty())
+                        pointer + "/currency",
+                        "is “" + code + "”, which is no currency; write its code, like USD or NOK"));
+        moneyAs.filter(as -> Money.of(
+                                currency.filter(c -> Money.of(c).isPresent()).orElse("XXX"), as)
+                        .isEmpty())
                 .ifPresent(as -> problems.at(
                         pointer + "/money_as",
-                        "is “" + as + "”, beside no currency or no place that is known; write it like nb-NO"));
+                        "is “" + as + "”, no place that is known; write language and country like nb-NO"));
         unitsOf.forEach((name, symbol) -> problems.unless(
                 kind(name).flatMap(k -> YardUnits.METRIC.with(k, symbol)).isPresent(),
                 pointer + "/units_of/" + name,

@@ -24,7 +24,8 @@ public record Money(String code, String written) {
 
     private static final int SIGNIFICANT = 3;
     /** A country's rules come before those of its neighbours who pay in the same. */
-    private static final List<String> WHERE = List.of("en-US", "en-GB", "en-IE", "nb-NO", "sv-SE", "da-DK", "en-CA", "en-AU", "en-NZ");
+    private static final List<String> WHERE =
+            List.of("en-US", "en-GB", "en-IE", "nb-NO", "sv-SE", "da-DK", "en-CA", "en-AU", "en-NZ");
 
     /** The currency of that code, written as where it is at home; empty where there is none of that code. */
     public static Optional<Money> of(String code) {
@@ -34,7 +35,8 @@ public record Money(String code, String written) {
     /** The currency of that code by the rules of a place; empty where there is none of that code or no such place. */
     public static Optional<Money> of(String code, String written) {
         Locale locale = Locale.forLanguageTag(written);
-        boolean known = Arrays.asList(Locale.getAvailableLocales()).contains(locale) && !locale.getLanguage().isEmpty();
+        boolean known = Arrays.asList(Locale.getAvailableLocales()).contains(locale)
+                && !locale.getLanguage().isEmpty();
         return known ? currency(code).map(c -> new Money(c.getCurrencyCode(), written)) : Optional.empty();
     }
 

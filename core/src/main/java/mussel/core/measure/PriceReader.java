@@ -12,7 +12,8 @@ import java.util.regex.Pattern;
  * decimal one; a single mark before exactly three digits may be either, and is asked about rather than guessed.
  */
 final class PriceReader {
-    private static final Pattern AMOUNT = Pattern.compile("(\\D*?)\\s*([-−]?)\\s*(\\d[\\d.,'’\\u00a0\\u2009\\u202f ]*)\\s*(\\D*)");
+    private static final Pattern AMOUNT =
+            Pattern.compile("(\\D*?)\\s*([-−]?)\\s*(\\d[\\d.,'’\\u00a0\\u2009\\u202f ]*)\\s*(\\D*)");
     private static final Pattern GROUPED = Pattern.compile("\\d{1,3}(?:[.,' ]\\d{3})+");
 
     private PriceReader() {}
@@ -20,7 +21,9 @@ final class PriceReader {
     static Typed read(String text, YardUnits units, Range range) {
         Matcher amount = AMOUNT.matcher(text);
         if (!amount.matches()) {
-            return refuse("“%s” is no amount of money. Type a figure, like %s.", text, units.money().exact(12));
+            return refuse(
+                    "“%s” is no amount of money. Type a figure, like %s.",
+                    text, units.money().exact(12));
         }
         String named = (amount.group(1) + amount.group(4)).replaceAll("[\\s\\u00a0\\u202f.]", "");
         if (!named.isEmpty() && !names(named, units.money())) {
@@ -31,15 +34,19 @@ final class PriceReader {
                     named,
                     units.money().code());
         }
-        Optional<String> plain = plain(amount.group(3).replaceAll("[\\u00a0\\u2009\\u202f]", " ").replace('’', '\'').strip());
+        Optional<String> plain = plain(amount.group(3)
+                .replaceAll("[\\u00a0\\u2009\\u202f]", " ")
+                .replace('’', '\'')
+                .strip());
         if (plain.isEmpty()) {
-            return refuse("“%s” can be read in two ways, or in none. Write it without thousands marks, like 1234.50.", text);
+            return refuse(
+                    "“%s” can be read in two ways, or in none. Write it without thousands marks, like 1234.50.", text);
         }
-        double value = new BigDecimal(plain.get()).doubleValue() * (amount.group(2).isEmpty() ? 1 : -1);
+        double value =
+                new BigDecimal(plain.get()).doubleValue() * (amount.group(2).isEmpty() ? 1 : -1);
         if (!range.holds(value)) {
             return refuse(
-                    "%s is outside what can be: %s.",
-                    units.money().exact(value), range.inWords(units.money()::exact));
+                    "%s is outside what can be: %s.", units.money().exact(value), range.inWords(units.money()::exact));
         }
         return new Typed.Understood(value, value, units.money().symbol());
     }
@@ -52,7 +59,9 @@ final class PriceReader {
         String bare = typed.toLowerCase(Locale.ROOT);
         return bare.equals(money.code().toLowerCase(Locale.ROOT))
                 || bare.equals(money.symbol().toLowerCase(Locale.ROOT).replace(".", ""))
-                || bare.equals(currency.getDisplayName(Locale.ENGLISH).toLowerCase(Locale.ROOT).replace(" ", ""));
+                || bare.equals(currency.getDisplayName(Locale.ENGLISH)
+                        .toLowerCase(Locale.ROOT)
+                        .replace(" ", ""));
     }
 
     /** The digits with a point before the decimals; empty where the marks leave it open. */
@@ -69,7 +78,12 @@ final class PriceReader {
         boolean again = whole.indexOf(mark) >= 0;
         if (again) {
             // The same mark twice groups thousands, and there are no decimals.
-            return GROUPED.matcher(digits).matches() && digits.chars().filter(c -> c == '.' || c == ',').distinct().count() == 1
+            return GROUPED.matcher(digits).matches()
+                            && digits.chars()
+                                            .filter(c -> c == '.' || c == ',')
+                                            .distinct()
+                                            .count()
+                                    == 1
                     ? Optional.of(digits.replaceAll("[., ']", ""))
                     : Optional.empty();
         }

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.core.measure.Sentences;
 import mussel.core.parts.PartsResult.Alternative;
@@ -133,7 +132,6 @@ public final class PartsWords {
     public static String days(long days) {
         return days == 1 ? "1 day" : days + " days";
     }
-
 
     private String list(List<Wanted> wanted) {
         return wanted.stream().map(w -> w.qty() + " × " + names.apply(w.part())).collect(Collectors.joining(", "));

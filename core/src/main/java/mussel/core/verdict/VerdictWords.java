@@ -282,7 +282,8 @@ public final class VerdictWords {
                 money.sum(check.value()),
                 SAY.say("why.check.formula"),
                 List.of(
-                        new InputLine(SAY.say("why.check.saves"), money.sum(check.saves()), SAY.say("why.origin.tables")),
+                        new InputLine(
+                                SAY.say("why.check.saves"), money.sum(check.saves()), SAY.say("why.origin.tables")),
                         new InputLine(
                                 SAY.say("why.check.minutes"),
                                 Display.exact(Kind.DURATION, check.minutes(), YardUnits.METRIC),

@@ -1,6 +1,5 @@
 package mussel.core.lives;
 
-import mussel.core.measure.Money;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -11,6 +10,7 @@ import java.util.Random;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import mussel.core.lives.LivesInput.Life;
+import mussel.core.measure.Money;
 import org.hipparchus.analysis.integration.IterativeLegendreGaussIntegrator;
 import org.junit.jupiter.api.Test;
 
@@ -77,7 +77,10 @@ class LivesEngineTest {
         LivesInput in = LivesInput.of(two);
         LivesResult out = LivesEngine.run(in);
         assertThat(out.fit()).isEmpty();
-        assertThat(new LivesWords(in, out, Money.UNSAID).notes()).singleElement().asString().startsWith("Too few failures");
+        assertThat(new LivesWords(in, out, Money.UNSAID).notes())
+                .singleElement()
+                .asString()
+                .startsWith("Too few failures");
         List<Life> same = List.of(new Life(300, true), new Life(300, true), new Life(300, true));
         assertThat(LivesEngine.run(LivesInput.of(same)).fit()).isEmpty();
     }
@@ -99,8 +102,10 @@ class LivesEngineTest {
         assertThat(out.costs()).allMatch(c -> c.costPerHour() >= best.costPerHour());
         assertThat(out.calendar().orElseThrow().costPerHour().orElseThrow()).isGreaterThan(best.costPerHour());
         assertThat(out.calendar().orElseThrow().hours()).isEqualTo(12_000);
-        assertThat(new LivesWords(in, out, Money.UNSAID).notes()).anyMatch(n -> n.startsWith("Cheapest is to replace at"));
-        assertThat(new LivesWords(in, out, Money.UNSAID).explainInterval().figure()).endsWith(" h");
+        assertThat(new LivesWords(in, out, Money.UNSAID).notes())
+                .anyMatch(n -> n.startsWith("Cheapest is to replace at"));
+        assertThat(new LivesWords(in, out, Money.UNSAID).explainInterval().figure())
+                .endsWith(" h");
     }
 
     @Test

@@ -21,7 +21,8 @@ class MoneyTest {
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
-            textBlock = """
+            textBlock =
+                    """
                     USD | en-US | 1234.5 | $1,234.50
                     NOK | nb-NO | 1234.5 | kr 1 234,50
                     SEK | sv-SE | 1234.5 | 1 234,50 kr
@@ -36,7 +37,8 @@ class MoneyTest {
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
-            textBlock = """
+            textBlock =
+                    """
                     5.43   | $5.4
                     29.93  | $30
                     391.2  | $391
@@ -80,7 +82,8 @@ class MoneyTest {
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
-            textBlock = """
+            textBlock =
+                    """
                     12          | 12
                     12.5        | 12.5
                     12,50       | 12.5

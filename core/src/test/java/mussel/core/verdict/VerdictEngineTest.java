@@ -1,6 +1,5 @@
 package mussel.core.verdict;
 
-import mussel.core.measure.Money;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -11,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import mussel.core.measure.Money;
 import mussel.core.measure.Problems;
 import mussel.core.verdict.VerdictResult.Check;
 import net.jqwik.api.ForAll;

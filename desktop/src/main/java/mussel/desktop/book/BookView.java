@@ -39,6 +39,8 @@ public final class BookView extends BorderPane {
         PLAN("Bench plan"),
         /** How legs are built and what their manuals say. */
         SHEETS("Sheets"),
+        /** What the yard has decided. */
+        YARD("Yard"),
         /** In and out. */
         DATA("Data");
 
@@ -120,6 +122,7 @@ public final class BookView extends BorderPane {
             case LIVES -> new LivesPage(shop, aside);
             case PLAN -> new PlanPage(shop, aside, onOpen, onTrouble);
             case SHEETS -> new SheetsPage(shop, onTrouble);
+            case YARD -> new YardPage(shop, onTrouble);
             case DATA -> new DataPage(shop, onTakeIn);
         };
     }

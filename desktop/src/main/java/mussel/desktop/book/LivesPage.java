@@ -89,7 +89,9 @@ final class LivesPage implements BookPage {
                 "why-lives",
                 () -> last == null || last.out().interval().isEmpty()
                         ? Optional.empty()
-                        : Optional.of(new LivesWords(last.in(), last.out(), shop.units().money()).explainInterval()));
+                        : Optional.of(new LivesWords(
+                                        last.in(), last.out(), shop.units().money())
+                                .explainInterval()));
         HBox charts = new Row(12, failing, costing);
         HBox.setHgrow(failing, Priority.ALWAYS);
         HBox.setHgrow(costing, Priority.ALWAYS);
@@ -211,7 +213,8 @@ final class LivesPage implements BookPage {
                 + (answer.lives().unlooked() > 0 ? "; " + answer.lives().unlooked() + " ended with nobody’s word" : "")
                 + ".";
         says.getChildren().add(Texts.heading(what.title() + ": " + basis));
-        for (String note : new LivesWords(answer.in(), answer.out(), shop.units().money()).notes()) {
+        for (String note :
+                new LivesWords(answer.in(), answer.out(), shop.units().money()).notes()) {
             says.getChildren().add(Texts.sentence(note));
         }
         why.setDisable(answer.out().interval().isEmpty());

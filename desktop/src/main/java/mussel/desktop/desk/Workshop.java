@@ -1,6 +1,5 @@
 package mussel.desktop.desk;
 
-import mussel.core.measure.UnitSet;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -15,6 +14,7 @@ import java.util.function.BiFunction;
 import java.util.function.IntPredicate;
 import mussel.core.book.BenchPlan;
 import mussel.core.book.LogBook;
+import mussel.core.book.YardEffect;
 import mussel.core.instrument.Instruments;
 import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
@@ -30,6 +30,7 @@ import mussel.core.job.Settings;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
 import mussel.core.leak.HoldFile;
+import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.core.plan.Planning;
 import mussel.core.pump.PumpInput;
@@ -40,6 +41,8 @@ import mussel.core.verdict.Judge;
 import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.Learned;
 import mussel.core.verdict.Overrides;
+import mussel.core.yard.YardDecisions;
+import mussel.core.yard.YardForm;
 
 /**
  * What the screens see of the yard: its journal, its families, its units. Journal and bench are there at once; families and yard may still
@@ -48,6 +51,9 @@ import mussel.core.verdict.Overrides;
 public final class Workshop {
     private static final String NAME = "yard_name";
     private static final String LEARN = "learn_priors";
+    /** The most legs named as changed by a decision. */
+    private static final int MOST_CHANGED = 24;
+
     private static final String PUMP_POLICY = "pump_policy";
     private static final String PUMP_MONTHS = "pump_calendar_months";
     private static final String PUMP_EXTENT = "pump_extent";
@@ -57,10 +63,10 @@ public final class Workshop {
     private final CompletableFuture<Catalogue> catalogue;
     private final Clock clock;
     private final Ports ports;
-    private Optional<Yard> yard = Optional.empty();
     private Optional<Judge> judge = Optional.empty();
     private final LegHistory history;
     private final Families families;
+    private final YardDecisions decisions;
     private final Shelf shelf;
     private final Filing filing;
     /** Plans made before. */
@@ -77,6 +83,7 @@ public final class Workshop {
         this.ports = ports;
         history = new LegHistory(journal, clock.getZone());
         families = new Families(journal, ports.sheets(), () -> catalogue.join().families());
+        decisions = new YardDecisions(journal, this::sheet, ports.yardForm());
         shelf = new Shelf(journal, families::workedBy, () -> catalogue.join().supply());
         filing = new Filing(this, catalogue, clock, ports);
     }
@@ -190,6 +197,7 @@ public final class Workshop {
      * @param holdFiles reads holds
      * @param instruments the instruments of the bench
      * @param sheets sheets of legs that nobody has described yet
+     * @param yardForm how what the yard decides is written down
      * @param data brings data in and out
      */
     public record Ports(
@@ -199,6 +207,7 @@ public final class Workshop {
             Pictures pictures,
             Instruments instruments,
             Sheets sheets,
+            YardForm yardForm,
             Data data) {}
 
     /** The yard's book. */
@@ -211,30 +220,36 @@ public final class Workshop {
         return journal;
     }
 
-    /** The yard, reading in the units it has chosen. */
+    /** The yard as it is. */
     public Yard yard() {
-        if (yard.isEmpty()) {
-            Yard sheet = catalogue.join().yard();
-            yard = Optional.of(sheet.in(Settings.constant(journal, "units", UnitSet.class, sheet.units())).with(habit()).named(journal.setting(NAME, sheet.name())));
-        }
-        return yard.get();
+        return decisions.yard();
     }
 
-    /** How the yard renews pumps: as it has set it, else as its sheet says. */
-    private PumpHabit habit() {
-        PumpHabit sheet = catalogue.join().yard().pump();
-        return new PumpHabit(
-                Settings.constant(journal, PUMP_POLICY, PumpPolicy.class, sheet.policy()),
-                Settings.figure(journal, PUMP_MONTHS, sheet.calendarMonths()),
-                Settings.constant(journal, PUMP_EXTENT, PumpInput.Extent.class, sheet.extent()));
+    /** What the yard has decided, and decides. */
+    public YardDecisions decisions() {
+        return decisions;
     }
 
-    /** Sets how the yard renews pumps; every job follows. */
+    /** The yard as its sheet has it, with what earlier programs kept of it. */
+    private Yard sheet() {
+        Yard sheet = catalogue.join().yard();
+        PumpHabit habit = sheet.pump();
+        return sheet.in(Settings.constant(journal, "units", UnitSet.class, sheet.units()))
+                .with(new PumpHabit(
+                        Settings.constant(journal, PUMP_POLICY, PumpPolicy.class, habit.policy()),
+                        Settings.figure(journal, PUMP_MONTHS, habit.calendarMonths()),
+                        Settings.constant(journal, PUMP_EXTENT, PumpInput.Extent.class, habit.extent())))
+                .named(journal.setting(NAME, sheet.name()));
+    }
+
+    /** Sets how the yard renews pumps; every open job follows. */
     public void setHabit(PumpHabit habit) {
-        journal.keepSetting(PUMP_POLICY, habit.policy().name());
-        journal.keepSetting(PUMP_MONTHS, String.valueOf(habit.calendarMonths()));
-        journal.keepSetting(PUMP_EXTENT, habit.extent().name());
-        yard = Optional.of(yard().with(habit));
+        decisions.decide(by(), "pump_habit", yard().with(habit));
+    }
+
+    /** Reads in another set of units. */
+    public void readIn(UnitSet set) {
+        decisions.decide(by(), "units", yard().in(set));
     }
 
     /** Writes down how many of a part were counted on the shelf, with what this job has taken off already. */
@@ -295,7 +310,8 @@ public final class Workshop {
 
     /** Whether the yard has said what it is called. */
     public boolean named() {
-        return !journal.setting(NAME, "").isEmpty();
+        return !journal.setting(NAME, "").isEmpty()
+                || !journal.setting(Settings.YARD + "name", "").isEmpty();
     }
 
     /** The folder papers went to last, while it is there. */
@@ -313,8 +329,7 @@ public final class Workshop {
 
     /** Calls the yard by another name. */
     public void rename(String name) {
-        journal.keepSetting(NAME, name);
-        yard = Optional.of(yard().named(name));
+        decisions.decide(by(), "name", yard().named(name));
     }
 
     /** The work on the bench from now on. */
@@ -343,11 +358,6 @@ public final class Workshop {
     /** The units and the money the yard reads and writes in. */
     public YardUnits units() {
         return yard().reads();
-    }
-
-    /** Goes on with other units or another name. */
-    public void setYard(Yard changed) {
-        yard = Optional.of(changed);
     }
 
     /** The printer of job sheets. */
@@ -400,9 +410,34 @@ public final class Workshop {
         return families.workedBy(job).map(sheet -> recent.of(job, sheet, surroundings(job)));
     }
 
+    /**
+     * What another yard would change on the legs that are open, a line for each leg it changes; of more than the bench holds at once the first ones.
+     */
+    public List<String> wouldChange(Yard other) {
+        List<String> lines = new ArrayList<>();
+        for (BenchLine line : journal.benchLines().open()) {
+            if (lines.size() == MOST_CHANGED) {
+                lines.add("and perhaps others.");
+                break;
+            }
+            job(line.job()).ifPresent(before -> {
+                List<String> effect = YardEffect.of(
+                        before, Assessment.of(before.job(), before.sheet(), surroundings(before.job(), other)));
+                if (!effect.isEmpty()) {
+                    lines.add(line.leg().title() + ": " + String.join("; ", effect) + ".");
+                }
+            });
+        }
+        return lines;
+    }
+
     private Surroundings surroundings(Job job) {
+        return surroundings(job, job.taggedAt().map(decisions::at).orElseGet(this::yard));
+    }
+
+    private Surroundings surroundings(Job job, Yard by) {
         return new Surroundings(
-                yard(),
+                by,
                 judge(),
                 history.twinFound(job),
                 today(),

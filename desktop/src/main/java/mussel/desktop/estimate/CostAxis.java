@@ -11,7 +11,6 @@ import javafx.scene.shape.Rectangle;
 import mussel.core.estimate.EstimateEngine;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.estimate.EstimateWords;
-import mussel.core.measure.Display;
 import mussel.core.parts.PartsWords;
 import mussel.desktop.kit.Words;
 
@@ -103,8 +102,7 @@ final class CostAxis extends Pane {
             mean = words.money().exact(option.mean());
             spread = ", a fixed price";
         } else {
-            spread = ", " + words.about(option, option.p10()) + " to "
-                    + words.about(option, option.p90());
+            spread = ", " + words.about(option, option.p10()) + " to " + words.about(option, option.p90());
         }
         return mean + spread + (option.leadDays() > 0 ? "; " + PartsWords.days(Math.round(option.leadDays())) : "");
     }

@@ -1,6 +1,5 @@
 package mussel.desktop.estimate;
 
-import mussel.core.measure.Money;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -17,7 +16,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
 import mussel.core.job.Worth;
-import mussel.core.measure.Display;
+import mussel.core.measure.Money;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;

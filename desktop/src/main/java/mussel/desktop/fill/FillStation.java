@@ -163,7 +163,8 @@ public final class FillStation implements StationView {
                                 : p.origin() == FillResult.Origin.BOUGHT ? "bought " : "")
                         + p.name() + ".")
                 .toList();
-        String cost = result.cost() > 0 ? "To buy: " + now.yard().money().exact(result.cost()) + "." : "Nothing to buy.";
+        String cost =
+                result.cost() > 0 ? "To buy: " + now.yard().money().exact(result.cost()) + "." : "Nothing to buy.";
         use.setText(String.join("\n", lines) + (lines.isEmpty() ? "" : "\n") + words.leave() + "\n" + cost);
         check.setText(words.check());
         if (!result.pour().isEmpty()) {

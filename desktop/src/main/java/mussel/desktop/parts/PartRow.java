@@ -13,7 +13,6 @@ import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.OrderTable;
 import mussel.core.job.Supply;
-import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
 import mussel.desktop.desk.Desk;
@@ -101,7 +100,8 @@ final class PartRow extends Row {
         purpose.setText(line.number().isEmpty() ? line.purpose() : line.number() + " · " + line.purpose());
         from.setText(line.from().isEmpty() ? (row.open() > 0 ? row.open() + " to be had" : "") : line.from());
         left.setText(line.left());
-        price.setText(line.price().isPresent() ? now.yard().money().exact(line.price().getAsDouble()) : "");
+        price.setText(
+                line.price().isPresent() ? now.yard().money().exact(line.price().getAsDouble()) : "");
         when.setText(line.when());
         shelf.show(OptionalDouble.of(row.onShelf()), now.yard().reads());
         take.setId("take-" + row.part());

@@ -21,7 +21,6 @@ import mussel.core.job.Field;
 import mussel.core.job.Order;
 import mussel.core.job.OrderTable;
 import mussel.core.job.Supply;
-import mussel.core.measure.Display;
 import mussel.core.parts.Objective;
 import mussel.core.parts.Offer;
 import mussel.core.parts.PartsInput;
@@ -257,7 +256,10 @@ public final class PartsStation implements StationView {
                 any
                         ? desk.shop().units().money().exact(out.total().orElse(0)) + ", all here in "
                                 + PartsWords.days(out.leadDays().orElse(0))
-                                + (out.shipping() > 0 ? ", shipping " + desk.shop().units().money().exact(out.shipping()) + " in it" : "")
+                                + (out.shipping() > 0
+                                        ? ", shipping "
+                                                + desk.shop().units().money().exact(out.shipping()) + " in it"
+                                        : "")
                                 + (out.gap() > 0 ? ", not proven to be the best" : "")
                                 + (same ? ". The cheapest is the soonest too." : ".")
                         : found.of(objective).words().summary());

@@ -1,12 +1,11 @@
 package mussel.desktop.parts;
 
-import mussel.core.measure.Money;
 import java.util.function.BiConsumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import mussel.core.job.Fact;
 import mussel.core.job.Order;
-import mussel.core.measure.Display;
+import mussel.core.measure.Money;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;

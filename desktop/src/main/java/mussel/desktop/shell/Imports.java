@@ -104,6 +104,7 @@ final class Imports {
                     window.closeOver();
                     taken.then().run();
                     shop.sheets().readAnew();
+                    shop.decisions().forget();
                     window.tell("Taken in: " + taken.file().getFileName() + ".");
                     window.showBench();
                 });

@@ -219,8 +219,7 @@ public final class MusselWindow extends StackPane {
             FirstStart page = new FirstStart((name, units) -> guarded(() -> {
                 overlay.close();
                 shop.rename(name);
-                shop.journal().keepSetting("units", units.name());
-                shop.setYard(shop.yard().in(units));
+                shop.readIn(units);
                 bench.refresh();
             }));
             overlay.show(page);
@@ -434,8 +433,7 @@ public final class MusselWindow extends StackPane {
     /** Metric or US units. */
     public void units() {
         UnitSet other = shop.yard().units() == UnitSet.METRIC ? UnitSet.US : UnitSet.METRIC;
-        shop.setYard(shop.yard().in(other));
-        guarded(() -> shop.journal().keepSetting("units", other.name()));
+        guarded(() -> shop.readIn(other));
         desk().ifPresentOrElse(Desk::refresh, bench::refresh);
     }
 

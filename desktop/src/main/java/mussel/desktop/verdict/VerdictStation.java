@@ -226,7 +226,8 @@ public final class VerdictStation implements StationView {
         Finding finding = now.knowledge().finding(check.finding()).orElseThrow();
         String access = now.knowledge().access(check.access()).orElseThrow().title();
         Label figures = Texts.dim(access + ", " + Display.workTime(check.minutes()) + "; may save "
-                + desk.shop().units().money().sum(check.saves()) + ", worth " + desk.shop().units().money().sum(check.value())
+                + desk.shop().units().money().sum(check.saves()) + ", worth "
+                + desk.shop().units().money().sum(check.value())
                 + " after its time");
         HBox.setHgrow(figures, Priority.ALWAYS);
         figures.setMaxWidth(Double.MAX_VALUE);

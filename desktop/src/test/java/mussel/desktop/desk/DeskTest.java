@@ -1,6 +1,5 @@
 package mussel.desktop.desk;
 
-import mussel.core.measure.UnitSet;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -17,7 +16,7 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.Topic;
-import mussel.core.measure.YardUnits;
+import mussel.core.measure.UnitSet;
 import org.junit.jupiter.api.Test;
 
 class DeskTest {
@@ -139,7 +138,7 @@ class DeskTest {
         desk.sit(test.leg("Spat Lass", LegRef.Position.PORT, "tern-60").job().id());
         desk.sit(first);
         assertThat(desk.now().get()).isSameAs(seen);
-        test.shop.setYard(test.shop.yard().in(UnitSet.US));
+        test.shop.readIn(UnitSet.US);
         desk.refresh();
         assertThat(desk.now().get()).isNotSameAs(seen);
         Assessment inPints = desk.now().get();

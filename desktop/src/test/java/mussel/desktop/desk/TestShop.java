@@ -27,6 +27,7 @@ import mussel.core.verdict.Overrides;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
+import mussel.exchange.yard.YardTables;
 import mussel.sim.instrument.SimulatedInstruments;
 
 /** A shop on a journal in memory, with the families and tables that ship. */
@@ -62,6 +63,7 @@ public final class TestShop {
                         new NoPictures(),
                         new SimulatedInstruments(),
                         new NoSheets(),
+                        YardTables.form(),
                         new NoData()));
     }
 

@@ -1,6 +1,5 @@
 package mussel.desktop.leak;
 
-import mussel.core.measure.UnitSet;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.File;
@@ -20,6 +19,7 @@ import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
 import mussel.core.leak.LeakTrace;
 import mussel.core.leak.Stage;
+import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.desktop.FxThread;
 import mussel.desktop.desk.Desk;
@@ -192,7 +192,7 @@ class LeakStationTest {
         FxThread.on(() -> {
             Desk desk = test.milky();
             test.journal.keepSetting("units", UnitSet.US.name());
-            test.shop.setYard(test.shop.yard().in(UnitSet.US));
+            test.shop.readIn(UnitSet.US);
             desk.refresh();
             LeakStation station = shown(desk);
             String all = station.node().lookupAll(".dim").stream()

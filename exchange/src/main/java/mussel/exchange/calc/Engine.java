@@ -1,6 +1,5 @@
 package mussel.exchange.calc;
 
-import mussel.core.measure.Money;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
@@ -24,6 +23,7 @@ import mussel.core.leak.LeakEngine;
 import mussel.core.leak.LeakInput;
 import mussel.core.leak.LeakResult;
 import mussel.core.leak.LeakWords;
+import mussel.core.measure.Money;
 import mussel.core.measure.Problems;
 import mussel.core.measure.YardUnits;
 import mussel.core.parts.PartsEngine;
@@ -79,7 +79,10 @@ public final class Engine {
             of("verdict", VerdictInput.class, (in, problems) -> in.check(KnowledgeFiles.shipped(), problems), in -> {
                 Tables tables = Tables.of(KnowledgeFiles.shipped(), in.context().orElseGet(Context::empty));
                 VerdictResult out = VerdictEngine.run(tables, in);
-                return answer("verdict", out, new VerdictWords(tables.knowledge(), tables.context(), out, Money.UNSAID).notes());
+                return answer(
+                        "verdict",
+                        out,
+                        new VerdictWords(tables.knowledge(), tables.context(), out, Money.UNSAID).notes());
             }),
             of("pump", PumpInput.class, in -> {
                 PumpResult out = PumpEngine.run(in);

@@ -1,6 +1,5 @@
 package mussel.exchange.report;
 
-import mussel.core.measure.Money;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -18,7 +17,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Order;
 import mussel.core.job.Topic;
 import mussel.core.job.Worth;
-import mussel.core.measure.Display;
+import mussel.core.measure.Money;
 import mussel.core.measure.TorqueUnit;
 import mussel.core.parts.PartsWords;
 import mussel.core.plan.Plan.PlannedStep;
@@ -57,8 +56,7 @@ public final class Papers {
             page.pair("To be done", goals(job), BODY);
             page.pair(
                     "Work",
-                    job.planWords().time() + " At "
-                            + money.exact(worth.input().labourPerH()) + " an hour.",
+                    job.planWords().time() + " At " + money.exact(worth.input().labourPerH()) + " an hour.",
                     BODY);
             page.pair("Parts", money.exact(worth.input().partsTotal()), BODY);
             if (worth.input().toolsTotal() > 0) {

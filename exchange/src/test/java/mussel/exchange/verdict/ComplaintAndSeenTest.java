@@ -1,6 +1,5 @@
 package mussel.exchange.verdict;
 
-import mussel.core.measure.Money;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -11,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
+import mussel.core.measure.Money;
 import mussel.core.verdict.Cause;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Context.Complaint;
@@ -177,7 +177,8 @@ class ComplaintAndSeenTest {
                 double outer = odds(p(out, pair + "_water_lip")) / odds(p(NOTHING, pair + "_water_lip"));
                 assertThat(inner / outer).as(pair).isCloseTo(1, within(0.05));
             }
-            assertThat(new VerdictWords(SHIPPED, both, out, Money.UNSAID).lipSide()).isEmpty();
+            assertThat(new VerdictWords(SHIPPED, both, out, Money.UNSAID).lipSide())
+                    .isEmpty();
         }
     }
 

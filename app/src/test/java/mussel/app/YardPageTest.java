@@ -1,0 +1,134 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import mussel.core.job.LegRef;
+import mussel.core.job.Station;
+import mussel.core.measure.Kind;
+import mussel.core.measure.UnitSet;
+import mussel.desktop.desk.Desk;
+import org.junit.jupiter.api.Test;
+
+/** What the yard decides is said in the window, by keys, and counts at once. */
+class YardPageTest extends WindowJourney {
+    private void yardPage() {
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        click("#book-page-yard");
+    }
+
+    private List<String> words(String id) {
+        Node node = robot.lookup(id).query();
+        return robot.from(node).lookup(".label").queryAllAs(Label.class).stream()
+                .filter(Node::isVisible)
+                .map(Label::getText)
+                .toList();
+    }
+
+    /** Opens a thing by its line's button and types over its first field. */
+    private void say(String table, String... cells) {
+        click("#change-" + table);
+        for (int i = 0; i < cells.length; i++) {
+            if (i > 0) {
+                robot.push(KeyCode.TAB);
+            }
+            robot.push(KeyCode.CONTROL, KeyCode.A);
+            robot.push(KeyCode.BACK_SPACE).write(cells[i]);
+        }
+        robot.push(KeyCode.ENTER);
+    }
+
+    private int job(String boat, boolean tagged) {
+        int job = shop.takeIn(new LegRef(
+                boat, boat, LegRef.Position.SINGLE, shop.families().get(0).id()));
+        robot.interact(() -> window.open(job));
+        go(Station.STRIP);
+        click("#pick-goal-propshaft_seals-yes");
+        if (tagged) {
+            Desk desk = shop.desk(job);
+            robot.interact(desk::tag);
+        }
+        return job;
+    }
+
+    private double labour(int job) {
+        robot.interact(() -> window.open(job));
+        return now().yard().labourPerH();
+    }
+
+    @Test
+    void aRateTellsWhatItChangesBeforeItIsTakenAndATaggedLegKeepsItsOwn() throws Exception {
+        int tagged = job("Byssus", true);
+        int open = job("Raft tender", false);
+        yardPage();
+        say("labour_per_h", "90");
+        assertThat(shop.yard().labourPerH()).as("not before it was seen").isEqualTo(72);
+        assertThat(words("#yard-editor"))
+                .anyMatch(t -> t.startsWith("Raft tender: the repair on the mean: €") && t.contains(", was €"))
+                .noneMatch(t -> t.contains("Byssus"));
+        robot.push(KeyCode.ENTER);
+        assertThat(shop.yard().labourPerH()).isEqualTo(90);
+        assertThat(words("#yard-changes"))
+                .contains("An hour of work: €90.00, was €72.00")
+                .anyMatch(t -> t.endsWith(", bench"));
+
+        restart();
+        assertThat(labour(open)).isEqualTo(90);
+        assertThat(labour(tagged)).as("as it was worked").isEqualTo(72);
+
+        yardPage();
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(shop.yard().labourPerH()).isEqualTo(72);
+        robot.push(KeyCode.CONTROL, KeyCode.Y);
+        assertThat(shop.yard().labourPerH()).isEqualTo(90);
+    }
+
+    @Test
+    void aYardIsSetUpByKeysInDollarsAndUsUnits() throws Exception {
+        yardPage();
+        say("name", "Sand Bar Boats");
+        say("currency", "usd");
+        say("money_as", "");
+        click("#change-units");
+        click("#yard-0-0-us");
+        click("#yard-keep");
+        click("#change-units_of");
+        click("#yard-0-3");
+        robot.write("lbf·ft").push(KeyCode.ENTER);
+        say("labour_per_h", "1,250.50");
+        say("tools", "slide hammer");
+        say("oils", "plain-90", "Plain gear oil 90");
+        say("frost_from", "");
+
+        restart();
+        assertThat(shop.yard().name()).isEqualTo("Sand Bar Boats");
+        assertThat(shop.yard().units()).isEqualTo(UnitSet.US);
+        assertThat(shop.units().symbol(Kind.TORQUE)).isEqualTo("lbf·ft");
+        assertThat(shop.units().symbol(Kind.VOLUME)).isEqualTo("fl oz");
+        assertThat(shop.units().money().exact(shop.yard().labourPerH())).isEqualTo("$1,250.50");
+        assertThat(shop.yard().oils().get(0).title()).isEqualTo("Plain gear oil 90");
+        assertThat(shop.yard().frostFrom()).as("it never freezes").isEmpty();
+        yardPage();
+        assertThat(words("#yard-things"))
+                .contains("The money it reckons in: USD")
+                .anyMatch(t -> t.startsWith("Bottles it buys: tube, 250 ml, $7.50"))
+                .contains("The first day of frost: not said");
+    }
+
+    @Test
+    void whatCannotBeIsToldWithItsLineAndNothingIsLost() {
+        yardPage();
+        say("bottles", "tube", "much");
+        assertThat(words("#yard-editor"))
+                .anyMatch(t -> t.startsWith("Not kept. Bottles it buys, line 1, holds: cannot be read"));
+        assertThat(find("#yard-0-1", javafx.scene.control.TextField.class).getText())
+                .isEqualTo("much");
+        assertThat(shop.yard().bottles().get(0).ml()).isEqualTo(250);
+        click("#yard-leave");
+        say("currency", "kroner");
+        assertThat(words("#yard-editor")).anyMatch(t -> t.contains("which is no currency"));
+    }
+}

@@ -1,0 +1,285 @@
+package mussel.core.yard;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.Supplier;
+import mussel.core.job.Decisions;
+import mussel.core.job.Entry;
+import mussel.core.job.Fact;
+import mussel.core.job.Journal;
+import mussel.core.job.JournalException;
+import mussel.core.job.Settings;
+import mussel.core.job.Yard;
+import mussel.core.measure.Problem;
+import mussel.core.measure.Problems;
+
+/**
+ * The yard as its sheet has it and as it has decided since. Each decision is an entry of the yard's journal; what stood at any moment can be told, so that a leg
+ * that was tagged keeps the yard it was worked by.
+ */
+public final class YardDecisions {
+    /** What is kept of a thing that the yard has not: nothing kept would mean that its sheet decides. */
+    private static final String NONE = "null";
+
+    private final Journal journal;
+    private final Supplier<Yard> sheet;
+    private final YardForm form;
+    private Optional<Yard> now = Optional.empty();
+    private Optional<List<Entry>> entries = Optional.empty();
+    private final Map<Instant, Yard> then = new TreeMap<>();
+
+    /**
+     * The decisions of a journal.
+     *
+     * @param sheet the yard as its sheet has it, with what earlier programs kept of it
+     */
+    public YardDecisions(Journal journal, Supplier<Yard> sheet, YardForm form) {
+        this.journal = journal;
+        this.sheet = sheet;
+        this.form = form;
+    }
+
+    /**
+     * What was changed.
+     *
+     * @param at when
+     * @param by by whom
+     * @param lines what it changed, a line each
+     */
+    public record Change(Instant at, String by, List<String> lines) {
+        /** Keeps its own copy. */
+        public Change {
+            lines = List.copyOf(lines);
+        }
+    }
+
+    /** How the yard's tables are written. */
+    public YardForm form() {
+        return form;
+    }
+
+    /** The yard as it is. */
+    public Yard yard() {
+        if (now.isEmpty()) {
+            now = Optional.of(over(sheet.get(), standing(all())));
+        }
+        return now.get();
+    }
+
+    /** The yard as it was at a moment, in the units of today. */
+    public Yard at(Instant moment) {
+        boolean since = all().stream().anyMatch(e -> e.at().isAfter(moment));
+        return since ? then.computeIfAbsent(moment, this::stood) : yard();
+    }
+
+    private Yard stood(Instant moment) {
+        Map<String, String> stood =
+                standing(all().stream().filter(e -> !e.at().isAfter(moment)).toList());
+        // In which units it is read is the reader's matter.
+        Map<String, String> today = form.things(yard());
+        for (String units : List.of("units", "units_of")) {
+            stood.put(units, today.getOrDefault(units, NONE));
+        }
+        return over(sheet.get(), stood);
+    }
+
+    /** What was kept is read anew, as after entries came in from elsewhere. */
+    public void forget() {
+        now = Optional.empty();
+        entries = Optional.empty();
+        then.clear();
+    }
+
+    /** The entries about the yard's things, and what takes them back. */
+    private List<Entry> all() {
+        if (entries.isEmpty()) {
+            Set<Long> ours = new TreeSet<>();
+            List<Entry> about = new ArrayList<>();
+            for (Entry entry : journal.entries(Journal.YARD)) {
+                boolean is = entry.fact() instanceof Fact.Decided decided
+                                && decided.key().startsWith(Settings.YARD)
+                        || entry.fact() instanceof Fact.Retracted back && ours.contains(back.entry());
+                if (is) {
+                    ours.add(entry.seq());
+                    about.add(entry);
+                }
+            }
+            entries = Optional.of(List.copyOf(about));
+        }
+        return entries.get();
+    }
+
+    private static Set<String> keys(List<Entry> about) {
+        Set<String> keys = new LinkedHashSet<>();
+        about.forEach(e -> {
+            if (e.fact() instanceof Fact.Decided decided) {
+                keys.add(decided.key());
+            }
+        });
+        return keys;
+    }
+
+    /** What stands after some entries, thing by text; without what nothing stands of. */
+    private static Map<String, String> standing(List<Entry> about) {
+        Map<String, String> standing = new TreeMap<>();
+        for (String key : keys(about)) {
+            String value = Decisions.value(Decisions.about(key, about));
+            if (!value.isEmpty()) {
+                standing.put(key.substring(Settings.YARD.length()), value);
+            }
+        }
+        return standing;
+    }
+
+    /** What is decided over a sheet. A thing that this program does not understand is left out, and counts for nothing. */
+    private Yard over(Yard base, Map<String, String> decided) {
+        Yard yard = base;
+        Problems problems = new Problems();
+        Optional<Yard> whole = form.with(base, decided, problems);
+        if (whole.isPresent()) {
+            return whole.get();
+        }
+        for (Map.Entry<String, String> thing : decided.entrySet()) {
+            yard = form.with(yard, Map.of(thing.getKey(), thing.getValue()), new Problems())
+                    .orElse(yard);
+        }
+        return yard;
+    }
+
+    /** The yard as it would be with a table's lines; a JournalException says what is wrong with them. */
+    public Yard would(YardTable table, List<List<String>> lines) {
+        return with(table.thing(), text(table, lines));
+    }
+
+    private String text(YardTable table, List<List<String>> lines) {
+        Problems problems = new Problems();
+        return form.decided(table, yard(), lines, problems).orElseThrow(() -> refused(problems));
+    }
+
+    private Yard with(String thing, String text) {
+        Problems problems = new Problems();
+        return form.with(yard(), Map.of(thing, text), problems).orElseThrow(() -> refused(problems));
+    }
+
+    private static JournalException refused(Problems problems) {
+        List<String> told = problems.list().stream()
+                .map(Problem::toString)
+                .map(p -> p.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + p.substring(1) + ".")
+                .toList();
+        return new JournalException(String.join(" ", told));
+    }
+
+    /** Decides a table's lines; a JournalException says what is wrong with them, and nothing has changed then. */
+    public void decide(String by, YardTable table, List<List<String>> lines) {
+        decide(by, table.thing(), text(table, lines));
+    }
+
+    /** Decides that a thing is as another yard has it. */
+    public void decide(String by, String thing, Yard as) {
+        decide(by, thing, form.things(as).getOrDefault(thing, NONE));
+    }
+
+    private void decide(String by, String thing, String text) {
+        String kept = text.isEmpty() ? NONE : text;
+        with(thing, kept);
+        if (!kept.equals(form.things(yard()).getOrDefault(thing, NONE))) {
+            Decisions.about(journal, Settings.YARD + thing).decide(by, kept);
+            forget();
+        }
+    }
+
+    /** What was changed and stands, the latest first. */
+    public List<Change> history() {
+        List<Change> changes = new ArrayList<>();
+        Map<String, String> decided = new TreeMap<>();
+        Yard before = sheet.get();
+        List<Entry> stand = new ArrayList<>();
+        keys(all()).forEach(key -> stand.addAll(Decisions.about(journal, key).standing()));
+        stand.sort(Comparator.comparingLong(Entry::seq));
+        for (Entry entry : stand) {
+            if (entry.fact() instanceof Fact.Decided made) {
+                decided.put(made.key().substring(Settings.YARD.length()), made.value());
+                Yard after = over(sheet.get(), decided);
+                changes.add(0, new Change(entry.at(), entry.by(), differences(before, after)));
+                before = after;
+            }
+        }
+        return changes;
+    }
+
+    /** What differs between two yards, a line each, in the words of the tables. */
+    public List<String> differences(Yard before, Yard after) {
+        List<String> lines = new ArrayList<>();
+        for (YardTable table : form.tables()) {
+            List<String> was = written(table, before);
+            List<String> is = written(table, after);
+            if (was.equals(is)) {
+                continue;
+            }
+            if (!table.many()) {
+                lines.add(table.title() + ": " + said(is.get(0)) + ", was " + said(was.get(0)));
+                continue;
+            }
+            is.stream().filter(l -> !was.contains(l)).forEach(l -> lines.add(table.title() + ": " + l));
+            was.stream().filter(l -> !is.contains(l)).forEach(l -> lines.add(table.title() + ", gone: " + l));
+        }
+        return lines;
+    }
+
+    private static String said(String cells) {
+        return cells.isEmpty() ? "not said" : cells;
+    }
+
+    private List<String> written(YardTable table, Yard yard) {
+        return form.lines(table, yard).stream()
+                .map(line -> String.join(
+                        ", ", line.stream().filter(c -> !c.isBlank()).toList()))
+                .toList();
+    }
+
+    /** Whether a decision can be taken back. */
+    public boolean undoable() {
+        return last(Decisions::undoable).isPresent();
+    }
+
+    /** Whether one that was taken back can be made again. */
+    public boolean redoable() {
+        return redo().isPresent();
+    }
+
+    /** Takes the last decision back, whatever it was about. */
+    public void undo(String by) {
+        last(Decisions::undoable).ifPresent(d -> d.undo(by));
+        forget();
+    }
+
+    /** Makes the one again that was taken back last. */
+    public void redo(String by) {
+        redo().ifPresent(d -> d.redo(by));
+        forget();
+    }
+
+    private Optional<Decisions> last(java.util.function.Function<Decisions, Optional<Entry>> which) {
+        return keys(all()).stream()
+                .map(key -> Decisions.about(journal, key))
+                .filter(d -> which.apply(d).isPresent())
+                .max(Comparator.comparingLong(d -> which.apply(d).orElseThrow().seq()));
+    }
+
+    /** Of the things whose last entry takes something back, the one where that came last. */
+    private Optional<Decisions> redo() {
+        return keys(all()).stream()
+                .map(key -> Decisions.about(journal, key))
+                .filter(d -> d.redoable().isPresent())
+                .max(Comparator.comparingLong(
+                        d -> d.entries().get(d.entries().size() - 1).seq()));
+    }
+}

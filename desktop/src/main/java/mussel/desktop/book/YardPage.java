@@ -1,0 +1,161 @@
+package mussel.desktop.book;
+
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mussel.core.job.JournalException;
+import mussel.core.yard.YardDecisions;
+import mussel.core.yard.YardTable;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.SheetPane;
+import mussel.desktop.kit.Stops;
+import mussel.desktop.kit.Texts;
+
+/** What the yard has decided: a line for each thing, changed where it stands; and what was changed, by whom and when. */
+final class YardPage implements BookPage {
+    private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+    private static final int MOST_CHANGES = 40;
+    private static final int MOST_SHOWN = 6;
+
+    private final Workshop shop;
+    private final Consumer<String> onTrouble;
+    private final Column page = new Column();
+    private final Column things = new Column(4);
+    private final Column changes = new Column(8);
+    private final Button undo = new Button("Take the last change back");
+    private final Button redo = new Button("Do it again");
+    private Optional<String> changing = Optional.empty();
+
+    YardPage(Workshop shop, Consumer<String> onTrouble) {
+        this.shop = shop;
+        this.onTrouble = onTrouble;
+        undo.setId("yard-undo");
+        undo.setOnAction(e -> undo());
+        redo.setId("yard-redo");
+        redo.setOnAction(e -> redo());
+        things.setId("yard-things");
+        changes.setId("yard-changes");
+        Column sheet = new Column(10);
+        sheet.getChildren()
+                .addAll(
+                        Texts.title("The yard"),
+                        Texts.sentence(
+                                "What is decided here counts for every leg that is open, from the moment it is taken;"
+                                        + " what is tagged stays as it was worked."),
+                        things,
+                        Texts.heading("What was changed"),
+                        new Row(10, undo, redo),
+                        changes);
+        SheetPane pane = new SheetPane(sheet);
+        VBox.setVgrow(pane, Priority.ALWAYS);
+        page.setId("yard-page");
+        page.getStyleClass().add("station");
+        page.getChildren().add(pane);
+    }
+
+    @Override
+    public Node node() {
+        return page;
+    }
+
+    @Override
+    public void undo() {
+        change(() -> shop.decisions().undo(shop.by()));
+    }
+
+    @Override
+    public void redo() {
+        change(() -> shop.decisions().redo(shop.by()));
+    }
+
+    private void change(Runnable change) {
+        try {
+            change.run();
+            onTrouble.accept("");
+        } catch (JournalException e) {
+            onTrouble.accept(e.getMessage());
+        }
+        changing = Optional.empty();
+        show();
+    }
+
+    @Override
+    public void show() {
+        List<Node> lines = new ArrayList<>();
+        for (YardTable table : shop.decisions().form().tables()) {
+            lines.add(changing.equals(Optional.of(table.id())) ? editor(table) : line(table));
+        }
+        things.getChildren().setAll(lines);
+        undo.setDisable(!shop.decisions().undoable());
+        redo.setDisable(!shop.decisions().redoable());
+        history();
+    }
+
+    private Node editor(YardTable table) {
+        return new YardEditor(shop, table, this::close);
+    }
+
+    private void close() {
+        Optional<String> left = changing;
+        changing = Optional.empty();
+        show();
+        left.ifPresent(id -> focus("#change-" + id));
+    }
+
+    private void focus(String id) {
+        Optional.ofNullable(things.lookup(id)).ifPresent(Node::requestFocus);
+    }
+
+    private Node line(YardTable table) {
+        List<String> said = shop.decisions().form().lines(table, shop.yard()).stream()
+                .map(l -> l.stream().filter(c -> !c.isBlank()).collect(Collectors.joining(", ")))
+                .filter(l -> !l.isEmpty())
+                .toList();
+        String shown = said.stream().limit(MOST_SHOWN).collect(Collectors.joining(table.many() ? "; " : ", "))
+                + (said.size() > MOST_SHOWN ? "; and " + (said.size() - MOST_SHOWN) + " more" : "");
+        Label text = Texts.sentence(table.title() + ": " + (shown.isEmpty() ? "not said" : shown));
+        text.setMinWidth(0);
+        text.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(text, Priority.ALWAYS);
+        Button change = new Button(shown.isEmpty() ? "Say" : "Change");
+        change.setId("change-" + table.id());
+        change.setAccessibleText((shown.isEmpty() ? "say" : "change") + ": " + table.title());
+        change.setMinWidth(Label.USE_PREF_SIZE);
+        change.setDisable(shop.journal().readOnly());
+        change.setOnAction(e -> {
+            changing = Optional.of(table.id());
+            show();
+            Stops.of(things.lookup("#yard-editor")).first().ifPresent(Node::requestFocus);
+        });
+        return new Row(10, text, change);
+    }
+
+    private void history() {
+        List<YardDecisions.Change> all = shop.decisions().history();
+        List<Node> rows = new ArrayList<>();
+        for (YardDecisions.Change made : all.subList(0, Math.min(MOST_CHANGES, all.size()))) {
+            Column says = new Column(2);
+            says.getChildren().add(Texts.dim(WHEN.format(made.at().atZone(shop.zone())) + ", " + made.by()));
+            made.lines().stream().map(Texts::sentence).forEach(says.getChildren()::add);
+            rows.add(says);
+        }
+        if (all.isEmpty()) {
+            rows.add(Texts.dim("Nothing was changed here: it is as the yard's sheet has it."));
+        } else if (all.size() > MOST_CHANGES) {
+            rows.add(Texts.dim("and " + (all.size() - MOST_CHANGES) + " earlier changes."));
+        }
+        changes.getChildren().setAll(rows);
+    }
+}
