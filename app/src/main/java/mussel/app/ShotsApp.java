@@ -19,6 +19,7 @@ import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.image.PixelReader;
 import javafx.scene.image.WritableImage;
@@ -188,6 +189,16 @@ public final class ShotsApp extends Application {
             view("half-known-" + NamedBy.file(station), () -> window.go(station));
         }
         view("sheets", () -> book("sheets"));
+        view("yard", () -> book("yard"));
+        view("yard-rate", () -> {
+            press("#change-labour_per_h");
+            ((TextField) window.lookup("#yard-0-0")).setText("90");
+            press("#yard-keep");
+        });
+        view("yard-wrenches", () -> {
+            press("#yard-leave");
+            press("#change-wrenches");
+        });
         view("keys", () -> {
             window.showBench();
             press("#help");

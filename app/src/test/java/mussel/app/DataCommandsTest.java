@@ -19,6 +19,7 @@ import mussel.app.demo.DemoYard;
 import mussel.core.job.Entry;
 import mussel.core.job.Job;
 import mussel.core.job.LegRef;
+import mussel.core.job.Settings;
 import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
 import mussel.desktop.desk.Incoming;
@@ -248,18 +249,17 @@ class DataCommandsTest {
                     folder.resolve("yard.yaml"), shipped.replace("labour_per_h: 72", "labour_per_h: 80"));
             Incoming first = importer.look(yard, done -> true);
             assertThat(first.says())
-                    .contains(
-                            "A yard sheet of Wrackness Yard. It takes the place of the one that ships.",
-                            "/labour_per_h: 80.0, was 72.0");
+                    .anyMatch(says -> says.startsWith("A yard sheet of Wrackness Yard. What it says is decided here"))
+                    .contains("An hour of work: €80.00, was €72.00");
             first.take().accept(done -> true);
-            assertThat(data.resolve("yard.yaml")).hasSameBinaryContentAs(yard);
+            first.then().run();
+            assertThat(data.resolve("yard.yaml")).as("it is entries now").doesNotExist();
+            assertThat(journal.setting(Settings.YARD + "labour_per_h", "")).isEqualTo("80.0");
             assertThat(importer.look(yard, done -> true).changes())
                     .as("it is here already")
                     .isFalse();
             Files.writeString(yard, shipped);
-            assertThat(importer.look(yard, done -> true).says())
-                    .anyMatch(s -> s.contains("takes the place of the yard’s own one, which is kept beside it"))
-                    .contains("/labour_per_h: 72.0, was 80.0");
+            assertThat(importer.look(yard, done -> true).says()).contains("An hour of work: €72.00, was €80.00");
             Files.writeString(yard, shipped.replace("downtime_per_day: 60", "downtime_per_day: sixty"));
             assertThat(importer.look(yard, done -> true).refused())
                     .singleElement()

@@ -2,6 +2,7 @@ package mussel.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -11,6 +12,10 @@ import mussel.core.job.Station;
 import mussel.core.measure.Kind;
 import mussel.core.measure.UnitSet;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.Incoming;
+import mussel.desktop.desk.Workshop;
+import mussel.exchange.sheet.SheetFiles;
+import mussel.store.SqliteJournal;
 import org.junit.jupiter.api.Test;
 
 /** What the yard decides is said in the window, by keys, and counts at once. */
@@ -111,6 +116,17 @@ class YardPageTest extends WindowJourney {
         assertThat(shop.units().money().exact(shop.yard().labourPerH())).isEqualTo("$1,250.50");
         assertThat(shop.yard().oils().get(0).title()).isEqualTo("Plain gear oil 90");
         assertThat(shop.yard().frostFrom()).as("it never freezes").isEmpty();
+        shop.setPaperFolder(folder);
+        Path file = folder.resolve("yard.yaml");
+        shop.data().yard(shop.yard(), file);
+        try (SqliteJournal elsewhere = SqliteJournal.open(folder.resolve("elsewhere.mussel"), DAY)) {
+            Workshop theirs = Yards.over(elsewhere, folder.resolve("elsewhere.mussel"), DAY, SheetFiles.shipped());
+            Incoming incoming = theirs.data().look(file, done -> true);
+            incoming.take().accept(done -> true);
+            incoming.then().run();
+            theirs.decisions().forget();
+            assertThat(theirs.yard()).as("the same yard elsewhere").isEqualTo(shop.yard());
+        }
         yardPage();
         assertThat(words("#yard-things"))
                 .contains("The money it reckons in: USD")

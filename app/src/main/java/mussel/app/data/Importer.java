@@ -20,10 +20,12 @@ import mussel.core.book.Merge;
 import mussel.core.job.Decisions;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
+import mussel.core.job.Yard;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Overrides;
+import mussel.core.yard.YardDecisions;
 import mussel.desktop.desk.Incoming;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.InFile;
@@ -38,6 +40,7 @@ import mussel.exchange.record.Read;
 import mussel.exchange.record.Yaml;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
+import mussel.exchange.yard.YardTables;
 import mussel.store.Backups;
 import mussel.store.MetSheet;
 import mussel.store.SqliteJournal;
@@ -194,17 +197,50 @@ public final class Importer {
             return kept(sheet, CatalogueFiles::read, c -> place, c -> Optional.of(CatalogueFiles.shipped()));
         }
         if (root.has("oils")) {
-            return kept(
-                    sheet,
-                    SheetFiles::yard,
-                    y -> new Place("yard.yaml", "yard sheet of " + y.name()),
-                    y -> Optional.of(SheetFiles.shippedYard()));
+            return yard(sheet);
         }
         if (!root.isObject() || root.isEmpty()) {
             return refused(file, List.of("holds nothing: neither a sheet nor a log. What is here stays"));
         }
         Place place = new Place("knowledge.yaml", "set of own numbers for the diagnosis tables");
         return kept(sheet, Importer::overrides, o -> place, o -> Optional.of(Overrides.none()));
+    }
+
+    /** What a yard's sheet says is decided here, thing by thing, and counts at once. */
+    private Incoming yard(Sheet sheet) {
+        Read<Yard> read = SheetFiles.yard(sheet.bytes());
+        if (read.value().isEmpty()) {
+            return refused(sheet.file(), Lines.of(sheet.bytes()).told(read.problems()));
+        }
+        Yard value = read.value().get();
+        YardDecisions here = new YardDecisions(journal, this::ownYard, YardTables.form());
+        List<String> changes = here.differences(here.yard(), value);
+        List<String> says = new ArrayList<>();
+        says.add("A yard sheet of " + value.name()
+                + ". What it says is decided here from now on; each can be taken back on the page Yard of the book.");
+        says.add("Legs that are tagged stay as they were worked.");
+        says.add(changes.isEmpty() ? "Nothing in it is different." : "Different in it:");
+        says.addAll(changes);
+        return new Incoming(
+                sheet.file(),
+                says,
+                List.of(),
+                !changes.isEmpty(),
+                pace -> {},
+                () -> here.decide(journal.setting("by", "bench"), value));
+    }
+
+    /** The yard's sheet in the data folder, else the one that ships. */
+    private Yard ownYard() {
+        Path own = dataFolder.resolve("yard.yaml");
+        try {
+            Optional<Yard> read = Files.isRegularFile(own)
+                    ? SheetFiles.yard(Files.readAllBytes(own)).value()
+                    : Optional.empty();
+            return read.orElseGet(SheetFiles::shippedYard);
+        } catch (IOException e) {
+            return SheetFiles.shippedYard();
+        }
     }
 
     /** A sheet over the library of procedures becomes one of the yard's own, with its history, and counts at once. */

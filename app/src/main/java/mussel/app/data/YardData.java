@@ -1,5 +1,6 @@
 package mussel.app.data;
 
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -10,9 +11,12 @@ import java.util.function.IntPredicate;
 import mussel.core.book.LogBook;
 import mussel.core.job.Assessment;
 import mussel.core.job.Journal;
+import mussel.core.job.Yard;
 import mussel.desktop.desk.Incoming;
 import mussel.desktop.desk.Workshop;
+import mussel.exchange.file.OutFile;
 import mussel.exchange.report.LegTag;
+import mussel.exchange.yard.YardTables;
 import mussel.store.Backups;
 import mussel.store.SqliteJournal;
 
@@ -40,6 +44,12 @@ public final class YardData implements Workshop.Data {
 
     private void export(Exporter.Format format, Path path) {
         export(format, path, exporter -> Exporter.Scope.ALL);
+    }
+
+    @Override
+    public void yard(Yard yard, Path file) {
+        byte[] yaml = YardTables.yaml(yard).getBytes(StandardCharsets.UTF_8);
+        OutFile.of(file, OutFile.Kind.YARD, true).write(out -> out.write(yaml));
     }
 
     @Override

@@ -127,6 +127,29 @@ public record Yard(
                 frostFrom);
     }
 
+    /** The same yard reckoning in another currency, by its code, written as where that is at home. */
+    public Yard reckoning(Optional<String> in) {
+        return new Yard(
+                name,
+                units,
+                unitsOf,
+                in,
+                Optional.empty(),
+                oils,
+                bottles,
+                labourPerH,
+                downtimePerDay,
+                pumpHabit,
+                wrenches,
+                tools,
+                crew,
+                address,
+                taxNumber,
+                tax,
+                foot,
+                frostFrom);
+    }
+
     /** The same yard with another habit for pumps. */
     public Yard with(PumpHabit habit) {
         return new Yard(

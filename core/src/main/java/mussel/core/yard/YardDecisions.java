@@ -16,10 +16,14 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
+import mussel.core.job.PumpHabit;
 import mussel.core.job.Settings;
 import mussel.core.job.Yard;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
+import mussel.core.measure.UnitSet;
+import mussel.core.pump.PumpInput;
+import mussel.core.sheet.PumpPolicy;
 
 /**
  * The yard as its sheet has it and as it has decided since. Each decision is an entry of the yard's journal; what stood at any moment can be told, so that a leg
@@ -28,6 +32,11 @@ import mussel.core.measure.Problems;
 public final class YardDecisions {
     /** What is kept of a thing that the yard has not: nothing kept would mean that its sheet decides. */
     private static final String NONE = "null";
+
+    private static final String NAME = "yard_name";
+    private static final String PUMP_POLICY = "pump_policy";
+    private static final String PUMP_MONTHS = "pump_calendar_months";
+    private static final String PUMP_EXTENT = "pump_extent";
 
     private final Journal journal;
     private final Supplier<Yard> sheet;
@@ -39,12 +48,33 @@ public final class YardDecisions {
     /**
      * The decisions of a journal.
      *
-     * @param sheet the yard as its sheet has it, with what earlier programs kept of it
+     * @param sheet the yard as its sheet has it
      */
     public YardDecisions(Journal journal, Supplier<Yard> sheet, YardForm form) {
         this.journal = journal;
-        this.sheet = sheet;
+        this.sheet = () -> before(journal, sheet.get());
         this.form = form;
+    }
+
+    /** A sheet with what programs before this one kept of name, units and habit, without an entry for it. */
+    private static Yard before(Journal journal, Yard sheet) {
+        PumpHabit habit = sheet.pump();
+        boolean kept = List.of(PUMP_POLICY, PUMP_MONTHS, PUMP_EXTENT).stream()
+                .anyMatch(k -> !journal.setting(k, "").isEmpty());
+        Yard yard = sheet.in(Settings.constant(journal, "units", UnitSet.class, sheet.units()))
+                .named(journal.setting(NAME, sheet.name()));
+        return kept
+                ? yard.with(new PumpHabit(
+                        Settings.constant(journal, PUMP_POLICY, PumpPolicy.class, habit.policy()),
+                        Settings.figure(journal, PUMP_MONTHS, habit.calendarMonths()),
+                        Settings.constant(journal, PUMP_EXTENT, PumpInput.Extent.class, habit.extent())))
+                : yard;
+    }
+
+    /** Whether the yard has said what it is called. */
+    public boolean named() {
+        return !journal.setting(NAME, "").isEmpty()
+                || !journal.setting(Settings.YARD + "name", "").isEmpty();
     }
 
     /**
@@ -180,6 +210,13 @@ public final class YardDecisions {
     /** Decides a table's lines; a JournalException says what is wrong with them, and nothing has changed then. */
     public void decide(String by, YardTable table, List<List<String>> lines) {
         decide(by, table.thing(), text(table, lines));
+    }
+
+    /** Decides everything as another yard has it, thing by thing. */
+    public void decide(String by, Yard as) {
+        Set<String> things = new LinkedHashSet<>(form.things(as).keySet());
+        things.addAll(form.things(yard()).keySet());
+        things.forEach(thing -> decide(by, thing, as));
     }
 
     /** Decides that a thing is as another yard has it. */

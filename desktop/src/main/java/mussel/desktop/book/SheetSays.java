@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -22,6 +23,8 @@ import mussel.desktop.kit.Texts;
 
 /** What a sheet says of its manual, a line each with its page; each can be changed where it stands. */
 final class SheetSays extends Column {
+    private static final double BUTTON = 92;
+
     private final Workshop shop;
     private final FromManual manual;
     private Optional<String> changing = Optional.empty();
@@ -80,9 +83,11 @@ final class SheetSays extends Column {
             show(sheet);
             lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
         });
-        Row row = new Row(10, text, change);
+        change.setPrefWidth(BUTTON);
+        Row row = new Row(12, change, text);
+        row.setAlignment(Pos.CENTER_LEFT);
         if (shop.sheets().described().page(sheet.id(), what.group()).isPresent()) {
-            row.getChildren().add(1, new PagePicture(shop, sheet.id(), what));
+            row.getChildren().add(new PagePicture(shop, sheet.id(), what));
         }
         return row;
     }

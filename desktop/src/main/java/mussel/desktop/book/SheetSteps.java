@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -89,7 +90,9 @@ final class SheetSteps extends Column {
             show(sheet);
             list.lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
         });
-        return new Row(10, text, change);
+        Row row = new Row(12, change, text);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
     }
 
     private static String minutes(Step step) {

@@ -66,7 +66,7 @@ final class YardEditor extends Column {
         if (table.many()) {
             below.getChildren().add(more);
         }
-        getChildren().addAll(refusal, effect, below);
+        getChildren().addAll(refusal, below, effect);
     }
 
     private void add(List<String> said) {

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -16,6 +17,7 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.JournalException;
 import mussel.core.yard.YardDecisions;
 import mussel.core.yard.YardTable;
+import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
@@ -28,12 +30,14 @@ final class YardPage implements BookPage {
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final int MOST_CHANGES = 40;
     private static final int MOST_SHOWN = 6;
+    private static final double BUTTON = 92;
 
     private final Workshop shop;
     private final Consumer<String> onTrouble;
     private final Column page = new Column();
     private final Column things = new Column(4);
     private final Column changes = new Column(8);
+    private final Label written = Texts.dim("");
     private final Button undo = new Button("Take the last change back");
     private final Button redo = new Button("Do it again");
     private Optional<String> changing = Optional.empty();
@@ -41,6 +45,9 @@ final class YardPage implements BookPage {
     YardPage(Workshop shop, Consumer<String> onTrouble) {
         this.shop = shop;
         this.onTrouble = onTrouble;
+        Button file = new Button("As a file");
+        file.setId("yard-file");
+        file.setOnAction(e -> file());
         undo.setId("yard-undo");
         undo.setOnAction(e -> undo());
         redo.setId("yard-redo");
@@ -54,6 +61,7 @@ final class YardPage implements BookPage {
                         Texts.sentence(
                                 "What is decided here counts for every leg that is open, from the moment it is taken;"
                                         + " what is tagged stays as it was worked."),
+                        new Row(10, file, written),
                         things,
                         Texts.heading("What was changed"),
                         new Row(10, undo, redo),
@@ -139,7 +147,17 @@ final class YardPage implements BookPage {
             show();
             Stops.of(things.lookup("#yard-editor")).first().ifPresent(Node::requestFocus);
         });
-        return new Row(10, text, change);
+        change.setPrefWidth(BUTTON);
+        Row row = new Row(12, change, text);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    /** Writes the yard's sheet, so that another yard begins as this one is. */
+    private void file() {
+        Paper.placeAsLast(shop, page, "The yard as a file", "yard.yaml")
+                .ifPresent(place -> Paper.write(
+                        "The yard's sheet", place, () -> shop.data().yard(shop.yard(), place), written::setText));
     }
 
     private void history() {

@@ -33,9 +33,7 @@ import mussel.core.leak.HoldFile;
 import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.core.plan.Planning;
-import mussel.core.pump.PumpInput;
 import mussel.core.sheet.FamilySheet;
-import mussel.core.sheet.PumpPolicy;
 import mussel.core.verdict.Calibration;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.Knowledge;
@@ -49,14 +47,9 @@ import mussel.core.yard.YardForm;
  * be on their way, and whoever asks for them waits.
  */
 public final class Workshop {
-    private static final String NAME = "yard_name";
     private static final String LEARN = "learn_priors";
     /** The most legs named as changed by a decision. */
     private static final int MOST_CHANGED = 24;
-
-    private static final String PUMP_POLICY = "pump_policy";
-    private static final String PUMP_MONTHS = "pump_calendar_months";
-    private static final String PUMP_EXTENT = "pump_extent";
 
     private final Journal journal;
     private final LogBook book;
@@ -83,7 +76,7 @@ public final class Workshop {
         this.ports = ports;
         history = new LegHistory(journal, clock.getZone());
         families = new Families(journal, ports.sheets(), () -> catalogue.join().families());
-        decisions = new YardDecisions(journal, this::sheet, ports.yardForm());
+        decisions = new YardDecisions(journal, () -> catalogue.join().yard(), ports.yardForm());
         shelf = new Shelf(journal, families::workedBy, () -> catalogue.join().supply());
         filing = new Filing(this, catalogue, clock, ports);
     }
@@ -161,6 +154,9 @@ public final class Workshop {
         /** Writes lists as CSV into a folder. */
         void lists(Path folder);
 
+        /** Writes the yard's sheet, as another yard can take it in. */
+        void yard(Yard yard, Path file);
+
         /** Writes what is due as iCalendar. */
         void calendar(Path file);
 
@@ -230,21 +226,15 @@ public final class Workshop {
         return decisions;
     }
 
-    /** The yard as its sheet has it, with what earlier programs kept of it. */
-    private Yard sheet() {
-        Yard sheet = catalogue.join().yard();
-        PumpHabit habit = sheet.pump();
-        return sheet.in(Settings.constant(journal, "units", UnitSet.class, sheet.units()))
-                .with(new PumpHabit(
-                        Settings.constant(journal, PUMP_POLICY, PumpPolicy.class, habit.policy()),
-                        Settings.figure(journal, PUMP_MONTHS, habit.calendarMonths()),
-                        Settings.constant(journal, PUMP_EXTENT, PumpInput.Extent.class, habit.extent())))
-                .named(journal.setting(NAME, sheet.name()));
-    }
-
     /** Sets how the yard renews pumps; every open job follows. */
     public void setHabit(PumpHabit habit) {
         decisions.decide(by(), "pump_habit", yard().with(habit));
+    }
+
+    /** Reckons in that currency, written as where it is at home; in bare figures where none is said. */
+    public void reckonIn(Optional<String> currency) {
+        decisions.decide(by(), "money_as", yard().reckoning(Optional.empty()));
+        decisions.decide(by(), "currency", yard().reckoning(currency));
     }
 
     /** Reads in another set of units. */
@@ -310,8 +300,7 @@ public final class Workshop {
 
     /** Whether the yard has said what it is called. */
     public boolean named() {
-        return !journal.setting(NAME, "").isEmpty()
-                || !journal.setting(Settings.YARD + "name", "").isEmpty();
+        return decisions.named();
     }
 
     /** The folder papers went to last, while it is there. */

@@ -2,25 +2,36 @@ package mussel.desktop.shell;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import mussel.core.measure.Money;
 import mussel.core.measure.UnitSet;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
 
-/** The only questions before the first leg: what the yard is called and what it reads in. */
+/** The only questions before the first leg: what the yard is called, what it reads in and in what it reckons. */
 final class FirstStart extends Column {
     private static final int LONGEST_NAME = 60;
 
     private final TextField name = new TextField();
+    private final TextField money = new TextField();
     private UnitSet units = UnitSet.METRIC;
 
-    /** The page; answers with the name and the units. */
-    FirstStart(BiConsumer<String, UnitSet> onDone) {
+    /**
+     * What was answered.
+     *
+     * @param name what the yard is called
+     * @param units the set of units it reads in
+     * @param currency the money it reckons in, by its code; empty where it did not say
+     */
+    record Answers(String name, UnitSet units, Optional<String> currency) {}
+
+    /** The page; answers with what was said. */
+    FirstStart(Consumer<Answers> onDone) {
         super(12);
         setId("first-start");
         getStyleClass().addAll("station", "sheet-over");
@@ -40,6 +51,12 @@ final class FirstStart extends Column {
                 .keepsOne()
                 .onPick(u -> units = UnitSet.valueOf(u.orElseThrow()));
         in.show(Optional.of(units.name()));
+        Label moneyCaption = new Words("The money it reckons in");
+        moneyCaption.getStyleClass().add("caption");
+        moneyCaption.setLabelFor(money);
+        money.setId("first-currency");
+        money.setPromptText("its code, like USD or NOK; blank for bare figures");
+        money.setAccessibleText("the currency by its code of three letters");
         Button begin = new Button("Begin");
         begin.setId("first-begin");
         begin.getStyleClass().add("act");
@@ -49,16 +66,21 @@ final class FirstStart extends Column {
             if (typed.isEmpty() || typed.length() > LONGEST_NAME) {
                 refusal.setText(
                         "A name of 1 to " + LONGEST_NAME + " characters goes here; it can be changed in the book.");
+            } else if (!money.getText().isBlank() && Money.of(money.getText()).isEmpty()) {
+                refusal.setText("“" + money.getText().strip()
+                        + "” is no currency: type its code of three letters, like USD or NOK, or leave it blank.");
             } else {
-                onDone.accept(typed, units);
+                onDone.accept(
+                        new Answers(typed, units, Money.of(money.getText()).map(Money::code)));
             }
         });
         getChildren()
                 .addAll(
                         Texts.title("Mussel"),
-                        Texts.sentence("Two questions, then the bench is yours. Everything is kept as you make it."),
+                        Texts.sentence("Three questions, then the bench is yours. Everything is kept as you make it."),
                         new Column(2, caption, name),
                         in,
+                        new Column(2, moneyCaption, money),
                         refusal,
                         begin,
                         Texts.dim(

@@ -216,10 +216,11 @@ public final class MusselWindow extends StackPane {
         boolean fresh =
                 shop.book().jobs() == 0 && !shop.named() && !shop.journal().readOnly();
         if (fresh) {
-            FirstStart page = new FirstStart((name, units) -> guarded(() -> {
+            FirstStart page = new FirstStart(said -> guarded(() -> {
                 overlay.close();
-                shop.rename(name);
-                shop.readIn(units);
+                shop.rename(said.name());
+                shop.readIn(said.units());
+                shop.reckonIn(said.currency());
                 bench.refresh();
             }));
             overlay.show(page);

@@ -17,6 +17,7 @@ import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Order;
 import mussel.core.job.Scale;
+import mussel.core.job.Yard;
 import mussel.core.leak.HoldFile;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
@@ -186,6 +187,9 @@ public final class TestShop {
     }
 
     private final class NoData implements Workshop.Data {
+        @Override
+        public void yard(Yard yard, Path file) {}
+
         @Override
         public void json(Path file) {}
 

@@ -41,6 +41,8 @@ public final class OutFile {
         CALENDAR("a calendar"),
         /** A compact sheet. */
         SHEET("a compact sheet"),
+        /** A yard's sheet. */
+        YARD("a yard's sheet"),
         /** A backup. */
         BACKUP("a backup"),
         /** A logbook that is made anew; it replaces nothing. */
@@ -63,6 +65,7 @@ public final class OutFile {
                             && text.indexOf('\0') < 0
                             && text.lines().findFirst().orElse("").indexOf(',') > 0;
                 case SHEET -> text.contains("mussel-sheet/");
+                case YARD -> text.contains("labour_per_h:") && !text.contains("mussel-sheet/");
                 case CALENDAR -> text.startsWith("BEGIN:VCALENDAR");
                 case BACKUP -> isBackup(begin);
                 case LOG -> false;

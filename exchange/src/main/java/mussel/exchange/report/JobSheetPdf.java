@@ -76,7 +76,7 @@ public final class JobSheetPdf {
                 all.sheet().title() + ", job " + job.id() + ", taken in "
                         + job.opened().toString().substring(0, 10)
                         + job.tagged().map(d -> ", tagged " + d).orElse(", not finished") + ". "
-                        + all.yard().name() + ".",
+                        + Letterhead.who(all.yard()) + ".",
                 BODY + 1);
         page.line();
         page.pair("Hour meter", reading(Field.ENGINE_HOURS), BODY);
@@ -201,13 +201,14 @@ public final class JobSheetPdf {
     }
 
     private void foot(Page page) throws IOException {
-        page.skip(Math.max(6, page.room() - FOOT_ROOM));
+        page.skip(Math.max(6, page.room() - FOOT_ROOM - (all.yard().foot().isPresent() ? FOOT_ROOM / 2 : 0)));
         page.line();
         page.text(
                 "Values from: " + all.sheet().origin()
                         + ". The maker's manual for the exact unit outranks every value on this sheet."
                         + " Where warranty, passenger craft or local code ask for a licensed technician, the work is theirs.",
                 FOOT);
+        Letterhead.foot(page, all.yard(), FOOT + 1);
     }
 
     private static void pair(Page page, String caption, String text) {

@@ -48,7 +48,7 @@ public final class Papers {
             head(page, job, "Repair it, exchange it, or leave it?");
             page.heading(words.advice(), BODY + 1);
             page.skip(4);
-            page.text(words.range(), BODY);
+            page.text(words.range() + " " + Letterhead.beside(job.yard()), BODY);
             page.skip(10);
             bars(page, worth);
             page.skip(8);
@@ -167,6 +167,7 @@ public final class Papers {
             page.line();
             page.pair("Shipping", money.exact(order.placed().shipping()), BODY);
             page.pair("In all", money.exact(order.placed().total()), BODY);
+            Letterhead.foot(page, job.yard(), BODY);
         });
     }
 
@@ -262,7 +263,7 @@ public final class Papers {
         page.heading(title, 18);
         page.text(
                 job.job().leg().title() + ", " + job.sheet().title() + ", job "
-                        + job.job().id() + ". " + job.yard().name() + ", " + job.today() + ".",
+                        + job.job().id() + ". " + Letterhead.who(job.yard()) + ", " + job.today() + ".",
                 BODY);
         page.line();
         if (job.simulated()) {
@@ -278,6 +279,7 @@ public final class Papers {
                 "Values from: " + job.sheet().origin()
                         + ". The maker's manual for the exact unit outranks every value on this sheet.",
                 FOOT);
+        Letterhead.foot(page, job.yard(), FOOT + 1);
     }
 
     private interface Writing {

@@ -31,6 +31,7 @@ import mussel.core.yard.YardForm;
 import mussel.core.yard.YardTable;
 import mussel.core.yard.YardTable.As;
 import mussel.core.yard.YardTable.Column;
+import mussel.exchange.library.Compact;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.RecordReader;
@@ -417,6 +418,11 @@ public final class YardTables {
             object.properties().removeIf(f -> f.getValue().isNull());
         }
         node.forEach(YardTables::strip);
+    }
+
+    /** A yard's sheet as YAML, as it can be taken in elsewhere. */
+    public static String yaml(Yard yard) {
+        return Compact.yaml(tree(yard));
     }
 
     /** What a yard's sheet says, thing by thing, each as JSON text. */

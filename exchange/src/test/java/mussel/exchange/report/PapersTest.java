@@ -24,12 +24,14 @@ import mussel.core.job.Scale;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Topic;
+import mussel.core.job.Yard;
 import mussel.core.parts.Wanted;
 import mussel.core.plan.Planning;
 import mussel.core.verdict.Judge;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
+import mussel.exchange.yard.YardTables;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.apache.pdfbox.Loader;
@@ -55,17 +57,14 @@ class PapersTest {
         journal.add(new Entry(journal.size() + 1L, 9, Instant.EPOCH, "a", fact));
     }
 
+    private Yard yard = SheetFiles.shippedYard();
+
     private Assessment now() {
         return Assessment.of(
                 Job.of(journal),
                 SheetFiles.shipped().get(2),
                 new Surroundings(
-                        SheetFiles.shippedYard(),
-                        JUDGE,
-                        List.of(),
-                        TODAY,
-                        new Stores(CatalogueFiles.shipped(), Map.of()),
-                        new Planning()));
+                        yard, JUDGE, List.of(), TODAY, new Stores(CatalogueFiles.shipped(), Map.of()), new Planning()));
     }
 
     private void work(String... goals) {
@@ -152,6 +151,30 @@ class PapersTest {
                         .split(",")[0]
                         .split(":")[0])));
         assertThat(text).contains("0.30 and 0.15 mm", "3 came off, 3 counted", "The way back");
+    }
+
+    @Test
+    void aYardInKronerPrintsItsMoneyItsAddressItsTaxAndItsOwnSentence() throws IOException {
+        yard = YardTables.with(
+                        SheetFiles.shippedYard(),
+                        Map.of(
+                                "currency", "\"NOK\"",
+                                "money_as", "\"nb-NO\"",
+                                "labour_per_h", "950",
+                                "address", "\"Slipway 3, Wrackness\"",
+                                "tax_number", "\"TX 123\"",
+                                "tax", "0.25",
+                                "foot", "\"We call before we go on.\""))
+                .value()
+                .orElseThrow();
+        work("propshaft_seals");
+        Papers.estimate(now(), folder.resolve("estimate.pdf"));
+        JobSheetPdf.write(now(), folder.resolve("job.pdf"));
+        assertThat(text(folder.resolve("estimate.pdf")).replaceAll("\\p{Z}", " "))
+                .contains("At kr 950,00 an hour", "Wrackness Yard, Slipway 3, Wrackness, tax number TX 123")
+                .contains("Sums are without tax; 25 % comes on top.", "We call before we go on.")
+                .doesNotContain("€");
+        assertThat(text(folder.resolve("job.pdf"))).contains("Slipway 3", "We call before we go on.");
     }
 
     @Test

@@ -175,6 +175,15 @@ class YardTablesTest {
         }
     }
 
+    @Test
+    void aYardWrittenAsAFileIsTheSameElsewhere() {
+        for (long seed = 0; seed < 100; seed++) {
+            Yard yard = yard(seed);
+            byte[] file = YardTables.yaml(yard).getBytes(java.nio.charset.StandardCharsets.UTF_8);
+            assertThat(SheetFiles.yard(file).value()).as("yard " + seed).contains(yard);
+        }
+    }
+
     private static List<List<String>> lines(String... cells) {
         return List.of(List.of(cells));
     }

@@ -1,0 +1,37 @@
+package mussel.exchange.report;
+
+import java.io.IOException;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import mussel.core.job.Yard;
+import mussel.core.measure.Display;
+
+/** What a yard prints of itself: who and where it is at the head, its own sentence at the foot, and its tax where sums stand. */
+final class Letterhead {
+    private Letterhead() {}
+
+    /** Name, address and tax number in a line. */
+    static String who(Yard yard) {
+        return Stream.of(
+                        Optional.of(yard.name()),
+                        yard.address(),
+                        yard.taxNumber().map(n -> "tax number " + n))
+                .flatMap(Optional::stream)
+                .collect(Collectors.joining(", "));
+    }
+
+    /** The yard's own sentence, where it has one. */
+    static void foot(Page page, Yard yard, float size) throws IOException {
+        if (yard.foot().isPresent()) {
+            page.text(yard.foot().get(), size);
+        }
+    }
+
+    /** Whether sums that were worked out are with tax, in a sentence; what comes on top where the yard has said how much. */
+    static String beside(Yard yard) {
+        return yard.tax().isEmpty()
+                ? "Sums are without tax."
+                : "Sums are without tax; " + Display.percent(yard.tax().getAsDouble()) + " comes on top.";
+    }
+}
