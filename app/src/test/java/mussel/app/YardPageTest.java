@@ -135,6 +135,30 @@ class YardPageTest extends WindowJourney {
     }
 
     @Test
+    void whoIsAtTheBenchIsPickedWithOneKeyAndStandsOnEveryEntry() throws Exception {
+        yardPage();
+        say("technicians", "Astrid", "8");
+        robot.push(KeyCode.ESCAPE);
+        int job = job("Byssus", false);
+        robot.push(KeyCode.F10);
+        robot.push(KeyCode.DIGIT1);
+        assertThat(shop.by()).isEqualTo("Astrid");
+        go(Station.STRIP);
+        robot.push(KeyCode.F5);
+        robot.push(KeyCode.SPACE);
+        robot.push(KeyCode.F10);
+        robot.clickOn("#who-other").write("Bo").push(KeyCode.ENTER);
+        assertThat(shop.by()).isEqualTo("Bo");
+        restart();
+        assertThat(shop.by()).as("until somebody else comes").isEqualTo("Bo");
+        assertThat(shop.journal().entries(job))
+                .extracting(mussel.core.job.Entry::by)
+                .contains("bench", "Astrid");
+        robot.interact(() -> window.open(job));
+        assertThat(now().job().people()).containsExactly("bench", "Astrid");
+    }
+
+    @Test
     void whatCannotBeIsToldWithItsLineAndNothingIsLost() {
         yardPage();
         say("bottles", "tube", "much");

@@ -172,6 +172,28 @@ class YardDecisionsTest {
     }
 
     @Test
+    void countsAbsencesAndHabitsHaveTheirPastToo() {
+        yard.keep("Astrid", Settings.SHELF + "tern-60:ds_seal", "4");
+        yard.keep("Bo", Settings.SHELF + "tern-60:ds_seal", "3");
+        yard.keep("Bo", Settings.SHELF + "tern-60:ds_seal", "3");
+        yard.keep("Bo", Settings.AWAY + "Astrid", "2026-12-24");
+        yard.keep("Bo", "learn_priors", "on");
+        assertThat(yard.history())
+                .extracting(c -> c.lines().get(0))
+                .containsExactly(
+                        "learn priors: on, was not said",
+                        "Away, Astrid: 2026-12-24, was not said",
+                        "On the shelf, ds seal of tern-60: 3, was 4",
+                        "On the shelf, ds seal of tern-60: 4, was not said");
+        yard.undo("Bo");
+        yard.undo("Bo");
+        yard.undo("Bo");
+        assertThat(journal.setting(Settings.SHELF + "tern-60:ds_seal", "")).isEqualTo("4");
+        assertThat(journal.setting("learn_priors", "")).isEmpty();
+        assertThat(yard.yard()).isEqualTo(SheetFiles.shippedYard());
+    }
+
+    @Test
     void anotherYardsDecisionsComeInWithItsLog() {
         decide(yard, "labour_per_h", "85");
         decide(yard, "currency", "NOK");

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,6 +30,7 @@ public final class Job {
     private final Map<String, Holding> holds = new LinkedHashMap<>();
     private final Map<String, Fact.Ordered> ordered = new LinkedHashMap<>();
     private final Map<String, LocalDate> arrived = new LinkedHashMap<>();
+    private final Set<String> people = new LinkedHashSet<>();
     private final List<Fact.Pictured> pictures = new ArrayList<>();
     private final Optional<LocalDate> tagged;
     private final Optional<Instant> taggedAt;
@@ -54,6 +56,7 @@ public final class Job {
         Instant closedAt = null;
         String workedBy = null;
         for (Entry entry : undoLine.standing()) {
+            people.add(entry.by());
             if (entry.fact() instanceof Fact.LegCorrected corrected) {
                 ref = corrected.leg();
             } else if (entry.fact() instanceof Fact.Tagged tag) {
@@ -190,6 +193,11 @@ public final class Job {
     /** When the last entry was made. */
     public Instant touched() {
         return touched;
+    }
+
+    /** Who made its entries, in the order they came to it; those who left the yard among them. */
+    public List<String> people() {
+        return List.copyOf(people);
     }
 
     /** The moment it was entered that the leg is tagged, once it is. */

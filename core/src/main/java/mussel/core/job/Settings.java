@@ -32,6 +32,15 @@ public final class Settings {
     /** What the setting that holds a thing the yard has decided begins with; the thing's name in the yard's sheet follows. */
     public static final String YARD = "yard:";
 
+    /** What the setting that holds a count on the shelf begins with; the family's and the part's ids follow. */
+    public static final String SHELF = "shelf:";
+
+    /** What the setting that holds the days somebody is away begins with; his name follows. */
+    public static final String AWAY = "away:";
+
+    /** What else the yard decides: whether its own findings count, and what it takes parts' lives to cost. */
+    public static final Set<String> HABITS = Set.of("learn_priors", "life-planned", "life-failure", "life-risk");
+
     /** What the setting that holds the picture of a manual's page begins with; the family's id and the value's place follow. */
     public static final String PAGE = "page:";
 
@@ -39,7 +48,7 @@ public final class Settings {
     public static final String PAPERS = "paper_folder";
 
     private static final int LONGEST_PATH = 4_096;
-    private static final Pattern SHELF = Pattern.compile("shelf:[^:]+:.+");
+    private static final Pattern SHELF_OF = Pattern.compile("shelf:[^:]+:.+");
     private static final Pattern PICTURE = Pattern.compile("[0-9a-f]{64}\\.(?:jpg|jpeg|png|gif)");
     private static final Set<String> FIGURES = Set.of("life-planned", "life-failure", "life-risk");
 
@@ -50,7 +59,7 @@ public final class Settings {
         if (key.length() > LONGEST_KEY || key.isBlank()) {
             return Optional.of("has no name this program knows");
         }
-        if (SHELF.matcher(key).matches()) {
+        if (SHELF_OF.matcher(key).matches()) {
             return count(value).isPresent() ? Optional.empty() : Optional.of("is “" + shown(value) + "”, and no count");
         }
         if (key.startsWith(SHEET)) {
@@ -68,7 +77,7 @@ public final class Settings {
                     ? Optional.empty()
                     : Optional.of("is “" + shown(value) + "”, and no picture's name");
         }
-        if (key.startsWith("away:")) {
+        if (key.startsWith(AWAY)) {
             return days(value) ? Optional.empty() : Optional.of("is “" + shown(value) + "”, and no list of days");
         }
         if (FIGURES.contains(key)) {

@@ -100,7 +100,9 @@ public record Yard(
 
     /** The money it reckons in. */
     public Money money() {
-        return currency.flatMap(code -> moneyAs.map(as -> Money.of(code, as)).orElseGet(() -> Money.of(code)))
+        // Both were checked as the sheet was read.
+        return currency.flatMap(
+                        code -> moneyAs.isPresent() ? Optional.of(new Money(code, moneyAs.get())) : Money.of(code))
                 .orElse(Money.UNSAID);
     }
 

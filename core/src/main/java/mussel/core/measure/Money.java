@@ -7,8 +7,10 @@ import java.text.NumberFormat;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Currency;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -27,6 +29,11 @@ public record Money(String code, String written) {
     private static final List<String> WHERE =
             List.of("en-US", "en-GB", "en-IE", "nb-NO", "sv-SE", "da-DK", "en-CA", "en-AU", "en-NZ");
 
+    /** A code is written in capitals. */
+    public Money {
+        code = code.strip().toUpperCase(Locale.ROOT);
+    }
+
     /** The currency of that code, written as where it is at home; empty where there is none of that code. */
     public static Optional<Money> of(String code) {
         return currency(code).map(currency -> new Money(currency.getCurrencyCode(), home(currency)));
@@ -41,28 +48,46 @@ public record Money(String code, String written) {
     }
 
     private static Optional<Currency> currency(String code) {
-        return Currency.getAvailableCurrencies().stream()
-                .filter(c -> c.getCurrencyCode().equals(code.strip().toUpperCase(Locale.ROOT)))
-                .findFirst();
+        try {
+            return Optional.of(Currency.getInstance(code.strip().toUpperCase(Locale.ROOT)));
+        } catch (IllegalArgumentException none) {
+            return Optional.empty();
+        }
+    }
+
+    /** Where currencies are at home that are not among the first: looked for once, when one of them is asked for. */
+    private static final class Homes {
+        private static final Map<String, String> BY_CODE = new HashMap<>();
+
+        static {
+            Arrays.stream(Locale.getAvailableLocales())
+                    .filter(l -> l.getCountry().length() == 2)
+                    .sorted(Comparator.comparingInt(
+                                    (Locale l) -> l.toLanguageTag().length())
+                            .thenComparing(Locale::toLanguageTag))
+                    .forEach(l -> {
+                        try {
+                            Currency paid = Currency.getInstance(l);
+                            if (paid != null) {
+                                BY_CODE.putIfAbsent(paid.getCurrencyCode(), l.toLanguageTag());
+                            }
+                        } catch (IllegalArgumentException noCountryOfToday) {
+                            // Nobody pays there.
+                        }
+                    });
+        }
     }
 
     private static String home(Currency currency) {
         return WHERE.stream()
                 .filter(tag -> pays(Locale.forLanguageTag(tag), currency))
                 .findFirst()
-                .or(() -> Arrays.stream(Locale.getAvailableLocales())
-                        .filter(l -> pays(l, currency))
-                        .map(Locale::toLanguageTag)
-                        .min(Comparator.comparingInt(String::length).thenComparing(Comparator.naturalOrder())))
+                .or(() -> Optional.ofNullable(Homes.BY_CODE.get(currency.getCurrencyCode())))
                 .orElse("en");
     }
 
     private static boolean pays(Locale locale, Currency currency) {
-        try {
-            return locale.getCountry().length() == 2 && currency.equals(Currency.getInstance(locale));
-        } catch (IllegalArgumentException noCountryOfToday) {
-            return false;
-        }
+        return currency.equals(Currency.getInstance(locale));
     }
 
     /** Whether the yard has said which. */

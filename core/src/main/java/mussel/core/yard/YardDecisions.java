@@ -21,6 +21,7 @@ import mussel.core.job.Settings;
 import mussel.core.job.Yard;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
+import mussel.core.measure.Sentences;
 import mussel.core.measure.UnitSet;
 import mussel.core.pump.PumpInput;
 import mussel.core.sheet.PumpPolicy;
@@ -33,6 +34,7 @@ public final class YardDecisions {
     /** What is kept of a thing that the yard has not: nothing kept would mean that its sheet decides. */
     private static final String NONE = "null";
 
+    private static final Sentences SAY = Sentences.beside(YardDecisions.class);
     private static final String NAME = "yard_name";
     private static final String PUMP_POLICY = "pump_policy";
     private static final String PUMP_MONTHS = "pump_calendar_months";
@@ -134,8 +136,7 @@ public final class YardDecisions {
             Set<Long> ours = new TreeSet<>();
             List<Entry> about = new ArrayList<>();
             for (Entry entry : journal.entries(Journal.YARD)) {
-                boolean is = entry.fact() instanceof Fact.Decided decided
-                                && decided.key().startsWith(Settings.YARD)
+                boolean is = entry.fact() instanceof Fact.Decided decided && told(decided.key())
                         || entry.fact() instanceof Fact.Retracted back && ours.contains(back.entry());
                 if (is) {
                     ours.add(entry.seq());
@@ -145,6 +146,22 @@ public final class YardDecisions {
             entries = Optional.of(List.copyOf(about));
         }
         return entries.get();
+    }
+
+    /** Whether that is told on the yard's page: sheets have a page of their own. */
+    private static boolean told(String key) {
+        return key.startsWith(Settings.YARD)
+                || key.startsWith(Settings.SHELF)
+                || key.startsWith(Settings.AWAY)
+                || Settings.HABITS.contains(key);
+    }
+
+    /** Decides something that is no thing of the yard's sheet, by the name of its setting: a count on the shelf, days away, a habit. */
+    public void keep(String by, String key, String value) {
+        if (!journal.setting(key, "").equals(value)) {
+            Decisions.about(journal, key).decide(by, value);
+            forget();
+        }
     }
 
     private static Set<String> keys(List<Entry> about) {
@@ -161,7 +178,7 @@ public final class YardDecisions {
     private static Map<String, String> standing(List<Entry> about) {
         Map<String, String> standing = new TreeMap<>();
         for (String key : keys(about)) {
-            String value = Decisions.value(Decisions.about(key, about));
+            String value = key.startsWith(Settings.YARD) ? Decisions.value(Decisions.about(key, about)) : "";
             if (!value.isEmpty()) {
                 standing.put(key.substring(Settings.YARD.length()), value);
             }
@@ -237,12 +254,17 @@ public final class YardDecisions {
     public List<Change> history() {
         List<Change> changes = new ArrayList<>();
         Map<String, String> decided = new TreeMap<>();
+        Map<String, String> others = new TreeMap<>();
         Yard before = sheet.get();
         List<Entry> stand = new ArrayList<>();
         keys(all()).forEach(key -> stand.addAll(Decisions.about(journal, key).standing()));
         stand.sort(Comparator.comparingLong(Entry::seq));
         for (Entry entry : stand) {
-            if (entry.fact() instanceof Fact.Decided made) {
+            if (entry.fact() instanceof Fact.Decided made && !made.key().startsWith(Settings.YARD)) {
+                String was = others.getOrDefault(made.key(), "");
+                others.put(made.key(), made.value());
+                changes.add(0, new Change(entry.at(), entry.by(), List.of(said(made, was))));
+            } else if (entry.fact() instanceof Fact.Decided made) {
                 decided.put(made.key().substring(Settings.YARD.length()), made.value());
                 Yard after = over(sheet.get(), decided);
                 changes.add(0, new Change(entry.at(), entry.by(), differences(before, after)));
@@ -250,6 +272,17 @@ public final class YardDecisions {
             }
         }
         return changes;
+    }
+
+    /** A decision that is no thing of the yard's sheet, in words. */
+    private static String said(Fact.Decided made, String was) {
+        String[] names = made.key().split(":", 3);
+        String now = said(made.value());
+        return names.length == 3
+                ? SAY.say("shelf", names[2].replace('_', ' '), names[1], now, said(was))
+                : names.length == 2
+                        ? SAY.say("away", names[1], now, said(was))
+                        : SAY.say("habit", made.key().replaceAll("[_-]", " "), now, said(was));
     }
 
     /** What differs between two yards, a line each, in the words of the tables. */

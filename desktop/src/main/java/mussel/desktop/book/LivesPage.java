@@ -116,11 +116,11 @@ final class LivesPage implements BookPage {
     private QuantityField field(String id, String label, Kind kind, Range range) {
         QuantityField field = new QuantityField(id, label, kind, range).wide();
         return field.onEnter((typed, value) -> {
-                    shop.journal().keepSetting(id, String.valueOf(value));
+                    shop.decisions().keep(shop.by(), id, String.valueOf(value));
                     show();
                 })
                 .onClear(() -> {
-                    shop.journal().keepSetting(id, "");
+                    shop.decisions().keep(shop.by(), id, "");
                     show();
                 });
     }

@@ -80,12 +80,12 @@ final class YardPage implements BookPage {
 
     @Override
     public void undo() {
-        change(() -> shop.decisions().undo(shop.by()));
+        change(() -> shop.undoYard());
     }
 
     @Override
     public void redo() {
-        change(() -> shop.decisions().redo(shop.by()));
+        change(() -> shop.redoYard());
     }
 
     private void change(Runnable change) {

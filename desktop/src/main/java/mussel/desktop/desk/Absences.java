@@ -8,20 +8,22 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mussel.core.job.Journal;
+import mussel.core.job.Settings;
+import mussel.core.yard.YardDecisions;
 
 /** On which days the technicians are away, kept among the yard's settings. */
 public final class Absences {
-    private static final String AWAY = "away:";
-
     private final Journal journal;
+    private final YardDecisions decisions;
 
-    Absences(Journal journal) {
+    Absences(Journal journal, YardDecisions decisions) {
         this.journal = journal;
+        this.decisions = decisions;
     }
 
     /** The days a technician is away, in order. */
     public List<LocalDate> of(String technician) {
-        return Stream.of(journal.setting(AWAY + technician, "").split(" "))
+        return Stream.of(journal.setting(Settings.AWAY + technician, "").split(" "))
                 .flatMap(day -> day(day).stream())
                 .sorted()
                 .toList();
@@ -45,7 +47,9 @@ public final class Absences {
         } else {
             days.remove(day);
         }
-        journal.keepSetting(
-                AWAY + technician, days.stream().map(LocalDate::toString).collect(Collectors.joining(" ")));
+        decisions.keep(
+                journal.setting("by", "bench"),
+                Settings.AWAY + technician,
+                days.stream().map(LocalDate::toString).collect(Collectors.joining(" ")));
     }
 }

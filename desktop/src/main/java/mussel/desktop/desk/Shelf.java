@@ -13,16 +13,23 @@ import mussel.core.job.Stores;
 import mussel.core.parts.Catalogue;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.SetupSheet;
+import mussel.core.yard.YardDecisions;
 
 /** What lies on the shelf: what was counted there, and what jobs have taken off and put on since. Looked up once a sitting. */
 final class Shelf {
     private final Journal journal;
+    private final YardDecisions decisions;
     private final Function<Job, Optional<FamilySheet>> sheets;
     private final Supplier<Catalogue> supply;
     private final Map<Integer, Stores> stores = new HashMap<>();
 
-    Shelf(Journal journal, Function<Job, Optional<FamilySheet>> sheets, Supplier<Catalogue> supply) {
+    Shelf(
+            Journal journal,
+            YardDecisions decisions,
+            Function<Job, Optional<FamilySheet>> sheets,
+            Supplier<Catalogue> supply) {
         this.journal = journal;
+        this.decisions = decisions;
         this.sheets = sheets;
         this.supply = supply;
     }
@@ -56,7 +63,7 @@ final class Shelf {
     }
 
     private static String key(String family, String part) {
-        return "shelf:" + family + ":" + part;
+        return Settings.SHELF + family + ":" + part;
     }
 
     /** Writes down how many of a part were counted, with what this job has taken off or set in already. */
@@ -64,7 +71,7 @@ final class Shelf {
         String family = job.leg().family();
         int taken = (int) job.reading(Field.FROM_SHELF.of(part)).orElse(0) + setIn;
         int others = journal.benchLines().shelfChange(family, job.id()).getOrDefault(part, 0);
-        journal.keepSetting(key(family, part), String.valueOf(counted + taken - others));
+        decisions.keep(journal.setting("by", "bench"), key(family, part), String.valueOf(counted + taken - others));
         forget();
     }
 }

@@ -77,7 +77,8 @@ public final class Workshop {
         history = new LegHistory(journal, clock.getZone());
         families = new Families(journal, ports.sheets(), () -> catalogue.join().families());
         decisions = new YardDecisions(journal, () -> catalogue.join().yard(), ports.yardForm());
-        shelf = new Shelf(journal, families::workedBy, () -> catalogue.join().supply());
+        shelf = new Shelf(
+                journal, decisions, families::workedBy, () -> catalogue.join().supply());
         filing = new Filing(this, catalogue, clock, ports);
     }
 
@@ -226,6 +227,23 @@ public final class Workshop {
         return decisions;
     }
 
+    /** Takes the last thing the yard decided back. */
+    public void undoYard() {
+        decisions.undo(by());
+        followYard();
+    }
+
+    /** Decides again what was taken back last. */
+    public void redoYard() {
+        decisions.redo(by());
+        followYard();
+    }
+
+    private void followYard() {
+        shelf.forget();
+        judge = Optional.empty();
+    }
+
     /** Sets how the yard renews pumps; every open job follows. */
     public void setHabit(PumpHabit habit) {
         decisions.decide(by(), "pump_habit", yard().with(habit));
@@ -341,7 +359,7 @@ public final class Workshop {
 
     /** When technicians are away. */
     public Absences absences() {
-        return new Absences(journal);
+        return new Absences(journal, decisions);
     }
 
     /** The units and the money the yard reads and writes in. */
@@ -387,6 +405,11 @@ public final class Workshop {
     /** Who makes the entries at this bench. */
     public String by() {
         return journal.setting("by", "bench");
+    }
+
+    /** Somebody stands at this bench from now on. */
+    public void standsHere(String name) {
+        journal.keepSetting("by", name);
     }
 
     /** Assesses a job; empty where its family's sheet is not here. */
@@ -461,7 +484,7 @@ public final class Workshop {
 
     /** Sets whether the priors learn; every verdict from now on follows. */
     public void setLearning(boolean on) {
-        journal.keepSetting(LEARN, on ? "on" : "off");
+        decisions.keep(by(), LEARN, on ? "on" : "off");
         judge = Optional.empty();
     }
 

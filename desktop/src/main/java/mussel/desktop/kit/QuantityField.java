@@ -186,7 +186,7 @@ public final class QuantityField extends Column implements Question {
 
     /** Shows the value of the job; what is being typed is left alone. */
     public void show(OptionalDouble current, YardUnits yardUnits) {
-        boolean same = current.equals(value) && yardUnits == units;
+        boolean same = current.equals(value) && yardUnits.equals(units);
         units = yardUnits;
         prompt();
         value = current;

@@ -53,7 +53,8 @@ public final class MusselWindow extends StackPane {
             KeyCode.F6,
             KeyCode.F7,
             KeyCode.F8,
-            KeyCode.F9);
+            KeyCode.F9,
+            KeyCode.F10);
     /** How much larger the type is for gloves. */
     private static final double GLOVE = 1.25;
 
@@ -371,8 +372,9 @@ public final class MusselWindow extends StackPane {
     private Node looks() {
         Button glove = new IconButton(Feather.MAXIMIZE_2, "glove", "Larger for gloves (F6)", this::glove);
         Button dark = new IconButton(Feather.MOON, "dark", "Light or dark (F7)", this::dark);
+        Button who = new IconButton(Feather.USER, "who-open", "Who is at the bench (F10)", this::who);
         Button help = new IconButton(Feather.HELP_CIRCLE, "help", "Keys (F1)", this::keysPage);
-        HBox box = new Row(2, glove, dark, help);
+        HBox box = new Row(2, who, glove, dark, help);
         box.setAlignment(javafx.geometry.Pos.CENTER);
         box.setMinWidth(USE_PREF_SIZE);
         return box;
@@ -394,6 +396,18 @@ public final class MusselWindow extends StackPane {
                 overlay::close);
         overlay.show(form);
         form.begin();
+    }
+
+    /** Who makes the entries from now on. */
+    private void who() {
+        overlay.show(new WhoPage(
+                shop,
+                name -> guarded(() -> {
+                    shop.standsHere(name);
+                    overlay.close();
+                    tell("At the bench: " + name + ".");
+                }),
+                overlay::close));
     }
 
     private void keysPage() {
@@ -480,7 +494,7 @@ public final class MusselWindow extends StackPane {
                 .stations(this::workable, this::go)
                 .control(KeyCode.Z, "take the last entry back", this::workable, this::undo)
                 .control(KeyCode.Y, "do it again", this::workable, this::redo)
-                .control(KeyCode.Z, "take the last change of a sheet back", this::inBook, () -> book.get()
+                .control(KeyCode.Z, "take the last change of a sheet or the yard back", this::inBook, () -> book.get()
                         .undo())
                 .control(KeyCode.Y, "do that again", this::inBook, () -> book.get()
                         .redo())
@@ -489,10 +503,11 @@ public final class MusselWindow extends StackPane {
                 .plain(KeyCode.F6, "larger for gloves, and back", () -> true, this::glove)
                 .plain(KeyCode.F7, "light or dark", () -> true, this::dark)
                 .plain(KeyCode.F8, "metric, or US units (fl oz, in, lbf·in, psi, °F, oz)", () -> true, this::units)
+                .plain(KeyCode.F10, "who is at the bench", this::notOver, this::who)
                 .control(KeyCode.B, "the bench", this::notOver, this::showBench)
                 .control(
                         KeyCode.L,
-                        "the book: logbook, due, lives, plan, data",
+                        "the book: logbook, due, lives, plan, sheets, yard, data",
                         this::notOver,
                         () -> showBook(Optional.empty()))
                 .control(KeyCode.N, "take in a leg", this::notOver, this::takeIn)

@@ -120,7 +120,7 @@ class PumpStationTest {
             press("#pump-policy-always");
             assertThat(test.shop.yard().pump().policy()).isEqualTo(PumpPolicy.ALWAYS);
             assertThat(desk.now().get().pump().input().policy()).isEqualTo(PumpPolicy.ALWAYS);
-            assertThat(test.journal.setting("pump_policy", "")).isEqualTo("ALWAYS");
+            assertThat(test.journal.setting("yard:pump_habit", "")).contains("always");
             return null;
         });
     }

@@ -79,6 +79,7 @@ public final class JobSheetPdf {
                         + Letterhead.who(all.yard()) + ".",
                 BODY + 1);
         page.line();
+        page.pair("At the bench", String.join(", ", job.people()), BODY);
         page.pair("Hour meter", reading(Field.ENGINE_HOURS), BODY);
         page.pair("Runs in", choice(Scale.WATER) + ", sand or shallows: " + choice(Scale.SAND), BODY);
         String cameFor = String.join(
