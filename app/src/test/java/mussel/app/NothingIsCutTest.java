@@ -12,7 +12,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import mussel.core.job.BenchLine;
 import mussel.core.job.Station;
-import mussel.core.measure.YardUnits;
+import mussel.core.measure.UnitSet;
 import mussel.desktop.book.BookView;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.parts.PartsStation;
@@ -38,7 +38,7 @@ class NothingIsCutTest extends DemoJourney {
         "1280, 800, true, true, US",
         "1920, 1080, false, false, US",
     })
-    void everyViewFits(int width, int height, boolean glove, boolean dark, YardUnits units) {
+    void everyViewFits(int width, int height, boolean glove, boolean dark, UnitSet units) {
         act(() -> {
             Stage stage = (Stage) window.getScene().getWindow();
             stage.setWidth(width);
@@ -49,7 +49,7 @@ class NothingIsCutTest extends DemoJourney {
             if (dark) {
                 window.dark();
             }
-            if (units != YardUnits.METRIC) {
+            if (units != UnitSet.METRIC) {
                 window.units();
             }
         });

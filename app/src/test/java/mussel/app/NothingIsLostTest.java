@@ -299,7 +299,7 @@ class NothingIsLostTest {
                 .doesNotContain("mussel.core");
         mussel.desktop.desk.Workshop shop = Yards.open(log, CLOCK);
         try {
-            assertThat(shop.units()).isEqualTo(mussel.core.measure.YardUnits.METRIC);
+            assertThat(shop.yard().units()).isEqualTo(mussel.core.measure.UnitSet.METRIC);
             assertThat(shop.settingsSetAside())
                     .hasSize(3)
                     .anyMatch(s -> s.startsWith("The setting units is “furlong”"));

@@ -29,7 +29,7 @@ import mussel.desktop.kit.Words;
  */
 public final class FromManual extends Column {
     private static final int LEAST = 8;
-    private static final double PAGE = 64;
+    private static final int PAGE = 4;
 
     private final Keeper keeper;
     private final Predicate<Missing> wanted;
@@ -137,7 +137,7 @@ public final class FromManual extends Column {
             }
             page.setPromptText("page");
             page.setAccessibleText("page of the manual for: " + missing.title());
-            page.setPrefWidth(PAGE);
+            page.setPrefColumnCount(PAGE);
             page.setOnAction(e -> keep());
             Button keep = new Button("Keep");
             keep.setOnAction(e -> keep());

@@ -109,7 +109,7 @@ public final class MusselWindow extends StackPane {
                 leg -> showBook(Optional.of(leg)),
                 () -> showBook(Optional.empty()),
                 this::takeIn,
-                this::looks);
+                () -> looks(true));
         imports = new Imports(shop, new Over(), strip);
         settling = new Settling(shop, this::tell, () -> guarded(bench::show));
         trouble.setId("trouble");
@@ -181,7 +181,7 @@ public final class MusselWindow extends StackPane {
         back.getStyleClass().add("leg-tag");
         back.setAccessibleText("back to the bench");
         back.setOnAction(e -> showBench());
-        bookHeader.getChildren().setAll(back, view.tiles(), spring(), looks());
+        bookHeader.getChildren().setAll(back, view.tiles(), spring(), looks(true));
     }
 
     /** Reads a file off the interface thread, as one dropped onto the window, and asks whether to take it in. */
@@ -305,8 +305,8 @@ public final class MusselWindow extends StackPane {
 
     private JobHeader jobHeader() {
         if (jobHeader.isEmpty()) {
-            jobHeader =
-                    Optional.of(new JobHeader(new Spine(this::go), this::showBench, this::undo, this::redo, looks()));
+            jobHeader = Optional.of(
+                    new JobHeader(new Spine(this::go), this::showBench, this::undo, this::redo, looks(false)));
         }
         return jobHeader.get();
     }
@@ -369,12 +369,13 @@ public final class MusselWindow extends StackPane {
         }
     }
 
-    private Node looks() {
+    /** How everything looks, and the keys; beside a job's longline there is no room for who is at the bench, and F10 does the same. */
+    private Node looks(boolean withWho) {
         Button glove = new IconButton(Feather.MAXIMIZE_2, "glove", "Larger for gloves (F6)", this::glove);
         Button dark = new IconButton(Feather.MOON, "dark", "Light or dark (F7)", this::dark);
         Button who = new IconButton(Feather.USER, "who-open", "Who is at the bench (F10)", this::who);
         Button help = new IconButton(Feather.HELP_CIRCLE, "help", "Keys (F1)", this::keysPage);
-        HBox box = new Row(2, who, glove, dark, help);
+        HBox box = withWho ? new Row(2, who, glove, dark, help) : new Row(2, glove, dark, help);
         box.setAlignment(javafx.geometry.Pos.CENTER);
         box.setMinWidth(USE_PREF_SIZE);
         return box;
