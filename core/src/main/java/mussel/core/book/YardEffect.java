@@ -1,12 +1,13 @@
 package mussel.core.book;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.job.Assessment;
 import mussel.core.job.Worth;
+import mussel.core.measure.NamedBy;
 import mussel.core.measure.Sentences;
 import mussel.core.parts.PartsWords;
 import mussel.core.pump.PumpResult.PartVerdict;
@@ -17,31 +18,43 @@ public final class YardEffect {
 
     private YardEffect() {}
 
+    /** What is told of. */
+    private enum What {
+        COST,
+        PUMP,
+        OIL,
+        FROST;
+
+        private String title() {
+            return SAY.say("effect." + NamedBy.file(this));
+        }
+    }
+
     /** What is otherwise on a leg with the yard as it would be, a sentence part each; empty where nothing is. */
     public static List<String> of(Assessment before, Assessment after) {
-        Map<String, String> was = answers(before);
-        Map<String, String> is = answers(after);
+        Map<What, String> was = answers(before);
+        Map<What, String> is = answers(after);
         List<String> lines = new ArrayList<>();
         is.forEach((what, answer) -> {
             String earlier = was.getOrDefault(what, "");
             if (!answer.equals(earlier)) {
                 lines.add(
                         earlier.isEmpty()
-                                ? SAY.say("effect.new", SAY.say("effect." + what), answer)
-                                : SAY.say("effect.other", SAY.say("effect." + what), answer, earlier));
+                                ? SAY.say("effect.new", what.title(), answer)
+                                : SAY.say("effect.other", what.title(), answer, earlier));
             }
         });
         was.forEach((what, answer) -> {
             if (!is.containsKey(what)) {
-                lines.add(SAY.say("effect.gone", SAY.say("effect." + what), answer));
+                lines.add(SAY.say("effect.gone", what.title(), answer));
             }
         });
         return lines;
     }
 
-    private static Map<String, String> answers(Assessment now) {
-        Map<String, String> answers = new LinkedHashMap<>();
-        now.worth().map(YardEffect::cost).ifPresent(c -> answers.put("cost", c));
+    private static Map<What, String> answers(Assessment now) {
+        Map<What, String> answers = new EnumMap<>(What.class);
+        now.worth().map(YardEffect::cost).ifPresent(c -> answers.put(What.COST, c));
         List<String> parts = !now.pump().looked()
                 ? List.of()
                 : now.pump().result().parts().stream()
@@ -49,15 +62,15 @@ public final class YardEffect {
                         .map(p -> p.part().replace('_', ' '))
                         .toList();
         if (!parts.isEmpty()) {
-            answers.put("pump", String.join(", ", parts));
+            answers.put(What.PUMP, String.join(", ", parts));
         }
         now.fill()
                 .filter(f -> f.cost() > 0)
-                .ifPresent(f -> answers.put("oil", now.yard().money().exact(f.cost())));
+                .ifPresent(f -> answers.put(What.OIL, now.yard().money().exact(f.cost())));
         now.due().stream()
                 .filter(d -> d.id().equals(mussel.core.log.Due.LAY_UP))
                 .findFirst()
-                .ifPresent(d -> answers.put("frost", d.on().toString()));
+                .ifPresent(d -> answers.put(What.FROST, d.on().toString()));
         return answers;
     }
 

@@ -108,86 +108,37 @@ public record Yard(
 
     /** The same yard reading in another set of units. */
     public Yard in(UnitSet other) {
-        return new Yard(
-                name,
-                other,
-                unitsOf,
-                currency,
-                moneyAs,
-                oils,
-                bottles,
-                labourPerH,
-                downtimePerDay,
-                pumpHabit,
-                wrenches,
-                tools,
-                crew,
-                address,
-                taxNumber,
-                tax,
-                foot,
-                frostFrom);
+        return but(name, other, currency, moneyAs, pumpHabit);
     }
 
     /** The same yard reckoning in another currency, by its code, written as where that is at home. */
     public Yard reckoning(Optional<String> in) {
-        return new Yard(
-                name,
-                units,
-                unitsOf,
-                in,
-                Optional.empty(),
-                oils,
-                bottles,
-                labourPerH,
-                downtimePerDay,
-                pumpHabit,
-                wrenches,
-                tools,
-                crew,
-                address,
-                taxNumber,
-                tax,
-                foot,
-                frostFrom);
+        return but(name, units, in, Optional.empty(), pumpHabit);
     }
 
     /** The same yard with another habit for pumps. */
     public Yard with(PumpHabit habit) {
-        return new Yard(
-                name,
-                units,
-                unitsOf,
-                currency,
-                moneyAs,
-                oils,
-                bottles,
-                labourPerH,
-                downtimePerDay,
-                Optional.of(habit),
-                wrenches,
-                tools,
-                crew,
-                address,
-                taxNumber,
-                tax,
-                foot,
-                frostFrom);
+        return but(name, units, currency, moneyAs, Optional.of(habit));
     }
 
     /** The same yard under another name. */
     public Yard named(String other) {
+        return but(other, units, currency, moneyAs, pumpHabit);
+    }
+
+    private Yard but(
+            String called, UnitSet reading, Optional<String> money, Optional<String> as, Optional<PumpHabit> habit) {
         return new Yard(
-                other,
-                units,
+                called,
+                reading,
                 unitsOf,
-                currency,
-                moneyAs,
+                money,
+                as,
                 oils,
                 bottles,
                 labourPerH,
                 downtimePerDay,
-                pumpHabit,
+                habit,
                 wrenches,
                 tools,
                 crew,

@@ -3,6 +3,7 @@ package mussel.core.yard;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +29,7 @@ import mussel.core.sheet.PumpPolicy;
 
 /**
  * The yard as its sheet has it and as it has decided since. Each decision is an entry of the yard's journal; what stood at any moment can be told, so that a leg
- * that was tagged keeps the yard it was worked by.
+ * that was tagged keeps the yard it was worked by. Jobs are filed aside, and ask from other threads: one at a time.
  */
 public final class YardDecisions {
     /** What is kept of a thing that the yard has not: nothing kept would mean that its sheet decides. */
@@ -45,7 +46,7 @@ public final class YardDecisions {
     private final YardForm form;
     private Optional<Yard> now = Optional.empty();
     private Optional<List<Entry>> entries = Optional.empty();
-    private final Map<Instant, Yard> then = new TreeMap<>();
+    private final Map<List<Long>, Yard> then = new HashMap<>();
 
     /**
      * The decisions of a journal.
@@ -99,7 +100,7 @@ public final class YardDecisions {
     }
 
     /** The yard as it is. */
-    public Yard yard() {
+    public synchronized Yard yard() {
         if (now.isEmpty()) {
             now = Optional.of(over(sheet.get(), standing(all())));
         }
@@ -107,14 +108,22 @@ public final class YardDecisions {
     }
 
     /** The yard as it was at a moment, in the units of today. */
-    public Yard at(Instant moment) {
-        boolean since = all().stream().anyMatch(e -> e.at().isAfter(moment));
-        return since ? then.computeIfAbsent(moment, this::stood) : yard();
+    public synchronized Yard at(Instant moment) {
+        List<Entry> about = all().stream().filter(this::ofTheSheet).toList();
+        List<Entry> stood = about.stream().filter(e -> !e.at().isAfter(moment)).toList();
+        // Between two decisions the yard is the same, whatever the moment.
+        return stood.size() == about.size()
+                ? yard()
+                : then.computeIfAbsent(stood.stream().map(Entry::seq).toList(), m -> stood(stood));
     }
 
-    private Yard stood(Instant moment) {
-        Map<String, String> stood =
-                standing(all().stream().filter(e -> !e.at().isAfter(moment)).toList());
+    private boolean ofTheSheet(Entry entry) {
+        return entry.fact() instanceof Fact.Retracted
+                || entry.fact() instanceof Fact.Decided decided && decided.key().startsWith(Settings.YARD);
+    }
+
+    private Yard stood(List<Entry> about) {
+        Map<String, String> stood = standing(about);
         // In which units it is read is the reader's matter.
         Map<String, String> today = form.things(yard());
         for (String units : List.of("units", "units_of")) {
@@ -124,7 +133,7 @@ public final class YardDecisions {
     }
 
     /** What was kept is read anew, as after entries came in from elsewhere. */
-    public void forget() {
+    public synchronized void forget() {
         now = Optional.empty();
         entries = Optional.empty();
         then.clear();
@@ -157,7 +166,7 @@ public final class YardDecisions {
     }
 
     /** Decides something that is no thing of the yard's sheet, by the name of its setting: a count on the shelf, days away, a habit. */
-    public void keep(String by, String key, String value) {
+    public synchronized void keep(String by, String key, String value) {
         if (!journal.setting(key, "").equals(value)) {
             Decisions.about(journal, key).decide(by, value);
             forget();
@@ -202,7 +211,7 @@ public final class YardDecisions {
     }
 
     /** The yard as it would be with a table's lines; a JournalException says what is wrong with them. */
-    public Yard would(YardTable table, List<List<String>> lines) {
+    public synchronized Yard would(YardTable table, List<List<String>> lines) {
         return with(table.thing(), text(table, lines));
     }
 
@@ -225,19 +234,19 @@ public final class YardDecisions {
     }
 
     /** Decides a table's lines; a JournalException says what is wrong with them, and nothing has changed then. */
-    public void decide(String by, YardTable table, List<List<String>> lines) {
+    public synchronized void decide(String by, YardTable table, List<List<String>> lines) {
         decide(by, table.thing(), text(table, lines));
     }
 
     /** Decides everything as another yard has it, thing by thing. */
-    public void decide(String by, Yard as) {
+    public synchronized void decide(String by, Yard as) {
         Set<String> things = new LinkedHashSet<>(form.things(as).keySet());
         things.addAll(form.things(yard()).keySet());
         things.forEach(thing -> decide(by, thing, as));
     }
 
     /** Decides that a thing is as another yard has it. */
-    public void decide(String by, String thing, Yard as) {
+    public synchronized void decide(String by, String thing, Yard as) {
         decide(by, thing, form.things(as).getOrDefault(thing, NONE));
     }
 
@@ -251,7 +260,7 @@ public final class YardDecisions {
     }
 
     /** What was changed and stands, the latest first. */
-    public List<Change> history() {
+    public synchronized List<Change> history() {
         List<Change> changes = new ArrayList<>();
         Map<String, String> decided = new TreeMap<>();
         Map<String, String> others = new TreeMap<>();
@@ -316,23 +325,23 @@ public final class YardDecisions {
     }
 
     /** Whether a decision can be taken back. */
-    public boolean undoable() {
+    public synchronized boolean undoable() {
         return last(Decisions::undoable).isPresent();
     }
 
     /** Whether one that was taken back can be made again. */
-    public boolean redoable() {
+    public synchronized boolean redoable() {
         return redo().isPresent();
     }
 
     /** Takes the last decision back, whatever it was about. */
-    public void undo(String by) {
+    public synchronized void undo(String by) {
         last(Decisions::undoable).ifPresent(d -> d.undo(by));
         forget();
     }
 
     /** Makes the one again that was taken back last. */
-    public void redo(String by) {
+    public synchronized void redo(String by) {
         redo().ifPresent(d -> d.redo(by));
         forget();
     }
