@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -14,6 +17,8 @@ import mussel.core.measure.UnitSet;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.Incoming;
 import mussel.desktop.desk.Workshop;
+import mussel.desktop.shell.Look;
+import mussel.desktop.shell.MusselWindow;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
 import org.junit.jupiter.api.Test;
@@ -156,6 +161,24 @@ class YardPageTest extends WindowJourney {
                 .contains("bench", "Astrid");
         robot.interact(() -> window.open(job));
         assertThat(now().job().people()).containsExactly("bench", "Astrid");
+    }
+
+    /** At a start the families and the yard's sheet are read once the bench stands: it must not wait for them. */
+    @Test
+    void theBenchStandsBeforeTheYardsSheetHasCome() throws Exception {
+        job("Byssus", false);
+        robot.interact(() -> window.showBench());
+        shop.readIn(UnitSet.US);
+        shop.journal().close();
+        SqliteJournal journal = SqliteJournal.open(logbook(), DAY);
+        shop = Yards.over(journal, logbook(), DAY, new CompletableFuture<>());
+        CompletableFuture<MusselWindow> stands = new CompletableFuture<>();
+        Platform.runLater(() -> {
+            MusselWindow bench = new MusselWindow(shop, Look.of(shop.journal()));
+            stands.complete(bench);
+        });
+        assertThat(stands.get(60, TimeUnit.SECONDS).lookup("#bench")).isNotNull();
+        assertThat(shop.units().set()).isEqualTo(UnitSet.US);
     }
 
     @Test

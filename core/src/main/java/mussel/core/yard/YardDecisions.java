@@ -2,6 +2,7 @@ package mussel.core.yard;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -20,6 +21,7 @@ import mussel.core.job.JournalException;
 import mussel.core.job.PumpHabit;
 import mussel.core.job.Settings;
 import mussel.core.job.Yard;
+import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
 import mussel.core.measure.Sentences;
@@ -44,7 +46,7 @@ public final class YardDecisions {
     private final Journal journal;
     private final Supplier<Yard> sheet;
     private final YardForm form;
-    private Optional<Yard> now = Optional.empty();
+    private volatile Optional<Yard> now = Optional.empty();
     private Optional<List<Entry>> entries = Optional.empty();
     private final Map<List<Long>, Yard> then = new HashMap<>();
 
@@ -100,11 +102,26 @@ public final class YardDecisions {
     }
 
     /** The yard as it is. */
-    public synchronized Yard yard() {
-        if (now.isEmpty()) {
-            now = Optional.of(over(sheet.get(), standing(all())));
+    public Yard yard() {
+        Optional<Yard> kept = now;
+        if (kept.isPresent()) {
+            return kept.get();
         }
-        return now.get();
+        // The sheet may still be on its way: nobody else waits for whoever waits for it.
+        Yard base = sheet.get();
+        synchronized (this) {
+            now = Optional.of(over(base, standing(all())));
+            return now.get();
+        }
+    }
+
+    /** The set of units that was kept, for who cannot wait for the yard's sheet. */
+    public UnitSet unitsKept() {
+        String kept = journal.setting(Settings.YARD + "units", "").replace("\"", "");
+        return Arrays.stream(UnitSet.values())
+                .filter(set -> NamedBy.file(set).equals(kept))
+                .findFirst()
+                .orElseGet(() -> Settings.constant(journal, "units", UnitSet.class, UnitSet.METRIC));
     }
 
     /** The yard as it was at a moment, in the units of today. */

@@ -364,7 +364,8 @@ public final class Workshop {
 
     /** The units and the money the yard reads and writes in. */
     public YardUnits units() {
-        return yard().reads();
+        // The bench stands before the yard's sheet has come.
+        return catalogue.isDone() ? yard().reads() : YardUnits.of(decisions.unitsKept());
     }
 
     /** The printer of job sheets. */
