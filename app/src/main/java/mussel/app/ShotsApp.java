@@ -185,7 +185,7 @@ public final class ShotsApp extends Application {
             int job = shop.takeIn(new LegRef("nameless", "Skiff", LegRef.Position.SINGLE, sheet.id()));
             window.open(job);
         });
-        for (Station station : List.of(Station.LEAK, Station.STRIP, Station.FILL)) {
+        for (Station station : List.of(Station.LEAK, Station.STRIP, Station.SETUP, Station.FILL)) {
             view("half-known-" + NamedBy.file(station), () -> window.go(station));
         }
         view("sheets", () -> book("sheets"));
@@ -199,6 +199,7 @@ public final class ShotsApp extends Application {
             press("#yard-leave");
             press("#change-wrenches");
         });
+        view("who", () -> press("#who-open"));
         view("keys", () -> {
             window.showBench();
             press("#help");

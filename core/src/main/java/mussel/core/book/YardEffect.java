@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import mussel.core.estimate.EstimateEngine;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.job.Assessment;
 import mussel.core.job.Worth;
@@ -75,7 +76,7 @@ public final class YardEffect {
     }
 
     private static String cost(Worth worth) {
-        Option repair = worth.result().options().get(0);
+        Option repair = worth.result().option(EstimateEngine.REPAIR);
         return worth.words().about(repair, repair.mean())
                 + (repair.leadDays() > 0 ? ", " + PartsWords.days(Math.round(repair.leadDays())) : "");
     }

@@ -168,9 +168,7 @@ public record Yard(
                 .ifPresent(code -> problems.at(
                         pointer + "/currency",
                         "is “" + code + "”, which is no currency; write its code, like USD or NOK"));
-        moneyAs.filter(as -> Money.of(
-                                currency.filter(c -> Money.of(c).isPresent()).orElse("XXX"), as)
-                        .isEmpty())
+        moneyAs.filter(as -> !Money.isPlace(as))
                 .ifPresent(as -> problems.at(
                         pointer + "/money_as",
                         "is “" + as + "”, no place that is known; write language and country like nb-NO"));

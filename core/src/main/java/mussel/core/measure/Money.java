@@ -2,7 +2,6 @@ package mussel.core.measure;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.text.DecimalFormat;
 import java.text.NumberFormat;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -41,10 +40,14 @@ public record Money(String code, String written) {
 
     /** The currency of that code by the rules of a place; empty where there is none of that code or no such place. */
     public static Optional<Money> of(String code, String written) {
+        return isPlace(written) ? currency(code).map(c -> new Money(c.getCurrencyCode(), written)) : Optional.empty();
+    }
+
+    /** Whether amounts can be written by the rules of that language and country. */
+    public static boolean isPlace(String written) {
         Locale locale = Locale.forLanguageTag(written);
-        boolean known = Arrays.asList(Locale.getAvailableLocales()).contains(locale)
-                && !locale.getLanguage().isEmpty();
-        return known ? currency(code).map(c -> new Money(c.getCurrencyCode(), written)) : Optional.empty();
+        return !locale.getLanguage().isEmpty()
+                && Arrays.asList(Locale.getAvailableLocales()).contains(locale);
     }
 
     private static Optional<Currency> currency(String code) {
@@ -115,7 +118,7 @@ public record Money(String code, String written) {
 
     /** A sum that was worked out with a known spread: to the last place the spread leaves standing. */
     public String sum(double amount, double u) {
-        return whole(Display.roundedTo(amount, Math.max(u, 0.005)));
+        return Double.isFinite(u) ? whole(Display.roundedTo(amount, Math.max(u, 0.005))) : sum(amount);
     }
 
     private String whole(BigDecimal amount) {
@@ -130,9 +133,6 @@ public record Money(String code, String written) {
         format.setMinimumFractionDigits(decimals);
         format.setMaximumFractionDigits(decimals);
         format.setRoundingMode(RoundingMode.HALF_EVEN);
-        if (format instanceof DecimalFormat plain && amount.signum() == 0) {
-            plain.setNegativePrefix(plain.getPositivePrefix());
-        }
         return format.format(amount);
     }
 

@@ -25,7 +25,14 @@ final class PriceReader {
                     "“%s” is no amount of money. Type a figure, like %s.",
                     text, units.money().exact(12));
         }
-        String named = (amount.group(1) + amount.group(4)).replaceAll("[\\s\\u00a0\\u202f.]", "");
+        String before = amount.group(1);
+        boolean leads = before.endsWith(".") || before.endsWith(",");
+        if (leads && before.length() > 1 && Character.isLetter(before.charAt(before.length() - 2))) {
+            return refuse(
+                    "“%s” can be read in two ways. Write the currency after the figure, and 0 before its decimal mark.",
+                    text);
+        }
+        String named = (before + amount.group(4)).replaceAll("[\\s\\u00a0\\u202f.,]", "");
         if (!named.isEmpty() && !names(named, units.money())) {
             return refuse(
                     units.money().said()
@@ -34,7 +41,8 @@ final class PriceReader {
                     named,
                     units.money().code());
         }
-        Optional<String> plain = plain(amount.group(3)
+        Optional<String> plain = plain((leads ? "0" + before.charAt(before.length() - 1) : "")
+                .concat(amount.group(3))
                 .replaceAll("[\\u00a0\\u2009\\u202f]", " ")
                 .replace('’', '\'')
                 .strip());

@@ -31,6 +31,7 @@ final class YardEditor extends Column {
     private final Column effect = new Column(2);
     private final Label refusal = Texts.wrapped("", "refusal");
     private final Button keep = new Button("Keep");
+    private int added;
     private Optional<List<List<String>>> looked = Optional.empty();
 
     YardEditor(Workshop shop, YardTable table, Runnable onDone) {
@@ -72,7 +73,7 @@ final class YardEditor extends Column {
     private void add(List<String> said) {
         List<Supplier<String>> line = new ArrayList<>();
         Flow row = new Flow(8, 6);
-        int number = cells.size();
+        int number = added++;
         for (int i = 0; i < table.columns().size(); i++) {
             YardTable.Column column = table.columns().get(i);
             String id = "yard-" + number + "-" + i;
