@@ -19,6 +19,7 @@ import mussel.desktop.desk.Sheets.Said;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
 
 /** What a sheet says of its manual, a line each with its page; each can be changed where it stands. */
@@ -81,7 +82,10 @@ final class SheetSays extends Column {
         change.setOnAction(e -> {
             changing = Optional.of(what.at());
             show(sheet);
-            lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
+            lookupAll(".text-field").stream().findFirst().ifPresent(field -> {
+                field.requestFocus();
+                field.fireEvent(new SeeMe());
+            });
         });
         change.setPrefWidth(BUTTON);
         Row row = new Row(12, change, text);

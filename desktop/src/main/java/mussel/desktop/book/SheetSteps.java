@@ -24,6 +24,7 @@ import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
 
 /** The steps of a leg's work, phase by phase; words and minutes of each can be changed where it stands. */
@@ -88,7 +89,10 @@ final class SheetSteps extends Column {
         change.setOnAction(e -> {
             changing = Optional.of(step.id());
             show(sheet);
-            list.lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
+            list.lookupAll(".text-field").stream().findFirst().ifPresent(field -> {
+                field.requestFocus();
+                field.fireEvent(new SeeMe());
+            });
         });
         Row row = new Row(12, change, text);
         row.setAlignment(Pos.CENTER_LEFT);

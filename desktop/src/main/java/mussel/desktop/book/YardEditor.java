@@ -16,6 +16,7 @@ import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
 
 /** One thing the yard decides, being changed: its lines, what it would change on open legs, and whether to take it. */
@@ -153,6 +154,7 @@ final class YardEditor extends Column {
                     effect.getChildren().setAll(Texts.heading("On the legs that are open"));
                     changes.stream().map(Texts::sentence).forEach(effect.getChildren()::add);
                     keep.setText("Take it");
+                    fireEvent(new SeeMe());
                     return;
                 }
             }

@@ -21,6 +21,7 @@ import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.SheetPane;
 import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
@@ -145,7 +146,9 @@ final class YardPage implements BookPage {
         change.setOnAction(e -> {
             changing = Optional.of(table.id());
             show();
-            Stops.of(things.lookup("#yard-editor")).first().ifPresent(Node::requestFocus);
+            Node editor = things.lookup("#yard-editor");
+            Stops.of(editor).first().ifPresent(Node::requestFocus);
+            editor.fireEvent(new SeeMe());
         });
         change.setPrefWidth(BUTTON);
         Row row = new Row(12, change, text);
