@@ -11,22 +11,24 @@ import mussel.exchange.record.Read;
  * What the yard can buy: its own catalogue where it keeps one in its data folder, else the one that ships.
  *
  * @param catalogue the catalogue in use
+ * @param shipped whether that is the one that ships
  * @param refused why the yard's own was refused
  */
-record Supplied(Catalogue catalogue, List<String> refused) {
+record Supplied(Catalogue catalogue, boolean shipped, List<String> refused) {
     /** The file's name in the data folder. */
     static final String FILE = "catalogue.yaml";
 
     static Supplied load(Path folder) {
         Path file = folder.resolve(FILE);
         if (!Files.exists(file)) {
-            return new Supplied(CatalogueFiles.shipped(), List.of());
+            return new Supplied(CatalogueFiles.shipped(), true, List.of());
         }
         Read<Catalogue> read = OwnFiles.read(file, CatalogueFiles::read);
         return read.value()
-                .map(own -> new Supplied(own, List.of()))
+                .map(own -> new Supplied(own, false, List.of()))
                 .orElseGet(() -> new Supplied(
                         CatalogueFiles.shipped(),
+                        true,
                         read.problems().stream().map(p -> FILE + " " + p).toList()));
     }
 }

@@ -4,21 +4,29 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.IntPredicate;
+import java.util.stream.Collectors;
 import java.util.zip.CRC32;
 import mussel.app.data.YardData;
 import mussel.core.job.Assessment;
 import mussel.core.job.Order;
 import mussel.core.job.Yard;
 import mussel.core.leak.HoldFile;
+import mussel.core.parts.PriceHead;
+import mussel.core.parts.PriceList;
+import mussel.core.parts.PriceQuestion;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Overrides;
+import mussel.desktop.desk.Ports;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.desk.Workshop.Catalogue;
 import mussel.exchange.file.InFile;
 import mussel.exchange.leak.HoldCsv;
 import mussel.exchange.parts.CatalogueFiles;
+import mussel.exchange.parts.PriceListFile;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.report.JobSheetPdf;
@@ -66,7 +74,7 @@ public final class Yards {
     /** Brings an open journal and the families together, with the diagnosis tables that ship. */
     public static Workshop over(SqliteJournal journal, Path log, Clock clock, List<FamilySheet> families) {
         Tabled tables = new Tabled(KnowledgeFiles.shipped(), Overrides.none(), List.of());
-        Supplied supplied = new Supplied(CatalogueFiles.shipped(), List.of());
+        Supplied supplied = new Supplied(CatalogueFiles.shipped(), true, List.of());
         return over(
                 journal,
                 log,
@@ -81,7 +89,7 @@ public final class Yards {
                 journal.book(),
                 catalogue,
                 clock,
-                new Workshop.Ports(
+                new Ports(
                         JobSheetPdf::write,
                         new Printing(),
                         Yards::hold,
@@ -89,10 +97,11 @@ public final class Yards {
                         new SimulatedInstruments(),
                         new LibrarySheets(),
                         YardTables.form(),
+                        new Lists(),
                         new YardData(journal, log, DataFolder.path(), clock)));
     }
 
-    private static final class Printing implements Workshop.Papers {
+    private static final class Printing implements Ports.Papers {
         @Override
         public void estimate(Assessment job, Path file) {
             Papers.estimate(job, file);
@@ -114,7 +123,19 @@ public final class Yards {
         }
     }
 
-    private record Kept(PictureFolder folder) implements Workshop.Pictures {
+    private static final class Lists implements Ports.PriceLists {
+        @Override
+        public PriceHead head(Path file, Map<String, String> remembered) {
+            return PriceListFile.head(file, remembered);
+        }
+
+        @Override
+        public PriceList read(Path file, PriceQuestion asked, IntPredicate goOn) {
+            return PriceListFile.read(file, asked, goOn);
+        }
+    }
+
+    private record Kept(PictureFolder folder) implements Ports.Pictures {
         @Override
         public String keep(Path picture) {
             return folder.keep(picture);
@@ -152,6 +173,10 @@ public final class Yards {
                 tables.shipped(),
                 tables.own(),
                 supplied.catalogue(),
+                new Workshop.Demo(
+                        SheetFiles.shipped().stream().map(FamilySheet::id).collect(Collectors.toSet()),
+                        supplied.shipped(),
+                        yard.equals(SheetFiles.shippedYard())),
                 SheetFiles.stamp() + own + sum(yard) + sum(tables.own()));
     }
 

@@ -45,7 +45,7 @@ class StampTest {
                             "",
                             SheetFiles.shippedYard(),
                             new Tabled(KnowledgeFiles.shipped(), Overrides.none(), List.of()),
-                            new Supplied(CatalogueFiles.shipped(), List.of()))
+                            new Supplied(CatalogueFiles.shipped(), true, List.of()))
                     .stamp();
         }
 

@@ -192,12 +192,12 @@ public final class Importer {
                             .filter(f -> f.id().equals(s.id()))
                             .findFirst());
         }
+        if (root.has("oils")) {
+            return yard(sheet);
+        }
         if (root.has("suppliers")) {
             Place place = new Place("catalogue.yaml", "catalogue of parts");
             return kept(sheet, CatalogueFiles::read, c -> place, c -> Optional.of(CatalogueFiles.shipped()));
-        }
-        if (root.has("oils")) {
-            return yard(sheet);
         }
         if (!root.isObject() || root.isEmpty()) {
             return refused(file, List.of("holds nothing: neither a sheet nor a log. What is here stays"));
@@ -237,10 +237,15 @@ public final class Importer {
             Optional<Yard> read = Files.isRegularFile(own)
                     ? SheetFiles.yard(Files.readAllBytes(own)).value()
                     : Optional.empty();
-            return read.orElseGet(SheetFiles::shippedYard);
+            return read.orElseGet(this::shipped);
         } catch (IOException e) {
-            return SheetFiles.shippedYard();
+            return shipped();
         }
+    }
+
+    private Yard shipped() {
+        Yard shipped = SheetFiles.shippedYard();
+        return journal.setting(Settings.DEMO, "on").equals("off") ? shipped.bare() : shipped;
     }
 
     /** A sheet over the library of procedures becomes one of the yard's own, with its history, and counts at once. */

@@ -13,7 +13,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Journal;
 import mussel.core.job.Yard;
 import mussel.desktop.desk.Incoming;
-import mussel.desktop.desk.Workshop;
+import mussel.desktop.desk.Ports;
 import mussel.exchange.file.OutFile;
 import mussel.exchange.report.LegTag;
 import mussel.exchange.yard.YardTables;
@@ -21,7 +21,7 @@ import mussel.store.Backups;
 import mussel.store.SqliteJournal;
 
 /** Data in and out for the window. Writes read the log on connections of their own: they run beside the work. */
-public final class YardData implements Workshop.Data {
+public final class YardData implements Ports.Data {
     private final SqliteJournal journal;
     private final Path log;
     private final Path dataFolder;

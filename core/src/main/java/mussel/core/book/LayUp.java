@@ -10,6 +10,7 @@ import mussel.core.fill.FillResult;
 import mussel.core.measure.Display;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
+import mussel.core.measure.NamedBy;
 import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.FamilySheet;
@@ -22,7 +23,7 @@ import mussel.core.sheet.FamilySheet;
  * @param doseMlPerL stabiliser for each litre of fuel (ml/l)
  * @param engineOilMl engine oil with a change (ml)
  * @param filterMl what a new filter takes up (ml)
- * @param bottles the bottles of oil there are to buy
+ * @param bottles the bottles there are to buy, of whatever they hold
  */
 public record LayUp(
         @Given(value = "the fuel in the tank", kind = Kind.VOLUME, min = 0, max = 2_000_000) OptionalDouble tankMl,
@@ -32,6 +33,7 @@ public record LayUp(
                 OptionalDouble engineOilMl,
         @Given(value = "what the filter takes up", kind = Kind.VOLUME, min = 0, max = 10_000) OptionalDouble filterMl,
         @Given(value = "the bottles", atLeast = 1) List<FillInput.Bottle> bottles) {
+    private static final double LEAST_ML = 10;
     private static final Sentences SAY = Sentences.beside(LayUp.class);
 
     /** Keeps its own copy. */
@@ -46,22 +48,33 @@ public record LayUp(
                 : OptionalDouble.empty();
     }
 
-    /** The bottles for so much oil. */
-    FillResult bottles(double ml) {
-        return FillEngine.run(new FillInput(ml, 0, 0, 0, bottles, OptionalDouble.empty()));
+    /** The bottles for so much of something; empty where the yard has written none down that hold it, or for less than is ever poured. */
+    Optional<FillResult> bottles(double ml, FillInput.Holds what) {
+        List<FillInput.Bottle> fit =
+                bottles.stream().filter(b -> b.holds() == what).toList();
+        return fit.isEmpty() || ml < LEAST_ML
+                ? Optional.empty()
+                : Optional.of(FillEngine.run(new FillInput(ml, 0, 0, 0, fit, OptionalDouble.empty())));
     }
 
     /** What to do, in the order hands go, with the amounts that are known. */
     public List<String> steps(FamilySheet sheet, YardUnits units) {
         List<String> steps = new ArrayList<>();
-        steps.add(SAY.say("layup.fuel", amount(stabiliserMl(), units).orElse(SAY.say("layup.dose"))));
+        steps.add(SAY.say(
+                "layup.fuel",
+                amount(stabiliserMl(), units)
+                        .map(ml -> ml
+                                + bottles(stabiliserMl().getAsDouble(), FillInput.Holds.STABILISER)
+                                        .map(r -> " (" + buy(r, units) + ")")
+                                        .orElse(""))
+                        .orElse(SAY.say("layup.dose"))));
         double oil = engineOilMl.orElse(0);
         steps.add(
                 engineOilMl.isPresent()
                         ? SAY.say(
                                 "layup.engine",
                                 Display.exact(Kind.VOLUME, oil + filterMl.orElse(0), units),
-                                buy(oil + filterMl.orElse(0), units))
+                                buy(oil + filterMl.orElse(0), FillInput.Holds.ENGINE_OIL, units))
                         : SAY.say("layup.engine.unknown"));
         steps.add(SAY.say("layup.fog"));
         OptionalDouble holds = sheet.oil().capacityMl();
@@ -72,15 +85,20 @@ public record LayUp(
                                 "layup.gear",
                                 sheet.title(),
                                 Display.exact(Kind.VOLUME, holds.getAsDouble(), units),
-                                buy(holds.getAsDouble() + besides, units))
+                                buy(holds.getAsDouble() + besides, FillInput.Holds.GEAR_OIL, units))
                         : SAY.say("layup.gear.unknown", sheet.title()));
         steps.add(SAY.say("layup.drain"));
         steps.add(SAY.say("layup.anodes"));
         return steps;
     }
 
-    private String buy(double ml, YardUnits units) {
-        FillResult result = bottles(ml);
+    private String buy(double ml, FillInput.Holds what, YardUnits units) {
+        return bottles(ml, what)
+                .map(r -> buy(r, units))
+                .orElseGet(() -> SAY.say("layup.buy.none." + NamedBy.file(what)));
+    }
+
+    private static String buy(FillResult result, YardUnits units) {
         List<String> bought = new ArrayList<>();
         result.use().stream().filter(u -> u.count() > 0).forEach(u -> bought.add(u.count() + " × " + u.name()));
         return SAY.say("layup.buy", String.join(" + ", bought), Display.exact(Kind.VOLUME, result.leaveMl(), units));

@@ -46,6 +46,10 @@ public record FillInput(
                 pointer + "/bottles",
                 "has " + bottles.size() + " kinds of bottle; at most " + MOST_BOTTLES
                         + " are weighed against each other");
+        problems.unless(
+                bottles.stream().map(Bottle::holds).distinct().count() <= 1,
+                pointer + "/bottles",
+                "hold different things; name those of what is poured");
         for (int i = 0; i < bottles.size(); i++) {
             String name = bottles.get(i).name();
             boolean first =
@@ -62,6 +66,7 @@ public record FillInput(
      * @param price of a whole one
      * @param have whole ones owned
      * @param openedMl what is left in an opened one (ml)
+     * @param holds what is in it
      */
     public record Bottle(
             @Given("the bottle's name") String name,
@@ -74,11 +79,29 @@ public record FillInput(
                             min = 0,
                             max = 250_000,
                             orElse = "0")
-                    double openedMl)
+                    double openedMl,
+            @Given(value = "what is in the bottle", orElse = "gear_oil") Holds holds)
             implements Checked {
+        /** A bottle of gear oil. */
+        public Bottle(String name, double ml, double price, int have, double openedMl) {
+            this(name, ml, price, have, openedMl, Holds.GEAR_OIL);
+        }
+
         @Override
         public void check(Problems problems, String pointer) {
             problems.unless(openedMl <= ml, pointer + "/opened_ml", "is more than a whole one holds (" + ml + " ml)");
         }
+    }
+
+    /** What a bottle holds. */
+    public enum Holds {
+        /** Oil for the lower unit. */
+        GEAR_OIL,
+        /** Oil for the engine. */
+        ENGINE_OIL,
+        /** What keeps fuel from ageing. */
+        STABILISER,
+        /** Grease, in a tub or a cartridge. */
+        GREASE
     }
 }

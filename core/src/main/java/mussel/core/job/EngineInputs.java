@@ -73,7 +73,7 @@ record EngineInputs(Assessment all) {
         }
         double capacity = all.sheet().oil().capacityMl().getAsDouble();
         List<FillInput.Bottle> bottles = new ArrayList<>();
-        for (FillInput.Bottle b : all.yard().bottles()) {
+        for (FillInput.Bottle b : all.yard().bottles(FillInput.Holds.GEAR_OIL)) {
             bottles.add(new FillInput.Bottle(
                     b.name(),
                     b.ml(),

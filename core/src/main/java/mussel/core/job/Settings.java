@@ -39,7 +39,11 @@ public final class Settings {
     public static final String AWAY = "away:";
 
     /** What else the yard decides: whether its own findings count, and what it takes parts' lives to cost. */
-    public static final Set<String> HABITS = Set.of("learn_priors", "life-planned", "life-failure", "life-risk");
+    public static final Set<String> HABITS =
+            Set.of("learn_priors", "shipped_sheets", "life-planned", "life-failure", "life-risk");
+
+    /** The setting that says whether the demo yard's sheets and prices are among those known. */
+    public static final String DEMO = "shipped_sheets";
 
     /** What the setting that holds the picture of a manual's page begins with; the family's id and the value's place follow. */
     public static final String PAGE = "page:";
@@ -94,7 +98,7 @@ public final class Settings {
                         ? Optional.empty()
                         : Optional.of("is “" + shown(value) + "”, and no number of months");
             case "look" -> oneOf(value, "light", "dark");
-            case "glove", "learn_priors" -> oneOf(value, "on", "off");
+            case "glove", "learn_priors", DEMO -> oneOf(value, "on", "off");
             case "by", "yard_name" ->
                 value.length() <= LONGEST_NAME ? Optional.empty() : Optional.of("is longer than 200 characters");
             case PAPERS ->

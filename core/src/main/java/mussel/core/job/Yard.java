@@ -20,6 +20,9 @@ import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problems;
 import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
+import mussel.core.parts.Catalogue;
+import mussel.core.parts.Price;
+import mussel.core.parts.Seller;
 import mussel.core.torque.TorqueInput;
 
 /**
@@ -43,6 +46,10 @@ import mussel.core.torque.TorqueInput;
  * @param tax the tax on its papers, as a share; empty where they show sums without it
  * @param foot what stands at the foot of its papers
  * @param frostFrom from which day of the year frost is to be reckoned with, like 11-01; empty where it never freezes
+ * @param suppliers who sells to it, beside those of its catalogue
+ * @param prices what they ask by number
+ * @param exchange whole units to be had in exchange, beside those of its catalogue
+ * @param habits which school it follows where there are several
  */
 public record Yard(
         @Given("the yard's name") String name,
@@ -63,7 +70,11 @@ public record Yard(
         @Given("its tax number") Optional<String> taxNumber,
         @Given(value = "the tax on its papers (share)", min = 0, max = 1) OptionalDouble tax,
         @Given("what stands at the foot of its papers") Optional<String> foot,
-        @Given("the first day of frost (month-day)") Optional<String> frostFrom)
+        @Given("the first day of frost (month-day)") Optional<String> frostFrom,
+        @Given("its suppliers") List<Seller> suppliers,
+        @Given("what they ask") List<Price> prices,
+        @Given("the exchange units") List<Exchange> exchange,
+        @Given("its habits") Optional<YardHabits> habits)
         implements Checked {
     /** Keeps its own copies. */
     public Yard {
@@ -72,6 +83,9 @@ public record Yard(
         tools = List.copyOf(tools);
         oils = List.copyOf(oils);
         bottles = List.copyOf(bottles);
+        suppliers = List.copyOf(suppliers);
+        prices = List.copyOf(prices);
+        exchange = List.copyOf(exchange);
     }
 
     /** The oil with that id; the first of the list where it is not known. */
@@ -126,6 +140,62 @@ public record Yard(
         return but(other, units, currency, moneyAs, pumpHabit);
     }
 
+    /** A yard of which nobody has said anything yet: one gear oil, the usual bottles without a price, nothing owned. */
+    public Yard bare() {
+        return new Yard(
+                name,
+                units,
+                Map.of(),
+                Optional.empty(),
+                Optional.empty(),
+                oils.subList(0, 1),
+                bottles(FillInput.Holds.GEAR_OIL).stream()
+                        .map(b -> new FillInput.Bottle(b.name(), b.ml(), 0, 0, 0))
+                        .toList(),
+                labourPerH,
+                0,
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty());
+    }
+
+    /** The same yard with other suppliers and what they ask. */
+    public Yard buying(List<Seller> from, List<Price> at) {
+        return new Yard(
+                name,
+                units,
+                unitsOf,
+                currency,
+                moneyAs,
+                oils,
+                bottles,
+                labourPerH,
+                downtimePerDay,
+                pumpHabit,
+                wrenches,
+                tools,
+                crew,
+                address,
+                taxNumber,
+                tax,
+                foot,
+                frostFrom,
+                from,
+                at,
+                exchange,
+                habits);
+    }
+
     private Yard but(
             String called, UnitSet reading, Optional<String> money, Optional<String> as, Optional<PumpHabit> habit) {
         return new Yard(
@@ -146,7 +216,11 @@ public record Yard(
                 taxNumber,
                 tax,
                 foot,
-                frostFrom);
+                frostFrom,
+                suppliers,
+                prices,
+                exchange,
+                habits);
     }
 
     /** The next day of frost after some day; empty where it never freezes. */
@@ -155,6 +229,21 @@ public record Yard(
             LocalDate frost = MonthDay.parse("--" + text).atYear(day.getYear());
             return frost.isAfter(day) ? frost : frost.plusYears(1);
         });
+    }
+
+    /** The bottles that hold something. */
+    public List<FillInput.Bottle> bottles(FillInput.Holds what) {
+        return bottles.stream().filter(b -> b.holds() == what).toList();
+    }
+
+    /** Which school it follows; the usual ones where it never said. */
+    public YardHabits schools() {
+        return habits.orElse(YardHabits.USUAL);
+    }
+
+    /** The supplier of that name, whatever the case of its letters. */
+    public Optional<Seller> supplier(String name) {
+        return suppliers.stream().filter(s -> s.id().equalsIgnoreCase(name)).findFirst();
     }
 
     /** How it renews pumps; by condition where it never said. */
@@ -183,6 +272,28 @@ public record Yard(
                 problems.at(pointer + "/frost_from", "is “" + day + "”; write month and day like 11-01");
             }
         });
+        problems.unless(
+                !bottles(FillInput.Holds.GEAR_OIL).isEmpty(),
+                pointer + "/bottles",
+                "name none that holds gear oil; a leg is filled from one");
+        for (int i = 0; i < suppliers.size(); i++) {
+            Seller seller = suppliers.get(i);
+            String code = seller.currency().orElse("");
+            problems.unless(
+                    code.isEmpty() || Money.of(code).isPresent(),
+                    pointer + "/suppliers/" + i + "/currency",
+                    "is “" + code + "”, which is no currency; write its code, like USD or NOK");
+            problems.unless(
+                    supplier(seller.id()).equals(Optional.of(seller)),
+                    pointer + "/suppliers/" + i + "/id",
+                    "is “" + seller.id() + "” a second time; a supplier stands once");
+        }
+        for (int i = 0; i < prices.size(); i++) {
+            problems.unless(
+                    supplier(prices.get(i).supplier()).isPresent(),
+                    pointer + "/prices/" + i + "/supplier",
+                    "is “" + prices.get(i).supplier() + "”, who is none of the yard's suppliers");
+        }
         for (int i = 0; i < wrenches.size(); i++) {
             String day = wrenches.get(i).calibrated();
             try {
@@ -214,6 +325,14 @@ public record Yard(
                     || LocalDate.parse(calibrated).plusMonths(everyMonths).isBefore(today);
         }
     }
+
+    /**
+     * A whole unit to be had in exchange for the old one.
+     *
+     * @param family of which legs
+     * @param unit what it is and costs
+     */
+    public record Exchange(@Given("the family") String family, @Given("the exchange unit") Catalogue.Unit unit) {}
 
     /**
      * An oil on the shelf.

@@ -122,7 +122,7 @@ public final class BookView extends BorderPane {
             case LIVES -> new LivesPage(shop, aside);
             case PLAN -> new PlanPage(shop, aside, onOpen, onTrouble);
             case SHEETS -> new SheetsPage(shop, onTrouble);
-            case YARD -> new YardPage(shop, onTrouble);
+            case YARD -> new YardPage(shop, onTakeIn, onTrouble);
             case DATA -> new DataPage(shop, onTakeIn);
         };
     }

@@ -1,5 +1,7 @@
 package mussel.desktop.book;
 
+import java.io.File;
+import java.nio.file.Path;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +16,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
 import mussel.core.job.JournalException;
 import mussel.core.yard.YardDecisions;
 import mussel.core.yard.YardTable;
@@ -43,12 +46,23 @@ final class YardPage implements BookPage {
     private final Button redo = new Button("Do it again");
     private Optional<String> changing = Optional.empty();
 
-    YardPage(Workshop shop, Consumer<String> onTrouble) {
+    YardPage(Workshop shop, Consumer<Path> onTakeIn, Consumer<String> onTrouble) {
         this.shop = shop;
         this.onTrouble = onTrouble;
         Button file = new Button("As a file");
         file.setId("yard-file");
         file.setOnAction(e -> file());
+        Button list = new Button("Take a price list in");
+        list.setId("yard-prices");
+        list.setDisable(shop.journal().readOnly());
+        list.setOnAction(e -> {
+            FileChooser chooser = new FileChooser();
+            chooser.setTitle("A supplier’s price list");
+            chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv", "*.tsv"));
+            Optional.ofNullable(chooser.showOpenDialog(page.getScene().getWindow()))
+                    .map(File::toPath)
+                    .ifPresent(onTakeIn);
+        });
         undo.setId("yard-undo");
         undo.setOnAction(e -> undo());
         redo.setId("yard-redo");
@@ -62,7 +76,7 @@ final class YardPage implements BookPage {
                         Texts.sentence(
                                 "What is decided here counts for every leg that is open, from the moment it is taken;"
                                         + " what is tagged stays as it was worked."),
-                        new Row(10, file, written),
+                        new Row(10, list, file, written),
                         things,
                         Texts.heading("What was changed"),
                         new Row(10, undo, redo),

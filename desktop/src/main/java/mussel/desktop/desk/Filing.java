@@ -23,10 +23,10 @@ final class Filing {
     private final Workshop shop;
     private final CompletableFuture<Workshop.Catalogue> catalogue;
     private final Clock clock;
-    private final Workshop.Ports ports;
+    private final Ports ports;
     private final Map<Integer, String> unfiled = new TreeMap<>();
 
-    Filing(Workshop shop, CompletableFuture<Workshop.Catalogue> catalogue, Clock clock, Workshop.Ports ports) {
+    Filing(Workshop shop, CompletableFuture<Workshop.Catalogue> catalogue, Clock clock, Ports ports) {
         this.shop = shop;
         this.catalogue = catalogue;
         this.clock = clock;

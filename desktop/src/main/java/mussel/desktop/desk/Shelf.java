@@ -10,6 +10,8 @@ import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.Settings;
 import mussel.core.job.Stores;
+import mussel.core.job.Suppliers;
+import mussel.core.job.Yard;
 import mussel.core.parts.Catalogue;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.SetupSheet;
@@ -21,7 +23,10 @@ final class Shelf {
     private final YardDecisions decisions;
     private final Function<Job, Optional<FamilySheet>> sheets;
     private final Supplier<Catalogue> supply;
-    private final Map<Integer, Stores> stores = new HashMap<>();
+    private final Map<Integer, Known> stores = new HashMap<>();
+
+    /** Stores as a yard has them; the yard is compared by identity. */
+    private record Known(Yard yard, Stores stores) {}
 
     Shelf(
             Journal journal,
@@ -38,9 +43,24 @@ final class Shelf {
         stores.clear();
     }
 
-    /** What can be bought, and what lies on the shelf for the leg of a job. */
-    Stores stores(Job job) {
-        return stores.computeIfAbsent(job.id(), id -> new Stores(supply.get(), shelf(job)));
+    /** What can be bought by a yard, and what lies on the shelf for the leg of a job. */
+    Stores stores(Job job, Yard yard) {
+        Known known = stores.get(job.id());
+        if (known == null || known.yard() != yard) {
+            known = new Known(yard, stored(job, yard));
+            stores.put(job.id(), known);
+        }
+        return known.stores();
+    }
+
+    private Stores stored(Job job, Yard yard) {
+        FamilySheet sheet = sheets.apply(job).orElseThrow();
+        return new Stores(Suppliers.of(supply.get(), yard, sheet), shelf(job));
+    }
+
+    /** What another yard would have, not kept. */
+    Stores would(Job job, Yard yard) {
+        return stored(job, yard);
     }
 
     private Map<String, Integer> shelf(Job job) {

@@ -9,9 +9,10 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
-import java.util.function.BiFunction;
 import java.util.function.IntPredicate;
+import java.util.function.Predicate;
 import mussel.core.book.BenchPlan;
 import mussel.core.book.LogBook;
 import mussel.core.book.YardEffect;
@@ -24,14 +25,15 @@ import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
-import mussel.core.job.Order;
 import mussel.core.job.PumpHabit;
 import mussel.core.job.Settings;
+import mussel.core.job.Stores;
+import mussel.core.job.Suppliers;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
-import mussel.core.leak.HoldFile;
 import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
+import mussel.core.parts.Seller;
 import mussel.core.plan.Planning;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Calibration;
@@ -40,7 +42,6 @@ import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.Learned;
 import mussel.core.verdict.Overrides;
 import mussel.core.yard.YardDecisions;
-import mussel.core.yard.YardForm;
 
 /**
  * What the screens see of the yard: its journal, its families, its units. Journal and bench are there at once; families and yard may still
@@ -75,10 +76,9 @@ public final class Workshop {
         this.clock = clock;
         this.ports = ports;
         history = new LegHistory(journal, clock.getZone());
-        families = new Families(journal, ports.sheets(), () -> catalogue.join().families());
-        decisions = new YardDecisions(journal, () -> catalogue.join().yard(), ports.yardForm());
-        shelf = new Shelf(
-                journal, decisions, families::workedBy, () -> catalogue.join().supply());
+        families = new Families(journal, ports.sheets(), this::offered);
+        decisions = new YardDecisions(journal, this::sheet, ports.yardForm());
+        shelf = new Shelf(journal, decisions, families::workedBy, this::listed);
         filing = new Filing(this, catalogue, clock, ports);
     }
 
@@ -89,6 +89,8 @@ public final class Workshop {
      * @param yard the yard as its sheet says
      * @param shipped the diagnosis tables that ship
      * @param own the yard's own numbers for them
+     * @param supply what can be bought
+     * @param demo what of it is the demo yard's
      * @param stamp changes when any of it does
      */
     public record Catalogue(
@@ -97,7 +99,81 @@ public final class Workshop {
             Knowledge shipped,
             Overrides own,
             mussel.core.parts.Catalogue supply,
-            String stamp) {}
+            Demo demo,
+            String stamp) {
+        /** Keeps its own copy. */
+        public Catalogue {
+            families = List.copyOf(families);
+        }
+    }
+
+    /**
+     * What of a catalogue is the demo yard's, and goes where a yard wants none of that.
+     *
+     * @param families the ids of its families
+     * @param supply whether what can be bought is
+     * @param yard whether the yard's sheet is
+     */
+    public record Demo(Set<String> families, boolean supply, boolean yard) {
+        /** Keeps its own copy. */
+        public Demo {
+            families = Set.copyOf(families);
+        }
+    }
+
+    /** The families that come with the program or lie in the data folder; without the demo yard's where the yard wants none of them. */
+    private List<FamilySheet> offered() {
+        Catalogue all = catalogue.join();
+        return demo()
+                ? all.families()
+                : all.families().stream()
+                        .filter(f -> !all.demo().families().contains(f.id()))
+                        .toList();
+    }
+
+    /** The yard's sheet as it came; one without the demo yard's things where it wants none of them. */
+    private Yard sheet() {
+        Catalogue all = catalogue.join();
+        return demo() || !all.demo().yard() ? all.yard() : all.yard().bare();
+    }
+
+    /** What suppliers' files list; without the demo yard's where the yard wants none of it. */
+    private mussel.core.parts.Catalogue listed() {
+        Catalogue all = catalogue.join();
+        return demo() || !all.demo().supply() ? all.supply() : mussel.core.parts.Catalogue.EMPTY;
+    }
+
+    /** Whether the demo yard's sheets and prices are among those known. */
+    public boolean demo() {
+        return !journal.setting(Settings.DEMO, "on").equals("off");
+    }
+
+    /** Has the demo yard's sheets and prices among those known, or not. */
+    public void setDemo(boolean wanted) {
+        decisions.keep(by(), Settings.DEMO, wanted ? "on" : "off");
+        families.readAnew();
+        shelf.forget();
+    }
+
+    /** The reader of price lists. */
+    public Ports.PriceLists priceLists() {
+        return ports.priceLists();
+    }
+
+    /** Which numbers of a supplier's list mean something here. */
+    public Predicate<String> numbers(String supplier) {
+        return Suppliers.known(listed(), families.all(), supplier);
+    }
+
+    /** Who sells to the yard: those it has written down, and those of its catalogue. */
+    public List<Seller> sellers() {
+        List<Seller> sellers = new ArrayList<>(yard().suppliers());
+        listed().suppliers().stream()
+                .filter(s -> yard().supplier(s.id()).isEmpty())
+                .map(s -> Seller.named(s.id()).sending(s.shipping(), s.freeOver()))
+                .forEach(sellers::add);
+        return sellers;
+    }
 
     /** The families known, in their order. */
     public List<FamilySheet> families() {
@@ -113,99 +189,6 @@ public final class Workshop {
     public boolean knows(String family) {
         return families.knows(family);
     }
-
-    /** Writes job sheets; the format is not the desktop's concern. */
-    public interface JobSheets {
-        /** Writes the job's sheet into the file. An UncheckedIOException says why it could not. */
-        void write(Assessment job, Path file);
-    }
-
-    /** Writes what else a yard prints. An UncheckedIOException says why it could not. */
-    public interface Papers {
-        /** The owner's estimate. */
-        void estimate(Assessment job, Path file);
-
-        /** An order, as CSV where the file is named so, else for print. */
-        void order(Assessment job, Order order, Path file);
-
-        /** The mat and the way back. */
-        void mat(Assessment job, Path file);
-
-        /** The same with the mat drawn: PNG pictures of its rows as they came off, and of the way back. */
-        void mat(Assessment job, List<byte[]> cameOff, List<byte[]> wayBack, Path file);
-    }
-
-    /** Keeps pictures beside the journal. */
-    public interface Pictures {
-        /** Takes a picture in and returns its name; a JournalException says why it could not. */
-        String keep(Path picture);
-
-        /** Where the picture of that name lies. */
-        Path at(String name);
-    }
-
-    /** Data in and out; the formats are not the desktop's concern. An UncheckedIOException or JournalException says why something could not be done. */
-    public interface Data {
-        /** Writes every entry as JSON. */
-        void json(Path file);
-
-        /** Writes every entry of every job of a leg as JSON. */
-        void leg(String leg, Path file);
-
-        /** Writes lists as CSV into a folder. */
-        void lists(Path folder);
-
-        /** Writes the yard's sheet, as another yard can take it in. */
-        void yard(Yard yard, Path file);
-
-        /** Writes what is due as iCalendar. */
-        void calendar(Path file);
-
-        /** Writes log and pictures into one file. */
-        void backup(Path file);
-
-        /** The automatic backups, the latest first, in words. */
-        List<String> backups();
-
-        /**
-         * Reads a file, on any thread, and says what it would change.
-         *
-         * @param goOn told how many jobs were read, now and then; false to stop, which a JournalException then says
-         */
-        Incoming look(Path file, IntPredicate goOn);
-
-        /** Does work over a journal and a book of its own, on whatever thread it is called. */
-        <T> T aside(BiFunction<Journal, LogBook, T> work);
-
-        /** Prints the tag of a leg. */
-        void tag(Assessment job, Path file);
-    }
-
-    /** Reads holds from files; the formats are not the desktop's concern. */
-    public interface HoldFiles {
-        /** Reads one file, all of it or nothing. */
-        HoldFile read(Path file);
-    }
-
-    /**
-     * What the application brings that the desktop does not know the inside of.
-     *
-     * @param jobSheets writes job sheets
-     * @param holdFiles reads holds
-     * @param instruments the instruments of the bench
-     * @param sheets sheets of legs that nobody has described yet
-     * @param yardForm how what the yard decides is written down
-     * @param data brings data in and out
-     */
-    public record Ports(
-            JobSheets jobSheets,
-            Papers papers,
-            HoldFiles holdFiles,
-            Pictures pictures,
-            Instruments instruments,
-            Sheets sheets,
-            YardForm yardForm,
-            Data data) {}
 
     /** The yard's book. */
     public LogBook book() {
@@ -312,7 +295,7 @@ public final class Workshop {
     }
 
     /** Data in and out. */
-    public Data data() {
+    public Ports.Data data() {
         return ports.data();
     }
 
@@ -369,22 +352,22 @@ public final class Workshop {
     }
 
     /** The printer of job sheets. */
-    public JobSheets jobSheets() {
+    public Ports.JobSheets jobSheets() {
         return ports.jobSheets();
     }
 
     /** The printer of everything else. */
-    public Papers papers() {
+    public Ports.Papers papers() {
         return ports.papers();
     }
 
     /** The pictures beside the journal. */
-    public Pictures pictures() {
+    public Ports.Pictures pictures() {
         return ports.pictures();
     }
 
     /** The reader of holds from files. */
-    public HoldFiles holdFiles() {
+    public Ports.HoldFiles holdFiles() {
         return ports.holdFiles();
     }
 
@@ -435,7 +418,11 @@ public final class Workshop {
             }
             job(line.job()).ifPresent(before -> {
                 List<String> effect = YardEffect.of(
-                        before, Assessment.of(before.job(), before.sheet(), surroundings(before.job(), other)));
+                        before,
+                        Assessment.of(
+                                before.job(),
+                                before.sheet(),
+                                surroundings(before.job(), other, shelf.would(before.job(), other))));
                 if (!effect.isEmpty()) {
                     lines.add(line.leg().title() + ": " + String.join("; ", effect) + ".");
                 }
@@ -449,12 +436,16 @@ public final class Workshop {
     }
 
     private Surroundings surroundings(Job job, Yard by) {
+        return surroundings(job, by, shelf.stores(job, by));
+    }
+
+    private Surroundings surroundings(Job job, Yard by, Stores stores) {
         return new Surroundings(
                 by,
                 judge(),
                 history.twinFound(job),
                 today(),
-                shelf.stores(job),
+                stores,
                 planning,
                 clock.getZone(),
                 () -> history.before(job));

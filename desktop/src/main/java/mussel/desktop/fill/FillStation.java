@@ -55,7 +55,7 @@ public final class FillStation implements StationView {
         manual = new FromManual(desk, Station.FILL);
         sheet.getStyleClass().add("station");
         FlowPane bottles = new Flow(26, 8);
-        for (FillInput.Bottle b : desk.shop().yard().bottles()) {
+        for (FillInput.Bottle b : desk.shop().yard().bottles(FillInput.Holds.GEAR_OIL)) {
             String size = b.name() + " of "
                     + Display.exact(Kind.VOLUME, b.ml(), desk.shop().yard().reads());
             HBox pair = new Row(

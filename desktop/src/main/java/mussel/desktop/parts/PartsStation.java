@@ -20,6 +20,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Order;
 import mussel.core.job.OrderTable;
+import mussel.core.job.Suppliers;
 import mussel.core.job.Supply;
 import mussel.core.parts.Objective;
 import mussel.core.parts.Offer;
@@ -172,7 +173,13 @@ public final class PartsStation implements StationView {
         answer.ifPresent(a -> {
             a.words().shelfAndSpare().forEach(n -> leftOver.getChildren().add(Texts.dim(n)));
             a.words().leftOut().forEach(n -> leftOver.getChildren().add(Texts.dim(n)));
+            a.result().lines().stream()
+                    .map(PartsResult.Line::supplier)
+                    .distinct()
+                    .flatMap(s -> Suppliers.rate(now.yard(), s).stream())
+                    .forEach(n -> leftOver.getChildren().add(Texts.dim(n + ".")));
         });
+        Suppliers.unrated(now.yard()).forEach(n -> leftOver.getChildren().add(Texts.sentence(n)));
     }
 
     @Override

@@ -13,13 +13,14 @@ import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
 
-/** The only questions before the first leg: what the yard is called, what it reads in and in what it reckons. */
+/** The only questions before the first leg: what the yard is called, what it reads in, in what it reckons, and whether it wants the demo yard’s sheets. */
 final class FirstStart extends Column {
     private static final int LONGEST_NAME = 60;
 
     private final TextField name = new TextField();
     private final TextField money = new TextField();
     private UnitSet units = UnitSet.METRIC;
+    private boolean demo = true;
 
     /**
      * What was answered.
@@ -27,8 +28,9 @@ final class FirstStart extends Column {
      * @param name what the yard is called
      * @param units the set of units it reads in
      * @param currency the money it reckons in, by its code; empty where it did not say
+     * @param demo whether the demo yard's sheets and prices are to be there
      */
-    record Answers(String name, UnitSet units, Optional<String> currency) {}
+    record Answers(String name, UnitSet units, Optional<String> currency, boolean demo) {}
 
     /** The page; answers with what was said. */
     FirstStart(Consumer<Answers> onDone) {
@@ -51,6 +53,15 @@ final class FirstStart extends Column {
                 .keepsOne()
                 .onPick(u -> units = UnitSet.valueOf(u.orElseThrow()));
         in.show(Optional.of(units.name()));
+        PickRow sheets = new PickRow(
+                        "first-sheets",
+                        "Sheets to begin with",
+                        List.of(
+                                PickRow.Choice.text("on", "the demo yard’s invented legs and prices"),
+                                PickRow.Choice.text("off", "none: I take my own in")))
+                .keepsOne()
+                .onPick(w -> demo = w.equals(Optional.of("on")));
+        sheets.show(Optional.of("on"));
         Label moneyCaption = new Words("The money it reckons in");
         moneyCaption.getStyleClass().add("caption");
         moneyCaption.setLabelFor(money);
@@ -71,16 +82,17 @@ final class FirstStart extends Column {
                         + "” is no currency: type its code of three letters, like USD or NOK, or leave it blank.");
             } else {
                 onDone.accept(
-                        new Answers(typed, units, Money.of(money.getText()).map(Money::code)));
+                        new Answers(typed, units, Money.of(money.getText()).map(Money::code), demo));
             }
         });
         getChildren()
                 .addAll(
                         Texts.title("Mussel"),
-                        Texts.sentence("Three questions, then the bench is yours. Everything is kept as you make it."),
+                        Texts.sentence("Four questions, then the bench is yours. Everything is kept as you make it."),
                         new Column(2, caption, name),
                         in,
                         new Column(2, moneyCaption, money),
+                        sheets,
                         refusal,
                         begin,
                         Texts.dim(

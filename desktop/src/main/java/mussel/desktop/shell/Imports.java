@@ -6,7 +6,9 @@ import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
+import javafx.scene.layout.Region;
 import mussel.desktop.book.Aside;
+import mussel.desktop.book.PriceListPage;
 import mussel.desktop.book.TakeInPage;
 import mussel.desktop.desk.Incoming;
 import mussel.desktop.desk.Workshop;
@@ -23,7 +25,7 @@ final class Imports {
     /** What stands around a file that comes in. */
     interface Around {
         /** Shows a page over everything. */
-        void over(TakeInPage page);
+        void over(Region page);
 
         /** Takes that page away. */
         void closeOver();
@@ -33,6 +35,9 @@ final class Imports {
 
         /** Shows the bench as it is now. */
         void showBench();
+
+        /** Shows what is shown as it is now. */
+        void refresh();
     }
 
     Imports(Workshop shop, Around window, WorkStrip strip) {
@@ -68,6 +73,14 @@ final class Imports {
             return;
         }
         window.tell("");
+        if (PriceListPage.takes(file)) {
+            window.over(new PriceListPage(shop, file, window::closeOver, done -> {
+                window.closeOver();
+                window.tell(done);
+                window.refresh();
+            }));
+            return;
+        }
         Pace pace = new Pace(jobs -> strip.say("Looking into " + file.getFileName() + ": " + jobs + " jobs so far."));
         strip.say("Looking into " + file.getFileName() + "…", pace::stop);
         reading.ask(() -> shop.data().look(file, pace), incoming -> {

@@ -28,7 +28,6 @@ import mussel.core.job.Station;
 import mussel.core.measure.UnitSet;
 import mussel.desktop.bench.BenchView;
 import mussel.desktop.book.BookView;
-import mussel.desktop.book.TakeInPage;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.desk.Workshop;
@@ -133,7 +132,7 @@ public final class MusselWindow extends StackPane {
     /** What files that come in see of the window. */
     private final class Over implements Imports.Around {
         @Override
-        public void over(TakeInPage page) {
+        public void over(Region page) {
             overlay.show(page);
         }
 
@@ -150,6 +149,11 @@ public final class MusselWindow extends StackPane {
         @Override
         public void showBench() {
             MusselWindow.this.showBench();
+        }
+
+        @Override
+        public void refresh() {
+            book.filter(Node::isVisible).ifPresentOrElse(BookView::show, MusselWindow.this::showBench);
         }
     }
 
@@ -222,6 +226,7 @@ public final class MusselWindow extends StackPane {
                 shop.rename(said.name());
                 shop.readIn(said.units());
                 shop.reckonIn(said.currency());
+                shop.setDemo(said.demo());
                 bench.refresh();
             }));
             overlay.show(page);

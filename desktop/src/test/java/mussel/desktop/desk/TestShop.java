@@ -21,6 +21,9 @@ import mussel.core.job.Yard;
 import mussel.core.leak.HoldFile;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
+import mussel.core.parts.PriceHead;
+import mussel.core.parts.PriceList;
+import mussel.core.parts.PriceQuestion;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
 import mussel.core.sheet.Step;
@@ -55,9 +58,10 @@ public final class TestShop {
                         KnowledgeFiles.shipped(),
                         Overrides.none(),
                         CatalogueFiles.shipped(),
+                        new Workshop.Demo(java.util.Set.of(), true, true),
                         "test")),
                 Clock.fixed(Instant.parse("2026-11-23T09:00:00Z"), ZoneOffset.UTC),
-                new Workshop.Ports(
+                new Ports(
                         (job, file) -> {},
                         new NoPapers(),
                         file -> holdFile.apply(file),
@@ -65,7 +69,20 @@ public final class TestShop {
                         new SimulatedInstruments(),
                         new NoSheets(),
                         YardTables.form(),
+                        new NoLists(),
                         new NoData()));
+    }
+
+    private static final class NoLists implements Ports.PriceLists {
+        @Override
+        public PriceHead head(Path file, Map<String, String> remembered) {
+            throw new JournalException("no lists here");
+        }
+
+        @Override
+        public PriceList read(Path file, PriceQuestion asked, java.util.function.IntPredicate goOn) {
+            throw new JournalException("no lists here");
+        }
     }
 
     private static final class NoSheets implements Sheets {
@@ -186,7 +203,7 @@ public final class TestShop {
         }
     }
 
-    private final class NoData implements Workshop.Data {
+    private final class NoData implements Ports.Data {
         @Override
         public void yard(Yard yard, Path file) {}
 
@@ -224,7 +241,7 @@ public final class TestShop {
         public void tag(Assessment job, Path file) {}
     }
 
-    private static final class NoPapers implements Workshop.Papers {
+    private static final class NoPapers implements Ports.Papers {
         @Override
         public void estimate(Assessment job, Path file) {}
 
@@ -238,7 +255,7 @@ public final class TestShop {
         public void mat(Assessment job, List<byte[]> cameOff, List<byte[]> wayBack, Path file) {}
     }
 
-    private static final class NoPictures implements Workshop.Pictures {
+    private static final class NoPictures implements Ports.Pictures {
         @Override
         public String keep(Path picture) {
             return "kept-" + picture.getFileName();

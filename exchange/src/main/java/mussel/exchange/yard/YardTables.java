@@ -14,7 +14,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import mussel.core.fill.FillInput;
 import mussel.core.job.Yard;
+import mussel.core.job.YardHabits;
 import mussel.core.measure.AmountReader;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -97,7 +99,8 @@ public final class YardTables {
                     Column.figure("/ml", "holds", "1 l", Kind.VOLUME),
                     Column.figure("/price", "price", "19.00", Kind.MONEY),
                     Column.bare("/have", "whole ones owned", "0", As.NUMBER),
-                    Column.figure("/opened_ml", "in an opened one", "0 ml", Kind.VOLUME)),
+                    Column.figure("/opened_ml", "in an opened one", "0 ml", Kind.VOLUME),
+                    Column.word("/holds", "what is in it", words(FillInput.Holds.values()))),
             many(
                     "wrenches",
                     "Torque wrenches",
@@ -150,6 +153,57 @@ public final class YardTables {
                     Column.word("/policy", "when", words(PumpPolicy.values())),
                     Column.bare("/calendar_months", "after (months)", "24", As.NUMBER),
                     Column.word("/extent", "how much", words(PumpInput.Extent.values()))),
+            new YardTable(
+                    "habits",
+                    "habits",
+                    "Which school it follows",
+                    "/habits",
+                    false,
+                    List.of(
+                            Column.word("/plugs", "to drain, first", words(YardHabits.Plugs.values())),
+                            Column.word("/washers", "plug washers", words(YardHabits.Washers.values())),
+                            Column.word("/sealer", "sealer on gaskets", words(YardHabits.Sealer.values())),
+                            Column.word("/traces", "a trace of water", words(YardHabits.Traces.values()))),
+                    YardHabits.risks()),
+            many(
+                    "suppliers",
+                    "Who sells to it",
+                    "In his own money; where that is not the yard’s, at the rate typed here: nothing is converted by itself. How his list’s columns are headed is"
+                            + " remembered when one is taken in.",
+                    Column.text("/id", "name", "Skerry Chandlers"),
+                    Column.bare("/currency", "his money", "NOK", As.CODE),
+                    Column.bare("/rate", "one of his is, in the yard’s", "0.086", As.NUMBER),
+                    Column.text("/rate_on", "rate of", "2026-11-29"),
+                    Column.bare("/shipping", "a parcel", "9.50", As.NUMBER),
+                    Column.bare("/free_over", "free from", "180", As.NUMBER),
+                    Column.bare("/days", "days", "3", As.NUMBER),
+                    Column.text("/columns/number", "column of numbers", "Art. no"),
+                    Column.text("/columns/price", "of prices", "Net"),
+                    Column.text("/columns/pack", "of pack sizes", "Per"),
+                    Column.text("/columns/stock", "of stock", "In stock"),
+                    Column.text("/columns/days", "of days", "Days")),
+            many(
+                    "prices",
+                    "What they ask",
+                    "By the number in their list, in their own money. What the number is, the sheets say: a part of that number, or a kit. Lists of theirs are taken in"
+                            + " above.",
+                    Column.text("/supplier", "supplier", "Skerry Chandlers"),
+                    Column.text("/number", "number", "T60-0601"),
+                    Column.bare("/price", "price", "1.20", As.NUMBER),
+                    Column.bare("/pack", "in a pack", "1", As.NUMBER),
+                    Column.bare("/stock", "packs he has", "", As.NUMBER),
+                    Column.bare("/days", "days", "", As.NUMBER)),
+            many(
+                    "exchange",
+                    "Whole units in exchange",
+                    "For a leg that is not worth opening.",
+                    Column.text("/family", "family", "tern-60"),
+                    Column.text("/unit/name", "unit", "Rebuilt lower unit"),
+                    Column.figure("/unit/price", "price", "1450", Kind.MONEY),
+                    Column.figure("/unit/core_charge", "kept if the old one stays", "300", Kind.MONEY),
+                    Column.figure("/unit/minutes", "to fit it", "90 min", Kind.DURATION),
+                    Column.bare("/unit/lead_days", "days", "8", As.NUMBER),
+                    Column.figure("/unit/expected_life_h", "runs (h)", "1200", Kind.RUNNING)),
             single(
                     "frost_from",
                     "The first day of frost",

@@ -177,8 +177,8 @@ class BookOfShippedFamiliesTest {
                 SheetFiles.shippedYard().bottles());
         assertThat(needs.stabiliserMl()).hasValue(62.5);
         List<String> steps = needs.steps(TERN, YardUnits.METRIC);
-        assertThat(steps.get(0)).contains("62.5 ml");
-        assertThat(steps.get(1)).contains("1950 ml", "2 × litre, leaves 50 ml");
+        assertThat(steps.get(0)).contains("62.5 ml", "1 × stabiliser, leaves 187.5 ml");
+        assertThat(steps.get(1)).contains("1950 ml", "2 × engine oil litre, leaves 50 ml");
         assertThat(steps.get(3)).contains("430 ml", "2 × tube, leaves 15 ml");
         LayUp unknown = new LayUp(
                 OptionalDouble.empty(),

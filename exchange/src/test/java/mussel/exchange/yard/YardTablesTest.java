@@ -10,13 +10,18 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import mussel.core.drain.DrainInput;
+import mussel.core.fill.FillInput;
 import mussel.core.fill.FillInput.Bottle;
 import mussel.core.job.PumpHabit;
 import mussel.core.job.Yard;
+import mussel.core.job.YardHabits;
 import mussel.core.measure.Money;
 import mussel.core.measure.Problem;
 import mussel.core.measure.TorqueUnit;
 import mussel.core.measure.UnitSet;
+import mussel.core.parts.Catalogue;
+import mussel.core.parts.Price;
+import mussel.core.parts.Seller;
 import mussel.core.pump.PumpInput;
 import mussel.core.sheet.PumpPolicy;
 import mussel.core.torque.TorqueInput;
@@ -59,7 +64,12 @@ class YardTablesTest {
                             figure(random, 60, 200, 1), figure(random, 8, 18, 2), figure(random, 0.85, 0.92, 3)),
                     maybe(random, "GL-5 80W-90")));
             bottles.add(new Bottle(
-                    "bottle " + i, figure(random, 50, 25_000, 1), figure(random, 0, 900, 2), random.nextInt(4), 0));
+                    "bottle " + i,
+                    figure(random, 50, 25_000, 1),
+                    figure(random, 0, 900, 2),
+                    random.nextInt(4),
+                    0,
+                    i == 0 ? FillInput.Holds.GEAR_OIL : one(random, List.of(FillInput.Holds.values()))));
         }
         for (int i = 0; i < random.nextInt(4); i++) {
             wrenches.add(new Yard.Wrench(
@@ -80,6 +90,28 @@ class YardTablesTest {
         }
         if (random.nextBoolean()) {
             units.put("volume", one(random, List.of("ml", "l", "fl oz")));
+        }
+        List<Seller> suppliers = new ArrayList<>();
+        List<Price> prices = new ArrayList<>();
+        for (int i = 0; i < random.nextInt(3); i++) {
+            suppliers.add(new Seller(
+                    "Supplier " + i,
+                    maybe(random, one(random, List.of("USD", "NOK", "SEK"))),
+                    random.nextBoolean() ? OptionalDouble.of(figure(random, 0.01, 20, 4)) : OptionalDouble.empty(),
+                    maybe(random, "2026-11-02"),
+                    figure(random, 0, 40, 2),
+                    random.nextBoolean() ? OptionalDouble.of(figure(random, 50, 500, 0)) : OptionalDouble.empty(),
+                    random.nextInt(20),
+                    random.nextBoolean() ? Map.of() : Map.of("number", "Art. no", "price", "Net, each")));
+            for (int j = 0; j < random.nextInt(5); j++) {
+                prices.add(new Price(
+                        "Supplier " + i,
+                        "T60-" + (600 + j),
+                        figure(random, 0, 400, 2),
+                        1 + random.nextInt(9),
+                        random.nextBoolean() ? OptionalDouble.of(random.nextInt(50)) : OptionalDouble.empty(),
+                        random.nextBoolean() ? OptionalDouble.of(random.nextInt(15)) : OptionalDouble.empty()));
+            }
         }
         return new Yard(
                 "Yard " + seed,
@@ -110,7 +142,29 @@ class YardTablesTest {
                 maybe(random, "TX 12"),
                 random.nextBoolean() ? OptionalDouble.of(figure(random, 0, 0.3, 3)) : OptionalDouble.empty(),
                 maybe(random, "We call before we go on."),
-                maybe(random, "11-15"));
+                maybe(random, "11-15"),
+                suppliers,
+                prices,
+                random.nextBoolean()
+                        ? List.of()
+                        : List.of(new Yard.Exchange(
+                                "tern-60",
+                                new Catalogue.Unit(
+                                        "Rebuilt",
+                                        figure(random, 100, 5_000, 2),
+                                        figure(random, 0, 500, 0),
+                                        random.nextInt(200),
+                                        random.nextInt(20),
+                                        random.nextBoolean()
+                                                ? OptionalDouble.of(figure(random, 100, 3_000, 0))
+                                                : OptionalDouble.empty()))),
+                random.nextBoolean()
+                        ? Optional.of(new YardHabits(
+                                one(random, List.of(YardHabits.Plugs.values())),
+                                one(random, List.of(YardHabits.Washers.values())),
+                                one(random, List.of(YardHabits.Sealer.values())),
+                                one(random, List.of(YardHabits.Traces.values()))))
+                        : Optional.empty());
     }
 
     /** The same yard set up table by table from another one, as in the window. */
@@ -120,7 +174,8 @@ class YardTablesTest {
             // Whoever has no crew of his own leaves those tables alone.
             boolean crew = table.thing().equals("crew");
             if (crew && wanted.crew().isEmpty()
-                    || table.id().equals("pump_habit") && wanted.pumpHabit().isEmpty()) {
+                    || table.id().equals("pump_habit") && wanted.pumpHabit().isEmpty()
+                    || table.id().equals("habits") && wanted.habits().isEmpty()) {
                 made = YardTables.with(made, Map.of(table.thing(), "")).value().orElseThrow();
                 continue;
             }
@@ -155,7 +210,9 @@ class YardTablesTest {
             for (YardTable table : YardTables.all()) {
                 String said = YardTables.things(yard).getOrDefault(table.thing(), "");
                 boolean nothing = said.isEmpty()
-                        && (table.thing().equals("crew") || table.id().equals("pump_habit"));
+                        && (table.thing().equals("crew")
+                                || table.id().equals("pump_habit")
+                                || table.id().equals("habits"));
                 if (!nothing) {
                     assertThat(YardTables.decided(table, yard, YardTables.lines(table, yard))
                                     .value())

@@ -1,0 +1,90 @@
+package mussel.core.job;
+
+import mussel.core.measure.Given;
+import mussel.core.measure.NamedBy;
+import mussel.core.measure.Sentences;
+
+/**
+ * Which school a yard follows where the trade has several. None of them outranks the maker's manual.
+ *
+ * @param plugs which plug is opened first to drain
+ * @param washers what becomes of the plugs' washers
+ * @param sealer whether gaskets get a sealer
+ * @param traces what it does about a trace of water
+ */
+public record YardHabits(
+        @Given(value = "which plug is opened first", orElse = "bottom_first") Plugs plugs,
+        @Given(value = "what becomes of washers", orElse = "always_new") Washers washers,
+        @Given(value = "whether gaskets get a sealer", orElse = "as_the_sheet_says") Sealer sealer,
+        @Given(value = "what it does about a trace of water", orElse = "as_it_costs") Traces traces) {
+    private static final Sentences SAY = Sentences.beside(YardHabits.class);
+
+    /** What most benches do. */
+    public static final YardHabits USUAL =
+            new YardHabits(Plugs.BOTTOM_FIRST, Washers.ALWAYS_NEW, Sealer.AS_THE_SHEET_SAYS, Traces.AS_IT_COSTS);
+
+    /** What each school costs and risks, as told before one is chosen. */
+    public static String risks() {
+        return SAY.say("schools");
+    }
+
+    /** What goes with draining by this habit. */
+    public String draining() {
+        return SAY.say("school.plugs." + NamedBy.file(plugs));
+    }
+
+    /** What goes with the plugs' washers by this habit. */
+    public String refitting() {
+        return SAY.say("school.washers." + NamedBy.file(washers));
+    }
+
+    /** What goes with gaskets by this habit. */
+    public String sealing() {
+        return SAY.say("school.sealer." + NamedBy.file(sealer));
+    }
+
+    /** What goes with a trace of water by this habit. */
+    public String tracing() {
+        return SAY.say("school.traces." + NamedBy.file(traces));
+    }
+
+    /** Which plug is opened first to drain. */
+    public enum Plugs {
+        /** The drain, with the vent still shut. */
+        BOTTOM_FIRST,
+        /** The vent, slowly. */
+        VENT_FIRST,
+        /** The drain, once the vent was proven to come free. */
+        VENT_LOOSENED_FIRST
+    }
+
+    /** What becomes of the washers of the plugs. */
+    public enum Washers {
+        /** New ones each time. */
+        ALWAYS_NEW,
+        /** New ones where the old look bad. */
+        WHEN_BAD,
+        /** Left in place while they stick to the case. */
+        LEFT_WHILE_THEY_STICK
+    }
+
+    /** Whether gaskets get a sealer. */
+    public enum Sealer {
+        /** As the sheet says at each. */
+        AS_THE_SHEET_SAYS,
+        /** A thin film on paper gaskets. */
+        THIN_FILM,
+        /** Never: gaskets go on dry. */
+        NEVER
+    }
+
+    /** What it does about a trace of water. */
+    public enum Traces {
+        /** What costs less on the whole, job by job. */
+        AS_IT_COSTS,
+        /** Watches it. */
+        WATCH,
+        /** Reseals at once. */
+        RESEAL
+    }
+}

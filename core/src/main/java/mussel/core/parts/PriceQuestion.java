@@ -1,0 +1,28 @@
+package mussel.core.parts;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+
+/**
+ * What is wanted of a supplier's price list.
+ *
+ * @param seller whose it is
+ * @param columns how the columns are headed
+ * @param mark what it writes before decimals; empty to find that out
+ * @param known which numbers mean something here
+ * @param before what the yard knows of prices
+ */
+public record PriceQuestion(
+        Seller seller,
+        Map<PriceColumn, String> columns,
+        Optional<DecimalMark> mark,
+        Predicate<String> known,
+        List<Price> before) {
+    /** Keeps its own copies. */
+    public PriceQuestion {
+        columns = Map.copyOf(columns);
+        before = List.copyOf(before);
+    }
+}

@@ -1,0 +1,357 @@
+package mussel.desktop.book;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.TreeMap;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import mussel.core.job.JournalException;
+import mussel.core.job.Yard;
+import mussel.core.measure.AmountReader;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Money;
+import mussel.core.measure.Range;
+import mussel.core.measure.Typed;
+import mussel.core.parts.DecimalMark;
+import mussel.core.parts.Price;
+import mussel.core.parts.PriceColumn;
+import mussel.core.parts.PriceHead;
+import mussel.core.parts.PriceList;
+import mussel.core.parts.PriceQuestion;
+import mussel.core.parts.Seller;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** A supplier's price list that may be taken in: whose it is, in which money, which column is what; what it would change; then it is taken, or not. */
+public final class PriceListPage extends Column {
+    private static final String NONE = "–";
+    private static final double LIST = 190;
+    private static final double MOST_RATE = 1_000_000;
+
+    private final Workshop shop;
+    private final Path file;
+    private final Consumer<String> onDone;
+    private final TextField name = field("prices-supplier", "his name", 16);
+    private final TextField money = field("prices-currency", "NOK", 5);
+    private final TextField rate = field("prices-rate", "0.086", 8);
+    private final Map<PriceColumn, ComboBox<String>> columns = new EnumMap<>(PriceColumn.class);
+    private final PickRow known;
+    private final PickRow marks;
+    private final Column matched = new Column(6);
+    private final Column says = new Column(3);
+    private final Label refusal = Texts.wrapped("", "refusal");
+    private final Label progress = Texts.dim("");
+    private final Button act = new Button("Look into it");
+    private final Button leave = new Button("Leave it");
+    private final Aside aside = new Aside(this::refuse);
+    private final AtomicBoolean stopped = new AtomicBoolean();
+    private Optional<PriceHead> head = Optional.empty();
+    private Optional<DecimalMark> mark = Optional.empty();
+    private Optional<Found> found = Optional.empty();
+
+    /** What was found, and the yard with it taken in. */
+    private record Found(PriceList list, Yard yard) {}
+
+    /** Whether a file is a list by its name. */
+    public static boolean takes(Path file) {
+        String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
+        return name.endsWith(".csv") || name.endsWith(".tsv");
+    }
+
+    /** The page of a file; what became of it is said when it is taken in. */
+    public PriceListPage(Workshop shop, Path file, Runnable onLeave, Consumer<String> onDone) {
+        super(10);
+        this.shop = shop;
+        this.file = file;
+        this.onDone = onDone;
+        setId("price-list-page");
+        getStyleClass().addAll("station", "sheet-over");
+        List<Seller> sellers = shop.sellers();
+        known = new PickRow(
+                        "prices-known",
+                        "Whose list it is",
+                        sellers.stream()
+                                .map(s -> PickRow.Choice.text(s.id(), s.id()))
+                                .toList())
+                .optional()
+                .onPick(id -> sellers.stream()
+                        .filter(s -> id.equals(Optional.of(s.id())))
+                        .findFirst()
+                        .ifPresent(this::sells));
+        marks = new PickRow(
+                        "prices-mark",
+                        "Before decimals stands",
+                        List.of(
+                                PickRow.Choice.text("POINT", "a point: 1,234.50"),
+                                PickRow.Choice.text("COMMA", "a comma: 1.234,50")))
+                .onPick(m -> {
+                    mark = m.map(DecimalMark::valueOf);
+                    touched();
+                });
+        shown(marks, false);
+        Flow whose = new Flow(
+                10,
+                6,
+                named("Supplier", name),
+                named("His money", money),
+                named("One of his is, in " + yardsMoney(), rate));
+        List.of(name, money, rate).forEach(f -> f.textProperty().addListener((o, was, is) -> touched()));
+        name.textProperty().addListener((o, was, is) -> reread());
+        act.setId("prices-do");
+        act.getStyleClass().add("act");
+        act.setOnAction(e -> act());
+        leave.setId("prices-leave");
+        leave.setOnAction(e -> {
+            if (aside.busy()) {
+                stopped.set(true);
+            } else {
+                onLeave.run();
+            }
+        });
+        progress.setId("prices-progress");
+        says.setId("prices-says");
+        refusal.setId("prices-refusal");
+        refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
+        ScrollPane scroll = new ScrollPane(says);
+        scroll.setFitToWidth(true);
+        scroll.setMaxHeight(LIST);
+        scroll.managedProperty().bind(javafx.beans.binding.Bindings.isNotEmpty(says.getChildren()));
+        if (!sellers.isEmpty()) {
+            getChildren().add(known);
+        }
+        getChildren().addAll(0, List.of(Texts.title(file.getFileName().toString())));
+        getChildren().addAll(whose, matched, marks, refusal, scroll, new Row(10, act, leave, progress));
+        aside.ask(() -> shop.priceLists().head(file, Map.of()), this::begins);
+    }
+
+    private String yardsMoney() {
+        Money own = shop.yard().money();
+        return own.said() ? own.code() : "the yard’s money";
+    }
+
+    private static TextField field(String id, String example, int wide) {
+        TextField field = new TextField();
+        field.setId(id);
+        field.setPromptText(example);
+        field.setPrefColumnCount(wide);
+        return field;
+    }
+
+    private static Node named(String title, TextField field) {
+        field.setAccessibleText(title);
+        return new Column(2, Texts.dim(title), field);
+    }
+
+    private static void shown(Node node, boolean is) {
+        node.setVisible(is);
+        node.setManaged(is);
+    }
+
+    private void sells(Seller seller) {
+        name.setText(seller.id());
+        money.setText(seller.currency().orElse(""));
+        rate.setText(
+                seller.rate().isPresent()
+                        ? java.math.BigDecimal.valueOf(seller.rate().getAsDouble())
+                                .stripTrailingZeros()
+                                .toPlainString()
+                        : "");
+    }
+
+    /** The columns as they were matched for him the last time. */
+    private void reread() {
+        shop.yard()
+                .supplier(name.getText().strip())
+                .filter(s -> !s.columns().isEmpty())
+                .ifPresent(s -> columns.forEach((column, box) -> box.getItems().stream()
+                        .filter(h -> h.equalsIgnoreCase(s.columns().getOrDefault(key(column), NONE)))
+                        .findFirst()
+                        .ifPresent(box::setValue)));
+    }
+
+    private static String key(PriceColumn column) {
+        return column.name().toLowerCase(Locale.ROOT);
+    }
+
+    private void begins(PriceHead began) {
+        head = Optional.of(began);
+        matched.getChildren().add(Texts.heading("Its columns"));
+        Flow row = new Flow(10, 6);
+        for (PriceColumn column : PriceColumn.values()) {
+            ComboBox<String> box = new ComboBox<>();
+            box.setId("prices-column-" + key(column));
+            box.getItems().add(NONE);
+            began.columns().stream().filter(c -> !c.isBlank()).distinct().forEach(box.getItems()::add);
+            box.setValue(began.guessed().getOrDefault(column, NONE));
+            box.setAccessibleText("the column of " + title(column));
+            box.valueProperty().addListener((o, was, is) -> touched());
+            columns.put(column, box);
+            row.getChildren().add(new Column(2, Texts.dim(title(column)), box));
+        }
+        matched.getChildren().add(row);
+        began.first().stream().limit(2).forEach(line -> matched.getChildren().add(Texts.dim(String.join(" · ", line))));
+        began.told().forEach(t -> matched.getChildren().add(Texts.sentence(t)));
+        reread();
+        name.requestFocus();
+    }
+
+    private static String title(PriceColumn column) {
+        return switch (column) {
+            case NUMBER -> "numbers";
+            case PRICE -> "prices";
+            case PACK -> "in a pack";
+            case STOCK -> "packs he has";
+            case DAYS -> "days";
+        };
+    }
+
+    private void touched() {
+        found = Optional.empty();
+        act.setText("Look into it");
+        says.getChildren().clear();
+        refusal.setText("");
+    }
+
+    private void refuse(String why) {
+        progress.setText("");
+        act.setDisable(false);
+        refusal.setText(why);
+    }
+
+    private void act() {
+        try {
+            if (found.isPresent()) {
+                take(found.get());
+            } else if (!aside.busy()) {
+                look();
+            }
+        } catch (JournalException e) {
+            refuse(e.getMessage());
+        }
+    }
+
+    /** Who sells, as it is typed here; a JournalException says what is wrong with it. */
+    private Seller seller() {
+        String typed = name.getText().strip();
+        if (typed.isEmpty()) {
+            throw new JournalException("Say whose list it is: his name.");
+        }
+        Seller seller = shop.sellers().stream()
+                .filter(s -> s.id().equalsIgnoreCase(typed))
+                .findFirst()
+                .orElseGet(() -> Seller.named(typed));
+        String code = money.getText().strip();
+        if (!code.isEmpty() && Money.of(code).isEmpty()) {
+            throw new JournalException("“" + code
+                    + "” is no currency: type its code of three letters, like USD or NOK, or leave it blank.");
+        }
+        Optional<String> his = Money.of(code).map(Money::code);
+        OptionalDouble at = rate();
+        if (his.isPresent() && !his.get().equals(shop.yard().money().code()) && at.isEmpty()) {
+            throw new JournalException("His money is " + his.get() + ": type the day’s rate, what one " + his.get()
+                    + " is in " + yardsMoney() + ".");
+        }
+        Map<String, String> heads = new TreeMap<>();
+        columns().forEach((column, h) -> heads.put(key(column), h));
+        Optional<String> on = at.isEmpty()
+                ? Optional.empty()
+                : seller.rate().equals(at) && seller.rateOn().isPresent()
+                        ? seller.rateOn()
+                        : Optional.of(shop.today().toString());
+        return seller.asking(his, at, on).listing(heads);
+    }
+
+    private OptionalDouble rate() {
+        Typed typed = AmountReader.read(rate.getText(), Kind.COUNT, shop.units(), Range.above(0, MOST_RATE));
+        if (typed instanceof Typed.Refused refused) {
+            throw new JournalException("The rate cannot be read: " + refused.sentence());
+        }
+        return typed instanceof Typed.Understood is ? OptionalDouble.of(is.value()) : OptionalDouble.empty();
+    }
+
+    private Map<PriceColumn, String> columns() {
+        Map<PriceColumn, String> said = new EnumMap<>(PriceColumn.class);
+        columns.forEach((column, box) -> {
+            if (!NONE.equals(box.getValue())) {
+                said.put(column, box.getValue());
+            }
+        });
+        return said;
+    }
+
+    private void look() {
+        if (head.isEmpty()) {
+            return;
+        }
+        Seller seller = seller();
+        List<Price> before = shop.yard().prices();
+        PriceQuestion asked = new PriceQuestion(seller, columns(), mark, shop.numbers(seller.id()), before);
+        stopped.set(false);
+        act.setDisable(true);
+        leave.setText("Stop");
+        progress.setText("Reading…");
+        aside.ask(
+                () -> shop.priceLists().read(file, asked, lines -> {
+                    Platform.runLater(() -> progress.setText(lines + " lines so far"));
+                    return !stopped.get();
+                }),
+                list -> looked(list, seller, before));
+    }
+
+    private void looked(PriceList list, Seller seller, List<Price> before) {
+        progress.setText("");
+        act.setDisable(false);
+        leave.setText("Leave it");
+        List<String> lines = new ArrayList<>();
+        if (list.open()) {
+            shown(marks, true);
+            refusal.setText(list.told().stream().findFirst().orElse("")
+                    + " Its prices can be read in two ways: say what stands before decimals.");
+            return;
+        }
+        List<Seller> sellers = new ArrayList<>(shop.yard().suppliers());
+        sellers.removeIf(s -> s.id().equalsIgnoreCase(seller.id()));
+        sellers.add(seller);
+        Yard with = shop.yard().buying(sellers, list.over(before));
+        lines.addAll(list.says(before));
+        List<String> changes = shop.wouldChange(with);
+        if (!changes.isEmpty()) {
+            lines.add("On the legs that are open:");
+            lines.addAll(changes);
+        }
+        lines.addAll(list.told());
+        if (list.untold() > 0) {
+            lines.add("and " + list.untold() + " more lines of that kind.");
+        }
+        lines.stream().map(Texts::sentence).forEach(says.getChildren()::add);
+        if (!list.prices().isEmpty()) {
+            found = Optional.of(new Found(list, with));
+            act.setText("Take it in");
+        }
+        act.requestFocus();
+    }
+
+    private void take(Found taken) {
+        shop.decisions().decide(shop.by(), "suppliers", taken.yard());
+        shop.decisions().decide(shop.by(), "prices", taken.yard());
+        onDone.accept("Taken in: " + taken.list().prices().size() + " prices of "
+                + name.getText().strip() + ".");
+    }
+}

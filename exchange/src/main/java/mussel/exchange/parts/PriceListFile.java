@@ -1,0 +1,249 @@
+package mussel.exchange.parts;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.CharBuffer;
+import java.nio.charset.Charset;
+import java.nio.charset.CharsetDecoder;
+import java.nio.charset.CoderResult;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.IntPredicate;
+import mussel.core.job.JournalException;
+import mussel.core.parts.PriceColumn;
+import mussel.core.parts.PriceHead;
+import mussel.core.parts.PriceList;
+import mussel.core.parts.PriceQuestion;
+import mussel.exchange.file.InFile;
+import mussel.exchange.record.Read;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+
+/**
+ * A supplier's price list as CSV: with commas, semicolons, tabs or bars; in UTF-8, UTF-16 with its mark, or what old programs write (Windows-1252), which is said. Its
+ * head is the first line with two columns or more.
+ */
+public final class PriceListFile {
+    private static final long MOST_BYTES = 64L * 1024 * 1024;
+    private static final String SEPARATORS = ",;\t|";
+    private static final Charset OLD = Charset.forName("windows-1252");
+    private static final int FIRST = 3;
+    private static final int PACE = 2_000;
+
+    private static final Map<PriceColumn, List<String>> WORDS = new EnumMap<>(Map.of(
+            PriceColumn.NUMBER,
+            List.of("number", "part", "art", "sku", "item", "code", "nr", "no"),
+            PriceColumn.PRICE,
+            List.of("net", "price", "preis", "pris", "prix", "each", "cost"),
+            PriceColumn.PACK,
+            List.of("pack", "per", "unit", "content"),
+            PriceColumn.STOCK,
+            List.of("stock", "avail", "hand", "lager"),
+            PriceColumn.DAYS,
+            List.of("day", "lead", "deliver", "transit")));
+
+    private final Path file;
+    private final List<String> told = new ArrayList<>();
+    private final String text;
+
+    private PriceListFile(Path file) {
+        this.file = file;
+        Read<byte[]> bytes = InFile.bytes(file, MOST_BYTES);
+        text = decoded(
+                bytes.value().orElseThrow(() -> refused(bytes.problems().get(0).problem())));
+    }
+
+    private JournalException refused(String why) {
+        return new JournalException(file.getFileName() + " " + why + ". Nothing of it was taken in.");
+    }
+
+    /**
+     * How a list begins.
+     *
+     * @param remembered how its columns were headed the last time, by the names of what stands in them
+     * @throws JournalException with a sentence when it is no list
+     */
+    public static PriceHead head(Path file, Map<String, String> remembered) {
+        PriceListFile list = new PriceListFile(file);
+        try (CSVParser parser = list.parser()) {
+            List<String> head = null;
+            List<List<String>> first = new ArrayList<>();
+            for (CSVRecord line : parser) {
+                if (head == null) {
+                    head = headed(line) ? List.of(line.values()) : null;
+                } else if (first.size() < FIRST) {
+                    first.add(List.of(line.values()));
+                } else {
+                    break;
+                }
+            }
+            if (head == null) {
+                throw list.refused("has no line with two columns: no list of prices");
+            }
+            return new PriceHead(head, guess(head, remembered), first, list.told);
+        } catch (IOException | UncheckedIOException | IllegalStateException e) {
+            throw list.refused("is not CSV: check its quotation marks");
+        }
+    }
+
+    /**
+     * Reads a list.
+     *
+     * @param goOn told how many lines were read, now and then; false to stop
+     * @throws JournalException with a sentence when a column is missing, it is no list, or it was stopped
+     */
+    public static PriceList read(Path file, PriceQuestion asked, IntPredicate goOn) {
+        PriceListFile list = new PriceListFile(file);
+        PriceRows rows = null;
+        long at = 1;
+        try (CSVParser parser = list.parser()) {
+            for (CSVRecord line : parser) {
+                at = parser.getCurrentLineNumber();
+                if (rows == null) {
+                    rows = headed(line) ? new PriceRows(asked, list.places(line, asked, at), list.told) : null;
+                    continue;
+                }
+                rows.add(line, at);
+                if (rows.read() % PACE == 0 && !goOn.test(rows.read())) {
+                    throw new JournalException("Stopped. Nothing of " + file.getFileName() + " was taken in.");
+                }
+            }
+        } catch (IOException | UncheckedIOException | IllegalStateException e) {
+            throw list.refused("is not CSV from line " + at + " on: check its quotation marks");
+        }
+        if (rows == null) {
+            throw list.refused("has no line with two columns: no list of prices");
+        }
+        return rows.result();
+    }
+
+    private CSVParser parser() throws IOException {
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(separator())
+                .setTrim(true)
+                .setIgnoreEmptyLines(true)
+                .get();
+        return CSVParser.parse(new StringReader(text), format);
+    }
+
+    private static boolean headed(CSVRecord line) {
+        return line.stream().filter(c -> !c.isBlank()).count() > 1;
+    }
+
+    /** What separates columns: what stands oftenest in the first line that has any of them. */
+    private char separator() {
+        for (String line : (Iterable<String>) text.lines().limit(40)::iterator) {
+            char best = ',';
+            long most = 0;
+            for (char each : SEPARATORS.toCharArray()) {
+                long count = line.chars().filter(c -> c == each).count();
+                if (count > most) {
+                    best = each;
+                    most = count;
+                }
+            }
+            if (most > 0) {
+                return best;
+            }
+        }
+        return ',';
+    }
+
+    private String decoded(byte[] bytes) {
+        if (bytes.length > 1
+                && (bytes[0] == (byte) 0xff && bytes[1] == (byte) 0xfe
+                        || bytes[0] == (byte) 0xfe && bytes[1] == (byte) 0xff)) {
+            return bare(new String(bytes, StandardCharsets.UTF_16));
+        }
+        CharsetDecoder strict = StandardCharsets.UTF_8.newDecoder();
+        ByteBuffer in = ByteBuffer.wrap(bytes);
+        CharBuffer out = CharBuffer.allocate(bytes.length + 1);
+        CoderResult result = strict.decode(in, out, true);
+        if (!result.isError()) {
+            out.flip();
+            return bare(out.toString());
+        }
+        int line = 1;
+        for (int i = 0; i < in.position(); i++) {
+            line += bytes[i] == '\n' ? 1 : 0;
+        }
+        told.add("Line " + line + " is no UTF-8: the file is read as Windows-1252, as older programs write.");
+        return new String(bytes, OLD);
+    }
+
+    private static String bare(String text) {
+        return text.startsWith("\ufeff") ? text.substring(1) : text;
+    }
+
+    /** Where the columns asked for stand. */
+    private Map<PriceColumn, Integer> places(CSVRecord head, PriceQuestion asked, long line) {
+        Map<PriceColumn, Integer> places = new EnumMap<>(PriceColumn.class);
+        List<String> missing = new ArrayList<>();
+        asked.columns().forEach((column, name) -> {
+            for (int i = 0; i < head.size(); i++) {
+                if (head.get(i).equalsIgnoreCase(name.strip())) {
+                    places.putIfAbsent(column, i);
+                }
+            }
+            if (!places.containsKey(column)) {
+                missing.add("“" + name + "”");
+            }
+        });
+        if (!missing.isEmpty()) {
+            throw refused("has no column " + String.join(", ", missing) + " in its head, line " + line + ": "
+                    + String.join(", ", head.values()));
+        }
+        for (PriceColumn column : PriceColumn.values()) {
+            if (column.needed() && !places.containsKey(column)) {
+                throw refused(
+                        "needs the column of its " + (column == PriceColumn.NUMBER ? "numbers" : "prices") + " said");
+            }
+        }
+        return places;
+    }
+
+    /** Which column is what: as it was the last time, else as its name says; none is two things. */
+    private static Map<PriceColumn, String> guess(List<String> head, Map<String, String> remembered) {
+        Map<PriceColumn, String> guessed = new EnumMap<>(PriceColumn.class);
+        Set<String> used = new HashSet<>();
+        for (PriceColumn column : PriceColumn.values()) {
+            String name = remembered.getOrDefault(column.name().toLowerCase(Locale.ROOT), "");
+            head.stream()
+                    .filter(h -> !name.isEmpty() && h.equalsIgnoreCase(name))
+                    .findFirst()
+                    .ifPresent(h -> {
+                        guessed.put(column, h);
+                        used.add(h);
+                    });
+        }
+        for (PriceColumn column : PriceColumn.values()) {
+            if (!guessed.containsKey(column) && remembered.isEmpty()) {
+                named(head, used, WORDS.get(column)).ifPresent(h -> {
+                    guessed.put(column, h);
+                    used.add(h);
+                });
+            }
+        }
+        return guessed;
+    }
+
+    private static Optional<String> named(List<String> head, Set<String> used, List<String> words) {
+        return words.stream()
+                .flatMap(word -> head.stream()
+                        .filter(h -> !h.isBlank() && !used.contains(h))
+                        .filter(h -> (" " + h.toLowerCase(Locale.ROOT)).matches(".*[^\\p{L}]" + word + ".*")))
+                .findFirst();
+    }
+}
