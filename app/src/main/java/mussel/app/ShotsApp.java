@@ -199,6 +199,21 @@ public final class ShotsApp extends Application {
             press("#yard-leave");
             press("#change-wrenches");
         });
+        view("shelf", Duration.seconds(3), () -> book("shelf"));
+        view("price-list", Duration.seconds(2), () -> {
+            book("yard");
+            window.takeInFile(priceList(shop));
+        });
+        view("price-list-looked", Duration.seconds(2), () -> {
+            ((TextField) window.lookup("#prices-supplier")).setText("Skerry Chandlers");
+            ((TextField) window.lookup("#prices-currency")).setText("NOK");
+            ((TextField) window.lookup("#prices-rate")).setText("0.086");
+            press("#prices-do");
+        });
+        view("first-start", () -> {
+            press("#prices-leave");
+            window.askFirst();
+        });
         view("who", () -> press("#who-open"));
         view("keys", () -> {
             window.showBench();
@@ -247,6 +262,25 @@ public final class ShotsApp extends Application {
         Path backup = folder.resolve("elsewhere.mussel-backup");
         Backups.of(log, Clock.fixed(DAY, ZoneOffset.UTC)).everything(backup, false);
         return backup;
+    }
+
+    /** A list as a supplier sends it, in his own money and with what is wrong in such lists. */
+    private static Path priceList(Workshop shop) {
+        StringBuilder text = new StringBuilder("Art. no;Description;Net price;Per;In stock\n");
+        shop.families().get(0).parts().stream()
+                .filter(p -> mussel.core.sheet.Step.says(p.number()))
+                .forEach(p -> text.append(p.number())
+                        .append(';')
+                        .append(p.title())
+                        .append(";")
+                        .append(40 + p.title().length())
+                        .append(",50;1;4\n"));
+        text.append("T60-1302;Driveshaft seal;99,00;1;2\nT60-0601;Washer;-1,00;1;9\n");
+        try {
+            return java.nio.file.Files.writeString(Scratch.folder().resolve("skerry-prices.csv"), text);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private void show(int job, Station station) {

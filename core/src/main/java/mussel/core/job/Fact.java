@@ -96,6 +96,18 @@ public sealed interface Fact {
     record Arrived(String order, LocalDate on) implements Fact {}
 
     /**
+     * A part of an order came.
+     *
+     * @param order which order
+     * @param supplier from whom
+     * @param sku which of his numbers
+     * @param came how many came
+     * @param back how many of those were wrong or broken and go back: they are still to come
+     * @param on the day
+     */
+    record Delivered(String order, String supplier, String sku, int came, int back, LocalDate on) implements Fact {}
+
+    /**
      * A picture was put with something.
      *
      * @param about what it shows

@@ -30,6 +30,7 @@ public final class Job {
     private final Map<String, Holding> holds = new LinkedHashMap<>();
     private final Map<String, Fact.Ordered> ordered = new LinkedHashMap<>();
     private final Map<String, LocalDate> arrived = new LinkedHashMap<>();
+    private final Map<String, List<Fact.Delivered>> delivered = new LinkedHashMap<>();
     private final Set<String> people = new LinkedHashSet<>();
     private final List<Fact.Pictured> pictures = new ArrayList<>();
     private final Optional<LocalDate> tagged;
@@ -119,6 +120,8 @@ public final class Job {
             ordered.put(order.order(), order);
         } else if (fact instanceof Fact.Arrived here) {
             arrived.put(here.order(), here.on());
+        } else if (fact instanceof Fact.Delivered part) {
+            delivered.computeIfAbsent(part.order(), o -> new ArrayList<>()).add(part);
         } else if (fact instanceof Fact.Pictured picture) {
             pictures.add(picture);
         } else if (fact instanceof Fact.Ticked ticked) {
@@ -161,7 +164,8 @@ public final class Job {
         // An order without a line brings nothing and is never due: it cannot be placed, whatever another program wrote.
         return ordered.values().stream()
                 .filter(o -> !o.lines().isEmpty())
-                .map(o -> new Order(o, Optional.ofNullable(arrived.get(o.order()))))
+                .map(o -> Order.of(
+                        o, Optional.ofNullable(arrived.get(o.order())), delivered.getOrDefault(o.order(), List.of())))
                 .toList();
     }
 

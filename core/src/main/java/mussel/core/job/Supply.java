@@ -40,12 +40,8 @@ public final class Supply {
             }
         });
         for (Order order : all.job().orders()) {
-            order.brings().forEach((part, qty) -> {
-                ordered.merge(part, qty, Integer::sum);
-                if (order.arrived().isPresent()) {
-                    here.merge(part, qty, Integer::sum);
-                }
-            });
+            order.brings().forEach((part, qty) -> ordered.merge(part, qty, Integer::sum));
+            order.here().forEach((part, qty) -> here.merge(part, qty, Integer::sum));
         }
     }
 

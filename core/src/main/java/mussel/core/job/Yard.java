@@ -50,6 +50,8 @@ import mussel.core.torque.TorqueInput;
  * @param prices what they ask by number
  * @param exchange whole units to be had in exchange, beside those of its catalogue
  * @param habits which school it follows where there are several
+ * @param least how many of a part are to lie on its shelf at least
+ * @param coming what is on its way to the shelf
  */
 public record Yard(
         @Given("the yard's name") String name,
@@ -74,7 +76,9 @@ public record Yard(
         @Given("its suppliers") List<Seller> suppliers,
         @Given("what they ask") List<Price> prices,
         @Given("the exchange units") List<Exchange> exchange,
-        @Given("its habits") Optional<YardHabits> habits)
+        @Given("its habits") Optional<YardHabits> habits,
+        @Given("the least counts") List<Least> least,
+        @Given("what is on its way") List<Coming> coming)
         implements Checked {
     /** Keeps its own copies. */
     public Yard {
@@ -86,6 +90,8 @@ public record Yard(
         suppliers = List.copyOf(suppliers);
         prices = List.copyOf(prices);
         exchange = List.copyOf(exchange);
+        least = List.copyOf(least);
+        coming = List.copyOf(coming);
     }
 
     /** The oil with that id; the first of the list where it is not known. */
@@ -166,7 +172,9 @@ public record Yard(
                 List.of(),
                 List.of(),
                 List.of(),
-                Optional.empty());
+                Optional.empty(),
+                List.of(),
+                List.of());
     }
 
     /** The same yard with other suppliers and what they ask. */
@@ -193,7 +201,47 @@ public record Yard(
                 from,
                 at,
                 exchange,
-                habits);
+                habits,
+                least,
+                coming);
+    }
+
+    /** The same yard with other least counts. */
+    public Yard keeping(List<Least> counts) {
+        return shelving(counts, coming);
+    }
+
+    /** The same yard with something else on its way. */
+    public Yard awaiting(List<Coming> parcels) {
+        return shelving(least, parcels);
+    }
+
+    private Yard shelving(List<Least> counts, List<Coming> parcels) {
+        return new Yard(
+                name,
+                units,
+                unitsOf,
+                currency,
+                moneyAs,
+                oils,
+                bottles,
+                labourPerH,
+                downtimePerDay,
+                pumpHabit,
+                wrenches,
+                tools,
+                crew,
+                address,
+                taxNumber,
+                tax,
+                foot,
+                frostFrom,
+                suppliers,
+                prices,
+                exchange,
+                habits,
+                counts,
+                parcels);
     }
 
     private Yard but(
@@ -220,7 +268,9 @@ public record Yard(
                 suppliers,
                 prices,
                 exchange,
-                habits);
+                habits,
+                least,
+                coming);
     }
 
     /** The next day of frost after some day; empty where it never freezes. */
@@ -294,6 +344,14 @@ public record Yard(
                     pointer + "/prices/" + i + "/supplier",
                     "is “" + prices.get(i).supplier() + "”, who is none of the yard's suppliers");
         }
+        for (int i = 0; i < coming.size(); i++) {
+            String day = coming.get(i).due();
+            try {
+                LocalDate.parse(day);
+            } catch (DateTimeParseException e) {
+                problems.at(pointer + "/coming/" + i + "/due", "is “" + day + "”; write the day like 2026-12-04");
+            }
+        }
         for (int i = 0; i < wrenches.size(); i++) {
             String day = wrenches.get(i).calibrated();
             try {
@@ -325,6 +383,34 @@ public record Yard(
                     || LocalDate.parse(calibrated).plusMonths(everyMonths).isBefore(today);
         }
     }
+
+    /**
+     * How many of a part are to lie on the shelf at least.
+     *
+     * @param family of which legs
+     * @param part the part's id
+     * @param count how many
+     */
+    public record Least(
+            @Given("the family") String family,
+            @Given("the part") String part,
+            @Given(value = "how many at least", min = 0, max = 10_000) int count) {}
+
+    /**
+     * Parts on their way to the shelf.
+     *
+     * @param family of which legs
+     * @param part the part's id
+     * @param count how many are still to come
+     * @param supplier who sends them
+     * @param due the day they are to be here
+     */
+    public record Coming(
+            @Given("the family") String family,
+            @Given("the part") String part,
+            @Given(value = "how many come", min = 1, max = 10_000) int count,
+            @Given("who sends them") String supplier,
+            @Given("the day they are to be here") String due) {}
 
     /**
      * A whole unit to be had in exchange for the old one.

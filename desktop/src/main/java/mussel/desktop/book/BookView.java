@@ -41,6 +41,8 @@ public final class BookView extends BorderPane {
         SHEETS("Sheets"),
         /** What the yard has decided. */
         YARD("Yard"),
+        /** What lies on the shelf, and what it will be asked for. */
+        SHELF("Shelf"),
         /** In and out. */
         DATA("Data");
 
@@ -123,6 +125,7 @@ public final class BookView extends BorderPane {
             case PLAN -> new PlanPage(shop, aside, onOpen, onTrouble);
             case SHEETS -> new SheetsPage(shop, onTrouble);
             case YARD -> new YardPage(shop, onTakeIn, onTrouble);
+            case SHELF -> new ShelfPage(shop, aside, onTrouble);
             case DATA -> new DataPage(shop, onTakeIn);
         };
     }

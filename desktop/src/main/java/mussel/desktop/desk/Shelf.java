@@ -1,6 +1,8 @@
 package mussel.desktop.desk;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -18,7 +20,7 @@ import mussel.core.sheet.SetupSheet;
 import mussel.core.yard.YardDecisions;
 
 /** What lies on the shelf: what was counted there, and what jobs have taken off and put on since. Looked up once a sitting. */
-final class Shelf {
+public final class Shelf {
     private final Journal journal;
     private final YardDecisions decisions;
     private final Function<Job, Optional<FamilySheet>> sheets;
@@ -84,6 +86,75 @@ final class Shelf {
 
     private static String key(String family, String part) {
         return Settings.SHELF + family + ":" + part;
+    }
+
+    /** How many of each part lie there for legs of a family; what the jobs have taken or brought is off or on. */
+    public Map<String, Integer> counts(FamilySheet sheet) {
+        Map<String, Integer> change = journal.benchLines().shelfChange(sheet.id(), 0);
+        Map<String, Integer> counts = new HashMap<>();
+        sheet.parts().forEach(part -> {
+            int now = Settings.count(journal, key(sheet.id(), part.id())) + change.getOrDefault(part.id(), 0);
+            if (now != 0) {
+                counts.put(part.id(), now);
+            }
+        });
+        return counts;
+    }
+
+    /** Writes down how many of a part were counted there. */
+    public void count(String family, String part, int counted) {
+        int change = journal.benchLines().shelfChange(family, 0).getOrDefault(part, 0);
+        decisions.keep(journal.setting("by", "bench"), key(family, part), String.valueOf(counted - change));
+        forget();
+    }
+
+    /** How many of a part are to lie there at least from now on. */
+    public void keep(String family, String part, int least) {
+        Yard yard = decisions.yard();
+        List<Yard.Least> counts = new ArrayList<>(yard.least());
+        counts.removeIf(l -> l.family().equals(family) && l.part().equals(part));
+        if (least > 0) {
+            counts.add(new Yard.Least(family, part, least));
+        }
+        decisions.decide(journal.setting("by", "bench"), "least", yard.keeping(counts));
+    }
+
+    /** What was ordered for it is on its way. */
+    public void ordered(List<Yard.Coming> parcels) {
+        Yard yard = decisions.yard();
+        List<Yard.Coming> coming = new ArrayList<>(yard.coming());
+        coming.addAll(parcels);
+        decisions.decide(journal.setting("by", "bench"), "coming", yard.awaiting(coming));
+    }
+
+    /**
+     * Some of what was on its way came; so many of it go on the shelf, and the rest goes back.
+     *
+     * @param came how many came; what is still missing stays on its way
+     * @param back how many of those are the wrong ones, or broken, and go back: they are still to come
+     */
+    public void came(Yard.Coming parcel, int came, int back) {
+        Yard yard = decisions.yard();
+        List<Yard.Coming> coming = new ArrayList<>(yard.coming());
+        int at = coming.indexOf(parcel);
+        int kept = came - back;
+        if (at < 0 || kept < 0) {
+            return;
+        }
+        int left = parcel.count() - kept;
+        if (left > 0) {
+            coming.set(at, new Yard.Coming(parcel.family(), parcel.part(), left, parcel.supplier(), parcel.due()));
+        } else {
+            coming.remove(at);
+        }
+        decisions.decide(journal.setting("by", "bench"), "coming", yard.awaiting(coming));
+        if (kept > 0) {
+            int change = journal.benchLines().shelfChange(parcel.family(), 0).getOrDefault(parcel.part(), 0);
+            count(
+                    parcel.family(),
+                    parcel.part(),
+                    Settings.count(journal, key(parcel.family(), parcel.part())) + change + kept);
+        }
     }
 
     /** Writes down how many of a part were counted, with what this job has taken off or set in already. */

@@ -15,6 +15,7 @@ import java.util.function.IntPredicate;
 import java.util.function.Predicate;
 import mussel.core.book.BenchPlan;
 import mussel.core.book.LogBook;
+import mussel.core.book.ShelfPlan;
 import mussel.core.book.YardEffect;
 import mussel.core.instrument.Instruments;
 import mussel.core.job.Assessment;
@@ -50,6 +51,8 @@ import mussel.core.yard.YardDecisions;
 public final class Workshop {
     private static final String LEARN = "learn_priors";
     /** The most legs named as changed by a decision. */
+    private static final int MOST_DUE = 4_000;
+
     private static final int MOST_CHANGED = 24;
 
     private final Journal journal;
@@ -241,6 +244,30 @@ public final class Workshop {
     /** Reads in another set of units. */
     public void readIn(UnitSet set) {
         decisions.decide(by(), "units", yard().in(set));
+    }
+
+    /** The shelf. */
+    public Shelf shelf() {
+        return shelf;
+    }
+
+    /** What can be bought for a family. */
+    public mussel.core.parts.Catalogue catalogue(String family) {
+        return families.all().stream()
+                .filter(f -> f.id().equals(family))
+                .findFirst()
+                .map(sheet -> Suppliers.of(listed(), yard(), sheet))
+                .orElse(mussel.core.parts.Catalogue.EMPTY);
+    }
+
+    /** The shelf against what it will be asked for. */
+    public ShelfPlan shelfPlan() {
+        List<Assessment> open = journal.benchLines().open().stream()
+                .map(BenchLine::job)
+                .map(this::job)
+                .flatMap(Optional::stream)
+                .toList();
+        return ShelfPlan.of(families.all(), shelf::counts, open, book.due(MOST_DUE), yard(), today());
     }
 
     /** Writes down how many of a part were counted on the shelf, with what this job has taken off already. */

@@ -1,21 +1,38 @@
 package mussel.desktop.parts;
 
+import java.util.OptionalDouble;
 import java.util.function.BiConsumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import mussel.core.job.Fact;
 import mussel.core.job.Order;
+import mussel.core.measure.Kind;
 import mussel.core.measure.Money;
+import mussel.core.measure.Range;
+import mussel.core.measure.YardUnits;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
+import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
 
-/** An order placed: its lines with their days, whether it is here, and its papers. */
+/** An order placed: its lines with their days, what came of it and what went back, and its papers. */
 final class PlacedCard extends Column {
+    private final Desk desk;
+    private final Order order;
+    private final Money money;
+
     PlacedCard(Desk desk, Order order, BiConsumer<Order, String> onPaper) {
         super(4);
-        Money money = desk.shop().units().money();
+        this.desk = desk;
+        this.order = order;
+        this.money = desk.shop().units().money();
         getStyleClass().add("card");
         if (order.placed().simulated()) {
             getStyleClass().add("simulated");
@@ -23,7 +40,10 @@ final class PlacedCard extends Column {
         String number = order.placed().order();
         Label head = Texts.wrapped(
                 "Order " + number + ", " + money.exact(order.placed().total()) + ": "
-                        + order.arrived().map(d -> "here since " + d).orElse("all here by " + order.due()),
+                        + order.arrived()
+                                .map(d -> "here since " + d)
+                                .orElse((order.delivered().isEmpty() ? "all here by " : "the rest here by ")
+                                        + order.due()),
                 "strong");
         getChildren().add(head);
         if (order.placed().simulated()) {
@@ -31,19 +51,83 @@ final class PlacedCard extends Column {
                     .add(Texts.sentence("Simulated supplier, reference "
                             + order.placed().reference() + ": nothing was ordered and nothing will come."));
         }
-        for (Order.Line line : order.placed().lines()) {
-            getChildren()
-                    .add(Texts.dim(line.qty() + " × " + line.sku() + ", " + line.supplier() + ", "
-                            + money.exact(line.cost()) + ", here " + line.due()));
-        }
+        Column lines = new Column(3);
+        order.placed().lines().forEach(line -> lines.getChildren().add(Texts.dim(said(line))));
         Button here = new Button("It is here");
         here.setId("arrived-" + number);
         here.setDisable(order.arrived().isPresent());
         here.setOnAction(e -> desk.note(new Fact.Arrived(number, desk.shop().today())));
+        Button some = new Button("Some of it came");
+        some.setId("some-" + number);
+        some.setDisable(order.arrived().isPresent());
+        some.setOnAction(e -> {
+            lines.getChildren().clear();
+            for (int i = 0; i < order.placed().lines().size(); i++) {
+                lines.getChildren().add(part(i, order.placed().lines().get(i)));
+            }
+            Stops.of(lines).first().ifPresent(Node::requestFocus);
+        });
         Button pdf = new Button("Print it");
         pdf.setOnAction(e -> onPaper.accept(order, "pdf"));
         Button csv = new Button("As CSV");
         csv.setOnAction(e -> onPaper.accept(order, "csv"));
-        getChildren().add(new Row(10, here, pdf, csv));
+        getChildren().addAll(lines, new Row(10, here, some, pdf, csv));
+    }
+
+    private String said(Order.Line line) {
+        int still = order.still(line);
+        String came = order.delivered().isEmpty() || order.arrived().isPresent() && order.back(line) == 0
+                ? ""
+                : still == 0 ? ", all of it here" : ", " + (line.qty() - still) + " here, " + still + " to come";
+        return line.qty() + " × " + line.sku() + ", " + line.supplier() + ", " + money.exact(line.cost()) + ", here "
+                + line.due() + came + (order.back(line) > 0 ? ", " + order.back(line) + " went back" : "");
+    }
+
+    /** A line of which some came: how many, and how many of those go back. */
+    private Node part(int number, Order.Line line) {
+        int still = order.still(line);
+        Label what = Texts.sentence(still + " × " + line.sku() + " still to come from " + line.supplier());
+        what.setMinWidth(0);
+        what.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(what, Priority.ALWAYS);
+        if (still == 0) {
+            return Texts.dim(said(line));
+        }
+        double[] counts = {still, 0};
+        Button take = new Button("Take in");
+        take.setId("came-take-" + number);
+        take.setMinWidth(Region.USE_PREF_SIZE);
+        take.setOnAction(e -> desk.note(new Fact.Delivered(
+                order.placed().order(),
+                line.supplier(),
+                line.sku(),
+                (int) counts[0],
+                (int) counts[1],
+                desk.shop().today())));
+        Row row = new Row(
+                10,
+                what,
+                count("came-" + number, "came", counts, 0, 100 * line.qty(), take),
+                count("back-" + number, "of these back", counts, 1, 100 * line.qty(), take),
+                take);
+        row.setAlignment(Pos.BOTTOM_LEFT);
+        return row;
+    }
+
+    private static Node count(String id, String label, double[] counts, int which, int most, Button take) {
+        QuantityField field = new QuantityField(id, label, Kind.COUNT, Range.of(0, most)).optional();
+        field.onEnter((typed, value) -> {
+                    counts[which] = Math.round(value);
+                    field.show(OptionalDouble.of(counts[which]), YardUnits.METRIC);
+                    take.setDisable(counts[0] < 1 || counts[1] > counts[0]);
+                })
+                .onClear(() -> {
+                    counts[which] = 0;
+                    take.setDisable(counts[0] < 1);
+                });
+        if (which == 0) {
+            field.show(OptionalDouble.of(counts[0]), YardUnits.METRIC);
+        }
+        return field;
     }
 }

@@ -221,17 +221,22 @@ public final class MusselWindow extends StackPane {
         boolean fresh =
                 shop.book().jobs() == 0 && !shop.named() && !shop.journal().readOnly();
         if (fresh) {
-            FirstStart page = new FirstStart(said -> guarded(() -> {
-                overlay.close();
-                shop.rename(said.name());
-                shop.readIn(said.units());
-                shop.reckonIn(said.currency());
-                shop.setDemo(said.demo());
-                bench.refresh();
-            }));
-            overlay.show(page);
-            page.begin();
+            askFirst();
         }
+    }
+
+    /** Asks what is asked before the first leg. */
+    public void askFirst() {
+        FirstStart page = new FirstStart(said -> guarded(() -> {
+            overlay.close();
+            shop.rename(said.name());
+            shop.readIn(said.units());
+            shop.reckonIn(said.currency());
+            shop.setDemo(said.demo());
+            bench.refresh();
+        }));
+        overlay.show(page);
+        page.begin();
     }
 
     /**

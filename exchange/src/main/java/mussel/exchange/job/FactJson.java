@@ -127,6 +127,7 @@ public final class FactJson {
         @JsonSubTypes.Type(value = Fact.Held.class, name = "held"),
         @JsonSubTypes.Type(value = Fact.Ordered.class, name = "ordered"),
         @JsonSubTypes.Type(value = Fact.Arrived.class, name = "arrived"),
+        @JsonSubTypes.Type(value = Fact.Delivered.class, name = "delivered"),
         @JsonSubTypes.Type(value = Fact.Pictured.class, name = "pictured"),
         @JsonSubTypes.Type(value = Fact.WorkedBy.class, name = "worked_by"),
         @JsonSubTypes.Type(value = Fact.Decided.class, name = "decided"),

@@ -140,6 +140,13 @@ final class FactRules {
                     ? Optional.empty()
                     : Optional.of("has the order “" + arrived.order() + "” arrive, which was not placed");
         }
+        if (fact instanceof Fact.Delivered part) {
+            return !orders.contains(part.order())
+                    ? Optional.of("has some of the order “" + part.order() + "” come, which was not placed")
+                    : part.came() > 0 && part.back() >= 0 && part.back() <= part.came()
+                            ? Optional.empty()
+                            : Optional.of("has " + part.came() + " come and " + part.back() + " of them go back");
+        }
         if (fact instanceof Fact.Decided decided) {
             return Settings.problem(decided.key(), decided.value())
                     .map(why -> "decides " + decided.key() + ", which " + why);

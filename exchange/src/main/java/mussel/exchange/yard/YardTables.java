@@ -194,6 +194,22 @@ public final class YardTables {
                     Column.bare("/stock", "packs he has", "", As.NUMBER),
                     Column.bare("/days", "days", "", As.NUMBER)),
             many(
+                    "least",
+                    "How many lie on the shelf at least",
+                    "What falls short of it stands on the page Shelf.",
+                    Column.text("/family", "family", "tern-60"),
+                    Column.text("/part", "part", "plug_washer"),
+                    Column.bare("/count", "at least", "4", As.NUMBER)),
+            many(
+                    "coming",
+                    "What is on its way to the shelf",
+                    "What came of it is entered on the page Shelf.",
+                    Column.text("/family", "family", "tern-60"),
+                    Column.text("/part", "part", "plug_washer"),
+                    Column.bare("/count", "still to come", "4", As.NUMBER),
+                    Column.text("/supplier", "from", "Skerry Chandlers"),
+                    Column.text("/due", "here on", "2026-12-04")),
+            many(
                     "exchange",
                     "Whole units in exchange",
                     "For a leg that is not worth opening.",

@@ -202,6 +202,40 @@ class WorkAndWorthTest {
     }
 
     @Test
+    void whatComesInPartsIsHereInPartsAndWhatGoesBackIsStillToCome() {
+        goal("driveshaft_seals");
+        note(new Fact.Ordered(
+                "1-1",
+                "SIM-1",
+                true,
+                List.of(
+                        new Order.Line("S", "A", 2, 19, List.of(new Wanted("ds_seal", 1)), TODAY.plusDays(3)),
+                        new Order.Line("W", "B", 1, 9, List.of(new Wanted("plug_washer", 10)), TODAY.plusDays(6))),
+                6,
+                34));
+        note(new Fact.Delivered("1-1", "A", "S", 2, 1, TODAY.plusDays(3)));
+        Order order = now().job().orders().get(0);
+        assertThat(order.arrived()).isEmpty();
+        assertThat(order.still(order.placed().lines().get(0)))
+                .as("one was wrong")
+                .isEqualTo(1);
+        assertThat(order.back(order.placed().lines().get(0))).isEqualTo(1);
+        assertThat(row("ds_seal").here()).isEqualTo(1);
+        assertThat(now().waits()).contains(TODAY.plusDays(6).toString());
+
+        note(new Fact.Delivered("1-1", "B", "W", 1, 0, TODAY.plusDays(6)));
+        assertThat(row("plug_washer").here()).isEqualTo(10);
+        assertThat(now().waits())
+                .as("the other seal")
+                .contains(TODAY.plusDays(3).toString());
+        note(new Fact.Delivered("1-1", "A", "S", 1, 0, TODAY.plusDays(9)));
+        assertThat(now().job().orders().get(0).arrived()).contains(TODAY.plusDays(9));
+        assertThat(now().waits()).isEmpty();
+        note(new Fact.Retracted(journal.size()));
+        assertThat(row("ds_seal").here()).as("undone").isEqualTo(1);
+    }
+
+    @Test
     void undoPutsAPartBackOnTheShelf() {
         goal("driveshaft_seals");
         read(Field.FROM_SHELF.of("ds_seal"), 2);

@@ -60,6 +60,7 @@ class FactRulesTest {
                 Arguments.of(ordered(line(0, 3)), "an order without lines, amounts or prices"),
                 Arguments.of(ordered(line(1, -3)), "an order without lines, amounts or prices"),
                 Arguments.of(new Fact.Arrived("o9", LocalDate.of(2026, 12, 1)), "which was not placed"),
+                Arguments.of(new Fact.Delivered("o9", "Skerry", "K", 1, 0, LocalDate.of(2026, 12, 1)), "not placed"),
                 Arguments.of(new Fact.Retracted(77), "takes back the entry 77"),
                 Arguments.of(OPENED, "opens a job that is open already"));
     }

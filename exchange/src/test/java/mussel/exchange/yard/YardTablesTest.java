@@ -164,7 +164,12 @@ class YardTablesTest {
                                 one(random, List.of(YardHabits.Washers.values())),
                                 one(random, List.of(YardHabits.Sealer.values())),
                                 one(random, List.of(YardHabits.Traces.values()))))
-                        : Optional.empty());
+                        : Optional.empty(),
+                random.nextBoolean() ? List.of() : List.of(new Yard.Least("tern-60", "plug_washer", random.nextInt(9))),
+                random.nextBoolean()
+                        ? List.of()
+                        : List.of(new Yard.Coming(
+                                "tern-60", "ds_seal", 1 + random.nextInt(9), "Supplier 0", "2026-12-04")));
     }
 
     /** The same yard set up table by table from another one, as in the window. */

@@ -1,0 +1,285 @@
+package mussel.desktop.book;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import mussel.core.book.ShelfPlan;
+import mussel.core.fill.FillEngine;
+import mussel.core.fill.FillInput;
+import mussel.core.job.JournalException;
+import mussel.core.job.Suppliers;
+import mussel.core.job.Yard;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Money;
+import mussel.core.parts.PartsEngine;
+import mussel.core.parts.PartsInput;
+import mussel.core.parts.PartsResult;
+import mussel.core.parts.PartsWords;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.Part;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Rows;
+import mussel.desktop.kit.SheetPane;
+import mussel.desktop.kit.Texts;
+
+/** What lies on the shelf against what the bench wants, what falls due and what is to stay; the order that closes the gap; and what is on its way. */
+final class ShelfPage implements BookPage {
+    private static final String ALL = "asked-for";
+
+    private final Workshop shop;
+    private final Aside aside;
+    private final Consumer<String> onTrouble;
+    private final Column page = new Column();
+    private final Column coming = new Column(6);
+    private final Column order = new Column(4);
+    private final Column table = new Column(2);
+    private final Rows<ShelfRow> rows;
+    private final Column families = new Column();
+    private final Label said = Texts.dim("");
+    private String shown = ALL;
+
+    ShelfPage(Workshop shop, Aside aside, Consumer<String> onTrouble) {
+        this.shop = shop;
+        this.aside = aside;
+        this.onTrouble = onTrouble;
+        rows = new Rows<>(table, () -> new ShelfRow(this::counted, this::keep));
+        coming.setId("shelf-coming");
+        order.setId("shelf-order");
+        table.setId("shelf-table");
+        said.setId("shelf-said");
+        Column sheet = new Column(10);
+        sheet.getChildren()
+                .addAll(
+                        Texts.title("The shelf"),
+                        Texts.sentence(
+                                "Against it stand what the bench still wants, what falls due on other legs within "
+                                        + ShelfPlan.MONTHS
+                                        + " months, and what is to stay. Type a count over the old one."),
+                        said,
+                        coming,
+                        order,
+                        families,
+                        ShelfRow.head(),
+                        table);
+        SheetPane pane = new SheetPane(sheet);
+        VBox.setVgrow(pane, javafx.scene.layout.Priority.ALWAYS);
+        page.setId("shelf-page");
+        page.getStyleClass().add("station");
+        page.getChildren().add(pane);
+    }
+
+    @Override
+    public Node node() {
+        return page;
+    }
+
+    @Override
+    public void undo() {
+        change(shop::undoYard);
+    }
+
+    @Override
+    public void redo() {
+        change(shop::redoYard);
+    }
+
+    private void change(Runnable change) {
+        try {
+            change.run();
+            onTrouble.accept("");
+        } catch (JournalException e) {
+            onTrouble.accept(e.getMessage());
+        }
+        show();
+    }
+
+    private void counted(ShelfPlan.Line line, int count) {
+        change(() -> shop.shelf().count(line.family(), line.part(), count));
+    }
+
+    private void keep(ShelfPlan.Line line, int least) {
+        change(() -> shop.shelf().keep(line.family(), line.part(), least));
+    }
+
+    @Override
+    public void show() {
+        ShelfPlan plan = shop.shelfPlan();
+        if (families.getChildren().isEmpty()) {
+            List<PickRow.Choice> choices = new ArrayList<>();
+            choices.add(PickRow.Choice.text(ALL, "What is asked for"));
+            shop.families().forEach(f -> choices.add(PickRow.Choice.text(f.id(), "All of " + f.title())));
+            PickRow pick = new PickRow("shelf-family", "", choices).keepsOne().onPick(id -> {
+                shown = id.orElse(ALL);
+                show();
+            });
+            pick.show(Optional.of(ALL));
+            families.getChildren().add(pick);
+        }
+        lines(plan);
+        parcels();
+        order(plan);
+    }
+
+    private void lines(ShelfPlan plan) {
+        rows.begin();
+        if (shown.equals(ALL)) {
+            plan.lines().forEach(l -> rows.next().show(l, shop.units(), true));
+        } else {
+            shop.families().stream().filter(f -> f.id().equals(shown)).forEach(f -> f.parts()
+                    .forEach(p -> rows.next().show(line(plan, f, p), shop.units(), false)));
+        }
+        rows.end();
+        said.setText(plan.lines().isEmpty() ? "Nothing was counted, and nothing is asked for." : "");
+    }
+
+    private static ShelfPlan.Line line(ShelfPlan plan, FamilySheet family, Part part) {
+        return plan.lines().stream()
+                .filter(l -> l.family().equals(family.id()) && l.part().equals(part.id()))
+                .findFirst()
+                .orElseGet(() -> new ShelfPlan.Line(
+                        family.id(),
+                        family.title(),
+                        part.id(),
+                        part.title(),
+                        Suppliers.number(part),
+                        0,
+                        0,
+                        0,
+                        0,
+                        List.of(),
+                        0));
+    }
+
+    private void parcels() {
+        List<Node> lines = new ArrayList<>();
+        List<Yard.Coming> all = shop.yard().coming();
+        if (!all.isEmpty()) {
+            lines.add(Texts.heading("On its way"));
+        }
+        for (int i = 0; i < all.size(); i++) {
+            lines.add(new ComingRow(
+                    i,
+                    all.get(i),
+                    title(all.get(i)),
+                    (parcel, came) -> change(() -> shop.shelf().came(parcel, came.here(), came.back()))));
+        }
+        coming.getChildren().setAll(lines);
+    }
+
+    private String title(Yard.Coming parcel) {
+        return shop.families().stream()
+                .filter(f -> f.id().equals(parcel.family()))
+                .flatMap(f -> f.part(parcel.part()).stream().map(p -> p.title() + ", " + f.title()))
+                .findFirst()
+                .orElse(parcel.part().replace('_', ' ') + ", " + parcel.family());
+    }
+
+    /** The order that closes the gap, worked out beside the window. */
+    private void order(ShelfPlan plan) {
+        order.getChildren().clear();
+        if (plan.missing().isEmpty()) {
+            if (!plan.lines().isEmpty()) {
+                order.getChildren()
+                        .add(Texts.sentence("Nothing is missing for the next " + ShelfPlan.MONTHS + " months."));
+            }
+            return;
+        }
+        order.getChildren().add(Texts.heading("What closes the gap at the least money"));
+        Label working = Texts.dim("Working it out.");
+        order.getChildren().add(working);
+        PartsInput asked = plan.order(shop::catalogue);
+        List<String> unlisted = plan.unlisted(shop::catalogue);
+        aside.ask(() -> PartsEngine.run(asked), found -> {
+            order.getChildren().remove(working);
+            answer(plan, asked, found, unlisted);
+        });
+    }
+
+    private void answer(ShelfPlan plan, PartsInput asked, PartsResult found, List<String> unlisted) {
+        Money money = shop.units().money();
+        List<Node> lines = new ArrayList<>();
+        if (found.feasible() && !found.lines().isEmpty()) {
+            Button place = new Button("It is ordered");
+            place.setId("shelf-ordered");
+            place.setDisable(shop.journal().readOnly());
+            place.setOnAction(e -> change(() -> shop.shelf().ordered(ShelfPlan.coming(asked, found, shop.today()))));
+            Label total = Texts.wrapped(
+                    money.exact(found.total().orElse(0)) + ", all here in "
+                            + PartsWords.days(found.leadDays().orElse(0))
+                            + (found.shipping() > 0 ? ", shipping " + money.exact(found.shipping()) + " in it" : "")
+                            + (found.gap() > 0 ? ", not proven to be the best" : "") + ".",
+                    "large");
+            Row head = new Row(12, place, total);
+            head.setAlignment(Pos.CENTER_LEFT);
+            lines.add(head);
+            Set<String> suppliers = new HashSet<>();
+            found.lines().forEach(l -> {
+                suppliers.add(l.supplier());
+                lines.add(Texts.sentence(l.qty() + " × " + l.sku() + ", " + l.supplier() + ": " + brings(asked, l)
+                        + ", " + money.exact(l.cost()) + ", " + PartsWords.days(l.leadDays())));
+            });
+            suppliers.stream()
+                    .sorted()
+                    .flatMap(s -> Suppliers.rate(shop.yard(), s).stream())
+                    .forEach(r -> lines.add(Texts.dim(r + ".")));
+        } else if (!found.feasible()) {
+            lines.add(Texts.sentence("Suppliers together do not have enough of: "
+                    + String.join(
+                            ", ",
+                            found.missing().stream()
+                                    .map(w -> w.qty() + " × " + name(w.part()))
+                                    .toList())
+                    + "."));
+        }
+        if (!unlisted.isEmpty()) {
+            lines.add(Texts.sentence("In no supplier’s list: " + String.join(", ", unlisted) + "."));
+        }
+        Suppliers.unrated(shop.yard()).forEach(u -> lines.add(Texts.sentence(u)));
+        oil(plan).ifPresent(o -> lines.add(Texts.sentence(o)));
+        order.getChildren().addAll(lines);
+    }
+
+    private Optional<String> oil(ShelfPlan plan) {
+        List<FillInput.Bottle> bottles = shop.yard().bottles(FillInput.Holds.GEAR_OIL);
+        if (plan.oilMl() < 10 || bottles.isEmpty()) {
+            return Optional.empty();
+        }
+        var fill = FillEngine.run(
+                new FillInput(Math.min(200_000, plan.oilMl()), 0, 0, 0, bottles, java.util.OptionalDouble.empty()));
+        String bought = String.join(
+                " + ",
+                fill.use().stream()
+                        .filter(u -> u.buy() > 0)
+                        .map(u -> u.buy() + " × " + u.name())
+                        .toList());
+        return Optional.of("Gear oil for what is due: " + Display.exact(Kind.VOLUME, plan.oilMl(), shop.units())
+                + (bought.isEmpty() ? ", which the bottles hold." : "; to buy: " + bought + ".")
+                + " Oil that is drained out is not poured back.");
+    }
+
+    private String brings(PartsInput asked, PartsResult.Line line) {
+        return asked.offers().stream()
+                .filter(o -> o.sku().equals(line.sku()) && o.supplier().equals(line.supplier()))
+                .flatMap(o -> o.contains().stream())
+                .map(w -> (w.qty() > 1 ? w.qty() + " × " : "") + name(w.part()))
+                .reduce((a, b) -> a + ", " + b)
+                .orElse("");
+    }
+
+    private String name(String key) {
+        int at = key.indexOf('/');
+        return title(new Yard.Coming(key.substring(0, at), key.substring(at + 1), 1, "", ""));
+    }
+}
