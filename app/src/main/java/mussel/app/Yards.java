@@ -1,6 +1,8 @@
 package mussel.app;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -8,11 +10,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.IntPredicate;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.zip.CRC32;
 import mussel.app.data.YardData;
 import mussel.core.job.Assessment;
 import mussel.core.job.Order;
+import mussel.core.job.Settings;
 import mussel.core.job.Yard;
 import mussel.core.leak.HoldFile;
 import mussel.core.parts.PriceHead;
@@ -90,8 +94,8 @@ public final class Yards {
                 catalogue,
                 clock,
                 new Ports(
-                        JobSheetPdf::write,
-                        new Printing(),
+                        (job, file) -> JobSheetPdf.write(job, file, logo(journal, log)),
+                        new Printing(() -> logo(journal, log)),
                         Yards::hold,
                         new Kept(PictureFolder.beside(log)),
                         new SimulatedInstruments(),
@@ -101,15 +105,26 @@ public final class Yards {
                         new YardData(journal, log, DataFolder.path(), clock)));
     }
 
-    private static final class Printing implements Ports.Papers {
+    /** The yard's logo, where it has one and the picture is there. */
+    private static Optional<byte[]> logo(SqliteJournal journal, Path log) {
+        String name = journal.setting(Settings.LOGO, "");
+        try {
+            Path at = name.isEmpty() ? null : PictureFolder.beside(log).at(name);
+            return at != null && Files.isRegularFile(at) ? Optional.of(Files.readAllBytes(at)) : Optional.empty();
+        } catch (IOException e) {
+            return Optional.empty();
+        }
+    }
+
+    private record Printing(Supplier<Optional<byte[]>> logo) implements Ports.Papers {
         @Override
         public void estimate(Assessment job, Path file) {
-            Papers.estimate(job, file);
+            Papers.estimate(job, file, logo.get());
         }
 
         @Override
         public void order(Assessment job, Order order, Path file) {
-            Papers.order(job, order, file);
+            Papers.order(job, order, file, logo.get());
         }
 
         @Override

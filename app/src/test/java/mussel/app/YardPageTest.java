@@ -163,6 +163,104 @@ class YardPageTest extends WindowJourney {
         assertThat(now().job().people()).containsExactly("bench", "Astrid");
     }
 
+    @Test
+    void whatAnApprenticeProvesWaitsForACountersign() {
+        yardPage();
+        click("#change-technicians");
+        robot.push(KeyCode.CONTROL, KeyCode.A).push(KeyCode.BACK_SPACE).write("Bo");
+        click("#yard-0-2-apprentice");
+        click("#yard-keep");
+        int job = job("Byssus", false);
+        robot.push(KeyCode.F10);
+        robot.push(KeyCode.DIGIT1);
+        assertThat(shop.by()).isEqualTo("Bo");
+        go(Station.PROVE);
+        click("#pick-shift_neutral-turns");
+        assertThat(words("#countersigning")).anyMatch(t -> t.startsWith("What Bo has proved waits for a countersign"));
+        click("#countersign");
+        assertThat(words("#countersigning")).as("not by himself").anyMatch(t -> t.startsWith("Bo learns"));
+        assertThat(now().blocks()).anyMatch(b -> b.contains("waits for a countersign"));
+        robot.push(KeyCode.F10);
+        robot.clickOn("#who-other").write("Ada").push(KeyCode.ENTER);
+        robot.interact(() -> window.open(job));
+        go(Station.PROVE);
+        click("#countersign");
+        assertThat(now().blocks()).noneMatch(b -> b.contains("waits for a countersign"));
+        assertThat(words("#countersigning")).anyMatch(t -> t.endsWith("is countersigned by Ada."));
+        robot.push(KeyCode.F10);
+        robot.clickOn("#who-other").write("Bo").push(KeyCode.ENTER);
+        click("#pick-shift_forward-clicks");
+        assertThat(now().blocks())
+                .as("what he proves afterwards waits anew")
+                .anyMatch(b -> b.contains("waits for a countersign"));
+    }
+
+    @Test
+    void theYardsOwnNumberForTheTablesCountsAtOnceAndOneThatFitsNothingIsRefused() {
+        int job = job("Byssus", false);
+        String cause = now().knowledge().causes().get(0).id();
+        yardPage();
+        click("#change-priors");
+        click("#yard-more");
+        robot.write("no_such_cause")
+                .push(KeyCode.TAB)
+                .write("31 %")
+                .push(KeyCode.TAB)
+                .write("counted here");
+        click("#yard-keep");
+        assertThat(words("#yard-editor")).anyMatch(t -> t.contains("no cause of the tables: no_such_cause"));
+        click("#yard-0-0");
+        robot.push(KeyCode.CONTROL, KeyCode.A).write(cause);
+        click("#yard-keep");
+        if (window.lookup("#yard-keep") != null) {
+            click("#yard-keep");
+        }
+        robot.interact(() -> window.open(job));
+        assertThat(now().knowledge().causes().get(0).prior()).isEqualTo(0.31);
+        yardPage();
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        robot.interact(() -> window.open(job));
+        assertThat(now().knowledge().causes().get(0).prior()).isNotEqualTo(0.31);
+    }
+
+    @Test
+    void aSchoolThatIsChosenIsSaidAtItsStep() {
+        int job = job("Byssus", false);
+        yardPage();
+        click("#change-habits");
+        click("#yard-0-0-vent_first");
+        click("#yard-0-1-when_bad");
+        click("#yard-keep");
+        robot.interact(() -> window.open(job));
+        go(Station.DRAIN);
+        assertThat(robot.lookup(".label").queryAllAs(Label.class))
+                .extracting(Label::getText)
+                .anyMatch(t -> t.contains("This yard opens the vent first"));
+        go(Station.FILL);
+        assertThat(robot.lookup(".label").queryAllAs(Label.class))
+                .extracting(Label::getText)
+                .anyMatch(t -> t.contains("New ones are planned all the same"));
+    }
+
+    @Test
+    void toolsAreTickedFromWhatTheSheetsAskFor() {
+        yardPage();
+        assertThat(words("#yard-things")).anyMatch(t -> t.contains("its calibration was due on"));
+        click("#change-tools");
+        int had = shop.yard().tools().size();
+        String tool = shop.families().get(0).steps().stream()
+                .flatMap(s -> s.tools().stream())
+                .filter(shop.yard().tools()::contains)
+                .findFirst()
+                .orElseThrow();
+        click("#yard-tools-" + tool.replace(' ', '-'));
+        click("#yard-keep");
+        if (window.lookup("#yard-keep") != null) {
+            click("#yard-keep");
+        }
+        assertThat(shop.yard().tools()).hasSize(had - 1).doesNotContain(tool);
+    }
+
     /** At a start the families and the yard's sheet are read once the bench stands: it must not wait for them. */
     @Test
     void theBenchStandsBeforeTheYardsSheetHasCome() throws Exception {

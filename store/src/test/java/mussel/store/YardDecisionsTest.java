@@ -97,9 +97,13 @@ class YardDecisionsTest {
                                 "Astrid",
                                 "2026-11-24T09:00:00Z",
                                 List.of(
-                                        "Bottles it buys: can, 5000 ml, €60.00, 1, 0 ml",
-                                        "Bottles it buys, gone: tube, 250 ml, €7.50, 0, 0 ml",
-                                        "Bottles it buys, gone: litre, 1000 ml, €19.00, 0, 0 ml")),
+                                        "Bottles it buys: can, 5000 ml, €60.00, whole ones owned 1, gear oil",
+                                        "Bottles it buys, gone: tube, 250 ml, €7.50, gear oil",
+                                        "Bottles it buys, gone: litre, 1000 ml, €19.00, gear oil",
+                                        "Bottles it buys, gone: engine oil litre, 1000 ml, €11.50, engine oil",
+                                        "Bottles it buys, gone: engine oil can, 4000 ml, €38.00, engine oil",
+                                        "Bottles it buys, gone: stabiliser, 250 ml, €13.00, stabiliser",
+                                        "Bottles it buys, gone: grease cartridge, 400 ml, €9.80, grease")),
                         tuple("Astrid", "2026-11-23T09:00:00Z", List.of("An hour of work: €85.00, was €72.00")));
     }
 

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import mussel.core.fleet.Fleet;
 import mussel.core.job.Assessment;
 import mussel.core.job.Job;
@@ -62,7 +63,9 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
         Set<String> shared =
                 new TreeSet<>(crew.shared().stream().map(Yard.Shared::tool).toList());
         for (Assessment job : open) {
-            leg(job, shared, now.toLocalDate(), left).ifPresent(legs::add);
+            leg(job, shared, now.toLocalDate(), left)
+                    .map(leg -> crew.benches().isPresent() ? onABench(leg) : leg)
+                    .ifPresent(legs::add);
         }
         double day = crew.closes() - crew.opens();
         return new BenchPlan(
@@ -79,14 +82,43 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
                                         DayOfWeek.FRIDAY)),
                         crew.technicians().stream()
                                 .map(t -> new Fleet.Technician(
-                                        t.name(), Math.min(day, t.hoursPerDay()), away.apply(t.name())))
+                                        t.name(),
+                                        Math.min(day, t.hoursPerDay()),
+                                        off(away.apply(t.name()), crew.daysOff())))
                                 .toList(),
-                        crew.shared().stream()
-                                .map(s -> new Fleet.Tool(s.tool(), s.count()))
-                                .toList(),
+                        tools(crew),
                         legs),
                 left,
                 next(open));
+    }
+
+    private static List<LocalDate> off(List<LocalDate> away, List<LocalDate> closed) {
+        return Stream.concat(away.stream(), closed.stream()).distinct().sorted().toList();
+    }
+
+    private static Fleet.Leg onABench(Fleet.Leg leg) {
+        return new Fleet.Leg(
+                leg.job(),
+                leg.title(),
+                leg.promised(),
+                leg.tasks().stream()
+                        .map(t -> new Fleet.Task(
+                                t.title(),
+                                t.minutes(),
+                                Stream.concat(t.tools().stream(), Stream.of(SAY.say("bench")))
+                                        .toList(),
+                                t.cureMinutes(),
+                                t.notBefore(),
+                                t.awaits()))
+                        .toList());
+    }
+
+    /** What there is few of: the shared tools, and the benches where the yard counts them. */
+    private static List<Fleet.Tool> tools(Yard.Crew crew) {
+        List<Fleet.Tool> tools = new ArrayList<>();
+        crew.shared().forEach(s -> tools.add(new Fleet.Tool(s.tool(), s.count())));
+        crew.benches().ifPresent(count -> tools.add(new Fleet.Tool(SAY.say("bench"), (int) count)));
+        return tools;
     }
 
     private static Map<Integer, Step> next(List<Assessment> open) {

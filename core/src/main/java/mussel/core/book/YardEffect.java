@@ -8,6 +8,7 @@ import mussel.core.estimate.EstimateEngine;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.job.Assessment;
 import mussel.core.job.Worth;
+import mussel.core.job.YardHabits;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Sentences;
 import mussel.core.parts.PartsWords;
@@ -24,7 +25,8 @@ public final class YardEffect {
         COST,
         PUMP,
         OIL,
-        FROST;
+        FROST,
+        TRACE;
 
         private String title() {
             return SAY.say("effect." + NamedBy.file(this));
@@ -68,6 +70,7 @@ public final class YardEffect {
         now.fill()
                 .filter(f -> f.cost() > 0)
                 .ifPresent(f -> answers.put(What.OIL, now.yard().money().exact(f.cost())));
+        YardHabits.trace(now).ifPresent(t -> answers.put(What.TRACE, t));
         now.due().stream()
                 .filter(d -> d.id().equals(mussel.core.log.Due.LAY_UP))
                 .findFirst()

@@ -132,6 +132,9 @@ public sealed interface Fact {
      */
     record Decided(String key, String value) implements Fact {}
 
+    /** Somebody who answers for it has looked at what an apprentice proved; who, the entry says. */
+    record Countersigned(LocalDate on) implements Fact {}
+
     /** The leg was tagged and the job closed. */
     record Tagged(LocalDate on) implements Fact {}
 

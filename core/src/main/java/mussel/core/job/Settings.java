@@ -48,6 +48,9 @@ public final class Settings {
     /** What the setting that holds the picture of a manual's page begins with; the family's id and the value's place follow. */
     public static final String PAGE = "page:";
 
+    /** The setting that holds the picture of the yard's logo, kept beside the journal as the pages of manuals are. */
+    public static final String LOGO = PAGE + "yard:logo";
+
     /** The folder papers went to last. It is of one machine, and goes with no log to another. */
     public static final String PAPERS = "paper_folder";
 

@@ -26,6 +26,10 @@ final class TagCheck {
     List<String> untold() {
         List<String> untold = new ArrayList<>();
         all.proof().failed().stream().findFirst().ifPresent(p -> untold.add(SAY.say("block.proof", p.says())));
+        Countersign countersign = Countersign.of(all);
+        if (countersign.waits()) {
+            untold.add(countersign.says());
+        }
         List<Plan.PlannedStep> steps = all.plan().steps();
         boolean begun =
                 steps.stream().anyMatch(s -> all.job().ticked(s.step().id()).isPresent());

@@ -18,12 +18,14 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.Money;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problems;
+import mussel.core.measure.Sentences;
 import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.core.parts.Catalogue;
 import mussel.core.parts.Price;
 import mussel.core.parts.Seller;
 import mussel.core.torque.TorqueInput;
+import mussel.core.verdict.Overrides;
 
 /**
  * What a yard keeps and how it works.
@@ -52,6 +54,7 @@ import mussel.core.torque.TorqueInput;
  * @param habits which school it follows where there are several
  * @param least how many of a part are to lie on its shelf at least
  * @param coming what is on its way to the shelf
+ * @param tables its own numbers for the diagnosis tables
  */
 public record Yard(
         @Given("the yard's name") String name,
@@ -78,8 +81,11 @@ public record Yard(
         @Given("the exchange units") List<Exchange> exchange,
         @Given("its habits") Optional<YardHabits> habits,
         @Given("the least counts") List<Least> least,
-        @Given("what is on its way") List<Coming> coming)
+        @Given("what is on its way") List<Coming> coming,
+        @Given("its own numbers for the diagnosis tables") Optional<Overrides> tables)
         implements Checked {
+    private static final Sentences SAY = Sentences.beside(Yard.class);
+
     /** Keeps its own copies. */
     public Yard {
         unitsOf = Collections.unmodifiableMap(new TreeMap<>(unitsOf));
@@ -92,6 +98,7 @@ public record Yard(
         exchange = List.copyOf(exchange);
         least = List.copyOf(least);
         coming = List.copyOf(coming);
+        tables = tables.filter(t -> !t.equals(Overrides.none()));
     }
 
     /** The oil with that id; the first of the list where it is not known. */
@@ -174,7 +181,8 @@ public record Yard(
                 List.of(),
                 Optional.empty(),
                 List.of(),
-                List.of());
+                List.of(),
+                Optional.empty());
     }
 
     /** The same yard with other suppliers and what they ask. */
@@ -203,7 +211,8 @@ public record Yard(
                 exchange,
                 habits,
                 least,
-                coming);
+                coming,
+                tables);
     }
 
     /** The same yard with other least counts. */
@@ -241,7 +250,8 @@ public record Yard(
                 exchange,
                 habits,
                 counts,
-                parcels);
+                parcels,
+                tables);
     }
 
     private Yard but(
@@ -270,7 +280,8 @@ public record Yard(
                 exchange,
                 habits,
                 least,
-                coming);
+                coming,
+                tables);
     }
 
     /** The next day of frost after some day; empty where it never freezes. */
@@ -377,6 +388,16 @@ public record Yard(
             @Given(value = "the day of its calibration", orElse = "-") String calibrated,
             @Given(value = "the months between calibrations", kind = Kind.MONTHS, min = 1, max = 120, orElse = "12")
                     int everyMonths) {
+        /** When its calibration was or is due, in a sentence. */
+        public String says(LocalDate today) {
+            return calibrated.equals("-")
+                    ? SAY.say("wrench.never", wrench.id())
+                    : SAY.say(
+                            overdue(today) ? "wrench.overdue" : "wrench.due",
+                            wrench.id(),
+                            LocalDate.parse(calibrated).plusMonths(everyMonths).toString());
+        }
+
         /** Whether its calibration is overdue, or not known. */
         public boolean overdue(LocalDate today) {
             return calibrated.equals("-")
@@ -455,26 +476,44 @@ public record Yard(
      * @param closes when it ends (h after midnight)
      * @param technicians who works
      * @param shared tools of which there are few
+     * @param benches how many legs can be worked on at once; as many as there are technicians where it does not say
+     * @param closed the days nobody works, beside those each is away, like 2026-12-24
      */
     public record Crew(
             @Given(value = "when the day begins (hours after midnight)", min = 0, max = 24, orElse = "8") double opens,
             @Given(value = "when the day ends (hours after midnight)", min = 0, max = 24, orElse = "16.5")
                     double closes,
             @Given(value = "the technicians", atLeast = 1) List<Technician> technicians,
-            @Given("the shared tools") List<Shared> shared)
+            @Given("the shared tools") List<Shared> shared,
+            @Given(value = "how many benches there are", kind = Kind.COUNT, min = 1, max = 100) OptionalDouble benches,
+            @Given("the days nobody works") List<String> closed)
             implements Checked {
         /** One technician, the usual day. */
-        public static final Crew USUAL = new Crew(8, 16.5, List.of(new Technician("bench", 8)), List.of());
+        public static final Crew USUAL =
+                new Crew(8, 16.5, List.of(new Technician("bench", 8)), List.of(), OptionalDouble.empty(), List.of());
 
         /** Keeps its own copies. */
         public Crew {
             technicians = List.copyOf(technicians);
             shared = List.copyOf(shared);
+            closed = List.copyOf(closed);
+        }
+
+        /** The days nobody works. */
+        public List<LocalDate> daysOff() {
+            return closed.stream().map(LocalDate::parse).toList();
         }
 
         @Override
         public void check(Problems problems, String pointer) {
             problems.unless(opens < closes, pointer + "/closes", "must be later than the day begins");
+            for (int i = 0; i < closed.size(); i++) {
+                try {
+                    LocalDate.parse(closed.get(i));
+                } catch (DateTimeParseException e) {
+                    problems.at(pointer + "/closed/" + i, "is “" + closed.get(i) + "”; write the day like 2026-12-24");
+                }
+            }
         }
     }
 
@@ -483,10 +522,32 @@ public record Yard(
      *
      * @param name how he is called
      * @param hoursPerDay how much of his day is for the bench (h)
+     * @param standing what he works as: an apprentice's proofs wait for a countersign
      */
     public record Technician(
             @Given("the name") String name,
-            @Given(value = "the hours a day", min = 0.25, max = 24, orElse = "8") double hoursPerDay) {}
+            @Given(value = "the hours a day", min = 0.25, max = 24, orElse = "8") double hoursPerDay,
+            @Given(value = "what he works as", orElse = "technician") Standing standing) {
+        /** A technician. */
+        public Technician(String name, double hoursPerDay) {
+            this(name, hoursPerDay, Standing.TECHNICIAN);
+        }
+    }
+
+    /** What somebody at the bench works as. */
+    public enum Standing {
+        /** Answers for what he proves. */
+        TECHNICIAN,
+        /** Learns: somebody else countersigns what he proves. */
+        APPRENTICE
+    }
+
+    /** Whether somebody of that name learns here. */
+    public boolean learns(String name) {
+        return crew.stream()
+                .flatMap(c -> c.technicians().stream())
+                .anyMatch(t -> t.standing() == Standing.APPRENTICE && t.name().equals(name));
+    }
 
     /**
      * A tool of which there are few.

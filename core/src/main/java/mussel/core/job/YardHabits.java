@@ -1,5 +1,6 @@
 package mussel.core.job;
 
+import java.util.Optional;
 import mussel.core.measure.Given;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Sentences;
@@ -46,6 +47,18 @@ public record YardHabits(
     /** What goes with a trace of water by this habit. */
     public String tracing() {
         return SAY.say("school.traces." + NamedBy.file(traces));
+    }
+
+    /** What the yard's habit says of a leg that shows a trace of water and no more; empty of any other, or where it follows none. */
+    public static Optional<String> trace(Assessment now) {
+        boolean haze = now.job().choice(Scale.OIL_WATER).equals(Optional.of("haze"));
+        double free = now.job().reading(Field.FREE_WATER).orElse(0);
+        return haze && free == 0
+                ? now.yard()
+                        .habits()
+                        .filter(h -> h.traces() != Traces.AS_IT_COSTS)
+                        .map(YardHabits::tracing)
+                : Optional.empty();
     }
 
     /** Which plug is opened first to drain. */

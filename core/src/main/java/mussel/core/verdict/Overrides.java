@@ -216,6 +216,17 @@ public record Overrides(
         return new Overrides(List.of(), List.of(), costs);
     }
 
+    /** These numbers with others over them: of the same number the other's counts. */
+    public Overrides with(Overrides over) {
+        return new Overrides(joined(priors, over.priors), joined(shares, over.shares), joined(costs, over.costs));
+    }
+
+    private static <T> List<T> joined(List<T> first, List<T> then) {
+        List<T> all = new ArrayList<>(first);
+        all.addAll(then);
+        return all;
+    }
+
     /** What the yard says its goals cost, in money at a labour rate (money per hour). */
     public Map<String, VerdictInput.Costs> costs(double labourPerH) {
         Map<String, VerdictInput.Costs> own = new LinkedHashMap<>();

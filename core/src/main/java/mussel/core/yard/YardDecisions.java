@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +37,9 @@ import mussel.core.sheet.PumpPolicy;
 public final class YardDecisions {
     /** What is kept of a thing that the yard has not: nothing kept would mean that its sheet decides. */
     private static final String NONE = "null";
+
+    /** Lines of one table that are told before the rest is only counted. */
+    private static final int MOST_LINES = 12;
 
     private static final Sentences SAY = Sentences.beside(YardDecisions.class);
     private static final String NAME = "yard_name";
@@ -179,6 +183,7 @@ public final class YardDecisions {
         return key.startsWith(Settings.YARD)
                 || key.startsWith(Settings.SHELF)
                 || key.startsWith(Settings.AWAY)
+                || key.equals(Settings.LOGO)
                 || Settings.HABITS.contains(key);
     }
 
@@ -304,6 +309,9 @@ public final class YardDecisions {
     private static String said(Fact.Decided made, String was) {
         String[] names = made.key().split(":", 3);
         String now = said(made.value());
+        if (made.key().equals(Settings.LOGO)) {
+            return SAY.say(made.value().isEmpty() ? "logo.gone" : "logo");
+        }
         return names.length == 3
                 ? SAY.say("shelf", names[2].replace('_', ' '), names[1], now, said(was))
                 : names.length == 2
@@ -324,10 +332,20 @@ public final class YardDecisions {
                 lines.add(table.title() + ": " + said(is.get(0)) + ", was " + said(was.get(0)));
                 continue;
             }
-            is.stream().filter(l -> !was.contains(l)).forEach(l -> lines.add(table.title() + ": " + l));
-            was.stream().filter(l -> !is.contains(l)).forEach(l -> lines.add(table.title() + ", gone: " + l));
+            some(lines, table.title(), is, was);
+            some(lines, table.title() + ", gone", was, is);
         }
         return lines;
+    }
+
+    /** Lines that are only in the one; of many the first ones, and how many more. */
+    private static void some(List<String> lines, String title, List<String> in, List<String> notIn) {
+        Set<String> others = new HashSet<>(notIn);
+        List<String> only = in.stream().filter(l -> !others.contains(l)).toList();
+        only.stream().limit(MOST_LINES).forEach(l -> lines.add(title + ": " + l));
+        if (only.size() > MOST_LINES) {
+            lines.add(SAY.say("more", title, only.size() - MOST_LINES));
+        }
     }
 
     private static String said(String cells) {
@@ -335,10 +353,7 @@ public final class YardDecisions {
     }
 
     private List<String> written(YardTable table, Yard yard) {
-        return form.lines(table, yard).stream()
-                .map(line -> String.join(
-                        ", ", line.stream().filter(c -> !c.isBlank()).toList()))
-                .toList();
+        return form.lines(table, yard).stream().map(table::inWords).toList();
     }
 
     /** Whether a decision can be taken back. */

@@ -1,5 +1,6 @@
 package mussel.core.yard;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mussel.core.measure.Kind;
@@ -22,6 +23,26 @@ public record YardTable(
         columns = List.copyOf(columns);
     }
 
+    /** A line as it is read: bare figures with what they are, nothing where there is none of a thing. */
+    public String inWords(List<String> cells) {
+        List<String> said = new ArrayList<>();
+        for (int i = 0; i < cells.size(); i++) {
+            Column column = columns.get(i);
+            String cell = cells.get(i);
+            boolean none = many && (cell.equals("0") || cell.startsWith("0 "));
+            if (cell.isBlank() || none) {
+                continue;
+            }
+            said.add(
+                    switch (column.as()) {
+                        case NUMBER, SHARES -> column.title() + " " + cell;
+                        case WORD -> cell.replace('_', ' ');
+                        default -> cell;
+                    });
+        }
+        return String.join(", ", said);
+    }
+
     /** How a column is written. */
     public enum As {
         /** Words. */
@@ -34,6 +55,8 @@ public record YardTable(
         NUMBER,
         /** A share, written as per cent. */
         SHARE,
+        /** Several shares, written as per cent one after another. */
+        SHARES,
         /** A time of day, written 8:30. */
         CLOCK,
         /** One of some words. */

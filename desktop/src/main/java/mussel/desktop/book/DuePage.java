@@ -105,6 +105,10 @@ final class DuePage implements BookPage {
         Map<String, Integer> onBench = shop.journal().benchLines().open().stream()
                 .collect(Collectors.toMap(l -> l.leg().id(), BenchLine::job, (first, later) -> later));
         lines.getChildren().clear();
+        shop.yard().wrenches().stream()
+                .filter(w -> w.overdue(today.plusMonths(1)))
+                .map(w -> w.overdue(today) ? Texts.caution(w.says(today)) : Texts.sentence(w.says(today)))
+                .forEach(lines.getChildren()::add);
         sorted.stream().limit(MOST_SHOWN).forEach(l -> {
             String here = onBench.containsKey(l.each().leg().id())
                     ? " It is on the bench now, job "

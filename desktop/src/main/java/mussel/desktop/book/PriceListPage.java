@@ -331,14 +331,14 @@ public final class PriceListPage extends Column {
         sellers.add(seller);
         Yard with = shop.yard().buying(sellers, list.over(before));
         lines.addAll(list.says(before));
+        lines.addAll(list.told());
+        if (list.untold() > 0) {
+            lines.add("and " + list.untold() + " more lines of that kind.");
+        }
         List<String> changes = shop.wouldChange(with);
         if (!changes.isEmpty()) {
             lines.add("On the legs that are open:");
             lines.addAll(changes);
-        }
-        lines.addAll(list.told());
-        if (list.untold() > 0) {
-            lines.add("and " + list.untold() + " more lines of that kind.");
         }
         lines.stream().map(Texts::sentence).forEach(says.getChildren()::add);
         if (!list.prices().isEmpty()) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -24,6 +25,7 @@ import mussel.core.parts.PartsEngine;
 import mussel.core.parts.PartsInput;
 import mussel.core.parts.PartsResult;
 import mussel.core.parts.PartsWords;
+import mussel.core.parts.Wanted;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
 import mussel.desktop.desk.Workshop;
@@ -44,6 +46,7 @@ final class ShelfPage implements BookPage {
     private final Column page = new Column();
     private final Column coming = new Column(6);
     private final Column order = new Column(4);
+    private final Column ordered = new Column(4);
     private final Column table = new Column(2);
     private final Rows<ShelfRow> rows;
     private final Column families = new Column();
@@ -59,6 +62,10 @@ final class ShelfPage implements BookPage {
         order.setId("shelf-order");
         table.setId("shelf-table");
         said.setId("shelf-said");
+        said.managedProperty().bind(said.textProperty().isNotEmpty());
+        for (Column each : List.of(coming, order, ordered)) {
+            each.managedProperty().bind(javafx.beans.binding.Bindings.isNotEmpty(each.getChildren()));
+        }
         Column sheet = new Column(10);
         sheet.getChildren()
                 .addAll(
@@ -72,7 +79,8 @@ final class ShelfPage implements BookPage {
                         order,
                         families,
                         ShelfRow.head(),
-                        table);
+                        table,
+                        ordered);
         SheetPane pane = new SheetPane(sheet);
         VBox.setVgrow(pane, javafx.scene.layout.Priority.ALWAYS);
         page.setId("shelf-page");
@@ -189,6 +197,7 @@ final class ShelfPage implements BookPage {
     /** The order that closes the gap, worked out beside the window. */
     private void order(ShelfPlan plan) {
         order.getChildren().clear();
+        ordered.getChildren().clear();
         if (plan.missing().isEmpty()) {
             if (!plan.lines().isEmpty()) {
                 order.getChildren()
@@ -210,6 +219,7 @@ final class ShelfPage implements BookPage {
     private void answer(ShelfPlan plan, PartsInput asked, PartsResult found, List<String> unlisted) {
         Money money = shop.units().money();
         List<Node> lines = new ArrayList<>();
+        List<Node> detail = new ArrayList<>();
         if (found.feasible() && !found.lines().isEmpty()) {
             Button place = new Button("It is ordered");
             place.setId("shelf-ordered");
@@ -225,15 +235,16 @@ final class ShelfPage implements BookPage {
             head.setAlignment(Pos.CENTER_LEFT);
             lines.add(head);
             Set<String> suppliers = new HashSet<>();
+            detail.add(Texts.heading("Line by line"));
             found.lines().forEach(l -> {
                 suppliers.add(l.supplier());
-                lines.add(Texts.sentence(l.qty() + " × " + l.sku() + ", " + l.supplier() + ": " + brings(asked, l)
+                detail.add(Texts.sentence(l.qty() + " × " + l.sku() + ", " + l.supplier() + ": " + brings(asked, l)
                         + ", " + money.exact(l.cost()) + ", " + PartsWords.days(l.leadDays())));
             });
             suppliers.stream()
                     .sorted()
                     .flatMap(s -> Suppliers.rate(shop.yard(), s).stream())
-                    .forEach(r -> lines.add(Texts.dim(r + ".")));
+                    .forEach(r -> detail.add(Texts.dim(r + ".")));
         } else if (!found.feasible()) {
             lines.add(Texts.sentence("Suppliers together do not have enough of: "
                     + String.join(
@@ -249,6 +260,7 @@ final class ShelfPage implements BookPage {
         Suppliers.unrated(shop.yard()).forEach(u -> lines.add(Texts.sentence(u)));
         oil(plan).ifPresent(o -> lines.add(Texts.sentence(o)));
         order.getChildren().addAll(lines);
+        ordered.getChildren().addAll(detail);
     }
 
     private Optional<String> oil(ShelfPlan plan) {
@@ -270,12 +282,31 @@ final class ShelfPage implements BookPage {
     }
 
     private String brings(PartsInput asked, PartsResult.Line line) {
-        return asked.offers().stream()
+        List<Wanted> contents = asked.offers().stream()
                 .filter(o -> o.sku().equals(line.sku()) && o.supplier().equals(line.supplier()))
                 .flatMap(o -> o.contains().stream())
-                .map(w -> (w.qty() > 1 ? w.qty() + " × " : "") + name(w.part()))
-                .reduce((a, b) -> a + ", " + b)
-                .orElse("");
+                .toList();
+        String leg = contents.stream()
+                .map(w -> w.part().substring(0, w.part().indexOf('/')))
+                .distinct()
+                .flatMap(f -> shop.families().stream().filter(s -> s.id().equals(f)))
+                .map(FamilySheet::title)
+                .collect(Collectors.joining(", "));
+        return contents.stream()
+                        .map(w -> (w.qty() > 1 ? w.qty() + " × " : "") + part(w.part()))
+                        .collect(Collectors.joining(", "))
+                + " (" + leg + ")";
+    }
+
+    private String part(String key) {
+        String family = key.substring(0, key.indexOf('/'));
+        String part = key.substring(key.indexOf('/') + 1);
+        return shop.families().stream()
+                .filter(f -> f.id().equals(family))
+                .flatMap(f -> f.part(part).stream())
+                .map(Part::title)
+                .findFirst()
+                .orElse(part.replace('_', ' '));
     }
 
     private String name(String key) {

@@ -2,17 +2,22 @@ package mussel.desktop.book;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import mussel.core.job.JournalException;
+import mussel.core.job.Yard;
 import mussel.core.yard.YardTable;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.PickMany;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
@@ -21,6 +26,8 @@ import mussel.desktop.kit.Texts;
 
 /** One thing the yard decides, being changed: its lines, what it would change on open legs, and whether to take it. */
 final class YardEditor extends Column {
+    private static final String TOOLS = "tools";
+    private static final int MOST_OPEN = 40;
     private static final int LEAST = 6;
     private static final int MOST = 28;
 
@@ -28,7 +35,9 @@ final class YardEditor extends Column {
     private final YardTable table;
     private final Runnable onDone;
     private final Column lines = new Column(8);
-    private final List<List<Supplier<String>>> cells = new ArrayList<>();
+    private final List<Line> all = new ArrayList<>();
+    private final TextField find = new TextField();
+    private final Label notShown = Texts.dim("");
     private final Column effect = new Column(2);
     private final Label refusal = Texts.wrapped("", "refusal");
     private final Button keep = new Button("Keep");
@@ -43,14 +52,22 @@ final class YardEditor extends Column {
         getStyleClass().add("card");
         setId("yard-editor");
         List<List<String>> said = shop.decisions().form().lines(table, shop.yard());
-        said.forEach(this::add);
+        if (said.size() > MOST_OPEN) {
+            find.setId("yard-find");
+            find.setPromptText("find a line, like T60-0601");
+            find.setAccessibleText("find a line of " + table.title());
+            find.textProperty().addListener((o, was, is) -> found());
+        }
+        said.forEach(line -> all.add(new Line(line)));
+        found();
         Button more = new Button("Another line");
         more.setId("yard-more");
         more.setOnAction(e -> {
-            add(table.columns().stream().map(c -> "").toList());
-            lines.getChildren().get(lines.getChildren().size() - 1).lookupAll(".text-field").stream()
-                    .findFirst()
-                    .ifPresent(Node::requestFocus);
+            Line line = new Line(table.columns().stream().map(c -> "").toList());
+            all.add(line);
+            find.setText("");
+            lines.getChildren().add(line.row());
+            line.row().lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
         });
         keep.setId("yard-keep");
         keep.getStyleClass().add("act");
@@ -63,6 +80,12 @@ final class YardEditor extends Column {
         if (!table.note().isEmpty()) {
             getChildren().add(Texts.dim(table.note()));
         }
+        if (table.id().equals(TOOLS)) {
+            getChildren().add(asked(said.stream().map(l -> l.get(0)).collect(Collectors.toSet())));
+        }
+        if (said.size() > MOST_OPEN) {
+            getChildren().addAll(find, notShown);
+        }
         getChildren().add(lines);
         Row below = new Row(10, keep, leave);
         if (table.many()) {
@@ -71,31 +94,90 @@ final class YardEditor extends Column {
         getChildren().addAll(refusal, below, effect);
     }
 
-    private void add(List<String> said) {
-        List<Supplier<String>> line = new ArrayList<>();
-        Flow row = new Flow(8, 6);
-        int number = added++;
-        for (int i = 0; i < table.columns().size(); i++) {
-            YardTable.Column column = table.columns().get(i);
-            String id = "yard-" + number + "-" + i;
-            row.getChildren()
-                    .add(
-                            column.words().isEmpty()
-                                    ? typed(column, id, said.get(i), line)
-                                    : picked(column, id, said.get(i), line));
+    /** The tools that the steps of the sheets ask for, ticked where the yard has them: what is ticked is a line of its own below. */
+    private Node asked(Set<String> has) {
+        List<Choice> choices = shop.families().stream()
+                .flatMap(f -> f.steps().stream())
+                .flatMap(s -> s.tools().stream())
+                .distinct()
+                .sorted()
+                .map(t -> Choice.text(t, t))
+                .toList();
+        PickMany picks = new PickMany("yard-tools", "What the sheets’ steps ask for", choices, this::owned);
+        picks.show(has);
+        return picks;
+    }
+
+    /** A tool is there, or is not: its line comes or goes. */
+    private void owned(String tool, boolean is) {
+        if (is) {
+            all.add(new Line(List.of(tool)));
+        } else {
+            all.removeIf(l -> l.written().get(0).equals(tool));
         }
-        cells.add(line);
-        if (table.many()) {
-            Button out = new Button("Take out");
-            out.setAccessibleText("take line " + (number + 1) + " out");
-            out.setOnAction(e -> {
-                lines.getChildren().remove(row);
-                cells.remove(line);
-                touched();
-            });
-            row.getChildren().add(new Column(2, Texts.dim(" "), out));
+        found();
+        touched();
+    }
+
+    /** Of many lines only some are laid out: those that hold what is looked for, and those that were added. All of them are kept. */
+    private void found() {
+        String wanted = find.getText().strip().toLowerCase(Locale.ROOT);
+        List<Node> shown = all.stream()
+                .filter(l -> wanted.isEmpty()
+                        || l.written().stream()
+                                .anyMatch(c -> c.toLowerCase(Locale.ROOT).contains(wanted)))
+                .limit(MOST_OPEN)
+                .map(Line::row)
+                .toList();
+        lines.getChildren().setAll(shown);
+        notShown.setText(shown.size() < all.size() ? shown.size() + " of " + all.size() + " lines are shown." : "");
+    }
+
+    /** A line: as it was said until it is laid out, then as it is typed. */
+    private final class Line {
+        private final List<String> said;
+        private final int number = added++;
+        private final List<Supplier<String>> cells = new ArrayList<>();
+        private Optional<Node> row = Optional.empty();
+
+        Line(List<String> said) {
+            this.said = said;
         }
-        lines.getChildren().add(row);
+
+        List<String> written() {
+            return row.isEmpty() ? said : cells.stream().map(Supplier::get).toList();
+        }
+
+        Node row() {
+            if (row.isEmpty()) {
+                row = Optional.of(laid());
+            }
+            return row.get();
+        }
+
+        private Node laid() {
+            Flow flow = new Flow(8, 6);
+            for (int i = 0; i < table.columns().size(); i++) {
+                YardTable.Column column = table.columns().get(i);
+                String id = "yard-" + number + "-" + i;
+                flow.getChildren()
+                        .add(
+                                column.words().isEmpty()
+                                        ? typed(column, id, said.get(i), cells)
+                                        : picked(column, id, said.get(i), cells));
+            }
+            if (table.many()) {
+                Button out = new Button("Take out");
+                out.setAccessibleText("take line " + (number + 1) + " out");
+                out.setOnAction(e -> {
+                    all.remove(this);
+                    lines.getChildren().remove(flow);
+                    touched();
+                });
+                flow.getChildren().add(new Column(2, Texts.dim(" "), out));
+            }
+            return flow;
+        }
     }
 
     private Node typed(YardTable.Column column, String id, String said, List<Supplier<String>> line) {
@@ -137,9 +219,7 @@ final class YardEditor extends Column {
     }
 
     private List<List<String>> written() {
-        return cells.stream()
-                .map(line -> line.stream().map(Supplier::get).toList())
-                .toList();
+        return all.stream().map(Line::written).toList();
     }
 
     /** Tells first what it changes on legs that are open; takes it when that was seen, or where it changes nothing. */
@@ -147,7 +227,9 @@ final class YardEditor extends Column {
         List<List<String>> written = written();
         try {
             if (!looked.equals(Optional.of(written))) {
-                List<String> changes = shop.wouldChange(shop.decisions().would(table, written));
+                Yard would = shop.decisions().would(table, written);
+                shop.check(would);
+                List<String> changes = shop.wouldChange(would);
                 looked = Optional.of(written);
                 refusal.setText("");
                 if (!changes.isEmpty()) {

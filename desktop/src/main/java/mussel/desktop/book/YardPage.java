@@ -6,6 +6,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -34,6 +35,17 @@ final class YardPage implements BookPage {
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final int MOST_CHANGES = 40;
     private static final int MOST_SHOWN = 6;
+    /** Which tables begin a group of them. */
+    private static final Map<String, String> GROUPS = Map.of(
+            "name", "Name and papers",
+            "units", "Units and money",
+            "labour_per_h", "Work and what it costs",
+            "wrenches", "Tools",
+            "hours", "People and days",
+            "pump_habit", "Habits",
+            "suppliers", "Buying and the shelf",
+            "priors", "Numbers of the diagnosis");
+
     private static final double BUTTON = 92;
 
     private final Workshop shop;
@@ -118,7 +130,11 @@ final class YardPage implements BookPage {
     public void show() {
         List<Node> lines = new ArrayList<>();
         for (YardTable table : shop.decisions().form().tables()) {
+            Optional.ofNullable(GROUPS.get(table.id())).map(Texts::heading).ifPresent(lines::add);
             lines.add(changing.equals(Optional.of(table.id())) ? editor(table) : line(table));
+            if (table.id().equals("foot")) {
+                lines.add(new YardLogo(shop, BUTTON, this::show));
+            }
         }
         things.getChildren().setAll(lines);
         undo.setDisable(!shop.decisions().undoable());
@@ -143,7 +159,7 @@ final class YardPage implements BookPage {
 
     private Node line(YardTable table) {
         List<String> said = shop.decisions().form().lines(table, shop.yard()).stream()
-                .map(l -> l.stream().filter(c -> !c.isBlank()).collect(Collectors.joining(", ")))
+                .map(table::inWords)
                 .filter(l -> !l.isEmpty())
                 .toList();
         String shown = said.stream().limit(MOST_SHOWN).collect(Collectors.joining(table.many() ? "; " : ", "))
@@ -152,6 +168,7 @@ final class YardPage implements BookPage {
         text.setMinWidth(0);
         text.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(text, Priority.ALWAYS);
+        List<String> overdue = table.id().equals("wrenches") ? overdue() : List.of();
         Button change = new Button(shown.isEmpty() ? "Say" : "Change");
         change.setId("change-" + table.id());
         change.setAccessibleText((shown.isEmpty() ? "say" : "change") + ": " + table.title());
@@ -165,9 +182,21 @@ final class YardPage implements BookPage {
             editor.fireEvent(new SeeMe());
         });
         change.setPrefWidth(BUTTON);
-        Row row = new Row(12, change, text);
+        Column says = new Column(2, text);
+        overdue.stream().map(Texts::caution).forEach(says.getChildren()::add);
+        says.setAlignment(Pos.CENTER_LEFT);
+        HBox.setHgrow(says, Priority.ALWAYS);
+        Row row = new Row(12, change, says);
         row.setAlignment(Pos.CENTER_LEFT);
         return row;
+    }
+
+    /** Wrenches whose calibration is overdue, each in a sentence. */
+    private List<String> overdue() {
+        return shop.yard().wrenches().stream()
+                .filter(w -> w.overdue(shop.today()))
+                .map(w -> w.says(shop.today()))
+                .toList();
     }
 
     /** Writes the yard's sheet, so that another yard begins as this one is. */

@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.IntPredicate;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import mussel.core.book.BenchPlan;
 import mussel.core.book.LogBook;
 import mussel.core.book.ShelfPlan;
@@ -25,6 +26,7 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
+import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.PumpHabit;
 import mussel.core.job.Settings;
@@ -32,6 +34,7 @@ import mussel.core.job.Stores;
 import mussel.core.job.Suppliers;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
+import mussel.core.measure.Problems;
 import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.core.parts.Seller;
@@ -60,7 +63,7 @@ public final class Workshop {
     private final CompletableFuture<Catalogue> catalogue;
     private final Clock clock;
     private final Ports ports;
-    private Optional<Judge> judge = Optional.empty();
+    private Optional<Judged> judge = Optional.empty();
     private final LegHistory history;
     private final Families families;
     private final YardDecisions decisions;
@@ -469,7 +472,7 @@ public final class Workshop {
     private Surroundings surroundings(Job job, Yard by, Stores stores) {
         return new Surroundings(
                 by,
-                judge(),
+                judge(by),
                 history.twinFound(job),
                 today(),
                 stores,
@@ -480,20 +483,48 @@ public final class Workshop {
 
     /** The diagnosis tables in use: the yard's own numbers among them, and what it has found where it wants that counted. */
     public Judge judge() {
-        if (judge.isEmpty()) {
+        return judge(yard());
+    }
+
+    /** The same as a yard would have them. */
+    private Judge judge(Yard by) {
+        Overrides own = numbers(by);
+        if (judge.isEmpty() || !judge.get().own().equals(own)) {
             Knowledge shipped = catalogue.join().shipped();
-            judge = Optional.of(new Judge(shipped, catalogue.join().own()));
+            Judge made = new Judge(shipped, own);
             if (learning()) {
-                Knowledge learned = Learned.from(own(shipped), judgedCauses()).knowledge();
-                judge = Optional.of(new Judge(learned, catalogue.join().own().costsAlone()));
+                Knowledge learned =
+                        Learned.from(own.over(shipped), judgedCauses()).knowledge();
+                made = new Judge(learned, own.costsAlone());
             }
+            judge = Optional.of(new Judged(own, made));
         }
-        return judge.get();
+        return judge.get().judge();
+    }
+
+    /** Tables in use, and the numbers of the yard they were made with. */
+    private record Judged(Overrides own, Judge judge) {}
+
+    /** A yard's own numbers: those of its file, and over them those it has decided. */
+    private Overrides numbers(Yard by) {
+        Overrides file = catalogue.join().own();
+        return by.tables().map(file::with).orElse(file);
+    }
+
+    /** Refuses a yard whose own numbers do not fit the diagnosis tables; a JournalException says which. */
+    public void check(Yard other) {
+        Problems problems = new Problems();
+        other.tables().ifPresent(t -> t.check(catalogue.join().shipped(), problems));
+        if (!problems.none()) {
+            throw new JournalException(problems.list().stream()
+                    .map(p -> p.at().substring(1).replace('/', ' ') + " " + p.problem() + ".")
+                    .collect(Collectors.joining(" ")));
+        }
     }
 
     /** Tables with the yard's own numbers in place. */
     public Knowledge own(Knowledge tables) {
-        return catalogue.join().own().over(tables);
+        return ownNumbers().over(tables);
     }
 
     /** Whether the priors learn from what was found. */
@@ -520,7 +551,7 @@ public final class Workshop {
 
     /** The yard's own numbers for them. */
     public Overrides ownNumbers() {
-        return catalogue.join().own();
+        return numbers(yard());
     }
 
     /** Every job of the journal whose family is known, in the order of opening. */

@@ -184,7 +184,8 @@ public final class DrainStation implements StationView {
         manual.show(now);
         plugs.show(plugsOf.computeIfAbsent(now.sheet().id(), f -> plugs(now.sheet())));
         fields.show(now);
-        subtitle.setText(subtitle(now));
+        subtitle.setText(
+                subtitle(now) + now.yard().habits().map(h -> " " + h.draining()).orElse(""));
         picks.show(now);
         paintJars(now.oilInIt().dye());
         problems.getChildren()

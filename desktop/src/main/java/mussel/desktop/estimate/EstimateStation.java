@@ -16,6 +16,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
 import mussel.core.job.Worth;
+import mussel.core.job.YardHabits;
 import mussel.core.measure.Money;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
@@ -138,6 +139,7 @@ public final class EstimateStation implements StationView {
                         ? ""
                         : " No price is listed for " + String.join(", ", worth.unpriced()) + "."));
         doubtful.getChildren().clear();
+        YardHabits.trace(now).ifPresent(t -> doubtful.getChildren().add(Texts.sentence(t)));
         if (!worth.input().doubtful().isEmpty()) {
             doubtful.getChildren().add(Texts.heading("What may come on top"));
             worth.input().doubtful().stream()

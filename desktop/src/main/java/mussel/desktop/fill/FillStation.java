@@ -122,7 +122,8 @@ public final class FillStation implements StationView {
                 }
                 + (Step.says(fitting) ? ", fitting " + fitting : "") + ". "
                 + now.sheet().origin()
-                + "; the maker's manual outranks it.");
+                + "; the maker's manual outranks it."
+                + now.yard().habits().map(h -> " " + h.refitting()).orElse(""));
         grade(now);
         problems.getChildren()
                 .setAll(now.fillProblems().stream()

@@ -33,7 +33,7 @@ public final class PickMany extends Column implements Question {
             Choice choice = choices.get(i);
             ToggleButton tile = new ToggleButton(choice.label());
             tile.setUserData(choice.id());
-            tile.setId(id + "-" + choice.id());
+            tile.setId(id + "-" + choice.id().replace(' ', '-'));
             tile.getStyleClass().addAll("tile", "text-tile");
             tile.setAccessibleText(label + ": " + choice.label() + ", key " + (i + 1));
             tile.selectedProperty().addListener((o, was, is) -> {

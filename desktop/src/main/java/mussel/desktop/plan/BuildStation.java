@@ -116,7 +116,8 @@ public final class BuildStation implements StationView {
                     case UNKNOWN ->
                         "Nobody has looked which way the driveshaft turns: fit the vanes as the old ones trailed.";
                 }
-                + untorqued(now));
+                + untorqued(now)
+                + now.yard().habits().map(h -> " " + h.sealing()).orElse(""));
     }
 
     private static String untorqued(Assessment now) {

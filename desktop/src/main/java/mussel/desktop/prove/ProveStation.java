@@ -7,11 +7,14 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
+import mussel.core.job.Countersign;
+import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.ProofWork;
 import mussel.core.job.ProofWork.Proof;
@@ -57,9 +60,21 @@ public final class ProveStation implements StationView {
     private final Label recheck = Texts.sentence("");
     private final Label leakHint = Texts.dim("");
     private final StepList steps;
+    private final Desk desk;
+    private final Label countersigned = Texts.sentence("");
+    private final Label refused = Texts.wrapped("", "refusal");
+    private final Button countersign = new Button("Countersign");
+    private final Row countersigning = new Row(12, countersign, new Column(0, countersigned, refused));
 
     /** The station of a job. */
     public ProveStation(Desk desk) {
+        this.desk = desk;
+        countersign.setId("countersign");
+        countersign.setMinWidth(Row.USE_PREF_SIZE);
+        countersign.setOnAction(e -> countersign());
+        refused.managedProperty().bind(refused.textProperty().isNotEmpty());
+        countersigning.setId("countersigning");
+        countersigning.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
         steps = new StepList(desk, s -> s.phase() == Phase.PROVE);
@@ -78,6 +93,7 @@ public final class ProveStation implements StationView {
                 .addAll(
                         Texts.title("Prove"),
                         head,
+                        countersigning,
                         overridden,
                         Texts.heading("By hand, engine still"),
                         reverse,
@@ -97,6 +113,17 @@ public final class ProveStation implements StationView {
                         recheck,
                         Texts.heading("Steps of the sheet"),
                         steps);
+    }
+
+    /** Not by somebody who learns himself. */
+    private void countersign() {
+        String by = desk.shop().by();
+        if (desk.shop().yard().learns(by)) {
+            refused.setText(by + " learns, and is at the bench: whoever countersigns says so first with F10.");
+        } else {
+            refused.setText("");
+            desk.note(new Fact.Countersigned(desk.shop().today()));
+        }
     }
 
     @Override
@@ -130,6 +157,12 @@ public final class ProveStation implements StationView {
         overridden.setVisible(failed);
         overridden.setManaged(failed);
         head.setText(proof.head());
+        Countersign waiting = Countersign.of(now);
+        countersigning.setVisible(!waiting.says().isEmpty());
+        countersigning.setManaged(!waiting.says().isEmpty());
+        countersign.setVisible(waiting.waits());
+        countersign.setManaged(waiting.waits());
+        countersigned.setText(waiting.says());
         Optional<String> again = now.sheet().intervals().stream()
                 .filter(i -> i.counts() == Interval.Counts.OIL_RECHECK)
                 .map(Interval::title)

@@ -131,6 +131,7 @@ public final class FactJson {
         @JsonSubTypes.Type(value = Fact.Pictured.class, name = "pictured"),
         @JsonSubTypes.Type(value = Fact.WorkedBy.class, name = "worked_by"),
         @JsonSubTypes.Type(value = Fact.Decided.class, name = "decided"),
+        @JsonSubTypes.Type(value = Fact.Countersigned.class, name = "countersigned"),
         @JsonSubTypes.Type(value = Fact.Tagged.class, name = "tagged"),
         @JsonSubTypes.Type(value = Fact.Retracted.class, name = "retracted"),
         @JsonSubTypes.Type(value = Fact.Unread.class, name = "unread")

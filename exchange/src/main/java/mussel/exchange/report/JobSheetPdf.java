@@ -6,8 +6,10 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import mussel.core.job.Assessment;
+import mussel.core.job.Countersign;
 import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
 import mussel.core.job.Job;
@@ -42,20 +44,26 @@ public final class JobSheetPdf {
 
     /** Writes the sheet of a job into a file, whole or not at all. An UncheckedIOException says why it could not. */
     public static void write(Assessment job, Path file) {
+        write(job, file, Optional.empty());
+    }
+
+    /** The same with the yard's logo above it: a picture, JPEG, PNG or GIF. */
+    public static void write(Assessment job, Path file, Optional<byte[]> logo) {
         try {
-            byte[] page = new JobSheetPdf(job).bytes();
+            byte[] page = new JobSheetPdf(job).bytes(logo);
             OutFile.of(file, OutFile.Kind.PDF, true).write(out -> out.write(page));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    private byte[] bytes() throws IOException {
+    private byte[] bytes(Optional<byte[]> logo) throws IOException {
         try (PDDocument document = new PDDocument()) {
             document.getDocumentInformation()
                     .setTitle("Job " + job.id() + ", " + job.leg().title());
             document.getDocumentInformation().setCreator("Mussel");
             try (Page page = new Page(document)) {
+                Letterhead.logo(page, logo);
                 head(page);
                 found(page);
                 judged(page);
@@ -79,7 +87,11 @@ public final class JobSheetPdf {
                         + Letterhead.who(all.yard()) + ".",
                 BODY + 1);
         page.line();
-        page.pair("At the bench", String.join(", ", job.people()), BODY);
+        String countersign = Countersign.of(all).says();
+        page.pair(
+                "At the bench",
+                String.join(", ", job.people()) + (countersign.isEmpty() ? "" : ". " + countersign),
+                BODY);
         page.pair("Hour meter", reading(Field.ENGINE_HOURS), BODY);
         page.pair("Runs in", choice(Scale.WATER) + ", sand or shallows: " + choice(Scale.SAND), BODY);
         String cameFor = String.join(

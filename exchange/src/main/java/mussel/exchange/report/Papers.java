@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import mussel.core.estimate.EstimateEngine;
 import mussel.core.estimate.EstimateInput;
@@ -39,10 +40,16 @@ public final class Papers {
 
     /** The estimate for the owner, in plain words. An UncheckedIOException says why it could not be written. */
     public static void estimate(Assessment job, Path file) {
+        estimate(job, file, Optional.empty());
+    }
+
+    /** The same with the yard's logo above it: a picture, JPEG, PNG or GIF. */
+    public static void estimate(Assessment job, Path file, Optional<byte[]> logo) {
         Worth worth = job.worth()
                 .orElseThrow(() -> new UncheckedIOException(
                         new IOException("nothing is to be done yet, so there is nothing to weigh")));
         print("Estimate, job " + job.job().id(), file, page -> {
+            Letterhead.logo(page, logo);
             EstimateWords words = worth.words();
             Money money = words.money();
             head(page, job, "Repair it, exchange it, or leave it?");
@@ -137,6 +144,11 @@ public final class Papers {
 
     /** An order as it was placed. An UncheckedIOException says why it could not be written. */
     public static void order(Assessment job, Order order, Path file) {
+        order(job, order, file, Optional.empty());
+    }
+
+    /** The same with the yard's logo above it: a picture, JPEG, PNG or GIF. */
+    public static void order(Assessment job, Order order, Path file, Optional<byte[]> logo) {
         if (file.getFileName().toString().endsWith(".csv")) {
             byte[] list = OrderCsv.write(order, job.supply()).getBytes(StandardCharsets.UTF_8);
             OutFile.of(file, OutFile.Kind.CSV, true).write(out -> out.write(list));
@@ -144,6 +156,7 @@ public final class Papers {
         }
         Money money = job.yard().money();
         print("Order " + order.placed().order(), file, page -> {
+            Letterhead.logo(page, logo);
             head(page, job, "Order " + order.placed().order());
             if (order.placed().simulated()) {
                 page.heading("Placed with a simulated supplier: nothing was ordered and nothing will come.", BODY);

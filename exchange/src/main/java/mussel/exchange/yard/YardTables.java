@@ -123,8 +123,17 @@ public final class YardTables {
                     false,
                     List.of(
                             Column.bare("/opens", "opens", "8:00", As.CLOCK),
-                            Column.bare("/closes", "closes", "16:30", As.CLOCK)),
-                    ""),
+                            Column.bare("/closes", "closes", "16:30", As.CLOCK),
+                            Column.bare("/benches", "benches", "2", As.NUMBER)),
+                    "Benches: how many legs can be worked on at once."),
+            new YardTable(
+                    "closed",
+                    "crew",
+                    "Days nobody works",
+                    "/crew/closed",
+                    true,
+                    List.of(Column.text("", "day", "2026-12-24")),
+                    "Beside Saturdays and Sundays. When somebody is away stands on the bench plan."),
             new YardTable(
                     "technicians",
                     "crew",
@@ -133,8 +142,9 @@ public final class YardTables {
                     true,
                     List.of(
                             Column.text("/name", "name", "first bench"),
-                            Column.bare("/hours_per_day", "hours a day", "8", As.NUMBER)),
-                    "Hours of a day that are for the bench. Whoever left stays on what he entered."),
+                            Column.bare("/hours_per_day", "hours a day", "8", As.NUMBER),
+                            Column.word("/standing", "works as", words(Yard.Standing.values()))),
+                    "Hours of a day that are for the bench. What an apprentice proves waits for a countersign. Whoever left stays on what he entered."),
             new YardTable(
                     "shared",
                     "crew",
@@ -165,6 +175,11 @@ public final class YardTables {
                             Column.word("/sealer", "sealer on gaskets", words(YardHabits.Sealer.values())),
                             Column.word("/traces", "a trace of water", words(YardHabits.Traces.values()))),
                     YardHabits.risks()),
+            single(
+                    "frost_from",
+                    "The first day of frost",
+                    "Month and day; left blank where it never freezes.",
+                    Column.text("", "from", "11-15")),
             many(
                     "suppliers",
                     "Who sells to it",
@@ -220,11 +235,43 @@ public final class YardTables {
                     Column.figure("/unit/minutes", "to fit it", "90 min", Kind.DURATION),
                     Column.bare("/unit/lead_days", "days", "8", As.NUMBER),
                     Column.figure("/unit/expected_life_h", "runs (h)", "1200", Kind.RUNNING)),
-            single(
-                    "frost_from",
-                    "The first day of frost",
-                    "Month and day; left blank where it never freezes.",
-                    Column.text("", "from", "11-15")));
+            new YardTable(
+                    "priors",
+                    "tables",
+                    "Its own priors of the diagnosis tables",
+                    "/tables/priors",
+                    true,
+                    List.of(
+                            Column.text("/cause", "cause", "ds_seal_worn"),
+                            Column.bare("/prior", "prior", "12 %", As.SHARE),
+                            Column.text("/why", "because", "found in 9 of 60 legs")),
+                    "In place of the number that ships; the ids stand in the tables (Verdict, Tables)."),
+            new YardTable(
+                    "shares",
+                    "tables",
+                    "Its own shares of the diagnosis tables",
+                    "/tables/shares",
+                    true,
+                    List.of(
+                            Column.text("/finding", "finding", "oil_water"),
+                            Column.text("/cause", "cause, or base", "base"),
+                            Column.bare("/shares", "shares, outcome by outcome", "80; 10; 5; 4; 1 %", As.SHARES),
+                            Column.text("/why", "because", "")),
+                    ""),
+            new YardTable(
+                    "costs",
+                    "tables",
+                    "Its own costs of doing and of leaving",
+                    "/tables/costs",
+                    true,
+                    List.of(
+                            Column.text("/goal", "goal", "driveshaft_seals"),
+                            Column.bare("/marginal_hours", "hours of doing it", "3", As.NUMBER),
+                            Column.bare("/comeback_hours", "hours when it comes back", "9", As.NUMBER),
+                            Column.figure("/marginal_cost", "or: doing it costs", "210", Kind.MONEY),
+                            Column.figure("/comeback_cost", "when it comes back", "640", Kind.MONEY),
+                            Column.text("/why", "because", "")),
+                    "In hours, which follow the labour rate, or in money, which does not."));
 
     private YardTables() {}
 
@@ -328,6 +375,12 @@ public final class YardTables {
             case NUMBER -> plain(value.asDouble());
             case SHARE -> plain(decimal(value.asDouble()).movePointRight(2).doubleValue()) + " %";
             case CLOCK -> clock(value.asDouble());
+            case SHARES -> {
+                List<String> shares = new ArrayList<>();
+                value.forEach(v ->
+                        shares.add(plain(decimal(v.asDouble()).movePointRight(2).doubleValue())));
+                yield String.join("; ", shares) + " %";
+            }
         };
     }
 
@@ -423,6 +476,15 @@ public final class YardTables {
                         .movePointLeft(2)
                         .doubleValue());
             case CLOCK -> nodes.numberNode(hours(text, units));
+            case SHARES -> {
+                ArrayNode shares = nodes.arrayNode();
+                for (String each : text.replace("%", "").strip().split("[;\\s]+")) {
+                    shares.add(decimal(amount(each, Kind.COUNT, units))
+                            .movePointLeft(2)
+                            .doubleValue());
+                }
+                yield shares;
+            }
         };
     }
 

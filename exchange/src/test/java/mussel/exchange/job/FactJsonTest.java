@@ -46,6 +46,7 @@ class FactJsonTest {
                         6,
                         102.5),
                 new Fact.Arrived("7-1", LocalDate.of(2026, 11, 27)),
+                new Fact.Countersigned(LocalDate.of(2026, 11, 27)),
                 new Fact.Delivered("7-1", "Skerry", "T60-1302", 3, 1, LocalDate.of(2026, 11, 27)),
                 new Fact.Pictured(magnet, "00ff.png", "washers.png"),
                 new Fact.WorkedBy("00112233445566778899aabbccddeeff", true),

@@ -70,6 +70,7 @@ final class Samples {
                 new Fact.Retracted(firstSeq + 16),
                 new Fact.WorkedBy("00112233445566778899aabbccddeeff", true),
                 new Fact.Delivered("order-1", "Lochside", "K-1", 2, 1, LocalDate.of(2026, 12, 2)),
+                new Fact.Countersigned(LocalDate.of(2026, 12, 3)),
                 new Fact.Tagged(LocalDate.of(2026, 12, 3)));
         List<Entry> entries = new ArrayList<>();
         for (int i = 0; i < facts.size(); i++) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -12,6 +13,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
@@ -175,6 +177,28 @@ class PapersTest {
                 .contains("Sums are without tax; 25 % comes on top.", "We call before we go on.")
                 .doesNotContain("€");
         assertThat(text(folder.resolve("job.pdf"))).contains("Slipway 3", "We call before we go on.");
+    }
+
+    @Test
+    void theLogoStandsAboveEachPaperAndWhatIsNoPictureIsLeftOut() throws IOException {
+        work("propshaft_seals");
+        java.awt.image.BufferedImage logo =
+                new java.awt.image.BufferedImage(200, 50, java.awt.image.BufferedImage.TYPE_INT_RGB);
+        java.io.ByteArrayOutputStream png = new java.io.ByteArrayOutputStream();
+        javax.imageio.ImageIO.write(logo, "png", png);
+        Path with = folder.resolve("with.pdf");
+        Papers.estimate(now(), with, Optional.of(png.toByteArray()));
+        JobSheetPdf.write(now(), folder.resolve("job.pdf"), Optional.of(png.toByteArray()));
+        for (Path paper : List.of(with, folder.resolve("job.pdf"))) {
+            try (PDDocument document = Loader.loadPDF(paper.toFile())) {
+                assertThat(document.getPage(0).getResources().getXObjectNames()).hasSize(1);
+            }
+        }
+        Papers.estimate(now(), with, Optional.of("no picture".getBytes(StandardCharsets.UTF_8)));
+        try (PDDocument document = Loader.loadPDF(with.toFile())) {
+            assertThat(document.getPage(0).getResources().getXObjectNames()).isEmpty();
+        }
+        assertThat(text(with)).contains("Repair it, exchange it, or leave it?");
     }
 
     @Test

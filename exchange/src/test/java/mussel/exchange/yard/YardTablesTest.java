@@ -25,6 +25,7 @@ import mussel.core.parts.Seller;
 import mussel.core.pump.PumpInput;
 import mussel.core.sheet.PumpPolicy;
 import mussel.core.torque.TorqueInput;
+import mussel.core.verdict.Overrides;
 import mussel.core.yard.YardTable;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
@@ -135,8 +136,14 @@ class YardTablesTest {
                         ? Optional.of(new Yard.Crew(
                                 7 + random.nextInt(8) / 4.0,
                                 16.5,
-                                List.of(new Yard.Technician("first", 7.5), new Yard.Technician("second", 4)),
-                                random.nextBoolean() ? List.of() : List.of(new Yard.Shared("leak tester", 2))))
+                                List.of(
+                                        new Yard.Technician("first", 7.5),
+                                        new Yard.Technician("second", 4, one(random, List.of(Yard.Standing.values())))),
+                                random.nextBoolean() ? List.of() : List.of(new Yard.Shared("leak tester", 2)),
+                                random.nextBoolean()
+                                        ? OptionalDouble.of(1 + random.nextInt(4))
+                                        : OptionalDouble.empty(),
+                                random.nextBoolean() ? List.of() : List.of("2026-12-24", "2026-12-31")))
                         : Optional.empty(),
                 maybe(random, "Slipway 3"),
                 maybe(random, "TX 12"),
@@ -169,7 +176,28 @@ class YardTablesTest {
                 random.nextBoolean()
                         ? List.of()
                         : List.of(new Yard.Coming(
-                                "tern-60", "ds_seal", 1 + random.nextInt(9), "Supplier 0", "2026-12-04")));
+                                "tern-60", "ds_seal", 1 + random.nextInt(9), "Supplier 0", "2026-12-04")),
+                random.nextBoolean()
+                        ? Optional.empty()
+                        : Optional.of(new Overrides(
+                                List.of(new Overrides.Prior("ds_seal", figure(random, 0.001, 0.9, 4), "seen here")),
+                                List.of(new Overrides.Row(
+                                        "oil_water", "base", List.of(figure(random, 0, 1, 3), 0.05), "counted, once")),
+                                List.of(
+                                        new Overrides.Cost(
+                                                "impeller",
+                                                OptionalDouble.of(figure(random, 0, 9, 2)),
+                                                OptionalDouble.of(3),
+                                                OptionalDouble.empty(),
+                                                OptionalDouble.empty(),
+                                                "ours"),
+                                        new Overrides.Cost(
+                                                "gears",
+                                                OptionalDouble.empty(),
+                                                OptionalDouble.empty(),
+                                                OptionalDouble.of(figure(random, 0, 900, 2)),
+                                                OptionalDouble.of(99),
+                                                "ours")))));
     }
 
     /** The same yard set up table by table from another one, as in the window. */

@@ -1,0 +1,82 @@
+package mussel.desktop.book;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.stage.FileChooser;
+import mussel.core.job.JournalException;
+import mussel.core.job.Settings;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** The logo on the yard's papers: a picture kept beside the journal. */
+final class YardLogo extends Column {
+    private static final double HIGH = 36;
+
+    private final Workshop shop;
+    private final Runnable onChanged;
+    private final Label trouble = Texts.wrapped("", "refusal");
+
+    YardLogo(Workshop shop, double button, Runnable onChanged) {
+        super(2);
+        this.shop = shop;
+        this.onChanged = onChanged;
+        trouble.managedProperty().bind(trouble.textProperty().isNotEmpty());
+        String name = shop.journal().setting(Settings.LOGO, "");
+        Button choose = new Button(name.isEmpty() ? "Say" : "Change");
+        choose.setId("change-logo");
+        choose.setAccessibleText("choose the logo on the yard's papers");
+        choose.setPrefWidth(button);
+        choose.setMinWidth(Label.USE_PREF_SIZE);
+        choose.setDisable(shop.journal().readOnly());
+        choose.setOnAction(e -> choose());
+        Row row = new Row(12, choose, Texts.sentence(name.isEmpty() ? "Its logo: not said" : "Its logo:"));
+        row.setAlignment(Pos.CENTER_LEFT);
+        if (!name.isEmpty()) {
+            Image image = new Image(shop.pictures().at(name).toUri().toString(), 0, 2 * HIGH, true, true, false);
+            ImageView view = new ImageView(image);
+            view.setPreserveRatio(true);
+            view.setFitHeight(HIGH);
+            Button away = new Button("Take it away");
+            away.setId("logo-away");
+            away.setOnAction(e -> keep(""));
+            row.getChildren().addAll(image.isError() ? Texts.dim("The picture is not here.") : view, away);
+        }
+        getChildren().addAll(row, trouble);
+    }
+
+    private void choose() {
+        FileChooser chooser = new FileChooser();
+        chooser.setTitle("The logo on the yard’s papers");
+        chooser.getExtensionFilters()
+                .add(new FileChooser.ExtensionFilter("Pictures", "*.jpg", "*.jpeg", "*.png", "*.gif"));
+        Optional.ofNullable(chooser.showOpenDialog(getScene().getWindow()))
+                .map(File::toPath)
+                .ifPresent(this::put);
+    }
+
+    /** Keeps a picture beside the journal as the logo. */
+    void put(Path file) {
+        try {
+            keep(shop.pictures().keep(file));
+        } catch (JournalException e) {
+            trouble.setText(e.getMessage());
+        }
+    }
+
+    private void keep(String name) {
+        try {
+            shop.decisions().keep(shop.by(), Settings.LOGO, name);
+            onChanged.run();
+        } catch (JournalException e) {
+            trouble.setText(e.getMessage());
+        }
+    }
+}
