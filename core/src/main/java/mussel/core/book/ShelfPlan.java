@@ -32,6 +32,7 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Interval;
 import mussel.core.sheet.Part;
+import mussel.core.visit.BesideItem;
 
 /**
  * The shelf against what it will be asked for: what the bench still wants, what falls due in the next two months, what is to lie there at least, and what is on its
@@ -175,6 +176,9 @@ public record ShelfPlan(List<Line> lines, double oilMl) {
 
     /** Which repair answers what is due. */
     private static Optional<String> goal(FamilySheet sheet, Due due, Yard yard) {
+        if (BesideItem.of(due.id()).isPresent()) {
+            return Optional.empty();
+        }
         boolean pump = due.id().equals(NamedBy.file(Interval.Counts.PUMP));
         boolean kit = yard.pump().extent() == PumpInput.Extent.KIT;
         return sheet.goals().stream()

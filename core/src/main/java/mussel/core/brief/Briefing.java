@@ -5,11 +5,13 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import mussel.core.brief.Brief.Act;
 import mussel.core.brief.Brief.Deed;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.drain.DrainWords;
 import mussel.core.job.Assessment;
+import mussel.core.job.Beside;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Further;
@@ -31,6 +33,7 @@ import mussel.core.sheet.Phase;
 import mussel.core.sheet.Step;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.VerdictResult.Together;
+import mussel.core.visit.BesideItem;
 
 /** Which rules make the brief of which station. */
 final class Briefing {
@@ -88,6 +91,7 @@ final class Briefing {
                         Optional.of(go(Station.FILL)),
                         folds.own().fit().coming().mat().time());
             case FILL -> fill();
+            case BESIDE -> beside();
             case PROVE -> prove();
             case TAG -> tag();
         };
@@ -384,6 +388,21 @@ final class Briefing {
                 "",
                 act,
                 folds.leave().grade().time());
+    }
+
+    private Brief beside() {
+        Beside beside = new Beside(now);
+        long open = Stream.of(BesideItem.values())
+                .filter(i -> beside.state(i) == Beside.State.OPEN)
+                .count();
+        String head = beside.greeting().isEmpty()
+                ? SAY.say("head.beside", BesideItem.values().length - open, BesideItem.values().length)
+                : SAY.say("head.beside.waits", beside.greeting().size());
+        Optional<Act> act =
+                beside.answered() || beside.begun() && beside.greeting().isEmpty()
+                        ? onward()
+                        : Optional.of(press(SAY.say("ask.beside"), SAY.say("ask.beside.note"), Handle.FIRST_OPEN));
+        return said(List.of(), head, "", act, folds.own().due());
     }
 
     private Brief prove() {

@@ -126,7 +126,23 @@ public enum Field {
     /** Days until the repaired leg is back. */
     REPAIR_DAYS("in the yard for", EstimateInput.class, "repairLeadDays", Kind.DAYS),
     /** What a day without the leg costs. */
-    DOWNTIME_COST("a day without it", EstimateInput.class, "downtimePerDay", Kind.MONEY);
+    DOWNTIME_COST("a day without it", EstimateInput.class, "downtimePerDay", Kind.MONEY),
+    /** The engine's cylinders. */
+    CYLINDERS("cylinders", Kind.COUNT, Range.of(1, 12)),
+    /** What the engine takes without its filter, as its manual says. */
+    ENGINE_TAKES("engine takes", Kind.VOLUME, Range.of(100, 100_000)),
+    /** What a new oil filter holds. */
+    FILTER_HOLDS("filter holds", Kind.VOLUME, Range.of(0, 10_000)),
+    /** What went into the engine. */
+    ENGINE_OIL_IN("went in", Kind.VOLUME, Range.of(0, 100_000)),
+    /** What an anode has left, in per cent of a new one, by anode. */
+    ANODE_LEFT("left, in per cent", Kind.COUNT, Range.of(0, 100)),
+    /** Water in the bowl of the fuel separator. */
+    BOWL_WATER("water in the bowl", Kind.VOLUME, Range.of(0, 20_000)),
+    /** The most the owner agreed to. */
+    CONSENT_LIMIT("up to", Kind.MONEY, Range.of(0, 10_000_000)),
+    /** The most he spends without being asked. */
+    SPENDING_LIMIT("without asking, up to", Kind.MONEY, Range.of(0, 10_000_000));
 
     private final String label;
     private final Kind kind;

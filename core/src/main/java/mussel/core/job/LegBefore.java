@@ -1,13 +1,18 @@
 package mussel.core.job;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import mussel.core.visit.BesideItem;
 
 /**
  * What earlier jobs of a leg say of it today: what its dates already tell is not asked again, and a figure that goes against them is.
@@ -17,25 +22,72 @@ import java.util.OptionalDouble;
  * @param fillMeter the hour meter at that filling (h)
  * @param age the leg's age (months) as it was last written down, with that day
  * @param told what was last written down of the leg itself, by topic
+ * @param figures what was last read of its engine, by field
+ * @param waiting what was put off or refused the last time it was asked, and still waits
+ * @param done what was repaired on it, the latest first
  */
 public record LegBefore(
         Optional<Dated> meter,
         Optional<Dated> fill,
         OptionalDouble fillMeter,
         Optional<Dated> age,
-        Map<Topic, Told> told) {
+        Map<Topic, Told> told,
+        Map<Field, Double> figures,
+        List<Waiting> waiting,
+        List<Done> done) {
     /** A leg nobody saw before. */
-    public static final LegBefore UNKNOWN =
-            new LegBefore(Optional.empty(), Optional.empty(), OptionalDouble.empty(), Optional.empty(), Map.of());
+    public static final LegBefore UNKNOWN = new LegBefore(
+            Optional.empty(),
+            Optional.empty(),
+            OptionalDouble.empty(),
+            Optional.empty(),
+            Map.of(),
+            Map.of(),
+            List.of(),
+            List.of());
 
     /** What stays with a leg from job to job. */
-    private static final List<Topic> OF_THE_LEG = List.of(Topic.LEG_MADE, Topic.LEG_OWN);
+    private static final List<Topic> OF_THE_LEG =
+            List.of(Topic.LEG_MADE, Topic.LEG_OWN, Topic.OWNER, Topic.REACHED, Topic.PAYS, Topic.ENGINE_MADE);
 
+    /** What of the engine is asked once. */
+    private static final List<Field> OF_THE_ENGINE = List.of(Field.CYLINDERS, Field.ENGINE_TAKES, Field.FILTER_HOLDS);
+
+    private static final Set<String> WAITS = Set.of("put_off", "refused");
     private static final double DAYS_A_MONTH = 365.25 / 12;
 
     /** Keeps its own copy. */
     public LegBefore {
         told = Map.copyOf(told);
+        figures = Map.copyOf(figures);
+        waiting = List.copyOf(waiting);
+        done = List.copyOf(done);
+    }
+
+    /**
+     * Work beside the leg that waits.
+     *
+     * @param item which
+     * @param refused whether the owner refused it; else it was put off
+     * @param why as it was written down; empty where nobody did
+     * @param job the job it was asked in
+     * @param day of that
+     */
+    public record Waiting(BesideItem item, boolean refused, String why, int job, LocalDate day) {}
+
+    /**
+     * Work that was done on it.
+     *
+     * @param job in which job
+     * @param day it was tagged
+     * @param goals what was repaired
+     * @param held whether a hold was made once work had begun
+     */
+    public record Done(int job, LocalDate day, List<String> goals, boolean held) {
+        /** Keeps its own copy. */
+        public Done {
+            goals = List.copyOf(goals);
+        }
     }
 
     /**
@@ -68,7 +120,67 @@ public record LegBefore(
                 filled.map(j -> dated(j, Field.PUMPED, zone)),
                 filled.map(j -> j.reading(Field.ENGINE_HOURS)).orElse(OptionalDouble.empty()),
                 last(earlier, Field.AGE, zone),
-                told(earlier));
+                told(earlier),
+                figures(earlier),
+                waiting(earlier, zone),
+                done(earlier));
+    }
+
+    private static Map<Field, Double> figures(List<Job> earlier) {
+        Map<Field, Double> figures = new EnumMap<>(Field.class);
+        for (Field field : OF_THE_ENGINE) {
+            earlier.stream()
+                    .map(j -> j.reading(field))
+                    .filter(OptionalDouble::isPresent)
+                    .findFirst()
+                    .ifPresent(f -> figures.put(field, f.getAsDouble()));
+        }
+        return figures;
+    }
+
+    /** The last answer to each item counts. */
+    private static List<Waiting> waiting(List<Job> earlier, ZoneId zone) {
+        List<Waiting> waiting = new ArrayList<>();
+        for (BesideItem item : BesideItem.values()) {
+            earlier.stream()
+                    .filter(j -> j.choice(Scale.BESIDE.of(item.id())).isPresent())
+                    .findFirst()
+                    .filter(j ->
+                            WAITS.contains(j.choice(Scale.BESIDE.of(item.id())).orElse("")))
+                    .ifPresent(j -> waiting.add(new Waiting(
+                            item,
+                            j.choice(Scale.BESIDE.of(item.id())).equals(Optional.of("refused")),
+                            j.note(Topic.PUT_OFF_WHY.of(item.id())).orElse(""),
+                            j.id(),
+                            day(j, zone))));
+        }
+        return waiting;
+    }
+
+    private static List<Done> done(List<Job> earlier) {
+        return earlier.stream()
+                .filter(j -> j.tagged().isPresent())
+                .map(j -> new Done(j.id(), j.tagged().orElseThrow(), goals(j), held(j)))
+                .filter(d -> !d.goals().isEmpty())
+                .toList();
+    }
+
+    private static List<String> goals(Job job) {
+        return job.choices().entrySet().stream()
+                .filter(c -> c.getKey().name().equals(Scale.GOAL.address().name()))
+                .filter(c -> c.getValue().equals("yes"))
+                .map(c -> c.getKey().of())
+                .toList();
+    }
+
+    private static boolean held(Job job) {
+        Optional<Instant> begun =
+                job.steps().stream().flatMap(s -> job.ticked(s).stream()).min(Comparator.naturalOrder());
+        return job.holds().stream().anyMatch(h -> begun.isPresent() && h.begun().isAfter(begun.get()));
+    }
+
+    private static LocalDate day(Job job, ZoneId zone) {
+        return job.tagged().orElseGet(() -> LocalDate.ofInstant(job.opened(), zone));
     }
 
     private static Map<Topic, Told> told(List<Job> earlier) {

@@ -53,6 +53,7 @@ final class NextDue {
                 case JOB -> due.add(Due.after(interval, hours, done, hard));
             }
         }
+        due.addAll(new Beside(now).due(done, hours));
         layUp().ifPresent(due::add);
         return List.copyOf(due);
     }

@@ -53,6 +53,8 @@ final class Progress {
                         all.setup().map(SetupWork::done).orElse(false),
                         all.setup().map(s -> s.begun() || s.called()).orElse(false)));
         states.put(Station.PROVE, state(all.proof().done(), all.proof().begun()));
+        Beside beside = new Beside(all);
+        states.put(Station.BESIDE, state(beside.answered(), beside.begun()));
         states.put(Station.BUILD, steps(all.buildSteps(), false));
         states.put(Station.FILL, filling());
         states.put(Station.TAG, state(job.tagged().isPresent(), false));
@@ -78,7 +80,7 @@ final class Progress {
                 all.goals().isEmpty() && all.drainWords().map(w -> w.wet()).orElse(false);
             case DRAIN, FILL -> all.goals().isEmpty() || !all.fillSteps().isEmpty() || oilOut();
             case VERDICT -> all.goals().isEmpty() && !all.findings().isEmpty();
-            case PUMP, ESTIMATE, PARTS -> false;
+            case PUMP, ESTIMATE, PARTS, BESIDE -> false;
             case SETUP -> all.setup().map(SetupWork::called).orElse(false);
             case PROVE -> !all.goals().isEmpty();
             default -> true;
@@ -89,6 +91,7 @@ final class Progress {
     boolean work(Station station) {
         boolean beside =
                 switch (station) {
+                    case BESIDE -> !new Beside(all).greeting().isEmpty();
                     case PUMP -> states().get(station) == Station.State.BEGUN;
                     case PARTS, ESTIMATE -> !all.goals().isEmpty();
                     default -> wanted(station);
@@ -127,7 +130,7 @@ final class Progress {
                         .map(p -> new NextAction(What.SETUP, p.id(), p.title()))
                         .orElse(NextAction.of(What.GEARS));
             case PROVE -> NextAction.of(all.proof().failed().isEmpty() ? What.PROVE : What.PROVE_FAILED);
-            case PUMP, ESTIMATE, PARTS -> NextAction.of(What.GOALS);
+            case PUMP, ESTIMATE, PARTS, BESIDE -> NextAction.of(What.GOALS);
             case STRIP -> all.goals().isEmpty() ? NextAction.of(What.GOALS) : nextStep(all.stripSteps());
             case BUILD -> nextStep(all.buildSteps());
             case FILL -> nextStep(all.fillSteps());

@@ -90,7 +90,19 @@ public enum Scale {
     /** How it sounds once it is warm. */
     RUN_SOUND("Warm, it sounds", "even", "growls", "knocks"),
     /** The plugs and joints an hour after the run. */
-    DRIPS("After an hour", "dry", "damp", "drips");
+    DRIPS("After an hour", "dry", "damp", "drips"),
+    /** What became of work beside the leg, by item. */
+    BESIDE("Beside the leg", "sound", "done", "put_off", "refused"),
+    /** What came at a grease point, by point. */
+    GREASE_POINT("Grease came", "clean", "rusty", "dry", "stiff"),
+    /** The colour of a plug, by cylinder. */
+    PLUG_COLOUR("Plug", "brown", "black", "pale", "wet"),
+    /** What the owner answered to the estimate. */
+    CONSENT("Goes ahead", "yes", "up_to", "no"),
+    /** How he answered. */
+    CONSENT_HOW("Said", "in_person", "phone", "writing"),
+    /** Whether it came back for what was mended here: the yard's word. */
+    COMEBACK("Came back for what was mended", "no", "yes");
 
     private final String label;
     private final List<String> outcomes;

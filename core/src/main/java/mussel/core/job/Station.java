@@ -24,6 +24,8 @@ public enum Station {
     BUILD("Build"),
     /** New oil. */
     FILL("Fill"),
+    /** What is done beside the leg. */
+    BESIDE("Beside"),
     /** Whether it holds, shifts and runs. */
     PROVE("Prove"),
     /** Done, and when again. */

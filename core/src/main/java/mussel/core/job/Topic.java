@@ -25,7 +25,19 @@ public enum Topic {
     /** What is different on this one leg from what its family's sheet says: a bolt missing, a sleeve fitted, another propeller. */
     LEG_OWN,
     /** Why the leg is tagged with a failed proof. */
-    PROOF_OVERRIDE;
+    PROOF_OVERRIDE,
+    /** Who owns it. */
+    OWNER,
+    /** How he is reached. */
+    REACHED,
+    /** Who pays, where it is not he. */
+    PAYS,
+    /** The engine's year, model, serial number and rotation. */
+    ENGINE_MADE,
+    /** Who answered to the estimate. */
+    CONSENT_BY,
+    /** Why work beside the leg waits, by item. */
+    PUT_OFF_WHY;
 
     /** Its address where there is only one. */
     public Address address() {

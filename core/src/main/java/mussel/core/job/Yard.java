@@ -26,6 +26,7 @@ import mussel.core.parts.Price;
 import mussel.core.parts.Seller;
 import mussel.core.torque.TorqueInput;
 import mussel.core.verdict.Overrides;
+import mussel.core.visit.BesideItem;
 
 /**
  * What a yard keeps and how it works.
@@ -55,6 +56,7 @@ import mussel.core.verdict.Overrides;
  * @param least how many of a part are to lie on its shelf at least
  * @param coming what is on its way to the shelf
  * @param tables its own numbers for the diagnosis tables
+ * @param clocks its own clocks for work beside the leg
  */
 public record Yard(
         @Given("the yard's name") String name,
@@ -82,7 +84,8 @@ public record Yard(
         @Given("its habits") Optional<YardHabits> habits,
         @Given("the least counts") List<Least> least,
         @Given("what is on its way") List<Coming> coming,
-        @Given("its own numbers for the diagnosis tables") Optional<Overrides> tables)
+        @Given("its own numbers for the diagnosis tables") Optional<Overrides> tables,
+        @Given("its own clocks") List<Clock> clocks)
         implements Checked {
     private static final Sentences SAY = Sentences.beside(Yard.class);
 
@@ -98,6 +101,7 @@ public record Yard(
         exchange = List.copyOf(exchange);
         least = List.copyOf(least);
         coming = List.copyOf(coming);
+        clocks = List.copyOf(clocks);
         tables = tables.filter(t -> !t.equals(Overrides.none()));
     }
 
@@ -182,7 +186,8 @@ public record Yard(
                 Optional.empty(),
                 List.of(),
                 List.of(),
-                Optional.empty());
+                Optional.empty(),
+                List.of());
     }
 
     /** The same yard with other suppliers and what they ask. */
@@ -212,7 +217,8 @@ public record Yard(
                 habits,
                 least,
                 coming,
-                tables);
+                tables,
+                clocks);
     }
 
     /** The same yard with other least counts. */
@@ -251,7 +257,8 @@ public record Yard(
                 habits,
                 counts,
                 parcels,
-                tables);
+                tables,
+                clocks);
     }
 
     private Yard but(
@@ -281,7 +288,8 @@ public record Yard(
                 habits,
                 least,
                 coming,
-                tables);
+                tables,
+                clocks);
     }
 
     /** The next day of frost after some day; empty where it never freezes. */
@@ -295,6 +303,14 @@ public record Yard(
     /** The bottles that hold something. */
     public List<FillInput.Bottle> bottles(FillInput.Holds what) {
         return bottles.stream().filter(b -> b.holds() == what).toList();
+    }
+
+    /** When work beside the leg is due again: its own clock, else the usual one. */
+    public Clock clock(BesideItem item) {
+        return clocks.stream()
+                .filter(c -> c.item() == item)
+                .findFirst()
+                .orElseGet(() -> new Clock(item, item.hours(), item.months()));
     }
 
     /** Which school it follows; the usual ones where it never said. */
@@ -416,6 +432,18 @@ public record Yard(
             @Given("the family") String family,
             @Given("the part") String part,
             @Given(value = "how many at least", min = 0, max = 10_000) int count) {}
+
+    /**
+     * A clock for work beside the leg.
+     *
+     * @param item which
+     * @param hours after how many running hours it is due again (h)
+     * @param months or after how many months, whichever comes first
+     */
+    public record Clock(
+            @Given("the work") BesideItem item,
+            @Given(value = "the hours", kind = Kind.RUNNING, min = 1, max = 10_000) double hours,
+            @Given(value = "the months", kind = Kind.MONTHS, min = 1, max = 240) int months) {}
 
     /**
      * Parts on their way to the shelf.

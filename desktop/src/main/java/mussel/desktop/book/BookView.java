@@ -36,7 +36,7 @@ public final class BookView extends BorderPane {
         /** How long parts last. */
         LIVES("Lives"),
         /** Who does what when. */
-        PLAN("Bench plan"),
+        PLAN("Plan"),
         /** How legs are built and what their manuals say. */
         SHEETS("Sheets"),
         /** What the yard has decided. */

@@ -491,13 +491,13 @@ public final class Workshop {
         Overrides own = numbers(by);
         if (judge.isEmpty() || !judge.get().own().equals(own)) {
             Knowledge shipped = catalogue.join().shipped();
-            Judge made = new Judge(shipped, own);
+            // What was found is read with the tables as they are, before it counts.
+            judge = Optional.of(new Judged(own, new Judge(shipped, own)));
             if (learning()) {
                 Knowledge learned =
                         Learned.from(own.over(shipped), judgedCauses()).knowledge();
-                made = new Judge(learned, own.costsAlone());
+                judge = Optional.of(new Judged(own, new Judge(learned, own.costsAlone())));
             }
-            judge = Optional.of(new Judged(own, made));
         }
         return judge.get().judge();
     }

@@ -13,13 +13,16 @@ import mussel.core.brief.Brief.Handle;
 import mussel.core.estimate.EstimateInput.Doubtful;
 import mussel.core.estimate.EstimateWords;
 import mussel.core.job.Assessment;
+import mussel.core.job.Consent;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
+import mussel.core.job.Topic;
 import mussel.core.job.Worth;
 import mussel.core.job.YardHabits;
 import mussel.core.measure.Money;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
@@ -40,6 +43,9 @@ public final class EstimateStation implements StationView {
     private final CostAxis bars = new CostAxis();
     private final VBox doubtful = new Column(3);
     private final VBox flips = new Column(3);
+    private final JobNote consentBy;
+    private final Label consentSaid = Texts.sentence("");
+    private final Column beyond = new Column(2);
     private final VBox body;
     private final Label nothing =
             Texts.sentence("Nothing is to be done yet: choose it at Strip-down or Verdict, then it can be weighed.");
@@ -52,6 +58,7 @@ public final class EstimateStation implements StationView {
         this.desk = desk;
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
+        consentBy = JobNote.line(desk, "Said by", Topic.CONSENT_BY.address());
         print.setId("print-estimate");
         print.setOnAction(e -> Paper.place(
                         desk.shop(), sheet, "Estimate", "estimate-" + desk.job().id() + ".pdf")
@@ -75,10 +82,32 @@ public final class EstimateStation implements StationView {
                                 Choice.text("repair", "repair it"),
                                 Choice.text("exchange", "exchange it"),
                                 Choice.text("leave", "leave it"))));
+        Flow asked = new Flow(
+                12,
+                8,
+                picks.row(Scale.CONSENT).optional(),
+                fields.field(Field.CONSENT_LIMIT).optional(),
+                picks.row(Scale.CONSENT_HOW).optional(),
+                consentBy);
+        consentSaid.setId("consent-said");
         HBox paper = new Row(12, print, printed);
         paper.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         body = new Column(
-                12, advice, range, bars, decided, paper, Texts.heading("What goes in"), given, origin, doubtful, flips);
+                12,
+                advice,
+                range,
+                bars,
+                decided,
+                Texts.heading("What the owner says to it"),
+                asked,
+                consentSaid,
+                beyond,
+                paper,
+                Texts.heading("What goes in"),
+                given,
+                origin,
+                doubtful,
+                flips);
         sheet.getStyleClass().add("station");
         sheet.getChildren().addAll(Texts.title("Estimate"), nothing, body);
     }
@@ -116,6 +145,11 @@ public final class EstimateStation implements StationView {
     public void show(Assessment now) {
         fields.show(now);
         picks.show(now);
+        consentBy.show(now);
+        Consent consent = new Consent(now);
+        consentSaid.setText(consent.says());
+        beyond.getChildren()
+                .setAll(consent.beyond().map(Texts::caution).stream().toList());
         Optional<Worth> worth = now.worth();
         nothing.setVisible(worth.isEmpty());
         nothing.setManaged(worth.isEmpty());

@@ -6,10 +6,13 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
+import mussel.core.job.Beside;
+import mussel.core.job.Comeback;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
@@ -23,6 +26,9 @@ import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.SeeMe;
+import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
 
 /** What comes in, and what is known of it before anything is opened. */
@@ -37,6 +43,11 @@ public final class IntakeStation implements StationView {
     private final Label ofTheLeg = Texts.sentence("");
     private final List<JobNote> notes = new ArrayList<>();
     private final Complaints complaints;
+    private final Button ownerOpen = new Button("Owner and engine");
+    private final Column owner = new Column(8);
+    private final Column comeback = new Column(4);
+    private final PickRow came;
+    private boolean ownerShown;
 
     /** The station of a job. */
     public IntakeStation(Desk desk) {
@@ -45,6 +56,28 @@ public final class IntakeStation implements StationView {
         this.picks = new JobPicks(desk);
         this.complaints = new Complaints(desk);
         sheet.getStyleClass().add("station");
+        ownerOpen.setId("owner-open");
+        ownerOpen.setOnAction(e -> {
+            ownerShown = true;
+            owner.setVisible(true);
+            owner.setManaged(true);
+            ownerOpen.setVisible(false);
+            ownerOpen.setManaged(false);
+            Stops.of(owner).first().ifPresent(Node::requestFocus);
+            owner.fireEvent(new SeeMe());
+        });
+        owner.setId("owner");
+        owner.getChildren()
+                .addAll(
+                        Texts.heading("Owner and engine"),
+                        noted(JobNote.line(desk, "Who owns it", Topic.OWNER.address())),
+                        noted(JobNote.line(desk, "How he is reached", Topic.REACHED.address())),
+                        noted(JobNote.line(desk, "Who pays, where it is not he", Topic.PAYS.address())),
+                        noted(JobNote.line(
+                                desk, "The engine: year, model, serial number, rotation", Topic.ENGINE_MADE.address())),
+                        fields.field(Field.SPENDING_LIMIT).optional().wide());
+        came = picks.row(Scale.COMEBACK).optional();
+        comeback.setId("comeback");
         FlowPane hours = new Flow(8, 6, fields.field(Field.ENGINE_HOURS), fields.field(Field.HOURS_SINCE_FILL));
         FlowPane use = new Flow(
                 18,
@@ -78,9 +111,12 @@ public final class IntakeStation implements StationView {
                                 Topic.LEG_OWN.address())),
                         ofTheLeg,
                         history,
+                        comeback,
                         noted(JobNote.line(
                                 desk, "Waits for (blank when it can be worked on)", Topic.WAITS_FOR.address())),
                         noted(JobNote.line(desk, "Promised for", Topic.PROMISED.address())),
+                        ownerOpen,
+                        owner,
                         Texts.dim(
                                 "Unknown history is normal: leave blank what nobody knows. Do a baseline service and start the"
                                         + " clocks today. On twins, what one leg needs the other is about to need."));
@@ -95,11 +131,22 @@ public final class IntakeStation implements StationView {
     private static String ofTheLeg(Assessment now) {
         return Stream.of(
                         Map.entry(Topic.LEG_MADE, "Year and serial number"),
-                        Map.entry(Topic.LEG_OWN, "Different on it"))
+                        Map.entry(Topic.LEG_OWN, "Different on it"),
+                        Map.entry(Topic.OWNER, "Owner"),
+                        Map.entry(Topic.REACHED, "Reached"),
+                        Map.entry(Topic.PAYS, "Pays"),
+                        Map.entry(Topic.ENGINE_MADE, "Engine"))
                 .flatMap(what -> now.before().ofTheLeg(what.getKey(), now.job()).stream()
                         .filter(told -> told.job() != now.job().id())
                         .map(told -> what.getValue() + ", since job " + told.job() + ": " + told.text()))
                 .collect(Collectors.joining("\n"));
+    }
+
+    /** Whether anything of owner and engine is written down in this job. */
+    private static boolean owners(Assessment now) {
+        return now.job().reading(Field.SPENDING_LIMIT).isPresent()
+                || Stream.of(Topic.OWNER, Topic.REACHED, Topic.PAYS, Topic.ENGINE_MADE)
+                        .anyMatch(t -> now.job().note(t.address()).isPresent());
     }
 
     /** What this leg has been through, from its earlier jobs. */
@@ -148,6 +195,14 @@ public final class IntakeStation implements StationView {
         recall(now);
         picks.show(now);
         complaints.show(now);
+        boolean shown = ownerShown || owners(now);
+        owner.setVisible(shown);
+        owner.setManaged(shown);
+        ownerOpen.setVisible(!shown);
+        ownerOpen.setManaged(!shown);
+        comeback.getChildren().clear();
+        new Comeback(now).proposed().ifPresent(p -> comeback.getChildren().addAll(Texts.sentence(p), came));
+        new Beside(now).greeting().values().forEach(w -> comeback.getChildren().add(Texts.caution(w)));
         notes.forEach(n -> n.show(now));
     }
 }

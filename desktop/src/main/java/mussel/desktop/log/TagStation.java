@@ -12,6 +12,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
+import mussel.core.job.Beside;
 import mussel.core.job.Field;
 import mussel.core.job.ProofWork;
 import mussel.core.job.SetupWork;
@@ -144,6 +145,7 @@ public final class TagStation implements StationView {
             tag.getChildren().add(Texts.wrapped(due.what() + " " + due.limits(), "strong"));
         }
         open.getChildren().setAll(stillOpen(now).stream().map(Texts::dim).toList());
+        new Beside(now).waiting().forEach(w -> open.getChildren().add(Texts.sentence(w)));
         boolean tagged = now.job().tagged().isPresent();
         word.show(now);
         word.setVisible(!now.leftUndone().isEmpty());
@@ -159,6 +161,7 @@ public final class TagStation implements StationView {
                     && station != Station.PUMP
                     && station != Station.ESTIMATE
                     && station != Station.PROVE
+                    && station != Station.BESIDE
                     && (station != Station.SETUP
                             || now.setup().map(SetupWork::called).orElse(false))
                     && (!now.goals().isEmpty() || station.ordinal() < 2 || station == Station.FILL);

@@ -28,6 +28,7 @@ import mussel.core.parts.PartsInput;
 import mussel.core.parts.PartsResult;
 import mussel.core.parts.PartsWords;
 import mussel.core.parts.Wanted;
+import mussel.desktop.desk.ConsentLine;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.Paper;
@@ -46,6 +47,7 @@ public final class PartsStation implements StationView {
     private final JobFields fields;
     private final VBox sheet = new Column(12);
     private final Label summary = Texts.sentence("");
+    private final ConsentLine consent = new ConsentLine();
     private final VBox needed = new Column(4);
     private final Rows<PartRow> rows;
     private final PickRow which;
@@ -104,7 +106,17 @@ public final class PartsStation implements StationView {
                         sum);
         sheet.getStyleClass().add("station");
         sheet.getChildren()
-                .addAll(Texts.title("Parts"), summary, open, takeAll, said, PartRow.head(), needed, leftOver, placed);
+                .addAll(
+                        Texts.title("Parts"),
+                        summary,
+                        consent,
+                        open,
+                        takeAll,
+                        said,
+                        PartRow.head(),
+                        needed,
+                        leftOver,
+                        placed);
     }
 
     @Override
@@ -132,6 +144,7 @@ public final class PartsStation implements StationView {
 
     private void lay(Assessment now) {
         fields.show(now);
+        consent.show(now);
         if (sitting != desk.sitting()) {
             // What was asked for on another leg is not ordered on this one.
             wanted = false;

@@ -19,6 +19,7 @@ import mussel.core.measure.Display;
 import mussel.core.plan.PlanWords;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Phase;
+import mussel.desktop.desk.ConsentLine;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
@@ -37,6 +38,7 @@ public final class StripStation implements StationView {
     private final VBox sheet = new Column(12);
     private final Label chosen = Texts.wrapped("", "strong");
     private final Label summary = Texts.sentence("");
+    private final ConsentLine consent = new ConsentLine();
     private final WhyButton why;
     private final VBox tools = new Column(6);
     private final Map<String, Node> views;
@@ -75,7 +77,7 @@ public final class StripStation implements StationView {
         HBox.setHgrow(summary, Priority.ALWAYS);
         summary.setMaxWidth(Double.MAX_VALUE);
         why.setMinWidth(Region.USE_PREF_SIZE);
-        sheet.getChildren().addAll(Texts.title("Strip-down"), chosen, new Row(8, summary, why), view, pages);
+        sheet.getChildren().addAll(Texts.title("Strip-down"), chosen, consent, new Row(8, summary, why), view, pages);
     }
 
     private void open(String which) {
@@ -123,6 +125,7 @@ public final class StripStation implements StationView {
 
     @Override
     public void show(Assessment now) {
+        consent.show(now);
         if (now.job().id() != job) {
             job = now.job().id();
             steps.show(now);

@@ -22,6 +22,7 @@ import mussel.desktop.prove.ProveStation;
 import mussel.desktop.pump.PumpStation;
 import mussel.desktop.setup.SetupStation;
 import mussel.desktop.verdict.VerdictStation;
+import mussel.desktop.visit.BesideStation;
 
 /**
  * The stations there are, in working order, each with its maker and its pages. The shell, the keys, the pictures, the guide and the tests all walk this list:
@@ -62,6 +63,7 @@ public final class Stations {
                 "build-view-parts",
                 "build-view-torques");
         line(Station.FILL, FillStation::new);
+        line(Station.BESIDE, BesideStation::new);
         line(Station.PROVE, ProveStation::new);
         line(Station.TAG, TagStation::new);
     }

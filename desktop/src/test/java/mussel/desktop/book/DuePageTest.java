@@ -112,7 +112,7 @@ class DuePageTest {
             assertThat(Pressing.words(page))
                     .contains("Stabiliser into the fuel: 275 ml")
                     .contains("4500 ml with the filter")
-                    .contains("2 × tube + 4 × litre, leaves 0 ml");
+                    .contains("1 × engine oil litre + 1 × engine oil can, leaves 500 ml");
             Pressing.type(page, "#layup-tank", "much");
             assertThat(Pressing.words(page))
                     .as("nonsense leaves the old figure")

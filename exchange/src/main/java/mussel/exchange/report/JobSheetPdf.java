@@ -9,6 +9,9 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mussel.core.job.Assessment;
+import mussel.core.job.Beside;
+import mussel.core.job.Comeback;
+import mussel.core.job.Consent;
 import mussel.core.job.Countersign;
 import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
@@ -68,6 +71,7 @@ public final class JobSheetPdf {
                 found(page);
                 judged(page);
                 done(page);
+                visit(page);
                 PutBack.print(page, all);
                 next(page);
                 foot(page);
@@ -203,6 +207,29 @@ public final class JobSheetPdf {
 
     private static String torque(Fastener f) {
         return f.title() + " " + f.tightness();
+    }
+
+    /** What was done beside the leg, what waits with its risk, what the owner agreed to, and whether it came back. */
+    private void visit(Page page) throws IOException {
+        Beside beside = new Beside(all);
+        List<String> done = beside.done();
+        if (!done.isEmpty()) {
+            page.pair("Beside the leg", String.join(" ", done), BODY);
+        }
+        List<String> waiting = beside.waiting();
+        if (!waiting.isEmpty()) {
+            page.pair("Waits", String.join(" ", waiting), BODY);
+        }
+        Consent consent = new Consent(all);
+        if (consent.answer() != Consent.Answer.NONE) {
+            page.pair(
+                    "Agreed",
+                    consent.says() + consent.beyond().map(b -> " " + b).orElse(""),
+                    BODY);
+        }
+        for (String comeback : new Comeback(all).says()) {
+            page.pair("Came back", comeback, BODY);
+        }
     }
 
     private void next(Page page) throws IOException {

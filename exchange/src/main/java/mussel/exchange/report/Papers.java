@@ -15,6 +15,7 @@ import mussel.core.estimate.EstimateInput;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.estimate.EstimateWords;
 import mussel.core.job.Assessment;
+import mussel.core.job.Consent;
 import mussel.core.job.Order;
 import mussel.core.job.Topic;
 import mussel.core.job.Worth;
@@ -84,6 +85,17 @@ public final class Papers {
             for (String part : worth.unpriced()) {
                 page.text("No price is listed for: " + part + ". It comes on top.", BODY);
             }
+            Consent consent = new Consent(job);
+            page.skip(6);
+            page.heading("What you say to it", 12);
+            page.text(
+                    consent.answer() == Consent.Answer.NONE
+                            ? "Yes  ……    Yes, up to  ……………    No  ……        Name, day:  ………………………………………"
+                            : consent.says(),
+                    BODY);
+            page.text(
+                    "More may come on top once the case is open, as said above. Work beyond what you agree to stops until we have asked you.",
+                    BODY);
             page.text(
                     "These are estimates. What is found when the case is opened may change them; then we call before we go on.",
                     BODY);

@@ -29,6 +29,7 @@ import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.core.pump.PumpInput;
 import mussel.core.sheet.PumpPolicy;
+import mussel.core.visit.BesideItem;
 import mussel.core.yard.YardForm;
 import mussel.core.yard.YardTable;
 import mussel.core.yard.YardTable.As;
@@ -175,6 +176,13 @@ public final class YardTables {
                             Column.word("/sealer", "sealer on gaskets", words(YardHabits.Sealer.values())),
                             Column.word("/traces", "a trace of water", words(YardHabits.Traces.values()))),
                     YardHabits.risks()),
+            many(
+                    "clocks",
+                    "Clocks of work beside the leg",
+                    "Hours or months, whichever comes first. What is not named goes by what manuals commonly ask; the engine’s own manual outranks both.",
+                    Column.word("/item", "work", words(BesideItem.values())),
+                    Column.bare("/hours", "hours", "100", As.NUMBER),
+                    Column.bare("/months", "months", "12", As.NUMBER)),
             single(
                     "frost_from",
                     "The first day of frost",

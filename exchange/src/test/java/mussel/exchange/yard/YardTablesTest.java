@@ -26,6 +26,7 @@ import mussel.core.pump.PumpInput;
 import mussel.core.sheet.PumpPolicy;
 import mussel.core.torque.TorqueInput;
 import mussel.core.verdict.Overrides;
+import mussel.core.visit.BesideItem;
 import mussel.core.yard.YardTable;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
@@ -197,7 +198,13 @@ class YardTablesTest {
                                                 OptionalDouble.empty(),
                                                 OptionalDouble.of(figure(random, 0, 900, 2)),
                                                 OptionalDouble.of(99),
-                                                "ours")))));
+                                                "ours")))),
+                random.nextBoolean()
+                        ? List.of()
+                        : List.of(new Yard.Clock(
+                                one(random, List.of(BesideItem.values())),
+                                1 + random.nextInt(300),
+                                1 + random.nextInt(48))));
     }
 
     /** The same yard set up table by table from another one, as in the window. */

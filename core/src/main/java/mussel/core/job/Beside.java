@@ -1,0 +1,237 @@
+package mussel.core.job;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import mussel.core.log.Due;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Sentences;
+import mussel.core.visit.AnodeShare;
+import mussel.core.visit.BesideItem;
+import mussel.core.visit.EngineOil;
+import mussel.core.visit.Plugs;
+
+/** The work beside the leg in one visit: what became of each item, what was found, when it is due again, and what waits. */
+public final class Beside {
+    /** The anodes that are asked for. */
+    public static final List<String> ANODES = List.of("tab", "outer_pair", "inner");
+
+    /** The grease points that are asked for. */
+    public static final List<String> POINTS = List.of("swivel", "tilt", "steering");
+
+    private static final Sentences SAY = Sentences.beside(Beside.class);
+    private static final int MOST_CYLINDERS = 12;
+
+    private final Assessment all;
+    private final Job job;
+
+    /** The work beside the leg of a job. */
+    public Beside(Assessment all) {
+        this.all = all;
+        this.job = all.job();
+    }
+
+    /** What became of an item. */
+    public enum State {
+        /** Nobody has asked for it in this visit. */
+        OPEN,
+        /** Looked at, and needs nothing. */
+        SOUND,
+        /** Done. */
+        DONE,
+        /** Waits for another visit. */
+        PUT_OFF,
+        /** The owner does not want it. */
+        REFUSED;
+
+        private static State of(Optional<String> choice) {
+            return choice.map(c -> State.valueOf(c.toUpperCase(java.util.Locale.ROOT)))
+                    .orElse(OPEN);
+        }
+    }
+
+    /** What became of an item. */
+    public State state(BesideItem item) {
+        return State.of(job.choice(Scale.BESIDE.of(item.id())));
+    }
+
+    /** Whether anything beside the leg was asked or found in this visit. */
+    public boolean begun() {
+        for (BesideItem item : BesideItem.values()) {
+            if (state(item) != State.OPEN || !found(item).isEmpty()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether every item is answered. */
+    public boolean answered() {
+        for (BesideItem item : BesideItem.values()) {
+            if (state(item) == State.OPEN) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** A figure of the engine: as it was typed in this visit, else as it was in an earlier one. */
+    public OptionalDouble ofTheEngine(Field field) {
+        OptionalDouble now = job.reading(field);
+        Double before = all.before().figures().get(field);
+        return now.isPresent() || before == null ? now : OptionalDouble.of(before);
+    }
+
+    /** How many cylinders are asked for; none while nobody said how many there are. */
+    public int cylinders() {
+        return (int) Math.min(MOST_CYLINDERS, ofTheEngine(Field.CYLINDERS).orElse(0));
+    }
+
+    /** The engine's oil. */
+    public EngineOil engineOil() {
+        return new EngineOil(
+                ofTheEngine(Field.ENGINE_TAKES),
+                ofTheEngine(Field.FILTER_HOLDS),
+                job.reading(Field.ENGINE_OIL_IN),
+                all.yard().bottles());
+    }
+
+    /** What was found of an item, in sentences; none where nothing was looked at. */
+    public List<String> found(BesideItem item) {
+        List<String> found = new ArrayList<>();
+        switch (item) {
+            case ANODES ->
+                ANODES.forEach(a -> job.reading(Field.ANODE_LEFT.of(a))
+                        .ifPresent(left -> found.add(new AnodeShare(a, left).says())));
+            case GREASE ->
+                POINTS.forEach(p -> job.choice(Scale.GREASE_POINT.of(p))
+                        .ifPresent(c -> found.add(SAY.say("beside.grease." + c, p))));
+            case PLUGS -> found.addAll(plugs().says());
+            case FUEL ->
+                job.reading(Field.BOWL_WATER)
+                        .ifPresent(ml -> found.add(
+                                ml > 0
+                                        ? SAY.say(
+                                                "beside.bowl",
+                                                Display.exact(
+                                                        Kind.VOLUME,
+                                                        ml,
+                                                        all.yard().reads()))
+                                        : SAY.say("beside.bowl.dry")));
+            case ENGINE_OIL -> {
+                if (job.reading(Field.ENGINE_OIL_IN).isPresent()) {
+                    List<String> says = engineOil().says(all.yard().reads());
+                    found.add(says.get(says.size() - 1));
+                }
+            }
+            default -> {
+                // Nothing is measured of it.
+            }
+        }
+        return found;
+    }
+
+    private Plugs plugs() {
+        Map<Integer, String> colours = new HashMap<>();
+        for (int i = 1; i <= cylinders(); i++) {
+            int cylinder = i;
+            job.choice(Scale.PLUG_COLOUR.of(String.valueOf(i))).ifPresent(c -> colours.put(cylinder, c));
+        }
+        return new Plugs(colours);
+    }
+
+    /** What is wrong with an item, and calls for more than its clock: an anode at half, rust at a grease point, a plug unlike its sisters, water in the bowl. */
+    public boolean calls(BesideItem item) {
+        return switch (item) {
+            case ANODES ->
+                ANODES.stream()
+                        .anyMatch(a -> job.reading(Field.ANODE_LEFT.of(a)).orElse(100) <= AnodeShare.RENEW_AT);
+            case GREASE ->
+                POINTS.stream().anyMatch(p -> !job.choice(Scale.GREASE_POINT.of(p))
+                        .orElse("clean")
+                        .equals("clean"));
+            case PLUGS -> !plugs().odd().isEmpty();
+            case FUEL -> job.reading(Field.BOWL_WATER).orElse(0) > 0;
+            default -> false;
+        };
+    }
+
+    /** When what was looked at or done in this visit is due again: after the yard's own clock where it has one. */
+    List<Due> due(LocalDate done, OptionalDouble hours) {
+        List<Due> due = new ArrayList<>();
+        for (BesideItem item : BesideItem.values()) {
+            State state = state(item);
+            if (state == State.DONE || state == State.SOUND) {
+                Yard.Clock clock = all.yard().clock(item);
+                due.add(new Due(
+                        item.id(),
+                        item.title(),
+                        hours.isPresent()
+                                ? OptionalDouble.of(hours.getAsDouble() + clock.hours())
+                                : OptionalDouble.empty(),
+                        done.plusMonths(clock.months())));
+            }
+        }
+        return due;
+    }
+
+    /** What waits after this visit, each in a sentence with what that risks: what this one put off, and what an earlier one did and this one did not ask for. */
+    public List<String> waiting() {
+        List<String> waiting = new ArrayList<>();
+        greeting().forEach((item, before) -> waiting.add(before));
+        for (BesideItem item : BesideItem.values()) {
+            State state = state(item);
+            if (state == State.PUT_OFF || state == State.REFUSED) {
+                String why = job.note(Topic.PUT_OFF_WHY.of(item.id())).orElse("");
+                waiting.add(SAY.say(
+                        (state == State.REFUSED ? "beside.refused" : "beside.put_off") + (why.isEmpty() ? "" : ".why"),
+                        item.title(),
+                        item.risk(),
+                        why));
+            }
+        }
+        return waiting;
+    }
+
+    /** What earlier visits left waiting and this one has not answered, item by item, in a sentence each. */
+    public Map<BesideItem, String> greeting() {
+        Map<BesideItem, String> greeting = new EnumMap<>(BesideItem.class);
+        for (LegBefore.Waiting each : all.before().waiting()) {
+            if (state(each.item()) == State.OPEN) {
+                greeting.put(
+                        each.item(),
+                        SAY.say(
+                                (each.refused() ? "beside.was_refused" : "beside.was_put_off")
+                                        + (each.why().isEmpty() ? "" : ".why"),
+                                each.item().title(),
+                                each.day().toString(),
+                                String.valueOf(each.job()),
+                                each.item().risk(),
+                                each.why()));
+            }
+        }
+        return greeting;
+    }
+
+    /** What was done beside the leg, each with what was found, for paper. */
+    public List<String> done() {
+        List<String> done = new ArrayList<>();
+        for (BesideItem item : BesideItem.values()) {
+            State state = state(item);
+            List<String> found = found(item);
+            if (state == State.DONE || state == State.SOUND || !found.isEmpty()) {
+                String says = state == State.SOUND
+                        ? SAY.say("beside.sound", item.title())
+                        : state == State.DONE ? SAY.say("beside.done", item.title()) : item.title();
+                done.add(found.isEmpty() ? says + "." : says + ": " + String.join(" ", found));
+            }
+        }
+        return done;
+    }
+}

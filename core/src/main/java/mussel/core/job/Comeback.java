@@ -1,0 +1,69 @@
+package mussel.core.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import mussel.core.measure.Sentences;
+import mussel.core.sheet.Goal;
+
+/**
+ * Whether a leg came back for what was mended here. Proposed where an earlier job repaired something within the year; whether it is one, and on the yard, is the
+ * yard's word.
+ */
+public final class Comeback {
+    private static final Sentences SAY = Sentences.beside(Comeback.class);
+    /** How long a repair is looked back for: as long as a change of gear oil lasts. */
+    private static final int MONTHS = 12;
+
+    private final Assessment all;
+
+    /** The comeback of a job. */
+    public Comeback(Assessment all) {
+        this.all = all;
+    }
+
+    private List<LegBefore.Done> lately() {
+        return all.before().done().stream()
+                .filter(d -> !d.day().plusMonths(MONTHS).isBefore(all.today()))
+                .toList();
+    }
+
+    /** The last repair within its life, where there is one: asked about, never decided. */
+    public Optional<String> proposed() {
+        return lately().stream()
+                .findFirst()
+                .map(d -> SAY.say(
+                        "comeback.proposed",
+                        String.valueOf(d.job()),
+                        d.day().toString(),
+                        goals(d),
+                        SAY.say(d.held() ? "comeback.held" : "comeback.unheld")));
+    }
+
+    /** Whether the yard has marked it as one. */
+    public boolean marked() {
+        return all.job().choice(Scale.COMEBACK).equals(Optional.of("yes"));
+    }
+
+    /** What is printed of a marked one: which job, what it repaired, and whether a hold proved it. */
+    public List<String> says() {
+        List<String> says = new ArrayList<>();
+        if (marked()) {
+            lately().stream()
+                    .findFirst()
+                    .ifPresent(d -> says.add(SAY.say(
+                            "comeback.marked",
+                            String.valueOf(d.job()),
+                            d.day().toString(),
+                            goals(d) + "; " + SAY.say(d.held() ? "comeback.held" : "comeback.unheld"))));
+        }
+        return says;
+    }
+
+    private String goals(LegBefore.Done done) {
+        return done.goals().stream()
+                .map(g -> all.sheet().goal(g).map(Goal::title).orElse(g.replace('_', ' ')))
+                .collect(Collectors.joining(", "));
+    }
+}
