@@ -120,6 +120,11 @@ public final class ShotsApp extends Application {
         view("build", () -> show(opened, Station.BUILD));
         view("parts-to-fit", () -> press("#build-view-parts"));
         view("torques", () -> press("#build-view-torques"));
+        view("beside", () -> {
+            show(opened, Station.BESIDE);
+            press("#more-engine_oil");
+        });
+        view("estimate-consent", () -> show(opened, Station.ESTIMATE));
         view("fill", () -> show(filling, Station.FILL));
         view("tag", () -> show(filling, Station.TAG));
         int gears = job(shop, "Slack Water");

@@ -90,6 +90,10 @@ final class DemoJob {
         return note(new Fact.Noted(Topic.valueOf(topic.toUpperCase(Locale.ROOT)).address(), text));
     }
 
+    DemoJob putOff(String item, String why) {
+        return choose("beside", item, "put_off").note(new Fact.Noted(Topic.PUT_OFF_WHY.of(item), why));
+    }
+
     DemoJob found(String step, String text) {
         return note(new Fact.Noted(Topic.AS_FOUND.of(step), text));
     }

@@ -1,0 +1,155 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import mussel.core.job.Beside;
+import mussel.core.job.Consent;
+import mussel.core.job.Field;
+import mussel.core.job.LegRef;
+import mussel.core.job.Scale;
+import mussel.core.job.Station;
+import mussel.core.log.Due;
+import mussel.core.visit.BesideItem;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+
+/** A visit in the window: work beside the leg, what it leaves waiting, and what the owner agreed to. */
+class VisitTest extends WindowJourney {
+    private int takeIn(String boat) {
+        int job = shop.takeIn(new LegRef(boat, boat, LegRef.Position.SINGLE, "tern-60"));
+        robot.interact(() -> window.open(job));
+        return job;
+    }
+
+    private String words(String id) {
+        Node node = robot.lookup(id).query();
+        return robot.from(node).lookup(".label").queryAllAs(Label.class).stream()
+                .filter(Node::isVisible)
+                .map(Label::getText)
+                .collect(Collectors.joining("\n"));
+    }
+
+    private void typeAt(String id, String text) {
+        click("#field-" + id + " .text-field");
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.push(KeyCode.DELETE);
+        robot.write(text).push(KeyCode.ENTER);
+    }
+
+    private void tag(int job) {
+        robot.interact(() -> {
+            shop.desk(job).tag();
+            window.showBench();
+        });
+    }
+
+    private Due due(String id) {
+        return now().due().stream().filter(d -> d.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void whatIsDoneBesideTheLegFallsDueAndWhatIsPutOffGreetsTheNextVisit() throws Exception {
+        takeIn("Byssus");
+        type(Field.ENGINE_HOURS, "240");
+        go(Station.BESIDE);
+        click("#more-engine_oil");
+        typeAt("engine_takes", "2.8 l");
+        typeAt("filter_holds", "300 ml");
+        assertThat(words("#beside-engine_oil")).contains("Pour 2950 ml first", "1 × engine oil can");
+        typeAt("engine_oil_in", "3.6 l");
+        assertThat(words("#beside-engine_oil")).contains("drain some");
+        typeAt("engine_oil_in", "3.1 l");
+        click("#pick-beside-engine_oil-done");
+        click("#more-plugs");
+        typeAt("cylinders", "3");
+        for (int i = 1; i <= 3; i++) {
+            click("#pick-plug_colour-" + i + "-" + (i == 2 ? "pale" : "brown"));
+        }
+        assertThat(words("#beside-plugs")).contains("Cylinder 2 is pale, its sisters brown");
+        click("#more-anodes");
+        typeAt("anode_left-tab", "40");
+        assertThat(words("#beside-anodes")).contains("tab: 40 % left, renew it");
+        click("#pick-beside-thermostat-put_off");
+        click("#note-put_off_why-thermostat");
+        robot.write("no gasket\n");
+        assertThat(due("engine_oil").atHours()).hasValue(340);
+        assertThat(due("engine_oil").on()).isEqualTo(shop.today().plusMonths(12));
+        assertThat(now().due()).as("what was not done starts no clock").noneMatch(d -> d.id().equals("thermostat"));
+        Path sheet = folder.resolve("job.pdf");
+        shop.jobSheets().write(now(), sheet);
+        try (var document = Loader.loadPDF(sheet.toFile())) {
+            assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
+                    .contains("Engine oil and filter done")
+                    .contains("Thermostat put off (no gasket)");
+        }
+        tag(now().job().id());
+
+        takeIn("Byssus");
+        assertThat(words("#comeback")).contains("Thermostat was put off on", "no gasket");
+        go(Station.BESIDE);
+        assertThat(words("#beside-greeting")).contains("Thermostat was put off on");
+        Beside beside = new Beside(now());
+        assertThat(beside.ofTheEngine(Field.ENGINE_TAKES)).as("asked once").hasValue(2_800);
+        assertThat(beside.cylinders()).isEqualTo(3);
+        click("#pick-beside-thermostat-done");
+        assertThat(new Beside(now()).greeting()).isEmpty();
+        assertThat(due("thermostat").on()).isEqualTo(shop.today().plusMonths(BesideItem.THERMOSTAT.months()));
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(new Beside(now()).greeting()).as("undone").hasSize(1);
+    }
+
+    @Test
+    void theOwnersWordIsMissedBeforeTheCaseIsOpenedAndItsFigureHeld() throws Exception {
+        takeIn("Byssus");
+        go(Station.STRIP);
+        assertThat(words("#consent-line")).as("nothing is to be done yet").isEmpty();
+        click("#pick-goal-driveshaft_seals-yes");
+        assertThat(words("#consent-line")).contains("The owner’s word is missing");
+        go(Station.ESTIMATE);
+        click("#pick-consent-up_to");
+        typeAt("consent_limit", "100");
+        click("#pick-consent_how-phone");
+        click("#note-consent_by");
+        robot.write("Marit\n");
+        assertThat(find("#consent-said", Label.class).getText()).isEqualTo("Yes by Marit on the phone up to €100.00.");
+        Consent consent = new Consent(now());
+        assertThat(consent.missing()).isFalse();
+        assertThat(consent.beyond()).hasValueSatisfying(b -> assertThat(b).contains("above the €100.00 he agreed to"));
+        go(Station.PARTS);
+        assertThat(robot.lookup("#consent-line").queryAll().stream()
+                        .filter(Node::isVisible)
+                        .count())
+                .isPositive();
+        go(Station.ESTIMATE);
+        typeAt("consent_limit", "9000");
+        assertThat(new Consent(now()).before()).isEmpty();
+        Path paper = folder.resolve("estimate.pdf");
+        shop.papers().estimate(now(), paper);
+        try (var document = Loader.loadPDF(paper.toFile())) {
+            assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
+                    .contains("What you say to it", "Yes by Marit on the phone up to €9,000.00.");
+        }
+    }
+
+    @Test
+    void aLegThatComesBackWithinTheYearIsAskedAbout() {
+        int first = takeIn("Byssus");
+        go(Station.STRIP);
+        click("#pick-goal-propshaft_seals-yes");
+        tag(first);
+        takeIn("Byssus");
+        assertThat(words("#comeback"))
+                .contains("Job " + first, "mended here: Propeller shaft seals", "no hold proved it");
+        click("#pick-comeback-yes");
+        assertThat(now().job().choice(Scale.COMEBACK)).isEqualTo(Optional.of("yes"));
+        takeIn("Mytilus");
+        assertThat(words("#comeback")).isEmpty();
+    }
+}
