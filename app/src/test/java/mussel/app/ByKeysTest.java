@@ -247,7 +247,7 @@ class ByKeysTest extends WindowJourney {
     @Test
     void wheresNoFigureIsOpenItIsSaidAndGoneWithTheNextKey() {
         takeIn("Byssus");
-        key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.DIGIT4);
+        key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.DIGIT5);
         robot.write("7", 0);
         assertThat(told()).contains("Every figure of this station is given");
         key(KeyCode.TAB);

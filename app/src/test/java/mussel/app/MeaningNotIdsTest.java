@@ -58,6 +58,10 @@ class MeaningNotIdsTest {
             Map.entry("Place", Set.of("propeller", "gears")),
             // engines
             Map.entry("Engine", Set.of("pump", "pinion")),
+            // what a bottle holds
+            Map.entry("FillInput", Set.of("gear_oil")),
+            // the steps of a lay-up
+            Map.entry("LayUpWork", Set.of("gear_oil", "pump")),
             // features and lists of the compact sheet
             Map.entry("Manual", Set.of("pump", "linkage")));
 

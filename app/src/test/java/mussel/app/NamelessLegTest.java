@@ -123,11 +123,11 @@ class NamelessLegTest extends WindowJourney {
         key(KeyCode.SHIFT, KeyCode.END);
         assertThat(now().job().reading(Field.PUMPED)).hasValue(431);
         assertThat(now().states()).containsEntry(Station.FILL, Station.State.DONE);
-        key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.DIGIT3);
+        key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.DIGIT4);
         for (int proof = 0; proof < 3; proof++) {
             key(KeyCode.DIGIT1);
         }
-        key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.DIGIT4);
+        key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.DIGIT5);
         typed("run and holds at the berth");
         key(KeyCode.F5);
         assertThat(now().job().tagged()).contains(shop.today());

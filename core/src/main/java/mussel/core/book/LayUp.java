@@ -68,6 +68,8 @@ public record LayUp(
                                         .map(r -> " (" + buy(r, units) + ")")
                                         .orElse(""))
                         .orElse(SAY.say("layup.dose"))));
+        // The engine's oil is changed after it ran, so that no old oil lies in it all winter.
+        steps.add(SAY.say("layup.fog"));
         double oil = engineOilMl.orElse(0);
         steps.add(
                 engineOilMl.isPresent()
@@ -76,7 +78,6 @@ public record LayUp(
                                 Display.exact(Kind.VOLUME, oil + filterMl.orElse(0), units),
                                 buy(oil + filterMl.orElse(0), FillInput.Holds.ENGINE_OIL, units))
                         : SAY.say("layup.engine.unknown"));
-        steps.add(SAY.say("layup.fog"));
         OptionalDouble holds = sheet.oil().capacityMl();
         double besides = sheet.oil().purgeMl() + sheet.oil().spillMl();
         steps.add(

@@ -2,11 +2,12 @@ package mussel.core.book;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
@@ -32,6 +33,7 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Interval;
 import mussel.core.sheet.Part;
+import mussel.core.sheet.PartQty;
 import mussel.core.visit.BesideItem;
 
 /**
@@ -44,9 +46,6 @@ import mussel.core.visit.BesideItem;
 public record ShelfPlan(List<Line> lines, double oilMl) {
     /** How far ahead is looked. */
     public static final int MONTHS = 2;
-
-    /** The repair that renews what a change of gear oil takes; its id is the same in every family. */
-    private static final String OIL = "plug_washers";
 
     private static final Sentences SAY = Sentences.beside(ShelfPlan.class);
     private static final String BETWEEN = "/";
@@ -146,7 +145,7 @@ public record ShelfPlan(List<Line> lines, double oilMl) {
         }
         double oil = 0;
         LocalDate horizon = today.plusMonths(MONTHS);
-        Map<String, Set<String>> asked = new LinkedHashMap<>();
+        Map<String, Set<Work>> asked = new LinkedHashMap<>();
         for (Awaiting each : awaiting) {
             FamilySheet sheet = sheets.get(each.leg().family());
             boolean soon =
@@ -154,17 +153,16 @@ public record ShelfPlan(List<Line> lines, double oilMl) {
             if (sheet == null || !soon || onBench.contains(each.leg().id())) {
                 continue;
             }
-            Optional<String> goal = goal(sheet, each.due(), yard);
-            boolean fresh = goal.isPresent()
-                    && asked.computeIfAbsent(each.leg().id(), l -> new LinkedHashSet<>())
-                            .add(goal.get());
+            Work work = work(each.due());
+            boolean fresh = work != Work.OTHER
+                    && asked.computeIfAbsent(each.leg().id(), l -> EnumSet.noneOf(Work.class))
+                            .add(work);
             if (fresh) {
                 ask(
                         wants.computeIfAbsent(sheet.id(), f -> new Wants()),
-                        sheet,
-                        goal.get(),
+                        parts(sheet, work, yard),
                         each.leg().title());
-                oil += goal.get().equals(OIL) ? sheet.oil().capacityMl().orElse(0) : 0;
+                oil += work == Work.OIL ? sheet.oil().capacityMl().orElse(0) : 0;
             }
         }
         List<Line> lines = new ArrayList<>();
@@ -174,26 +172,44 @@ public record ShelfPlan(List<Line> lines, double oilMl) {
         return new ShelfPlan(lines, oil);
     }
 
-    /** Which repair answers what is due. */
-    private static Optional<String> goal(FamilySheet sheet, Due due, Yard yard) {
-        if (BesideItem.of(due.id()).isPresent()) {
-            return Optional.empty();
-        }
-        boolean pump = due.id().equals(NamedBy.file(Interval.Counts.PUMP));
-        boolean kit = yard.pump().extent() == PumpInput.Extent.KIT;
-        return sheet.goals().stream()
-                .filter(g -> pump
-                        ? g.means(kit ? Goal.Meaning.RENEWS_PUMP : Goal.Meaning.RENEWS_IMPELLER)
-                        : g.id().equals(OIL))
-                .map(Goal::id)
-                .findFirst();
+    /** What is due, as far as parts of the leg are concerned. */
+    private enum Work {
+        PUMP,
+        OIL,
+        OTHER
     }
 
-    private static void ask(Wants wants, FamilySheet sheet, String goal, String leg) {
-        for (PartNeed need : Planner.plan(sheet, List.of(goal)).parts()) {
-            String part = need.part().part();
-            wants.due.merge(part, need.part().qty(), Integer::sum);
-            wants.whose.computeIfAbsent(part, p -> new LinkedHashSet<>()).add(leg);
+    private static Work work(Due due) {
+        return BesideItem.of(due.id()).isPresent()
+                ? Work.OTHER
+                : due.id().equals(NamedBy.file(Interval.Counts.PUMP)) ? Work.PUMP : Work.OIL;
+    }
+
+    /** What that takes: for the pump what its repair renews, for the oil what goes in new when the case is filled. */
+    private static List<PartQty> parts(FamilySheet sheet, Work work, Yard yard) {
+        if (work == Work.OIL) {
+            // The least work after which the case is filled again: what goes in new with the oil alone.
+            return sheet.goals().stream()
+                    .map(g -> Planner.plan(sheet, List.of(g.id())))
+                    .filter(p -> p.steps().stream().anyMatch(s -> Assessment.isFilling(s.step())))
+                    .min(Comparator.comparingInt(p -> p.steps().size()))
+                    .map(p -> p.parts().stream().map(PartNeed::part).toList())
+                    .orElse(List.of());
+        }
+        boolean kit = yard.pump().extent() == PumpInput.Extent.KIT;
+        return sheet.goals().stream()
+                .filter(g -> g.means(kit ? Goal.Meaning.RENEWS_PUMP : Goal.Meaning.RENEWS_IMPELLER))
+                .findFirst()
+                .map(g -> Planner.plan(sheet, List.of(g.id())).parts().stream()
+                        .map(PartNeed::part)
+                        .toList())
+                .orElse(List.of());
+    }
+
+    private static void ask(Wants wants, List<PartQty> parts, String leg) {
+        for (PartQty part : parts) {
+            wants.due.merge(part.part(), part.qty(), Integer::sum);
+            wants.whose.computeIfAbsent(part.part(), p -> new LinkedHashSet<>()).add(leg);
         }
     }
 

@@ -102,32 +102,47 @@ public final class Beside {
                 all.yard().bottles());
     }
 
-    /** What was found of an item, in sentences; none where nothing was looked at. */
-    public List<String> found(BesideItem item) {
-        List<String> found = new ArrayList<>();
+    /**
+     * Something found.
+     *
+     * @param says what, in a sentence
+     * @param calls whether it calls for more than its clock
+     */
+    public record Found(String says, boolean calls) {}
+
+    /** What was found of an item; nothing where nothing was looked at. */
+    public List<Found> found(BesideItem item) {
+        List<Found> found = new ArrayList<>();
         switch (item) {
             case ANODES ->
-                ANODES.forEach(a -> job.reading(Field.ANODE_LEFT.of(a))
-                        .ifPresent(left -> found.add(new AnodeShare(a, left).says())));
+                ANODES.forEach(a -> job.reading(Field.ANODE_LEFT.of(a)).ifPresent(left -> {
+                    AnodeShare share = new AnodeShare(a, left);
+                    found.add(new Found(share.says(), share.renew()));
+                }));
             case GREASE ->
                 POINTS.forEach(p -> job.choice(Scale.GREASE_POINT.of(p))
-                        .ifPresent(c -> found.add(SAY.say("beside.grease." + c, p))));
-            case PLUGS -> found.addAll(plugs().says());
+                        .ifPresent(c -> found.add(new Found(SAY.say("beside.grease." + c, p), !c.equals("clean")))));
+            case PLUGS -> {
+                boolean odd = !plugs().odd().isEmpty();
+                plugs().says().forEach(s -> found.add(new Found(s, odd)));
+            }
             case FUEL ->
                 job.reading(Field.BOWL_WATER)
                         .ifPresent(ml -> found.add(
                                 ml > 0
-                                        ? SAY.say(
-                                                "beside.bowl",
-                                                Display.exact(
-                                                        Kind.VOLUME,
-                                                        ml,
-                                                        all.yard().reads()))
-                                        : SAY.say("beside.bowl.dry")));
+                                        ? new Found(
+                                                SAY.say(
+                                                        "beside.bowl",
+                                                        Display.exact(
+                                                                Kind.VOLUME,
+                                                                ml,
+                                                                all.yard().reads())),
+                                                true)
+                                        : new Found(SAY.say("beside.bowl.dry"), false)));
             case ENGINE_OIL -> {
                 if (job.reading(Field.ENGINE_OIL_IN).isPresent()) {
                     List<String> says = engineOil().says(all.yard().reads());
-                    found.add(says.get(says.size() - 1));
+                    found.add(new Found(says.get(says.size() - 1), engineOil().off()));
                 }
             }
             default -> {
@@ -137,6 +152,12 @@ public final class Beside {
         return found;
     }
 
+    /** Whether an item waits for an answer: something of it was found wrong, or an earlier visit left it waiting. */
+    public boolean asks(BesideItem item) {
+        return state(item) == State.OPEN
+                && (greeting().containsKey(item) || found(item).stream().anyMatch(Found::calls));
+    }
+
     private Plugs plugs() {
         Map<Integer, String> colours = new HashMap<>();
         for (int i = 1; i <= cylinders(); i++) {
@@ -144,22 +165,6 @@ public final class Beside {
             job.choice(Scale.PLUG_COLOUR.of(String.valueOf(i))).ifPresent(c -> colours.put(cylinder, c));
         }
         return new Plugs(colours);
-    }
-
-    /** What is wrong with an item, and calls for more than its clock: an anode at half, rust at a grease point, a plug unlike its sisters, water in the bowl. */
-    public boolean calls(BesideItem item) {
-        return switch (item) {
-            case ANODES ->
-                ANODES.stream()
-                        .anyMatch(a -> job.reading(Field.ANODE_LEFT.of(a)).orElse(100) <= AnodeShare.RENEW_AT);
-            case GREASE ->
-                POINTS.stream().anyMatch(p -> !job.choice(Scale.GREASE_POINT.of(p))
-                        .orElse("clean")
-                        .equals("clean"));
-            case PLUGS -> !plugs().odd().isEmpty();
-            case FUEL -> job.reading(Field.BOWL_WATER).orElse(0) > 0;
-            default -> false;
-        };
     }
 
     /** When what was looked at or done in this visit is due again: after the yard's own clock where it has one. */
@@ -224,7 +229,7 @@ public final class Beside {
         List<String> done = new ArrayList<>();
         for (BesideItem item : BesideItem.values()) {
             State state = state(item);
-            List<String> found = found(item);
+            List<String> found = found(item).stream().map(Found::says).toList();
             if (state == State.DONE || state == State.SOUND || !found.isEmpty()) {
                 String says = state == State.SOUND
                         ? SAY.say("beside.sound", item.title())

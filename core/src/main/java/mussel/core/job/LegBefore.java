@@ -51,7 +51,8 @@ public record LegBefore(
             List.of(Topic.LEG_MADE, Topic.LEG_OWN, Topic.OWNER, Topic.REACHED, Topic.PAYS, Topic.ENGINE_MADE);
 
     /** What of the engine is asked once. */
-    private static final List<Field> OF_THE_ENGINE = List.of(Field.CYLINDERS, Field.ENGINE_TAKES, Field.FILTER_HOLDS);
+    private static final List<Field> OF_THE_ENGINE =
+            List.of(Field.CYLINDERS, Field.ENGINE_TAKES, Field.FILTER_HOLDS, Field.FUEL_TANK, Field.STABILISER_DOSE);
 
     private static final Set<String> WAITS = Set.of("put_off", "refused");
     private static final double DAYS_A_MONTH = 365.25 / 12;

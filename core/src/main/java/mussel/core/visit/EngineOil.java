@@ -78,10 +78,17 @@ public record EngineOil(
         return wentInMl.isPresent() ? List.of(pour, buy, check(units)) : List.of(pour, buy);
     }
 
+    /** Whether too much or too little went in. */
+    public boolean off() {
+        return allMl().isPresent()
+                && wentInMl.isPresent()
+                && Math.abs(wentInMl.getAsDouble() - allMl().getAsDouble()) > NEAR * allMl().getAsDouble();
+    }
+
     private String check(YardUnits units) {
         double over = wentInMl.getAsDouble() - allMl().getAsDouble();
         String in = Display.exact(Kind.VOLUME, wentInMl.getAsDouble(), units);
-        if (Math.abs(over) <= NEAR * allMl().getAsDouble()) {
+        if (!off()) {
             return SAY.say("engine_oil.right", in);
         }
         return SAY.say(

@@ -120,7 +120,7 @@ public final class BookView extends BorderPane {
     private BookPage make(Page page) {
         return switch (page) {
             case LOGBOOK -> new LogbookPage(shop, onOpen);
-            case DUE -> new DuePage(shop, this::showLeg);
+            case DUE -> new DuePage(shop, this::showLeg, onOpen);
             case LIVES -> new LivesPage(shop, aside);
             case PLAN -> new PlanPage(shop, aside, onOpen, onTrouble);
             case SHEETS -> new SheetsPage(shop, onTrouble);

@@ -47,6 +47,7 @@ final class DuePage implements BookPage {
 
     private final Workshop shop;
     private final Consumer<String> onLeg;
+    private final RoundCard round;
     private final HBox page = new Row(14);
     private final VBox lines = new Column(0);
     private final Label said = Texts.dim("");
@@ -58,9 +59,10 @@ final class DuePage implements BookPage {
     private OptionalDouble oil = OptionalDouble.empty();
     private OptionalDouble filter = OptionalDouble.empty();
 
-    DuePage(Workshop shop, Consumer<String> onLeg) {
+    DuePage(Workshop shop, Consumer<String> onLeg, Consumer<Integer> onOpen) {
         this.shop = shop;
         this.onLeg = onLeg;
+        this.round = new RoundCard(shop, onOpen);
         Button calendar = new Button("Calendar for other programs");
         calendar.setId("due-ics");
         calendar.setOnAction(e -> Paper.place(page, "Calendar", "due.ics").ifPresent(this::calendar));
@@ -73,7 +75,8 @@ final class DuePage implements BookPage {
         VBox left = new Column(10, head, scroll);
         HBox.setHgrow(left, Priority.ALWAYS);
         layUp.getStyleClass().add("side");
-        ScrollPane side = new ScrollPane(layUp);
+        Column aside = new Column(14, round, layUp);
+        ScrollPane side = new ScrollPane(aside);
         side.setFitToWidth(true);
         side.setMinWidth(LEAST_SIDE);
         side.setPrefWidth(SIDE);
@@ -126,6 +129,7 @@ final class DuePage implements BookPage {
         if (layUp.getChildren().isEmpty()) {
             layUp();
         }
+        round.show(sorted.stream().map(Line::each).toList());
         family = family.or(() -> shop.families().stream().findFirst());
         showSteps();
     }

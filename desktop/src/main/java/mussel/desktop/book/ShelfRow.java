@@ -42,7 +42,7 @@ final class ShelfRow extends Row {
                 .onEnter((typed, value) -> on.accept(shown, (int) Math.round(value)))
                 .onClear(() -> on.accept(shown, 0))
                 .optional();
-        field.getStyleClass().add("in-table");
+        field.getStyleClass().addAll("in-table", "col-count");
         return field;
     }
 
@@ -66,8 +66,8 @@ final class ShelfRow extends Row {
             wide.setPrefWidth(100);
             wide.setMaxWidth(Double.MAX_VALUE);
         }
-        here.getStyleClass().add("col-shelf");
-        least.getStyleClass().add("col-shelf");
+        here.getStyleClass().add("col-count");
+        least.getStyleClass().add("col-count");
         missing.getStyleClass().add("col-price");
         row.getChildren().addAll(what, here, least, missing, why);
     }

@@ -563,6 +563,11 @@ public final class Workshop {
         return jobs;
     }
 
+    /** A job as it stands, by its number; empty where its family's sheet is not here. */
+    public Optional<Assessment> assessed(int job) {
+        return job(job);
+    }
+
     /** A job of the journal; empty where its family's sheet is not here. */
     Optional<Assessment> job(int job) {
         return assess(Job.of(journal.entries(job)));

@@ -17,6 +17,7 @@ import mussel.core.job.Field;
 import mussel.core.job.ProofWork;
 import mussel.core.job.SetupWork;
 import mussel.core.job.Station;
+import mussel.core.job.StepMinutes;
 import mussel.core.job.Topic;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
@@ -145,6 +146,10 @@ public final class TagStation implements StationView {
             tag.getChildren().add(Texts.wrapped(due.what() + " " + due.limits(), "strong"));
         }
         open.getChildren().setAll(stillOpen(now).stream().map(Texts::dim).toList());
+        String took = StepMinutes.of(now).says();
+        if (!took.isEmpty()) {
+            open.getChildren().add(Texts.dim(took));
+        }
         new Beside(now).waiting().forEach(w -> open.getChildren().add(Texts.sentence(w)));
         boolean tagged = now.job().tagged().isPresent();
         word.show(now);

@@ -3,6 +3,7 @@ package mussel.desktop.visit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -37,6 +38,8 @@ final class BesideCard extends Column {
     private final Column measured = new Column(6);
     private final Column found = new Column(2);
     private final JobNote why;
+    private final PickRow answer;
+    private Optional<Assessment> shown = Optional.empty();
     private final List<PickRow> cylinders = new ArrayList<>();
     private boolean open;
 
@@ -50,7 +53,7 @@ final class BesideCard extends Column {
         Label title = Texts.wrapped(item.title(), "strong");
         title.setMinWidth(TITLE);
         title.setPrefWidth(TITLE);
-        PickRow answer = picks.row(Scale.BESIDE.of(item.id()), "", Scale.BESIDE.outcomes(), o -> null)
+        answer = picks.row(Scale.BESIDE.of(item.id()), "", Scale.BESIDE.outcomes(), o -> null)
                 .optional();
         answer.setAccessibleText(item.title());
         more.setId("more-" + item.id());
@@ -106,6 +109,7 @@ final class BesideCard extends Column {
     private void turn() {
         open = !open;
         lay();
+        shown.ifPresent(now -> show(now, new Beside(now)));
         if (open) {
             Stops.of(measured).first().ifPresent(Node::requestFocus);
             fireEvent(new SeeMe());
@@ -120,6 +124,8 @@ final class BesideCard extends Column {
     }
 
     void show(Assessment now, Beside beside) {
+        shown = Optional.of(now);
+        answer.needed(beside.asks(item));
         if (item == BesideItem.PLUGS && cylinders.size() != beside.cylinders()) {
             plugs(beside.cylinders());
         }
@@ -132,7 +138,7 @@ final class BesideCard extends Column {
         why.setManaged(waits);
         found.getChildren().clear();
         beside.found(item)
-                .forEach(f -> found.getChildren().add(beside.calls(item) ? Texts.caution(f) : Texts.sentence(f)));
+                .forEach(f -> found.getChildren().add(f.calls() ? Texts.caution(f.says()) : Texts.sentence(f.says())));
         if (item == BesideItem.ENGINE_OIL
                 && open
                 && now.job().reading(Field.ENGINE_OIL_IN).isEmpty()) {

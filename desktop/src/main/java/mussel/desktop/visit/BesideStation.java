@@ -19,6 +19,7 @@ public final class BesideStation implements StationView {
     private final Column greeting = new Column(2);
     private final Map<BesideItem, BesideCard> cards = new EnumMap<>(BesideItem.class);
     private final Label asked = Texts.dim("");
+    private final LayUpCard layUp;
 
     /** The station of a job. */
     public BesideStation(Desk desk) {
@@ -32,6 +33,8 @@ public final class BesideStation implements StationView {
             cards.put(item, card);
             sheet.getChildren().add(card);
         }
+        layUp = new LayUpCard(desk);
+        sheet.getChildren().add(layUp);
     }
 
     @Override
@@ -50,5 +53,6 @@ public final class BesideStation implements StationView {
         asked.setText(
                 "Looked at and sound, done, put off or refused: what is answered is due again by its own clock. What is left alone was not asked for. The engine’s own manual outranks every figure.");
         cards.values().forEach(c -> c.show(now, beside));
+        layUp.show(now);
     }
 }

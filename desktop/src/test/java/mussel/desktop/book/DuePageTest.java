@@ -29,7 +29,7 @@ class DuePageTest {
 
     private Node shown() {
         test.shop.refreshBench();
-        DuePage page = new DuePage(test.shop, lives::add);
+        DuePage page = new DuePage(test.shop, lives::add, job -> {});
         page.show();
         StackPane root = new StackPane(page.node());
         new Scene(root, 1280, 700);

@@ -17,6 +17,7 @@ import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
 import mussel.core.job.Job;
 import mussel.core.job.Scale;
+import mussel.core.job.StepMinutes;
 import mussel.core.job.Topic;
 import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
@@ -177,7 +178,11 @@ public final class JobSheetPdf {
                 goals.isEmpty() ? "nothing but the oil" : goals,
                 BODY);
         if (!all.plan().steps().isEmpty()) {
-            page.pair("Steps", ticked.size() + " of " + all.plan().steps().size() + " done", BODY);
+            String took = StepMinutes.of(all).says();
+            page.pair(
+                    "Steps",
+                    ticked.size() + " of " + all.plan().steps().size() + " done" + (took.isEmpty() ? "" : ". " + took),
+                    BODY);
             page.pair(
                     "New parts",
                     all.plan().parts().stream()

@@ -178,7 +178,7 @@ class BookOfShippedFamiliesTest {
         assertThat(needs.stabiliserMl()).hasValue(62.5);
         List<String> steps = needs.steps(TERN, YardUnits.METRIC);
         assertThat(steps.get(0)).contains("62.5 ml", "1 × stabiliser, leaves 187.5 ml");
-        assertThat(steps.get(1)).contains("1950 ml", "2 × engine oil litre, leaves 50 ml");
+        assertThat(steps.get(2)).as("after it ran").contains("1950 ml", "2 × engine oil litre, leaves 50 ml");
         assertThat(steps.get(3)).contains("430 ml", "2 × tube, leaves 15 ml");
         LayUp unknown = new LayUp(
                 OptionalDouble.empty(),
@@ -187,6 +187,6 @@ class BookOfShippedFamiliesTest {
                 OptionalDouble.empty(),
                 SheetFiles.shippedYard().bottles());
         assertThat(unknown.stabiliserMl()).isEmpty();
-        assertThat(unknown.steps(TERN, YardUnits.METRIC).get(1)).contains("maker’s manual");
+        assertThat(unknown.steps(TERN, YardUnits.METRIC).get(2)).contains("maker’s manual");
     }
 }

@@ -1,0 +1,88 @@
+package mussel.core.job;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import mussel.core.measure.Display;
+import mussel.core.measure.Sentences;
+import mussel.core.sheet.Step;
+
+/**
+ * What steps really took, by their ticks: from one tick to the next. A gap longer than a step ever takes is a pause and taken out with its step; steps ticked in one
+ * go tell nothing.
+ *
+ * @param steps the steps that can be told, with their minutes
+ * @param minutes what they took together (min)
+ * @param planned what the plan had for the same steps on the mean (min)
+ * @param pauses what was taken out (min)
+ * @param of how many steps the plan has
+ */
+public record StepMinutes(List<Took> steps, double minutes, double planned, double pauses, int of) {
+    private static final Sentences SAY = Sentences.beside(StepMinutes.class);
+    /** No step takes longer than this many times its most minutes, or this long at all (min). */
+    private static final double PAUSE = 2;
+
+    private static final double LEAST_PAUSE = 45;
+    /** Ticks closer than this were set in one go (min). */
+    private static final double AT_ONCE = 0.25;
+
+    private static final double MINUTE_MS = 60_000;
+
+    /** Keeps its own copy. */
+    public StepMinutes {
+        steps = List.copyOf(steps);
+    }
+
+    /**
+     * A step that can be told.
+     *
+     * @param step its id
+     * @param minutes what it took (min)
+     */
+    public record Took(String step, double minutes) {}
+
+    private record Tick(Step step, Instant at) {}
+
+    /** What the steps of a job took so far. */
+    public static StepMinutes of(Assessment now) {
+        List<Tick> ticks = new ArrayList<>();
+        now.plan()
+                .steps()
+                .forEach(s -> now.job().ticked(s.step().id()).ifPresent(at -> ticks.add(new Tick(s.step(), at))));
+        ticks.sort(Comparator.comparing(Tick::at));
+        List<Took> took = new ArrayList<>();
+        double minutes = 0;
+        double planned = 0;
+        double pauses = 0;
+        for (int i = 1; i < ticks.size(); i++) {
+            Step step = ticks.get(i).step();
+            double gap =
+                    Duration.between(ticks.get(i - 1).at(), ticks.get(i).at()).toMillis() / MINUTE_MS;
+            if (gap > Math.max(LEAST_PAUSE, PAUSE * step.minutes().high())) {
+                pauses += gap;
+            } else if (gap > AT_ONCE) {
+                took.add(new Took(step.id(), gap));
+                minutes += gap;
+                planned += step.meanMinutes(now.saltYears());
+            }
+        }
+        return new StepMinutes(
+                took, minutes, planned, pauses, now.plan().steps().size());
+    }
+
+    /** What they took against the plan, in a sentence; empty where nothing can be told. */
+    public String says() {
+        if (steps.isEmpty()) {
+            return "";
+        }
+        return SAY.say(
+                pauses > 0 ? "took.pauses" : "took",
+                String.valueOf(steps.size()),
+                String.valueOf(of),
+                Display.workTime(minutes),
+                Display.workTime(planned),
+                Display.workTime(pauses));
+    }
+}

@@ -1,0 +1,112 @@
+package mussel.desktop.book;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import mussel.core.book.LayUpRound;
+import mussel.core.book.LayUpWork;
+import mussel.core.book.LogBook.Awaiting;
+import mussel.core.job.Assessment;
+import mussel.core.job.BenchLine;
+import mussel.core.job.LegRef;
+import mussel.core.log.Due;
+import mussel.core.sheet.FamilySheet;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** The round before frost: each boat that is to be laid up with how far it is, and what to buy for all of them. */
+final class RoundCard extends Column {
+    private static final int MOST = 60;
+    private static final int MONTHS = 3;
+
+    private final Workshop shop;
+    private final Consumer<Integer> onOpen;
+
+    RoundCard(Workshop shop, Consumer<Integer> onOpen) {
+        super(6);
+        this.shop = shop;
+        this.onOpen = onOpen;
+        setId("round");
+        getStyleClass().add("side");
+    }
+
+    /** Shows the round of what waits; nothing where no boat is to be laid up within the season. */
+    void show(List<Awaiting> awaiting) {
+        Map<String, LegRef> legs = new LinkedHashMap<>();
+        awaiting.stream()
+                .filter(a -> a.due().id().equals(Due.LAY_UP))
+                .filter(a -> !a.due().on().isAfter(shop.today().plusMonths(MONTHS)))
+                .limit(MOST)
+                .forEach(a -> legs.put(a.leg().id(), a.leg()));
+        Map<String, Integer> open = shop.journal().benchLines().open().stream()
+                .collect(Collectors.toMap(l -> l.leg().id(), BenchLine::job, (first, later) -> later));
+        List<Node> rows = new ArrayList<>();
+        List<LayUpRound.Boat> boats = new ArrayList<>();
+        for (LegRef leg : legs.values()) {
+            Optional<Assessment> now =
+                    Optional.ofNullable(open.get(leg.id())).or(() -> last(leg)).flatMap(shop::assessed);
+            now.ifPresent(a -> boats.add(new LayUpRound.Boat(leg.title(), LayUpWork.needs(a), gear(a.sheet()))));
+            rows.add(row(leg, Optional.ofNullable(open.get(leg.id())), now));
+        }
+        getChildren().clear();
+        setVisible(!rows.isEmpty());
+        setManaged(!rows.isEmpty());
+        if (rows.isEmpty()) {
+            return;
+        }
+        LayUpRound round = LayUpRound.of(boats, shop.yard().bottles());
+        getChildren()
+                .add(Texts.heading("The round before frost: " + rows.size() + (rows.size() == 1 ? " boat" : " boats")));
+        getChildren().addAll(rows);
+        round.lines().forEach(l -> getChildren().add(Texts.sentence(l.says(shop.units()))));
+        if (round.cost() > 0) {
+            getChildren().add(Texts.wrapped("In all " + shop.units().money().exact(round.cost()) + ".", "strong"));
+        }
+        round.unknown().forEach(u -> getChildren().add(Texts.dim(u + ".")));
+    }
+
+    private Optional<Integer> last(LegRef leg) {
+        return shop.journal().benchLines().jobsOf(leg.id()).stream().max(Integer::compare);
+    }
+
+    private static OptionalDouble gear(FamilySheet sheet) {
+        return sheet.oil().capacityMl().isPresent()
+                ? OptionalDouble.of(sheet.oil().capacityMl().getAsDouble()
+                        + sheet.oil().purgeMl()
+                        + sheet.oil().spillMl())
+                : OptionalDouble.empty();
+    }
+
+    private Node row(LegRef leg, Optional<Integer> open, Optional<Assessment> now) {
+        int done = open.isPresent() ? now.map(a -> LayUpWork.of(a).done()).orElse(0) : 0;
+        Label says = Texts.sentence(leg.title()
+                + (open.isPresent()
+                        ? ": " + done + " of " + LayUpWork.STEPS.size() + " steps, job " + open.get()
+                        : ": not taken in"));
+        says.setMinWidth(0);
+        says.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(says, Priority.ALWAYS);
+        Button go = new Button(open.isPresent() ? "Open" : "Take in");
+        go.setId("round-" + leg.id().replace(' ', '-'));
+        go.setAccessibleText((open.isPresent() ? "open: " : "take in: ") + leg.title());
+        go.setMinWidth(Label.USE_PREF_SIZE);
+        go.setDisable(shop.journal().readOnly());
+        go.setOnAction(e -> onOpen.accept(open.orElseGet(() -> shop.takeIn(leg))));
+        Row row = new Row(8, says, go);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+}
