@@ -162,6 +162,11 @@ final class SqliteLogBook implements LogBook {
     }
 
     @Override
+    public List<Visit> every() {
+        return rows.query("SELECT record FROM visit ORDER BY leg, job", row -> VisitJson.read(row.getString(1)));
+    }
+
+    @Override
     public List<Found> search(Query query) {
         Object[] match =
                 Stream.of(SearchSql.match(query)).filter(m -> !m.isEmpty()).toArray();

@@ -93,6 +93,7 @@ class SqliteLogBookTest {
         assertThat(book.visits("l1")).containsExactly(filed.visit());
         book.file(List.of(filed));
         assertThat(book.visits("l1")).hasSize(1);
+        assertThat(book.every()).containsExactly(filed.visit());
         assertThat(book.search(Query.of("milky"))).hasSize(1);
         assertThat(book.judged()).hasSize(1);
         assertThat(book.renewals()).singleElement().satisfies(r -> assertThat(r.hours())

@@ -1,5 +1,7 @@
 package mussel.core.book;
 
+import mussel.core.job.Comeback;
+import mussel.core.job.LegBefore;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -52,26 +54,27 @@ public record Filed(Visit visit, BenchLine line, String words) {
     public static Filed of(Assessment now) {
         Job job = now.job();
         Visit visit = new Visit(
-                job.id(),
-                job.leg().id(),
-                job.leg().title(),
-                job.leg().boat(),
-                job.leg().family(),
-                now.sheet().title(),
-                java.time.LocalDate.ofInstant(job.opened(), now.zone()),
-                job.tagged(),
-                job.reading(Field.ENGINE_HOURS),
-                job.choice(Scale.WATER),
-                job.choice(Scale.SAND).equals(Optional.of("yes")),
-                measures(now),
-                expected(now),
-                now.goals().stream()
-                        .map(g -> now.sheet().goal(g).map(Goal::title).orElse(g))
-                        .toList(),
-                looks(job),
-                renewals(now),
-                job.note(Topic.COMPLAINT.address()).orElse(""),
-                now.simulated());
+                        job.id(),
+                        job.leg().id(),
+                        job.leg().title(),
+                        job.leg().boat(),
+                        job.leg().family(),
+                        now.sheet().title(),
+                        java.time.LocalDate.ofInstant(job.opened(), now.zone()),
+                        job.tagged(),
+                        job.reading(Field.ENGINE_HOURS),
+                        job.choice(Scale.WATER),
+                        job.choice(Scale.SAND).equals(Optional.of("yes")),
+                        measures(now),
+                        expected(now),
+                        now.goals().stream()
+                                .map(g -> now.sheet().goal(g).map(Goal::title).orElse(g))
+                                .toList(),
+                        looks(job),
+                        renewals(now),
+                        job.note(Topic.COMPLAINT.address()).orElse(""),
+                        now.simulated())
+                .proved(LegBefore.held(job), new Comeback(now).marked());
         return new Filed(visit, BenchLine.of(now), words(now, visit));
     }
 

@@ -38,6 +38,9 @@ public interface LogBook {
     /** Every visit of a leg, the latest first. */
     List<Visit> visits(String leg);
 
+    /** Every visit there is, leg by leg, each leg's in the order of its jobs. Not for the interface's own thread. */
+    List<Visit> every();
+
     /** Searches, the latest job first. */
     List<Found> search(Query query);
 

@@ -174,7 +174,8 @@ public record LegBefore(
                 .toList();
     }
 
-    private static boolean held(Job job) {
+    /** Whether a hold was made on a job once work had begun. */
+    public static boolean held(Job job) {
         Optional<Instant> begun =
                 job.steps().stream().flatMap(s -> job.ticked(s).stream()).min(Comparator.naturalOrder());
         return job.holds().stream().anyMatch(h -> begun.isPresent() && h.begun().isAfter(begun.get()));

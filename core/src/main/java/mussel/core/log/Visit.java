@@ -29,6 +29,8 @@ import mussel.core.measure.YardUnits;
  * @param renewals what was renewed
  * @param complaint what the owner saw; empty where nothing is written
  * @param simulated whether any of its readings came from a simulated instrument
+ * @param held whether a hold was made once work had begun
+ * @param comeback whether the yard has marked it as one that came back for what was mended
  */
 public record Visit(
         int job,
@@ -48,7 +50,77 @@ public record Visit(
         List<Look> looks,
         List<Renewal> renewals,
         String complaint,
-        boolean simulated) {
+        boolean simulated,
+        boolean held,
+        boolean comeback) {
+    /** One that proved nothing by a hold and is no comeback. */
+    public Visit(
+            int job,
+            String leg,
+            String title,
+            String boat,
+            String family,
+            String familyTitle,
+            LocalDate opened,
+            Optional<LocalDate> tagged,
+            OptionalDouble hours,
+            Optional<String> water,
+            boolean sand,
+            List<Measure> measures,
+            List<Expectation> expected,
+            List<String> done,
+            List<Look> looks,
+            List<Renewal> renewals,
+            String complaint,
+            boolean simulated) {
+        this(
+                job,
+                leg,
+                title,
+                boat,
+                family,
+                familyTitle,
+                opened,
+                tagged,
+                hours,
+                water,
+                sand,
+                measures,
+                expected,
+                done,
+                looks,
+                renewals,
+                complaint,
+                simulated,
+                false,
+                false);
+    }
+
+    /** The same with what was proved by a hold, and whether it came back. */
+    public Visit proved(boolean byHold, boolean cameBack) {
+        return new Visit(
+                job,
+                leg,
+                title,
+                boat,
+                family,
+                familyTitle,
+                opened,
+                tagged,
+                hours,
+                water,
+                sand,
+                measures,
+                expected,
+                done,
+                looks,
+                renewals,
+                complaint,
+                simulated,
+                byHold,
+                cameBack);
+    }
+
     /** Keeps its own copies. */
     public Visit {
         measures = List.copyOf(measures);

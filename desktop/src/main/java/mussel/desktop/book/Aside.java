@@ -27,8 +27,17 @@ public final class Aside {
             }
         };
         running = task;
-        task.setOnSucceeded(e -> answer.accept(task.getValue()));
-        task.setOnFailed(e -> trouble.accept(sentence(task.getException())));
+        // What was done already when it was cancelled still arrives, and answers nothing any more.
+        task.setOnSucceeded(e -> {
+            if (running == task) {
+                answer.accept(task.getValue());
+            }
+        });
+        task.setOnFailed(e -> {
+            if (running == task) {
+                trouble.accept(sentence(task.getException()));
+            }
+        });
         Thread thread = new Thread(task, "book");
         thread.setDaemon(true);
         thread.start();
@@ -51,6 +60,7 @@ public final class Aside {
     void cancel() {
         if (running != null) {
             running.cancel(false);
+            running = null;
         }
     }
 }

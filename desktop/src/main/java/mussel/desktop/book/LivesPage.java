@@ -1,5 +1,6 @@
 package mussel.desktop.book;
 
+import mussel.core.book.Comebacks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -42,11 +43,14 @@ final class LivesPage implements BookPage {
     private static final double FAILURE = 420;
     private static final double RISK = 0.1;
     private static final int POINTS = 60;
+    private static final int MOST_RATES = 12;
+    private static final int MANY = 5_000;
 
     private final Workshop shop;
     private final Aside aside;
     private final VBox page = new Column(10);
     private final VBox says = new Column(4);
+    private final VBox came = new Column(3);
     private final LineChart<Number, Number> failing = chart("age (h)", "failed by then (%)");
     private final LineChart<Number, Number> costing = chart("replaced every (h)", "money an hour run");
     private final QuantityField planned = field("life-planned", "planned, assumed", Kind.MONEY, Range.above(0, 1e6));
@@ -58,7 +62,7 @@ final class LivesPage implements BookPage {
     private Answer last;
 
     /** Lives with what was asked and what came of it. */
-    private record Answer(YardLives lives, LivesInput in, LivesResult out) {}
+    private record Answer(YardLives lives, LivesInput in, LivesResult out, Comebacks comebacks) {}
 
     LivesPage(Workshop shop, Aside aside) {
         this.shop = shop;
@@ -108,9 +112,11 @@ final class LivesPage implements BookPage {
                         asked,
                         says,
                         charts,
+                        came,
                         Texts.dim(
                                 "Estimates from this yard’s own logbook. A life ends where somebody found the part failed; taken out sound, or with nobody’s word, it counts as having lasted at least that long."));
         says.setId("lives-says");
+        came.setId("lives-came");
     }
 
     private QuantityField field(String id, String label, Kind kind, Range range) {
@@ -166,6 +172,8 @@ final class LivesPage implements BookPage {
         Predicate<Renewed> filter = filter(where.orElse(""));
         aside.ask(
                 () -> shop.book().aside(book -> {
+                    // It reads every visit there is: in a long log once a sitting.
+                    Comebacks back = last == null || book.jobs() < MANY ? Comebacks.of(book.every()) : last.comebacks();
                     Map<String, MeterReading> readings = book.lastReadings();
                     YardLives lives = YardLives.of(book.renewals(), readings, of, filter);
                     OptionalDouble perMonth = YardLives.hoursPerMonth(book.due(200));
@@ -177,9 +185,23 @@ final class LivesPage implements BookPage {
                             perMonth,
                             OptionalDouble.of(plan),
                             OptionalDouble.of(fail));
-                    return new Answer(lives, in, LivesEngine.run(in));
+                    return new Answer(lives, in, LivesEngine.run(in), back);
                 }),
                 this::answer);
+    }
+
+    private void comebacks(Comebacks known) {
+        came.getChildren().clear();
+        if (!known.any()) {
+            return;
+        }
+        came.getChildren().add(Texts.heading("What came back"));
+        List.of(known.held(), known.unheld()).forEach(r -> came.getChildren().add(Texts.sentence(r.says())));
+        known.rates().stream().limit(MOST_RATES).forEach(r -> came.getChildren().add(Texts.dim(r.says())));
+        came.getChildren()
+                .add(
+                        Texts.dim(
+                                "Of repairs whose leg was marked a comeback at Intake within a year. Bounds: Wilson, 95 %. They are shown and move no figure yet."));
     }
 
     private static Predicate<Renewed> filter(String where) {
@@ -207,6 +229,7 @@ final class LivesPage implements BookPage {
 
     private void answer(Answer answer) {
         last = answer;
+        comebacks(answer.comebacks());
         says.getChildren().clear();
         String basis = answer.out().count() + " lives, " + answer.out().failures() + " of them failed, "
                 + Math.round(answer.out().hours()) + " h of running"

@@ -252,8 +252,11 @@ public final class PartsStation implements StationView {
                         now.supply().best(Objective.COST, deadline),
                         now.supply().best(Objective.SPEED, deadline)),
                 found -> {
-                    answers = Optional.of(found);
-                    answer(found);
+                    // What was worked out as something else was asked already answers nothing any more.
+                    if (asked.equals(Optional.of(question))) {
+                        answers = Optional.of(found);
+                        answer(found);
+                    }
                 });
     }
 

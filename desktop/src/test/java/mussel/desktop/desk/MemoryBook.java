@@ -81,6 +81,13 @@ final class MemoryBook implements LogBook {
     }
 
     @Override
+    public List<Visit> every() {
+        return all().stream()
+                .sorted(java.util.Comparator.comparing(Visit::leg).thenComparing(Visit::job))
+                .toList();
+    }
+
+    @Override
     public List<Found> search(Query query) {
         return filed.values().stream()
                 .filter(f -> f.words().toLowerCase().contains(query.text().toLowerCase()))

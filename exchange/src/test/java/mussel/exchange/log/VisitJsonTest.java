@@ -38,6 +38,14 @@ class VisitJsonTest {
     }
 
     @Test
+    void whatAnEarlierProgramDidNotKnowOfIsRead() {
+        String kept = VisitJson.write(VISIT).replaceAll(",\"held\":false,\"comeback\":false", "");
+        assertThat(kept).doesNotContain("comeback");
+        assertThat(VisitJson.read(kept)).isEqualTo(VISIT);
+        assertThat(VisitJson.read(VisitJson.write(VISIT.proved(true, true)))).isEqualTo(VISIT.proved(true, true));
+    }
+
+    @Test
     void looksThatWereKeptAsSentencesAreRead() {
         String kept = VisitJson.write(VISIT)
                 .replaceAll("\"looks\":\\[.*?\\]", "\"looks\":[\"Water in the oil: haze\",\"Heat and age: darkened\"]");
