@@ -1,7 +1,5 @@
 package mussel.core.book;
 
-import mussel.core.job.Comeback;
-import mussel.core.job.LegBefore;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -15,10 +13,12 @@ import mussel.core.drain.DrainResult;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
+import mussel.core.job.Comeback;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
 import mussel.core.job.Job;
+import mussel.core.job.LegBefore;
 import mussel.core.job.Scale;
 import mussel.core.job.SetupPlace;
 import mussel.core.job.Topic;

@@ -1,6 +1,5 @@
 package mussel.desktop.book;
 
-import mussel.core.book.Comebacks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +15,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import mussel.core.book.Comebacks;
 import mussel.core.book.LogBook.Renewed;
 import mussel.core.book.YardLives;
 import mussel.core.lives.LivesEngine;
