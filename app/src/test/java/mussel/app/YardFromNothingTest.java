@@ -139,6 +139,7 @@ class YardFromNothingTest extends WindowJourney {
             }
         });
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> window.lookup("#prices-column-price") != null);
+        WaitForAsyncUtils.waitForFxEvents();
         assertThat(words("#price-list-page")).contains("Windows-1252");
         robot.push(KeyCode.CONTROL, KeyCode.A).write("Gulf Seals").push(KeyCode.TAB);
         robot.write("nok").push(KeyCode.TAB);

@@ -11,7 +11,7 @@ import mussel.core.sheet.Step;
 
 /**
  * What steps really took, by their ticks: from one tick to the next. A gap longer than a step ever takes is a pause and taken out with its step; steps ticked in one
- * go tell nothing.
+ * go, or quicker than any hand is, tell nothing.
  *
  * @param steps the steps that can be told, with their minutes
  * @param minutes what they took together (min)
@@ -27,6 +27,9 @@ public record StepMinutes(List<Took> steps, double minutes, double planned, doub
     private static final double LEAST_PAUSE = 45;
     /** Ticks closer than this were set in one go (min). */
     private static final double AT_ONCE = 0.25;
+
+    /** What took less than this share of a step's least minutes was ticked afterwards. */
+    private static final double FASTER = 0.5;
 
     private static final double MINUTE_MS = 60_000;
 
@@ -62,7 +65,7 @@ public record StepMinutes(List<Took> steps, double minutes, double planned, doub
                     Duration.between(ticks.get(i - 1).at(), ticks.get(i).at()).toMillis() / MINUTE_MS;
             if (gap > Math.max(LEAST_PAUSE, PAUSE * step.minutes().high())) {
                 pauses += gap;
-            } else if (gap > AT_ONCE) {
+            } else if (gap > Math.max(AT_ONCE, FASTER * step.minutes().low())) {
                 took.add(new Took(step.id(), gap));
                 minutes += gap;
                 planned += step.meanMinutes(now.saltYears());
