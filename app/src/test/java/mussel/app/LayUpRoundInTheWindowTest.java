@@ -2,23 +2,12 @@ package mussel.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.stream.Collectors;
-import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import mussel.core.book.LayUpWork;
 import org.junit.jupiter.api.Test;
 
 /** The round before frost in the window: what to buy for all boats, and a boat's own list that is ticked and kept. */
 class LayUpRoundInTheWindowTest extends DemoJourney {
-    private String words(String id) {
-        Node node = robot.lookup(id).query();
-        return robot.from(node).lookup(".label").queryAllAs(Label.class).stream()
-                .filter(Node::isVisible)
-                .map(Label::getText)
-                .collect(Collectors.joining("\n"));
-    }
-
     private void due() {
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-due");
@@ -27,7 +16,7 @@ class LayUpRoundInTheWindowTest extends DemoJourney {
     @Test
     void aBoatOfTheRoundIsTickedAndWhatToBuyFollowsItsFigures() throws Exception {
         due();
-        assertThat(words("#round"))
+        assertThat(said("#round"))
                 .contains("The round before frost: 3 boats", "Byssus: 0 of 6 steps")
                 .contains("of gear oil for 3 boats")
                 .contains("Spat Lass, port: not known how much engine oil, stabiliser");
@@ -38,7 +27,7 @@ class LayUpRoundInTheWindowTest extends DemoJourney {
         robot.write("40 l\n");
         click("#field-stabiliser_dose .text-field");
         robot.write("2.5\n");
-        assertThat(words("#layup")).contains("Stabiliser into the fuel: 100 ml (1 × stabiliser");
+        assertThat(said("#layup")).contains("Stabiliser into the fuel: 100 ml (1 × stabiliser");
         click("#layup-fuel");
         click("#layup-fog");
         assertThat(LayUpWork.of(now()).done()).isEqualTo(2);
@@ -47,7 +36,7 @@ class LayUpRoundInTheWindowTest extends DemoJourney {
 
         restart();
         due();
-        assertThat(words("#round"))
+        assertThat(said("#round"))
                 .contains("Byssus: 1 of 6 steps", "100 ml of stabiliser for one boat: buy 1 × stabiliser");
     }
 }

@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import mussel.core.book.ShelfPlan;
 import mussel.core.job.Job;
@@ -20,16 +18,6 @@ class ShelfPageTest extends DemoJourney {
     private void shelfPage() {
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-shelf");
-    }
-
-    private String words(String id) {
-        Node node = robot.lookup(id).query();
-        return String.join(
-                "\n",
-                robot.from(node).lookup(".label").queryAllAs(Label.class).stream()
-                        .filter(Node::isVisible)
-                        .map(Label::getText)
-                        .toList());
     }
 
     private void type(String id, String figure) {
@@ -55,7 +43,7 @@ class ShelfPageTest extends DemoJourney {
         assertThat(shop.yard().least()).contains(new Yard.Least("tern-60", "impeller", 9));
         assertThat(line("impeller").gap()).isGreaterThanOrEqualTo(6);
         WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> window.lookup("#shelf-ordered") != null);
-        assertThat(words("#shelf-order")).contains("all here in", "€");
+        assertThat(said("#shelf-order")).contains("all here in", "€");
         click("#shelf-ordered");
         assertThat(shop.shelfPlan().missing())
                 .as("only what no supplier lists is still missing")

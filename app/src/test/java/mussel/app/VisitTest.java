@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -26,14 +25,6 @@ class VisitTest extends WindowJourney {
         int job = shop.takeIn(new LegRef(boat, boat, LegRef.Position.SINGLE, "tern-60"));
         robot.interact(() -> window.open(job));
         return job;
-    }
-
-    private String words(String id) {
-        Node node = robot.lookup(id).query();
-        return robot.from(node).lookup(".label").queryAllAs(Label.class).stream()
-                .filter(Node::isVisible)
-                .map(Label::getText)
-                .collect(Collectors.joining("\n"));
     }
 
     private void typeAt(String id, String text) {
@@ -62,9 +53,9 @@ class VisitTest extends WindowJourney {
         click("#more-engine_oil");
         typeAt("engine_takes", "2.8 l");
         typeAt("filter_holds", "300 ml");
-        assertThat(words("#beside-engine_oil")).contains("Pour 2950 ml first", "1 × engine oil can");
+        assertThat(said("#beside-engine_oil")).contains("Pour 2950 ml first", "1 × engine oil can");
         typeAt("engine_oil_in", "3.6 l");
-        assertThat(words("#beside-engine_oil")).contains("drain some");
+        assertThat(said("#beside-engine_oil")).contains("drain some");
         typeAt("engine_oil_in", "3.1 l");
         click("#pick-beside-engine_oil-done");
         click("#more-plugs");
@@ -72,10 +63,10 @@ class VisitTest extends WindowJourney {
         for (int i = 1; i <= 3; i++) {
             click("#pick-plug_colour-" + i + "-" + (i == 2 ? "pale" : "brown"));
         }
-        assertThat(words("#beside-plugs")).contains("Cylinder 2 is pale, its sisters brown");
+        assertThat(said("#beside-plugs")).contains("Cylinder 2 is pale, its sisters brown");
         click("#more-anodes");
         typeAt("anode_left-tab", "40");
-        assertThat(words("#beside-anodes")).contains("tab: 40 % left, renew it");
+        assertThat(said("#beside-anodes")).contains("tab: 40 % left, renew it");
         click("#pick-beside-thermostat-put_off");
         click("#note-put_off_why-thermostat");
         robot.write("no gasket\n");
@@ -92,9 +83,9 @@ class VisitTest extends WindowJourney {
         tag(now().job().id());
 
         takeIn("Byssus");
-        assertThat(words("#comeback")).contains("Thermostat was put off on", "no gasket");
+        assertThat(said("#comeback")).contains("Thermostat was put off on", "no gasket");
         go(Station.BESIDE);
-        assertThat(words("#beside-greeting")).contains("Thermostat was put off on");
+        assertThat(said("#beside-greeting")).contains("Thermostat was put off on");
         Beside beside = new Beside(now());
         assertThat(beside.ofTheEngine(Field.ENGINE_TAKES)).as("asked once").hasValue(2_800);
         assertThat(beside.cylinders()).isEqualTo(3);
@@ -109,9 +100,9 @@ class VisitTest extends WindowJourney {
     void theOwnersWordIsMissedBeforeTheCaseIsOpenedAndItsFigureHeld() throws Exception {
         takeIn("Byssus");
         go(Station.STRIP);
-        assertThat(words("#consent-line")).as("nothing is to be done yet").isEmpty();
+        assertThat(said("#consent-line")).as("nothing is to be done yet").isEmpty();
         click("#pick-goal-driveshaft_seals-yes");
-        assertThat(words("#consent-line")).contains("The owner’s word is missing");
+        assertThat(said("#consent-line")).contains("The owner’s word is missing");
         go(Station.ESTIMATE);
         click("#pick-consent-up_to");
         typeAt("consent_limit", "100");
@@ -145,11 +136,11 @@ class VisitTest extends WindowJourney {
         click("#pick-goal-propshaft_seals-yes");
         tag(first);
         takeIn("Byssus");
-        assertThat(words("#comeback"))
+        assertThat(said("#comeback"))
                 .contains("Job " + first, "mended here: Propeller shaft seals", "no hold proved it");
         click("#pick-comeback-yes");
         assertThat(now().job().choice(Scale.COMEBACK)).isEqualTo(Optional.of("yes"));
         takeIn("Mytilus");
-        assertThat(words("#comeback")).isEmpty();
+        assertThat(said("#comeback")).isEmpty();
     }
 }

@@ -6,8 +6,10 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
@@ -98,6 +100,14 @@ abstract class WindowJourney {
 
     <T extends Node> T find(String id, Class<T> type) {
         return robot.lookup(id).queryAs(type);
+    }
+
+    /** What stands in sight under a node, a line for each label. */
+    String said(String id) {
+        return robot.from(find(id, Node.class)).lookup(".label").queryAllAs(Label.class).stream()
+                .filter(Node::isVisible)
+                .map(Label::getText)
+                .collect(Collectors.joining("\n"));
     }
 
     /** Brings a node of the station sheet into sight and clicks it with the mouse. */

@@ -7,10 +7,8 @@ import java.nio.charset.Charset;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import mussel.core.job.LegRef;
 import mussel.core.job.Station;
@@ -30,14 +28,6 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** A yard is set up from nothing by the keyboard, and takes a leg through an order and an estimate. */
 class YardFromNothingTest extends WindowJourney {
-    private String words(String id) {
-        Node node = robot.lookup(id).query();
-        return robot.from(node).lookup(".label").queryAllAs(Label.class).stream()
-                .filter(Node::isVisible)
-                .map(Label::getText)
-                .collect(Collectors.joining("\n"));
-    }
-
     private Node focused() {
         return window.getScene().getFocusOwner();
     }
@@ -140,17 +130,17 @@ class YardFromNothingTest extends WindowJourney {
         });
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> window.lookup("#prices-column-price") != null);
         WaitForAsyncUtils.waitForFxEvents();
-        assertThat(words("#price-list-page")).contains("Windows-1252");
+        assertThat(said("#price-list-page")).contains("Windows-1252");
         robot.push(KeyCode.CONTROL, KeyCode.A).write("Gulf Seals").push(KeyCode.TAB);
         robot.write("nok").push(KeyCode.TAB);
         reach("prices-do");
-        assertThat(words("#price-list-page")).contains("type the day’s rate, what one NOK is in USD");
+        assertThat(said("#price-list-page")).contains("type the day’s rate, what one NOK is in USD");
         robot.clickOn("#prices-rate").write("0.1");
         reach("prices-do");
         WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> find("#prices-do", Button.class)
                 .getText()
                 .equals("Take it in"));
-        assertThat(words("#prices-says")).contains("T60-1302 again").contains("new, 0 dearer");
+        assertThat(said("#prices-says")).contains("T60-1302 again").contains("new, 0 dearer");
         assertThat(shop.yard().prices()).as("not before it was seen").isEmpty();
         robot.push(KeyCode.SPACE);
         assertThat(window.lookup("#price-list-page")).isNull();

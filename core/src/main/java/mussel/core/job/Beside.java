@@ -152,12 +152,6 @@ public final class Beside {
         return found;
     }
 
-    /** Whether an item waits for an answer: something of it was found wrong, or an earlier visit left it waiting. */
-    public boolean asks(BesideItem item) {
-        return state(item) == State.OPEN
-                && (greeting().containsKey(item) || found(item).stream().anyMatch(Found::calls));
-    }
-
     private Plugs plugs() {
         Map<Integer, String> colours = new HashMap<>();
         for (int i = 1; i <= cylinders(); i++) {

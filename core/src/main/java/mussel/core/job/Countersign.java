@@ -58,8 +58,9 @@ public record Countersign(List<String> proved, Optional<String> signed) {
             return PROOFS.stream().anyMatch(s -> s.address().equals(chosen.about()));
         }
         if (fact instanceof Fact.Ticked ticked) {
-            return all.plan().of(Phase.PROVE).stream()
-                    .anyMatch(s -> s.step().id().equals(ticked.step()));
+            return ticked.done()
+                    && all.plan().of(Phase.PROVE).stream()
+                            .anyMatch(s -> s.step().id().equals(ticked.step()));
         }
         return begun && fact instanceof Fact.HoldBegun;
     }

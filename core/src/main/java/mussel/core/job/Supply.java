@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Set;
+import mussel.core.measure.Sentences;
 import mussel.core.parts.Catalogue;
 import mussel.core.parts.Objective;
 import mussel.core.parts.PartsEngine;
@@ -20,6 +21,8 @@ import mussel.core.sheet.Part;
 
 /** The parts of a job: what it needs, what was taken from the shelf, what is ordered and here, and the best order for the rest. */
 public final class Supply {
+    private static final Sentences SAY = Sentences.beside(Supply.class);
+
     private final Assessment all;
     private final Map<String, Integer> need = new LinkedHashMap<>();
     private final Map<String, Integer> taken = new LinkedHashMap<>();
@@ -67,6 +70,15 @@ public final class Supply {
     /** What lies on the shelf now, this job's takings off. */
     public int onShelf(String part) {
         return Math.max(0, all.stores().shelf().getOrDefault(part, 0) - taken.getOrDefault(part, 0));
+    }
+
+    /** What of the open need is on its way to the shelf already, in sentences: it need not be ordered a second time. */
+    public List<String> comingToShelf() {
+        return all.yard().coming().stream()
+                .filter(c -> c.family().equals(all.sheet().id()))
+                .filter(c -> open().stream().anyMatch(w -> w.part().equals(c.part())))
+                .map(c -> SAY.say("shelf.coming", String.valueOf(c.count()), title(c.part()), c.supplier(), c.due()))
+                .toList();
     }
 
     /** What of the need is neither taken nor ordered. */

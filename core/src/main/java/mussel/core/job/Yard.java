@@ -192,6 +192,20 @@ public record Yard(
 
     /** The same yard with other suppliers and what they ask. */
     public Yard buying(List<Seller> from, List<Price> at) {
+        return trading(from, at, least, coming);
+    }
+
+    /** The same yard with other least counts. */
+    public Yard keeping(List<Least> counts) {
+        return trading(suppliers, prices, counts, coming);
+    }
+
+    /** The same yard with something else on its way. */
+    public Yard awaiting(List<Coming> parcels) {
+        return trading(suppliers, prices, least, parcels);
+    }
+
+    private Yard trading(List<Seller> from, List<Price> at, List<Least> counts, List<Coming> parcels) {
         return new Yard(
                 name,
                 units,
@@ -213,46 +227,6 @@ public record Yard(
                 frostFrom,
                 from,
                 at,
-                exchange,
-                habits,
-                least,
-                coming,
-                tables,
-                clocks);
-    }
-
-    /** The same yard with other least counts. */
-    public Yard keeping(List<Least> counts) {
-        return shelving(counts, coming);
-    }
-
-    /** The same yard with something else on its way. */
-    public Yard awaiting(List<Coming> parcels) {
-        return shelving(least, parcels);
-    }
-
-    private Yard shelving(List<Least> counts, List<Coming> parcels) {
-        return new Yard(
-                name,
-                units,
-                unitsOf,
-                currency,
-                moneyAs,
-                oils,
-                bottles,
-                labourPerH,
-                downtimePerDay,
-                pumpHabit,
-                wrenches,
-                tools,
-                crew,
-                address,
-                taxNumber,
-                tax,
-                foot,
-                frostFrom,
-                suppliers,
-                prices,
                 exchange,
                 habits,
                 counts,
@@ -311,11 +285,6 @@ public record Yard(
                 .filter(c -> c.item() == item)
                 .findFirst()
                 .orElseGet(() -> new Clock(item, item.hours(), item.months()));
-    }
-
-    /** Which school it follows; the usual ones where it never said. */
-    public YardHabits schools() {
-        return habits.orElse(YardHabits.USUAL);
     }
 
     /** The supplier of that name, whatever the case of its letters. */

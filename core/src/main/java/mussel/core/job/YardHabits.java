@@ -20,10 +20,6 @@ public record YardHabits(
         @Given(value = "what it does about a trace of water", orElse = "as_it_costs") Traces traces) {
     private static final Sentences SAY = Sentences.beside(YardHabits.class);
 
-    /** What most benches do. */
-    public static final YardHabits USUAL =
-            new YardHabits(Plugs.BOTTOM_FIRST, Washers.ALWAYS_NEW, Sealer.AS_THE_SHEET_SAYS, Traces.AS_IT_COSTS);
-
     /** What each school costs and risks, as told before one is chosen. */
     public static String risks() {
         return SAY.say("schools");

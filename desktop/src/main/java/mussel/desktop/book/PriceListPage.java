@@ -116,6 +116,7 @@ public final class PriceListPage extends Column {
         name.textProperty().addListener((o, was, is) -> reread());
         act.setId("prices-do");
         act.getStyleClass().add("act");
+        act.setDisable(true);
         act.setOnAction(e -> act());
         leave.setId("prices-leave");
         leave.setOnAction(e -> {
@@ -192,6 +193,7 @@ public final class PriceListPage extends Column {
 
     private void begins(PriceHead began) {
         head = Optional.of(began);
+        act.setDisable(false);
         matched.getChildren().add(Texts.heading("Its columns"));
         Flow row = new Flow(10, 6);
         for (PriceColumn column : PriceColumn.values()) {
@@ -231,7 +233,8 @@ public final class PriceListPage extends Column {
 
     private void refuse(String why) {
         progress.setText("");
-        act.setDisable(false);
+        act.setDisable(head.isEmpty());
+        leave.setText("Leave it");
         refusal.setText(why);
     }
 
@@ -297,9 +300,6 @@ public final class PriceListPage extends Column {
     }
 
     private void look() {
-        if (head.isEmpty()) {
-            return;
-        }
         Seller seller = seller();
         List<Price> before = shop.yard().prices();
         PriceQuestion asked = new PriceQuestion(seller, columns(), mark, shop.numbers(seller.id()), before);

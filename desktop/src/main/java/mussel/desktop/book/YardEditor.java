@@ -66,7 +66,9 @@ final class YardEditor extends Column {
             Line line = new Line(table.columns().stream().map(c -> "").toList());
             all.add(line);
             find.setText("");
-            lines.getChildren().add(line.row());
+            if (!lines.getChildren().contains(line.row())) {
+                lines.getChildren().add(line.row());
+            }
             line.row().lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus);
         });
         keep.setId("yard-keep");

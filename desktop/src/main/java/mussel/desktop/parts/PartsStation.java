@@ -192,6 +192,7 @@ public final class PartsStation implements StationView {
                     .flatMap(s -> Suppliers.rate(now.yard(), s).stream())
                     .forEach(n -> leftOver.getChildren().add(Texts.dim(n + ".")));
         });
+        now.supply().comingToShelf().forEach(c -> leftOver.getChildren().add(Texts.sentence(c)));
         Suppliers.unrated(now.yard()).forEach(n -> leftOver.getChildren().add(Texts.sentence(n)));
     }
 

@@ -125,7 +125,7 @@ final class BesideCard extends Column {
 
     void show(Assessment now, Beside beside) {
         shown = Optional.of(now);
-        answer.needed(beside.asks(item));
+        answer.needed(beside.state(item) == Beside.State.OPEN);
         if (item == BesideItem.PLUGS && cylinders.size() != beside.cylinders()) {
             plugs(beside.cylinders());
         }

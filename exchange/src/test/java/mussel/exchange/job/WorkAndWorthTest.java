@@ -236,6 +236,19 @@ class WorkAndWorthTest {
     }
 
     @Test
+    void whatComesToTheShelfIsSaidBeforeItIsOrderedTwice() {
+        goal("driveshaft_seals");
+        assertThat(now().supply().comingToShelf()).isEmpty();
+        yard = yard.awaiting(List.of(
+                new Yard.Coming("tern-60", "ds_seal", 2, "Skerry", "2026-12-04"),
+                new Yard.Coming("tern-60", "impeller", 2, "Skerry", "2026-12-04")));
+        assertThat(now().supply().comingToShelf())
+                .singleElement()
+                .asString()
+                .contains("2 × Driveshaft seal from Skerry, here on 2026-12-04");
+    }
+
+    @Test
     void undoPutsAPartBackOnTheShelf() {
         goal("driveshaft_seals");
         read(Field.FROM_SHELF.of("ds_seal"), 2);

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.book.BenchPlan;
@@ -23,6 +24,7 @@ import mussel.core.job.Order;
 import mussel.core.job.Scale;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Topic;
+import mussel.core.job.Yard;
 import mussel.core.log.Visit;
 import mussel.core.measure.YardUnits;
 import mussel.core.parts.Wanted;
@@ -30,6 +32,7 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Judge;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
+import mussel.exchange.yard.YardTables;
 import org.junit.jupiter.api.Test;
 
 class BookOfShippedFamiliesTest {
@@ -154,6 +157,26 @@ class BookOfShippedFamiliesTest {
         BenchPlan unknown = BenchPlan.of(List.of(job()), SheetFiles.shippedYard(), t -> List.of(), now);
         assertThat(unknown.next()).isEmpty();
         assertThat(unknown.fleet().legs().get(0).tasks()).hasSize(1);
+    }
+
+    @Test
+    void benchesAreFewAndOnClosedDaysNobodyWorks() {
+        Yard shipped = SheetFiles.shippedYard();
+        Yard narrow = YardTables.with(
+                        shipped,
+                        Map.of(
+                                "crew",
+                                "{\"opens\":8,\"closes\":16.5,\"technicians\":[{\"name\":\"first\"}],\"benches\":1,\"closed\":[\"2026-12-24\"]}"))
+                .value()
+                .orElseThrow();
+        BenchPlan plan = BenchPlan.of(
+                List.of(job(yes(Scale.GOAL, "driveshaft_seals"))),
+                narrow,
+                t -> List.of(TODAY),
+                LocalDateTime.of(2026, 11, 23, 9, 0));
+        assertThat(plan.fleet().tools()).contains(new Fleet.Tool("bench", 1));
+        assertThat(plan.fleet().legs().get(0).tasks()).allMatch(t -> t.tools().contains("bench"));
+        assertThat(plan.fleet().technicians().get(0).away()).containsExactly(TODAY, LocalDate.of(2026, 12, 24));
     }
 
     @Test
