@@ -205,6 +205,22 @@ public final class ShotsApp extends Application {
             press("#change-wrenches");
         });
         view("shelf", Duration.seconds(3), () -> book("shelf"));
+        view("shelf-coming", Duration.seconds(2), () -> press("#shelf-ordered"));
+        view("lay-up", () -> {
+            show(opened, Station.BESIDE);
+            press("#layup-open");
+            scrollDown();
+        });
+        view("yard-habits", () -> {
+            book("yard");
+            window.applyCss();
+            window.layout();
+            press("#change-habits");
+        });
+        view("yard-tools", () -> {
+            press("#yard-leave");
+            press("#change-tools");
+        });
         view("price-list", Duration.seconds(2), () -> {
             book("yard");
             window.takeInFile(priceList(shop));

@@ -140,7 +140,7 @@ public enum Field {
     /** The fuel in the tank. */
     FUEL_TANK("fuel in the tank", Kind.VOLUME, Range.of(0, 2_000_000)),
     /** Stabiliser for each litre of fuel, as its bottle says, in ml. */
-    STABILISER_DOSE("stabiliser, ml a litre", Kind.COUNT, Range.above(0, 100)),
+    STABILISER_DOSE("stabiliser, ml/l", Kind.COUNT, Range.above(0, 100)),
     /** Water in the bowl of the fuel separator. */
     BOWL_WATER("water in the bowl", Kind.VOLUME, Range.of(0, 20_000)),
     /** The most the owner agreed to. */

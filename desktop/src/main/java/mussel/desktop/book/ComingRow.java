@@ -18,6 +18,8 @@ import mussel.desktop.kit.Texts;
 
 /** Something on its way to the shelf: how many came, and how many of those go back. */
 final class ComingRow extends Row {
+    private static final double COUNT = 124;
+
     private OptionalDouble came;
     private OptionalDouble back = OptionalDouble.empty();
 
@@ -65,6 +67,11 @@ final class ComingRow extends Row {
                     back = OptionalDouble.empty();
                     usable(take);
                 });
+        for (QuantityField each : new QuantityField[] {here, wrong}) {
+            each.setMinWidth(COUNT);
+            each.setPrefWidth(COUNT);
+            each.setMaxWidth(COUNT);
+        }
         here.show(came, YardUnits.METRIC);
         take.setOnAction(e -> onCame.accept(parcel, new Came((int) came.orElse(0), (int) back.orElse(0))));
         getChildren().addAll(what, here, wrong, take);

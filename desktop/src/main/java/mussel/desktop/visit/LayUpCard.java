@@ -55,7 +55,7 @@ final class LayUpCard extends Column {
                                 8,
                                 6,
                                 fields.field(Field.FUEL_TANK).optional(),
-                                fields.field(Field.STABILISER_DOSE).optional()),
+                                fields.field(Field.STABILISER_DOSE).optional().wide()),
                         steps);
         getChildren().addAll(turn, body);
         lay(false);
