@@ -211,6 +211,23 @@ public final class ShotsApp extends Application {
             press("#layup-open");
             scrollDown();
         });
+        view("both-legs", () -> {
+            show(big, Station.STRIP);
+            press("#both-open");
+        });
+        view("one-visit", () -> {
+            show(big, Station.INTAKE);
+            middle().setVvalue(1);
+        });
+        view("estimate-both", () -> show(big, Station.ESTIMATE));
+        view("parts-both", LIVE, () -> show(big, Station.PARTS));
+        view("put-off", () -> {
+            show(job(shop, "Sound Harvester, starboard"), Station.STRIP);
+            press("#strip-view-goals");
+        });
+        view("came-back", LIVE_SHORT, () -> book("lives"));
+        view("came-back-lower", LIVE_SHORT, () -> down("#lives-record"));
+        view("round", LIVE_SHORT, () -> book("due"));
         view("yard-habits", () -> {
             book("yard");
             window.applyCss();
@@ -333,6 +350,14 @@ public final class ShotsApp extends Application {
                 .filter(ShotsApp::seen)
                 .findFirst()
                 .orElseThrow();
+    }
+
+    private void down(String below) {
+        javafx.scene.Node at = window.lookup(below);
+        while (!(at instanceof javafx.scene.control.ScrollPane)) {
+            at = at.getParent();
+        }
+        ((javafx.scene.control.ScrollPane) at).setVvalue(1);
     }
 
     private void scrollDown() {

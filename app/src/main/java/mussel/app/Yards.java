@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +15,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.zip.CRC32;
 import mussel.app.data.YardData;
+import mussel.core.book.WorkList;
 import mussel.core.job.Assessment;
 import mussel.core.job.Order;
 import mussel.core.job.Settings;
@@ -35,6 +37,7 @@ import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.report.JobSheetPdf;
 import mussel.exchange.report.Papers;
+import mussel.exchange.report.VisitPapers;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.exchange.yard.YardTables;
@@ -135,6 +138,21 @@ public final class Yards {
         @Override
         public void mat(Assessment job, List<byte[]> cameOff, List<byte[]> wayBack, Path file) {
             Papers.mat(job, cameOff, wayBack, file);
+        }
+
+        @Override
+        public void list(Assessment job, WorkList list, Path file) {
+            VisitPapers.list(job, list, file, logo.get());
+        }
+
+        @Override
+        public void list(Yard yard, LocalDate day, WorkList list, Path file) {
+            VisitPapers.list(yard, day, list, file, logo.get());
+        }
+
+        @Override
+        public void letter(Assessment job, Path file) {
+            VisitPapers.letter(job, file, logo.get());
         }
     }
 

@@ -197,9 +197,9 @@ class BookJourneyTest extends DemoJourney {
         Backups.of(other, Clock.systemUTC()).everything(backup, false);
         int before = shop.book().jobs();
         takeIn(backup);
-        assertThat(words(robot.lookup("#take-in-file-page").query())).contains("49 new jobs");
+        assertThat(words(robot.lookup("#take-in-file-page").query())).contains("51 new jobs");
         click("#take-in-file-do");
-        settled(() -> shop.book().jobs() == before + 49);
+        settled(() -> shop.book().jobs() == before + 51);
         settled(() -> robot.lookup("#filing").queryAs(Label.class).getText().isEmpty());
         assertThat(shop.book().owed()).isEmpty();
         assertThat(shop.book().stale()).isEmpty();

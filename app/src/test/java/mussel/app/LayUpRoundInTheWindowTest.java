@@ -17,8 +17,8 @@ class LayUpRoundInTheWindowTest extends DemoJourney {
     void aBoatOfTheRoundIsTickedAndWhatToBuyFollowsItsFigures() throws Exception {
         due();
         assertThat(said("#round"))
-                .contains("The round before frost: 3 boats", "Byssus: 0 of 6 steps")
-                .contains("of gear oil for 3 boats")
+                .contains("The round before frost: 4 boats", "Byssus: 0 of 6 steps")
+                .contains("of gear oil for 4 boats")
                 .contains("Spat Lass, port: not known how much engine oil, stabiliser");
         click("#round-demo-Byssus-SINGLE");
         click("#station-beside");

@@ -179,7 +179,7 @@ class NothingIsLostTest {
         }
         DemoCommand.seed(demo, true);
         try (SqliteJournal journal = SqliteJournal.read(demo, CLOCK)) {
-            assertThat(journal.numbers()).hasSize(49);
+            assertThat(journal.numbers()).hasSize(51);
         }
         assertThat(DemoLog.is(demo)).isTrue();
         assertThat(DemoLog.is(log)).isFalse();
@@ -404,7 +404,7 @@ class NothingIsLostTest {
         assertThat(run("salvage", damaged.toString(), "--out", saved.toString()))
                 .as(err.toString())
                 .isZero();
-        assertThat(out.toString()).contains("Brought out: 49 jobs");
+        assertThat(out.toString()).contains("Brought out: 51 jobs");
         log = saved;
         assertThat(run("check")).as(out.toString()).isZero();
     }

@@ -72,7 +72,9 @@ class VisitTest extends WindowJourney {
         robot.write("no gasket\n");
         assertThat(due("engine_oil").atHours()).hasValue(340);
         assertThat(due("engine_oil").on()).isEqualTo(shop.today().plusMonths(12));
-        assertThat(now().due()).as("what was not done starts no clock").noneMatch(d -> d.id().equals("thermostat"));
+        assertThat(due("thermostat").on()).as("waits").isEqualTo(shop.today().plusMonths(1));
+        assertThat(due("thermostat").what()).contains("put off");
+        assertThat(now().due()).as("what nobody asked for starts no clock").noneMatch(d -> d.id().equals("battery"));
         Path sheet = folder.resolve("job.pdf");
         shop.jobSheets().write(now(), sheet);
         try (var document = Loader.loadPDF(sheet.toFile())) {

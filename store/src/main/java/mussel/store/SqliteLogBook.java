@@ -167,6 +167,15 @@ final class SqliteLogBook implements LogBook {
     }
 
     @Override
+    public List<Visit> lately(String family, int most) {
+        return rows.query(
+                "SELECT record FROM visit WHERE family = ? AND tagged = 1 ORDER BY job DESC LIMIT ?",
+                row -> VisitJson.read(row.getString(1)),
+                family,
+                most);
+    }
+
+    @Override
     public List<Found> search(Query query) {
         Object[] match =
                 Stream.of(SearchSql.match(query)).filter(m -> !m.isEmpty()).toArray();

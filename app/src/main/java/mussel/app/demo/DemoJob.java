@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.SplittableRandom;
 import mussel.core.instrument.LeakTester;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
@@ -36,6 +37,7 @@ final class DemoJob {
     private final FamilySheet sheet;
     private final int job;
     private final List<String> goals = new ArrayList<>();
+    private final SplittableRandom random;
 
     record Bench(Journal journal, DemoYard.Ago clock, List<FamilySheet> families) {}
 
@@ -43,6 +45,7 @@ final class DemoJob {
         this.bench = bench;
         this.sheet = sheet;
         this.job = job;
+        this.random = new SplittableRandom(job);
     }
 
     static DemoJob open(Bench bench, int daysAgo, LegRef leg) {
@@ -98,11 +101,15 @@ final class DemoJob {
         return note(new Fact.Noted(Topic.AS_FOUND.of(step), text));
     }
 
-    /** A hold of six minutes on the simulated tester, a reading every five seconds; the driveshaft is turned in the last two. */
+    /**
+     * A hold of six minutes on the simulated tester, a reading every five seconds; the driveshaft is turned in the last two.
+     *
+     * @param hides the lip that leaks; empty where none does
+     */
     DemoJob hold(LeakMode mode, String hides) {
         SimulatedLeakTester tester =
                 new SimulatedLeakTester(job, sheet.leakTest().airMl());
-        tester.hide(List.of(hides));
+        tester.hide(hides.isEmpty() ? List.of() : List.of(hides));
         tester.pumpTo(sheet.leakTest().of(mode).orElseThrow().startKpa());
         String hold = "hold-" + mode.name().toLowerCase(Locale.ROOT);
         note(new Fact.HoldBegun(hold, mode, tester.gaugeStepKpa(), tester.name(), tester.simulated()));
@@ -151,7 +158,11 @@ final class DemoJob {
     }
 
     private DemoJob tick(List<PlannedStep> steps) {
-        steps.forEach(s -> note(new Fact.Ticked(s.step().id(), true)));
+        double leg = 0.85 + 0.4 * random.nextDouble();
+        for (PlannedStep step : steps) {
+            bench.clock().work(step.step().minutes().mean() * leg * (0.75 + 0.5 * random.nextDouble()));
+            note(new Fact.Ticked(step.step().id(), true));
+        }
         return this;
     }
 

@@ -88,6 +88,7 @@ public final class DemoYard {
                 .read("pumped", "428 ml")
                 .putOff("thermostat", "its gasket was not in the yard")
                 .tag(351);
+        kelpRunner(bench);
         DemoJob.open(bench, 9, wren("Line Tender 4"))
                 .read("engine_hours", "212 h")
                 .choose("water", "sea")
@@ -103,6 +104,42 @@ public final class DemoYard {
                 .choose("confirmed", "propshaft_water_lip", "no")
                 .read("pumped", "158 ml")
                 .tag(8);
+    }
+
+    /** Sealed without a hold, and back within two months. */
+    private static void kelpRunner(DemoJob.Bench bench) {
+        DemoJob.open(bench, 262, tern("Kelp Runner", Position.SINGLE))
+                .read("engine_hours", "181 h")
+                .choose("water", "brackish")
+                .choose("oil_last", "blue-90")
+                .read("drained", "419 ml")
+                .read("oil_temp", "11 °C")
+                .read("minutes", "45 min")
+                .choose("oil_water", "streaks")
+                .goal("driveshaft_seals")
+                .choose("consent", "yes")
+                .read("consent_sum", "1150")
+                .everything()
+                .choose("confirmed", "driveshaft_water_lip", "yes")
+                .read("pumped", "430 ml")
+                .tag(261);
+        DemoJob.open(bench, 205, tern("Kelp Runner", Position.SINGLE))
+                .read("engine_hours", "204 h")
+                .choose("water", "brackish")
+                .choose("storage", "frost")
+                .choose("oil_last", "blue-90")
+                .note("complaint", "Milky again after two months.")
+                .choose("comeback", "yes")
+                .read("drained", "426 ml")
+                .read("oil_temp", "14 °C")
+                .read("minutes", "45 min")
+                .choose("oil_water", "milky")
+                .goal("driveshaft_seals")
+                .everything()
+                .hold(LeakMode.PRESSURE, "")
+                .choose("confirmed", "driveshaft_water_lip", "yes")
+                .read("pumped", "430 ml")
+                .tag(204);
     }
 
     /** Twins: the port leg has milky oil, the starboard one is still to be looked at. */
@@ -291,13 +328,21 @@ public final class DemoYard {
                 .choose("hub_bond", "", "sound")
                 .choose("pump_key", "", "worn")
                 .goal("propshaft_seals")
-                .goal("pump_kit");
+                .goal("pump_kit")
+                .choose("one_visit", "yes")
+                .note("owner", "the farm’s manager")
+                .note("foreseen", "Driveshaft seals; Bearings")
+                .choose("consent", "up_to")
+                .read("consent_limit", "1800")
+                .choose("consent_how", "writing")
+                .goal("driveshaft_seals");
         DemoJob.open(bench, 3, skua(Position.STARBOARD))
                 .read("engine_hours", "1 851 h")
                 .choose("water", "sea")
                 .choose("oil_last", "blue-90")
                 .choose("came_for", "service", "yes")
-                .note("complaint", "Nothing seen; down because its sister is.");
+                .note("complaint", "Nothing seen; down because its sister is.")
+                .goal("impeller");
     }
 
     private static void punt(DemoJob.Bench bench) {
@@ -376,6 +421,11 @@ public final class DemoYard {
 
         void set(int days) {
             back = Duration.ofDays(days);
+        }
+
+        /** Somebody works for a while (min). */
+        void work(double minutes) {
+            back = back.minus(Duration.ofSeconds(Math.round(60 * minutes)));
         }
 
         Instant day(int days) {

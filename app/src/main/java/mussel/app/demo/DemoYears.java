@@ -2,6 +2,7 @@ package mussel.app.demo;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mussel.core.job.LegRef;
 import mussel.core.job.LegRef.Position;
 
@@ -132,6 +133,7 @@ final class DemoYears {
             job.goal("impeller");
         }
         if (!service.seals().isEmpty() || !service.impeller().isEmpty()) {
+            named(leg, service).ifPresent(sum -> job.read("consent_sum", sum).choose("consent", "yes"));
             job.everything();
         }
         if (!service.seals().isEmpty()) {
@@ -139,5 +141,17 @@ final class DemoYears {
                     .choose("confirmed", "plug_washers", "no");
         }
         job.choose("oil_new", "blue-90").read("pumped", fill + " ml").tag(service.daysAgo());
+    }
+
+    /** The most that an estimate named to the owner (money); of the small legs nobody wrote one. */
+    private static Optional<String> named(LegRef leg, Service service) {
+        boolean big = leg.family().equals("skua-225");
+        if (leg.family().equals("wren-8")) {
+            return Optional.empty();
+        }
+        if (service.seals().isEmpty()) {
+            return Optional.of(big ? "650" : "480");
+        }
+        return Optional.of(big ? "960" : "700");
     }
 }

@@ -18,6 +18,7 @@ import mussel.core.fleet.Fleet;
 import mussel.core.job.Assessment;
 import mussel.core.job.Job;
 import mussel.core.job.Order;
+import mussel.core.job.SecondWave;
 import mussel.core.job.Topic;
 import mussel.core.job.Yard;
 import mussel.core.measure.Sentences;
@@ -156,6 +157,7 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
         List<Fleet.Task> tasks = new ArrayList<>();
         Optional<Order> order =
                 job.orders().stream().filter(o -> o.arrived().isEmpty()).max(Comparator.comparing(Order::due));
+        SecondWave wave = SecondWave.of(now);
         if (now.goals().isEmpty()) {
             tasks.add(task(SAY.say("look"), LOOK, List.of()));
         } else {
@@ -164,6 +166,12 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
                 order.filter(o -> FITS.contains(phase))
                         .ifPresent(o -> pieces.replaceAll(t ->
                                 later(t, o.due(), SAY.say("order", o.placed().order()))));
+                if (FITS.contains(phase)
+                        && !wave.parts().isEmpty()
+                        && wave.days().isPresent()) {
+                    LocalDate here = today.plusDays(wave.days().getAsInt());
+                    pieces.replaceAll(t -> later(t, here, SAY.say("wave")));
+                }
                 tasks.addAll(pieces);
             }
             tasks.add(task(SAY.say("tag"), TAG, List.of()));

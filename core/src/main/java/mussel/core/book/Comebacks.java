@@ -1,32 +1,31 @@
 package mussel.core.book;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import mussel.core.log.CameBack;
+import mussel.core.log.Share;
 import mussel.core.log.Visit;
 import mussel.core.measure.Display;
 import mussel.core.measure.Sentences;
-import org.hipparchus.stat.interval.BinomialProportion;
-import org.hipparchus.stat.interval.ConfidenceInterval;
 
 /**
  * How often legs came back for what was mended, as the yard has marked them: by what was repaired, and by whether a hold had proved it. A comeback counts against
  * the repair before it, within a year of that.
  *
  * @param rates repair by repair, those with most comebacks first
+ * @param parts the same by what was renewed
  * @param held of all repairs that a hold proved
  * @param unheld of all that none did
  */
-public record Comebacks(List<Rate> rates, Rate held, Rate unheld) {
+public record Comebacks(List<Rate> rates, List<Rate> parts, Rate held, Rate unheld) {
     private static final Sentences SAY = Sentences.beside(Comebacks.class);
-    private static final double CONFIDENCE = 0.95;
-    private static final int MONTHS = 12;
 
     /** Keeps its own copy. */
     public Comebacks {
         rates = List.copyOf(rates);
+        parts = List.copyOf(parts);
     }
 
     /**
@@ -39,12 +38,7 @@ public record Comebacks(List<Rate> rates, Rate held, Rate unheld) {
     public record Rate(String what, int repairs, int came) {
         /** The bounds of the share that comes back, 95 % (Wilson 1927); of nothing, everything is possible. */
         public double[] bounds() {
-            if (repairs == 0) {
-                return new double[] {0, 1};
-            }
-            ConfidenceInterval wilson =
-                    BinomialProportion.getWilsonScoreInterval(repairs, came / (double) repairs, CONFIDENCE);
-            return new double[] {Math.max(0, wilson.getLowerBound()), Math.min(1, wilson.getUpperBound())};
+            return new Share(repairs, came).bounds();
         }
 
         /** The rate in a sentence. */
@@ -77,6 +71,7 @@ public record Comebacks(List<Rate> rates, Rate held, Rate unheld) {
     /** The rates of visits, leg by leg in the order of their jobs. */
     public static Comebacks of(List<Visit> visits) {
         Map<String, Count> goals = new TreeMap<>();
+        Map<String, Count> parts = new TreeMap<>();
         Count held = new Count();
         Count unheld = new Count();
         for (int i = 0; i < visits.size(); i++) {
@@ -84,23 +79,26 @@ public record Comebacks(List<Rate> rates, Rate held, Rate unheld) {
             if (repair.tagged().isEmpty() || repair.done().isEmpty()) {
                 continue;
             }
-            boolean back = i + 1 < visits.size() && cameBack(repair, visits.get(i + 1));
+            boolean back = i + 1 < visits.size() && CameBack.is(repair, visits.get(i + 1));
             repair.done()
                     .forEach(g -> goals.computeIfAbsent(g, k -> new Count()).add(back));
+            repair.renewals().forEach(r -> parts.computeIfAbsent(r.what().title(), k -> new Count())
+                    .add(back));
             (repair.held() ? held : unheld).add(back);
         }
-        List<Rate> rates = new ArrayList<>();
-        goals.forEach((goal, count) -> rates.add(count.rate(goal)));
-        rates.sort((a, b) ->
-                a.came() == b.came() ? Integer.compare(b.repairs(), a.repairs()) : Integer.compare(b.came(), a.came()));
-        return new Comebacks(rates, held.rate(SAY.say("came.held")), unheld.rate(SAY.say("came.unheld")));
+        return new Comebacks(
+                worstFirst(goals),
+                worstFirst(parts),
+                held.rate(SAY.say("came.held")),
+                unheld.rate(SAY.say("came.unheld")));
     }
 
-    private static boolean cameBack(Visit repair, Visit next) {
-        LocalDate until = repair.tagged().orElseThrow().plusMonths(MONTHS);
-        return next.leg().equals(repair.leg())
-                && next.comeback()
-                && !next.opened().isAfter(until);
+    private static List<Rate> worstFirst(Map<String, Count> counts) {
+        List<Rate> rates = new ArrayList<>();
+        counts.forEach((what, count) -> rates.add(count.rate(what)));
+        rates.sort((a, b) ->
+                a.came() == b.came() ? Integer.compare(b.repairs(), a.repairs()) : Integer.compare(b.came(), a.came()));
+        return rates;
     }
 
     /** Whether any repair is known. */

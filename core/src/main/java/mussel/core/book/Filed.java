@@ -21,6 +21,7 @@ import mussel.core.job.Job;
 import mussel.core.job.LegBefore;
 import mussel.core.job.Scale;
 import mussel.core.job.SetupPlace;
+import mussel.core.job.StepMinutes;
 import mussel.core.job.Topic;
 import mussel.core.leak.LeakMode;
 import mussel.core.log.Visit;
@@ -74,7 +75,7 @@ public record Filed(Visit visit, BenchLine line, String words) {
                         renewals(now),
                         job.note(Topic.COMPLAINT.address()).orElse(""),
                         now.simulated())
-                .proved(LegBefore.held(job), new Comeback(now).marked());
+                .proved(LegBefore.held(job), new Comeback(now).marked(), StepMinutes.work(now));
         return new Filed(visit, BenchLine.of(now), words(now, visit));
     }
 

@@ -102,6 +102,11 @@ public record LayUpRound(List<Line> lines, List<String> unknown, double cost) {
         return new LayUpRound(lines, unknown, cost);
     }
 
+    /** The round as a list for paper: its boats, and below what to buy. */
+    public static WorkList list(List<WorkList.Line> boats, List<String> buy) {
+        return new WorkList(SAY.say("list.round"), SAY.say("list.round.intro"), boats, buy);
+    }
+
     private static void add(double[] sum, OptionalDouble ml, String what, List<String> open) {
         if (ml.isPresent()) {
             sum[0] += ml.getAsDouble();

@@ -2,11 +2,13 @@ package mussel.core.book;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
 import mussel.core.job.Assessment;
 import mussel.core.job.Beside;
 import mussel.core.job.Field;
 import mussel.core.job.Job;
+import mussel.core.job.LegBefore;
+import mussel.core.job.Yard;
+import mussel.core.measure.Sentences;
 
 /**
  * The lay-up of one boat as it is done: its steps in the order hands go, each ticked and kept.
@@ -14,10 +16,10 @@ import mussel.core.job.Job;
  * @param lines the steps
  */
 public record LayUpWork(List<Line> lines) {
+    private static final Sentences SAY = Sentences.beside(LayUpWork.class);
+
     /** What the steps are known by, in their order. */
     public static final List<String> STEPS = List.of("fuel", "fog", "engine_oil", "gear_oil", "pump", "rest");
-
-    private static final String BEFORE = "layup:";
 
     /** Keeps its own copy. */
     public LayUpWork {
@@ -35,14 +37,17 @@ public record LayUpWork(List<Line> lines) {
 
     /** What a leg's engine and tank take, as far as anybody has typed it. */
     public static LayUp needs(Assessment now) {
-        Beside beside = new Beside(now);
-        OptionalDouble dose = beside.ofTheEngine(Field.STABILISER_DOSE);
+        return needs(now.job(), now.before(), now.yard());
+    }
+
+    /** The same without computing anything else of the job. */
+    public static LayUp needs(Job job, LegBefore before, Yard yard) {
         return new LayUp(
-                beside.ofTheEngine(Field.FUEL_TANK),
-                dose,
-                beside.ofTheEngine(Field.ENGINE_TAKES),
-                beside.ofTheEngine(Field.FILTER_HOLDS),
-                now.yard().bottles());
+                before.ofTheEngine(Field.FUEL_TANK, job),
+                before.ofTheEngine(Field.STABILISER_DOSE, job),
+                before.ofTheEngine(Field.ENGINE_TAKES, job),
+                before.ofTheEngine(Field.FILTER_HOLDS, job),
+                yard.bottles());
     }
 
     /** The lay-up of a job. */
@@ -50,7 +55,7 @@ public record LayUpWork(List<Line> lines) {
         List<String> steps = needs(now).steps(now.sheet(), now.yard().reads());
         List<Line> lines = new ArrayList<>();
         for (int i = 0; i < STEPS.size(); i++) {
-            String id = BEFORE + STEPS.get(i);
+            String id = LegBefore.LAY_UP + STEPS.get(i);
             lines.add(new Line(id, steps.get(i), now.job().ticked(id).isPresent()));
         }
         return new LayUpWork(lines);
@@ -61,8 +66,17 @@ public record LayUpWork(List<Line> lines) {
         return (int) lines.stream().filter(Line::done).count();
     }
 
-    /** Whether it was begun on a job. */
-    public static boolean begun(Job job) {
-        return STEPS.stream().anyMatch(s -> job.ticked(BEFORE + s).isPresent());
+    /** How many of its steps are done on a job. */
+    public static int done(Job job) {
+        return LegBefore.layUp(job).size();
+    }
+
+    /** The lay-up of a job as a list for paper. */
+    public WorkList list(Assessment now) {
+        return new WorkList(
+                SAY.say("list.layup"),
+                SAY.say("list.layup.intro"),
+                lines.stream().map(l -> new WorkList.Line(l.says(), l.done())).toList(),
+                new Beside(now).waiting());
     }
 }

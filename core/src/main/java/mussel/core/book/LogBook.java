@@ -41,6 +41,9 @@ public interface LogBook {
     /** Every visit there is, leg by leg, each leg's in the order of its jobs. Not for the interface's own thread. */
     List<Visit> every();
 
+    /** The last visits of legs of a family that were tagged, the latest first. */
+    List<Visit> lately(String family, int most);
+
     /** Searches, the latest job first. */
     List<Found> search(Query query);
 

@@ -15,6 +15,7 @@ import mussel.core.job.Beside;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Further;
+import mussel.core.job.OneVisit;
 import mussel.core.job.Order;
 import mussel.core.job.ProofWork;
 import mussel.core.job.Scale;
@@ -249,7 +250,7 @@ final class Briefing {
     }
 
     private Brief estimate() {
-        if (now.worth().isEmpty()) {
+        if (OneVisit.worthOf(now).isEmpty()) {
             return said(
                     List.of(),
                     SAY.say("head.estimate.nothing"),
@@ -260,7 +261,7 @@ final class Briefing {
         boolean decided = now.job().choice(Scale.OWNER_SAYS).isPresent();
         return said(
                 List.of(),
-                now.worth().get().words().briefly(),
+                OneVisit.worthOf(now).get().words().briefly(),
                 "",
                 decided
                         ? onward()

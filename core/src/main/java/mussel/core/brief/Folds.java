@@ -10,6 +10,8 @@ import java.util.stream.Stream;
 import mussel.core.brief.Brief.Fold;
 import mussel.core.estimate.EstimateInput.Doubtful;
 import mussel.core.job.Assessment;
+import mussel.core.job.Loose;
+import mussel.core.job.OneVisit;
 import mussel.core.job.Order;
 import mussel.core.job.ProofWork.Proof;
 import mussel.core.job.ProofWork.State;
@@ -207,7 +209,7 @@ final class Folds {
                 .toList();
         int loose = now.loose().stream()
                 .filter(l -> off.contains(now.supply().title(l.part())))
-                .mapToInt(Assessment.Loose::expected)
+                .mapToInt(Loose::expected)
                 .sum();
         if (off.isEmpty()) {
             return this;
@@ -271,7 +273,8 @@ final class Folds {
 
     /** What opening the case may bring on top. */
     Folds doubtful() {
-        List<Doubtful> parts = now.worth().map(w -> w.input().doubtful()).orElse(List.of());
+        List<Doubtful> parts =
+                OneVisit.worthOf(now).map(w -> w.input().doubtful()).orElse(List.of());
         double likely =
                 parts.stream().mapToDouble(d -> d.price() * d.probability()).sum();
         return add(

@@ -25,7 +25,6 @@ import mussel.core.fill.FillResult;
 import mussel.core.fill.FillWords;
 import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
-import mussel.core.measure.Display;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
@@ -39,7 +38,6 @@ import mussel.core.plan.Planning;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Goal;
-import mussel.core.sheet.Part;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
 import mussel.core.sheet.Step;
@@ -81,6 +79,7 @@ public final class Assessment {
     private Optional<VerdictResult> verdict = Optional.empty();
     private Optional<PlanResult> timed = Optional.empty();
     private Optional<Optional<Worth>> worth = Optional.empty();
+    private Optional<Optional<OneVisit>> visit = Optional.empty();
     private Optional<Map<String, GoalCosts>> goalCosts = Optional.empty();
 
     private Assessment(Job job, FamilySheet sheet, Surroundings surroundings) {
@@ -100,7 +99,7 @@ public final class Assessment {
                 .map(this::judged)
                 .toList();
         this.pump = PumpWork.of(job, sheet, yard);
-        this.plan = Planner.plan(sheet, goals());
+        this.plan = Planner.plan(timed(), goals());
         this.findings = new Findings(job, surroundings.judge().knowledge()).of(drain, holdsBefore(), pump);
         this.supply = new Supply(this);
         this.setup = SetupWork.of(this);
@@ -338,6 +337,11 @@ public final class Assessment {
         return confirmed;
     }
 
+    /** Whether the visit leaves the leg alone: only work beside it is asked for. */
+    public boolean leftAlone() {
+        return goals().isEmpty() && job.choice(Scale.LEG_STAYS).equals(Optional.of("left_alone"));
+    }
+
     /** The goals chosen, in the sheet's order. */
     public List<String> goals() {
         return goals(job, sheet).stream().map(Goal::id).toList();
@@ -448,9 +452,32 @@ public final class Assessment {
     /** The plan with its times. Computed when first asked for. */
     public PlanResult timedPlan() {
         if (timed.isEmpty()) {
-            timed = Optional.of(surroundings.planning().of(planInput(), sheet));
+            timed = Optional.of(surroundings.planning().of(planInput(), timed()));
         }
         return timed.get();
+    }
+
+    /** The family as its steps go in this yard: its own times where they were told often enough. */
+    FamilySheet timed() {
+        return surroundings.own().times().over(sheet);
+    }
+
+    /** What the yard's own jobs of the family say. */
+    public OwnRecord own() {
+        return surroundings.own();
+    }
+
+    /** The leg that hangs beside it, while both are in the yard. */
+    public Optional<Sister> sister() {
+        return surroundings.sister();
+    }
+
+    /** Both legs of a twin as one visit; empty where they are not. Computed when first asked for. */
+    public Optional<OneVisit> visit() {
+        if (visit.isEmpty()) {
+            visit = Optional.of(OneVisit.of(this));
+        }
+        return visit.get();
     }
 
     /** The plan in words. */
@@ -473,15 +500,7 @@ public final class Assessment {
 
     /** What doing the sister leg at once saves; empty for a leg that hangs alone or with nothing to do. */
     public String twinPriced() {
-        if (plan.steps().isEmpty() || timedPlan().twin().isEmpty()) {
-            return "";
-        }
-        PlanResult.Twin twin = timedPlan().twin().get();
-        return SAY.say(
-                "twin.priced",
-                Display.workTime(twin.togetherMinutes()),
-                Display.workTime(twin.apartMinutes()),
-                yard.money().sum(twin.savedMinutes() * yard.labourPerH() / 60));
+        return plan.steps().isEmpty() ? "" : OneVisit.priced(this);
     }
 
     /** Whether it is worth doing; empty before anything is to be done. Computed when first asked for. */
@@ -499,29 +518,7 @@ public final class Assessment {
 
     /** Loose pieces that must be accounted for before the leg goes back: how many came off and how many were counted. */
     public List<Loose> loose() {
-        Map<String, Integer> out = new LinkedHashMap<>();
-        for (Plan.PlannedStep step : stripSteps()) {
-            step.step().partsOut().stream()
-                    .filter(p -> sheet.part(p.part()).map(Part::loose).orElse(false))
-                    .forEach(p -> out.merge(p.part(), p.qty(), Integer::sum));
-        }
-        return out.entrySet().stream()
-                .map(e -> new Loose(e.getKey(), e.getValue(), job.reading(Field.COUNTED.of(e.getKey()))))
-                .toList();
-    }
-
-    /**
-     * A kind of loose piece.
-     *
-     * @param part its id
-     * @param expected how many come off
-     * @param counted how many were counted on the mat; empty where nobody did
-     */
-    public record Loose(String part, int expected, OptionalDouble counted) {
-        /** Whether the count was made and is short or over. */
-        public boolean off() {
-            return counted.isPresent() && counted.getAsDouble() != expected;
-        }
+        return Loose.of(this);
     }
 
     /** What the fill engine was fed. */

@@ -2,8 +2,8 @@ package mussel.core.job;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +12,7 @@ import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Sentences;
+import mussel.core.sheet.Goal;
 import mussel.core.visit.AnodeShare;
 import mussel.core.visit.BesideItem;
 import mussel.core.visit.EngineOil;
@@ -83,9 +84,7 @@ public final class Beside {
 
     /** A figure of the engine: as it was typed in this visit, else as it was in an earlier one. */
     public OptionalDouble ofTheEngine(Field field) {
-        OptionalDouble now = job.reading(field);
-        Double before = all.before().figures().get(field);
-        return now.isPresent() || before == null ? now : OptionalDouble.of(before);
+        return all.before().ofTheEngine(field, job);
     }
 
     /** How many cylinders are asked for; none while nobody said how many there are. */
@@ -175,6 +174,9 @@ public final class Beside {
                                 ? OptionalDouble.of(hours.getAsDouble() + clock.hours())
                                 : OptionalDouble.empty(),
                         done.plusMonths(clock.months())));
+            } else if (state == State.PUT_OFF) {
+                due.add(new Due(
+                        item.id(), SAY.say("beside.due", item.title()), OptionalDouble.empty(), done.plusMonths(1)));
             }
         }
         return due;
@@ -182,36 +184,54 @@ public final class Beside {
 
     /** What waits after this visit, each in a sentence with what that risks: what this one put off, and what an earlier one did and this one did not ask for. */
     public List<String> waiting() {
-        List<String> waiting = new ArrayList<>();
-        greeting().forEach((item, before) -> waiting.add(before));
+        List<String> waiting = new ArrayList<>(greeting().values());
         for (BesideItem item : BesideItem.values()) {
-            State state = state(item);
-            if (state == State.PUT_OFF || state == State.REFUSED) {
-                String why = job.note(Topic.PUT_OFF_WHY.of(item.id())).orElse("");
-                waiting.add(SAY.say(
-                        (state == State.REFUSED ? "beside.refused" : "beside.put_off") + (why.isEmpty() ? "" : ".why"),
-                        item.title(),
-                        item.risk(),
-                        why));
-            }
+            now(Scale.BESIDE.of(item.id())).ifPresent(waiting::add);
         }
+        all.sheet().goals().forEach(g -> now(Scale.GOAL.of(g.id())).ifPresent(waiting::add));
         return waiting;
     }
 
-    /** What earlier visits left waiting and this one has not answered, item by item, in a sentence each. */
-    public Map<BesideItem, String> greeting() {
-        Map<BesideItem, String> greeting = new EnumMap<>(BesideItem.class);
+    private Optional<String> now(Address about) {
+        String answer = job.choice(about).orElse("");
+        if (!answer.equals("put_off") && !answer.equals("refused")) {
+            return Optional.empty();
+        }
+        String why = job.note(Topic.PUT_OFF_WHY.of(about.of())).orElse("");
+        return Optional.of(SAY.say("beside." + answer + (why.isEmpty() ? "" : ".why"), title(about), risk(about), why));
+    }
+
+    private String title(Address about) {
+        return BesideItem.of(about.of())
+                .map(BesideItem::title)
+                .or(() -> all.sheet().goal(about.of()).map(Goal::title))
+                .orElse(about.of().replace('_', ' '));
+    }
+
+    /** What waiting risks: of a repair, what it costs when it comes back. */
+    private String risk(Address about) {
+        return BesideItem.of(about.of()).map(BesideItem::risk).orElseGet(() -> {
+            GoalCosts costs = all.goalCosts().get(about.of());
+            return costs == null
+                    ? SAY.say("goal.risk.unknown")
+                    : SAY.say("goal.risk", all.yard().money().sum(costs.comeback()));
+        });
+    }
+
+    /** What earlier visits left waiting and this one has not answered, by what it is about, in a sentence each. */
+    public Map<Address, String> greeting() {
+        Map<Address, String> greeting = new LinkedHashMap<>();
         for (LegBefore.Waiting each : all.before().waiting()) {
-            if (state(each.item()) == State.OPEN) {
+            if (job.choice(each.about()).isEmpty()) {
                 greeting.put(
-                        each.item(),
+                        each.about(),
                         SAY.say(
                                 (each.refused() ? "beside.was_refused" : "beside.was_put_off")
                                         + (each.why().isEmpty() ? "" : ".why"),
-                                each.item().title(),
+                                title(each.about()),
                                 each.day().toString(),
                                 String.valueOf(each.job()),
-                                each.item().risk(),
+                                risk(each.about()),
                                 each.why()));
             }
         }

@@ -61,6 +61,34 @@ public final class Comeback {
         return says;
     }
 
+    /** What the yard writes to the owner of a marked one: what was mended, how it was proven, and what is done about it now; nothing where it is none. */
+    public List<String> letter() {
+        List<String> letter = new ArrayList<>();
+        if (!marked()) {
+            return letter;
+        }
+        lately().stream().findFirst().ifPresent(d -> {
+            letter.add(SAY.say("letter.was", d.day().toString(), goals(d), String.valueOf(d.job())));
+            letter.add(SAY.say(d.held() ? "letter.held" : "letter.unheld"));
+            all.job().note(Topic.COMPLAINT.address()).ifPresent(c -> letter.add(SAY.say("letter.complaint", c)));
+            letter.add(
+                    all.goals().isEmpty()
+                            ? SAY.say("letter.looking")
+                            : SAY.say(
+                                    "letter.doing",
+                                    all.goals().stream()
+                                            .map(g -> all.sheet()
+                                                    .goal(g)
+                                                    .map(Goal::title)
+                                                    .orElse(g))
+                                            .collect(Collectors.joining(", "))));
+            boolean again = d.goals().stream().anyMatch(all.goals()::contains);
+            letter.add(SAY.say(again ? "letter.again" : "letter.other"));
+            letter.add(SAY.say("letter.proof"));
+        });
+        return letter;
+    }
+
     private String goals(LegBefore.Done done) {
         return done.goals().stream()
                 .map(g -> all.sheet().goal(g).map(Goal::title).orElse(g.replace('_', ' ')))

@@ -1,13 +1,19 @@
 package mussel.core.job;
 
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import mussel.core.estimate.EstimateEngine;
+import mussel.core.estimate.EstimateInput;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.measure.Money;
 import mussel.core.measure.Sentences;
+import mussel.core.sheet.Goal;
 
 /** What the owner has agreed to, and what the work comes to against it. */
 public final class Consent {
@@ -20,6 +26,18 @@ public final class Consent {
     public Consent(Assessment all) {
         this.all = all;
         this.job = all.job();
+    }
+
+    /** Where his answer stands: on this leg, else on its sister where both are one visit. */
+    private Job answered() {
+        return has(job)
+                ? job
+                : all.visit().map(v -> v.sister().job()).filter(Consent::has).orElse(job);
+    }
+
+    private static boolean has(Job of) {
+        return of.choice(Scale.CONSENT).isPresent()
+                || of.reading(Field.SPENDING_LIMIT).isPresent();
     }
 
     /** How he stands to it. */
@@ -36,24 +54,68 @@ public final class Consent {
 
     /** What he answered; what he spends without being asked is a yes up to that. */
     public Answer answer() {
-        return job.choice(Scale.CONSENT)
+        return answered()
+                .choice(Scale.CONSENT)
                 .map(c -> Answer.valueOf(c.toUpperCase(java.util.Locale.ROOT)))
-                .orElse(job.reading(Field.SPENDING_LIMIT).isPresent() ? Answer.UP_TO : Answer.NONE);
+                .orElse(answered().reading(Field.SPENDING_LIMIT).isPresent() ? Answer.UP_TO : Answer.NONE);
     }
 
-    /** The most he agreed to; empty where he named no figure. */
+    /** The most he agreed to: the figure he named, else the most the estimate named when he said yes to it; empty where neither is written down. */
     public OptionalDouble limit() {
+        Job by = answered();
         return switch (answer()) {
             case UP_TO ->
-                job.reading(Field.CONSENT_LIMIT).isPresent()
-                        ? job.reading(Field.CONSENT_LIMIT)
-                        : job.reading(Field.SPENDING_LIMIT);
+                by.reading(Field.CONSENT_LIMIT).isPresent()
+                        ? by.reading(Field.CONSENT_LIMIT)
+                        : by.reading(Field.SPENDING_LIMIT);
+            case YES -> by.reading(Field.CONSENT_SUM);
             default -> OptionalDouble.empty();
         };
     }
 
+    /** The most the estimate named when he agreed to this leg's work, whatever figure he set to it; empty where nobody asked him by an estimate. */
+    OptionalDouble quoted() {
+        return answer() == Answer.YES || answer() == Answer.UP_TO
+                ? job.reading(Field.CONSENT_SUM)
+                : OptionalDouble.empty();
+    }
+
+    /** What is entered with an answer: what the estimate says now, and what it names as what may come on top; the answer last, so that undo takes it back first. */
+    public List<Fact> entered(Optional<String> choice) {
+        List<Fact> facts = new ArrayList<>();
+        if (choice.isEmpty()) {
+            return List.of(new Fact.Cleared(Scale.CONSENT.address()));
+        }
+        repair().ifPresent(r -> facts.add(
+                Fact.Read.byHand(Field.CONSENT_SUM.address(), Math.ceil(r.p90()), money().exact(Math.ceil(r.p90())))));
+        String named = all.worth()
+                .map(w -> w.input().doubtful().stream()
+                        .map(EstimateInput.Doubtful::part)
+                        .collect(Collectors.joining("; ")))
+                .orElse("");
+        if (!named.isEmpty()) {
+            facts.add(new Fact.Noted(Topic.FORESEEN.address(), named));
+        }
+        facts.add(new Fact.Chosen(Scale.CONSENT.address(), choice.get()));
+        return facts;
+    }
+
+    /** The goals of this leg chosen since he answered, by their titles, each with whether the estimate had named it. */
+    public Map<String, Boolean> since() {
+        Map<String, Boolean> since = new LinkedHashMap<>();
+        Optional<Instant> at = answered().chosenAt(Scale.CONSENT.address());
+        String named = "; " + job.note(Topic.FORESEEN.address()).orElse("") + "; ";
+        for (Goal goal : Assessment.goals(job, all.sheet())) {
+            Optional<Instant> chosen = job.chosenAt(Scale.GOAL.of(goal.id()));
+            if (at.isPresent() && chosen.isPresent() && chosen.get().isAfter(at.get())) {
+                since.put(goal.title(), named.contains("; " + goal.title() + "; "));
+            }
+        }
+        return since;
+    }
+
     private Optional<Option> repair() {
-        return all.worth().map(w -> w.result().option(EstimateEngine.REPAIR));
+        return OneVisit.worthOf(all).map(w -> w.result().option(EstimateEngine.REPAIR));
     }
 
     private Money money() {
@@ -62,20 +124,26 @@ public final class Consent {
 
     /** What he said, in a sentence. */
     public String says() {
-        String by = job.note(Topic.CONSENT_BY.address())
+        String by = answered()
+                .note(Topic.CONSENT_BY.address())
                 .or(() -> job.note(Topic.OWNER.address()))
+                .or(() -> answered().note(Topic.OWNER.address()))
                 .orElse(SAY.say("consent.owner"));
-        String how = job.choice(Scale.CONSENT_HOW)
+        String how = answered()
+                .choice(Scale.CONSENT_HOW)
                 .map(h -> " " + SAY.say("consent." + h))
                 .orElse("");
         return switch (answer()) {
             case NONE -> SAY.say("consent.none");
-            case YES -> SAY.say("consent.yes", by, how);
+            case YES ->
+                limit().isPresent()
+                        ? SAY.say("consent.yes.sum", by, how, money().exact(limit().getAsDouble()))
+                        : SAY.say("consent.yes", by, how);
             case NO -> SAY.say("consent.no", by, how);
             case UP_TO ->
                 limit().isPresent()
                         ? SAY.say(
-                                job.choice(Scale.CONSENT).isPresent() ? "consent.up_to" : "consent.unasked",
+                                answered().choice(Scale.CONSENT).isPresent() ? "consent.up_to" : "consent.unasked",
                                 by,
                                 how,
                                 money().exact(limit().getAsDouble()))
@@ -90,6 +158,11 @@ public final class Consent {
             return Optional.empty();
         }
         double limit = limit().getAsDouble();
+        if (job.tagged().isPresent()) {
+            return StepMinutes.work(all)
+                    .filter(w -> w.cameTo() > limit)
+                    .map(w -> SAY.say("consent.came", money().sum(w.cameTo()), money().exact(limit)));
+        }
         Option cost = repair.get();
         if (cost.mean() > limit) {
             return Optional.of(SAY.say(
@@ -115,6 +188,7 @@ public final class Consent {
         if (missing() && !all.goals().isEmpty()) {
             says.add(answer() == Answer.NO ? says() : SAY.say("consent.missing"));
         }
+        since().forEach((goal, named) -> says.add(SAY.say(named ? "consent.named" : "consent.new", goal)));
         beyond().ifPresent(says::add);
         return says;
     }

@@ -146,7 +146,9 @@ public enum Field {
     /** The most the owner agreed to. */
     CONSENT_LIMIT("up to", Kind.MONEY, Range.of(0, 10_000_000)),
     /** The most he spends without being asked. */
-    SPENDING_LIMIT("without asking, up to", Kind.MONEY, Range.of(0, 10_000_000));
+    SPENDING_LIMIT("without asking, up to", Kind.MONEY, Range.of(0, 10_000_000)),
+    /** The most the estimate named when the owner said yes to it. */
+    CONSENT_SUM("as estimated, up to", Kind.MONEY, Range.of(0, 10_000_000));
 
     private final String label;
     private final Kind kind;

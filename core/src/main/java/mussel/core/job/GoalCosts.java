@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.parts.Catalogue;
 import mussel.core.plan.PlanResult;
@@ -24,6 +25,7 @@ import mussel.core.verdict.VerdictInput;
  * @param laterMoney work and parts of that (money)
  * @param standing the days without the boat that a second job costs (money)
  * @param spoilt what running on usually spoils, by the diagnosis tables (money)
+ * @param own what is done and spoilt when it comes back, as the yard's own comebacks have it, where it wants them counted (money)
  */
 public record GoalCosts(
         String goal,
@@ -32,20 +34,21 @@ public record GoalCosts(
         double laterMinutes,
         double laterMoney,
         double standing,
-        double spoilt) {
+        double spoilt,
+        Optional<Double> own) {
     /** A working day (min). */
     private static final double DAY = 480;
 
     /** What leaving it costs when it comes back (money). */
     public double comeback() {
-        return laterMoney + standing + spoilt;
+        return own.orElse(laterMoney + spoilt) + standing;
     }
 
     /** Every goal of a job's family, by id, in the sheet's order. */
     static Map<String, GoalCosts> of(Assessment all) {
         Map<String, GoalCosts> costs = new LinkedHashMap<>();
         Map<String, PlanResult.Marginal> open = new LinkedHashMap<>();
-        all.planning().marginal(all.sheet(), all.goals(), all.saltYears()).forEach(m -> open.put(m.goal(), m));
+        all.planning().marginal(all.timed(), all.goals(), all.saltYears()).forEach(m -> open.put(m.goal(), m));
         for (Goal goal : all.sheet().goals()) {
             PlanResult.Marginal minutes = open.containsKey(goal.id()) ? open.get(goal.id()) : without(all, goal.id());
             costs.put(goal.id(), of(all, goal, minutes));
@@ -56,7 +59,7 @@ public record GoalCosts(
     private static PlanResult.Marginal without(Assessment all, String goal) {
         List<String> others = new ArrayList<>(all.goals());
         others.remove(goal);
-        return all.planning().marginal(all.sheet(), others, all.saltYears()).stream()
+        return all.planning().marginal(all.timed(), others, all.saltYears()).stream()
                 .filter(m -> m.goal().equals(goal))
                 .findFirst()
                 .orElseThrow();
@@ -66,7 +69,7 @@ public record GoalCosts(
         Catalogue.FamilyOffers offers = all.stores().catalogue().of(all.sheet().id());
         boolean chosen = all.goals().contains(goal.id());
         double rate = all.yard().labourPerH();
-        java.util.Optional<RepairGoal> tables = all.knowledge().goal(goal.id());
+        Optional<RepairGoal> tables = all.knowledge().goal(goal.id());
         double now = 0;
         double later = 0;
         boolean priced = goal.fits().isEmpty();
@@ -93,7 +96,8 @@ public record GoalCosts(
                 minutes.aloneMinutes(),
                 minutes.aloneMinutes() * perMinute + later,
                 days * dayCost,
-                spoilt);
+                spoilt,
+                all.own().comeback(goal.title(), minutes.aloneMinutes() * perMinute + later + spoilt));
     }
 
     /** As the verdict weighs it. */

@@ -25,6 +25,7 @@ public final class Job {
     private final LegRef leg;
     private final Map<Address, Fact.Read> readings = new LinkedHashMap<>();
     private final Map<Address, String> choices = new LinkedHashMap<>();
+    private final Map<Address, Instant> choseAt = new LinkedHashMap<>();
     private final Map<Address, String> notes = new LinkedHashMap<>();
     private final Map<String, Instant> ticks = new LinkedHashMap<>();
     private final Map<String, Holding> holds = new LinkedHashMap<>();
@@ -106,6 +107,7 @@ public final class Job {
             readings.put(read.about(), read);
         } else if (fact instanceof Fact.Chosen chosen) {
             choices.put(chosen.about(), chosen.outcome());
+            choseAt.put(chosen.about(), entry.at());
         } else if (fact instanceof Fact.Noted noted) {
             notes.put(noted.about(), noted.text());
         } else if (fact instanceof Fact.Cleared cleared) {
@@ -238,6 +240,11 @@ public final class Job {
     /** A choice; empty when not answered. */
     public Optional<String> choice(Address about) {
         return Optional.ofNullable(choices.get(about));
+    }
+
+    /** When what is chosen there was chosen; empty when not answered. */
+    public Optional<Instant> chosenAt(Address about) {
+        return choices.containsKey(about) ? Optional.of(choseAt.get(about)) : Optional.empty();
     }
 
     /** The choice on a scale there is only one of. */

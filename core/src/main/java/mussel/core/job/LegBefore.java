@@ -7,12 +7,13 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import mussel.core.visit.BesideItem;
+import java.util.stream.Collectors;
 
 /**
  * What earlier jobs of a leg say of it today: what its dates already tell is not asked again, and a figure that goes against them is.
@@ -25,6 +26,7 @@ import mussel.core.visit.BesideItem;
  * @param figures what was last read of its engine, by field
  * @param waiting what was put off or refused the last time it was asked, and still waits
  * @param done what was repaired on it, the latest first
+ * @param layUp the steps of its last lay-up that were done, by what their ticks are known by; empty where it never was laid up
  */
 public record LegBefore(
         Optional<Dated> meter,
@@ -34,7 +36,8 @@ public record LegBefore(
         Map<Topic, Told> told,
         Map<Field, Double> figures,
         List<Waiting> waiting,
-        List<Done> done) {
+        List<Done> done,
+        Optional<Set<String>> layUp) {
     /** A leg nobody saw before. */
     public static final LegBefore UNKNOWN = new LegBefore(
             Optional.empty(),
@@ -44,7 +47,8 @@ public record LegBefore(
             Map.of(),
             Map.of(),
             List.of(),
-            List.of());
+            List.of(),
+            Optional.empty());
 
     /** What stays with a leg from job to job. */
     private static final List<Topic> OF_THE_LEG =
@@ -53,6 +57,12 @@ public record LegBefore(
     /** What of the engine is asked once. */
     private static final List<Field> OF_THE_ENGINE =
             List.of(Field.CYLINDERS, Field.ENGINE_TAKES, Field.FILTER_HOLDS, Field.FUEL_TANK, Field.STABILISER_DOSE);
+
+    /** What the ticks of a lay-up begin with. */
+    public static final String LAY_UP = "layup:";
+
+    /** What those of a spring begin with. */
+    public static final String SPRING = "spring:";
 
     private static final Set<String> WAITS = Set.of("put_off", "refused");
     private static final double DAYS_A_MONTH = 365.25 / 12;
@@ -66,15 +76,15 @@ public record LegBefore(
     }
 
     /**
-     * Work beside the leg that waits.
+     * Work that waits, beside the leg or on it.
      *
-     * @param item which
+     * @param about which item or goal
      * @param refused whether the owner refused it; else it was put off
      * @param why as it was written down; empty where nobody did
      * @param job the job it was asked in
      * @param day of that
      */
-    public record Waiting(BesideItem item, boolean refused, String why, int job, LocalDate day) {}
+    public record Waiting(Address about, boolean refused, String why, int job, LocalDate day) {}
 
     /**
      * Work that was done on it.
@@ -124,7 +134,23 @@ public record LegBefore(
                 told(earlier),
                 figures(earlier),
                 waiting(earlier, zone),
-                done(earlier));
+                done(earlier),
+                earlier.stream()
+                        .map(LegBefore::layUp)
+                        .filter(done -> !done.isEmpty())
+                        .findFirst());
+    }
+
+    /** A figure of the engine: as it was typed in the job of today, else as it was in an earlier one. */
+    public OptionalDouble ofTheEngine(Field field, Job today) {
+        OptionalDouble now = today.reading(field);
+        Double earlier = figures.get(field);
+        return now.isPresent() || earlier == null ? now : OptionalDouble.of(earlier);
+    }
+
+    /** The steps of a lay-up that are ticked in a job. */
+    public static Set<String> layUp(Job job) {
+        return job.steps().stream().filter(s -> s.startsWith(LAY_UP)).collect(Collectors.toSet());
     }
 
     private static Map<Field, Double> figures(List<Job> earlier) {
@@ -139,21 +165,23 @@ public record LegBefore(
         return figures;
     }
 
-    /** The last answer to each item counts. */
+    /** The last answer to each item and each goal counts. */
     private static List<Waiting> waiting(List<Job> earlier, ZoneId zone) {
         List<Waiting> waiting = new ArrayList<>();
-        for (BesideItem item : BesideItem.values()) {
-            earlier.stream()
-                    .filter(j -> j.choice(Scale.BESIDE.of(item.id())).isPresent())
-                    .findFirst()
-                    .filter(j ->
-                            WAITS.contains(j.choice(Scale.BESIDE.of(item.id())).orElse("")))
-                    .ifPresent(j -> waiting.add(new Waiting(
-                            item,
-                            j.choice(Scale.BESIDE.of(item.id())).equals(Optional.of("refused")),
-                            j.note(Topic.PUT_OFF_WHY.of(item.id())).orElse(""),
-                            j.id(),
-                            day(j, zone))));
+        Set<Address> answered = new HashSet<>();
+        for (Job job : earlier) {
+            job.choices().forEach((about, answer) -> {
+                boolean asked = about.name().equals(Scale.BESIDE.address().name())
+                        || about.name().equals(Scale.GOAL.address().name());
+                if (asked && answered.add(about) && WAITS.contains(answer)) {
+                    waiting.add(new Waiting(
+                            about,
+                            answer.equals("refused"),
+                            job.note(Topic.PUT_OFF_WHY.of(about.of())).orElse(""),
+                            job.id(),
+                            day(job, zone)));
+                }
+            });
         }
         return waiting;
     }

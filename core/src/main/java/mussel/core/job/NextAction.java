@@ -49,6 +49,8 @@ public record NextAction(What what, String of, String named) {
         PROVE,
         /** A proof failed. */
         PROVE_FAILED,
+        /** Work beside the leg, where the visit is for nothing else. */
+        BESIDE,
         /** The fill. */
         FILL,
         /** The tag. */

@@ -19,6 +19,10 @@ final class NextDue {
     /** A job tagged so shortly before frost has laid the leg up (days). */
     private static final int LAID_UP_DAYS = 60;
 
+    private static final String SPRING = "spring";
+    private static final int WINTER = 5;
+    private static final int YEAR = 12;
+
     private final Assessment now;
     private final Job job;
     private final LocalDate done;
@@ -35,7 +39,8 @@ final class NextDue {
         List<Due> due = new ArrayList<>();
         OptionalDouble hours = job.reading(Field.ENGINE_HOURS);
         List<String> goals = now.goals();
-        for (Interval interval : now.sheet().intervals()) {
+        for (Interval interval :
+                now.leftAlone() ? List.<Interval>of() : now.sheet().intervals()) {
             switch (interval.counts()) {
                 case GEAR_OIL -> oil(interval, hours).ifPresent(due::add);
                 case PUMP -> {
@@ -55,6 +60,7 @@ final class NextDue {
         }
         due.addAll(new Beside(now).due(done, hours));
         layUp().ifPresent(due::add);
+        spring().ifPresent(due::add);
         return List.copyOf(due);
     }
 
@@ -96,6 +102,16 @@ final class NextDue {
                 ? now.yard()
                         .frostAfter(done.plusDays(LAID_UP_DAYS))
                         .map(day -> new Due(Due.LAY_UP, SAY.say("lay_up"), OptionalDouble.empty(), day))
+                : Optional.empty();
+    }
+
+    /** What was laid up is put in commission some five months on; what was, a year on. */
+    private Optional<Due> spring() {
+        boolean up = !LegBefore.layUp(job).isEmpty();
+        boolean down = job.steps().stream().anyMatch(s -> s.startsWith(LegBefore.SPRING));
+        return up || down
+                ? Optional.of(new Due(
+                        SPRING, SAY.say("spring"), OptionalDouble.empty(), done.plusMonths(down ? YEAR : WINTER)))
                 : Optional.empty();
     }
 }

@@ -75,6 +75,9 @@ final class Progress {
 
     /** A hold is not every job's business, nor is a verdict once it is settled what to repair. */
     private boolean wanted(Station station) {
+        if (all.leftAlone()) {
+            return station == Station.INTAKE || station == Station.BESIDE || station == Station.TAG;
+        }
         return switch (station) {
             case LEAK ->
                 all.goals().isEmpty() && all.drainWords().map(w -> w.wet()).orElse(false);
@@ -91,7 +94,8 @@ final class Progress {
     boolean work(Station station) {
         boolean beside =
                 switch (station) {
-                    case BESIDE -> !new Beside(all).greeting().isEmpty();
+                    case BESIDE ->
+                        all.leftAlone() || !new Beside(all).greeting().isEmpty();
                     case PUMP -> states().get(station) == Station.State.BEGUN;
                     case PARTS, ESTIMATE -> !all.goals().isEmpty();
                     default -> wanted(station);
@@ -130,7 +134,8 @@ final class Progress {
                         .map(p -> new NextAction(What.SETUP, p.id(), p.title()))
                         .orElse(NextAction.of(What.GEARS));
             case PROVE -> NextAction.of(all.proof().failed().isEmpty() ? What.PROVE : What.PROVE_FAILED);
-            case PUMP, ESTIMATE, PARTS, BESIDE -> NextAction.of(What.GOALS);
+            case BESIDE -> NextAction.of(What.BESIDE);
+            case PUMP, ESTIMATE, PARTS -> NextAction.of(What.GOALS);
             case STRIP -> all.goals().isEmpty() ? NextAction.of(What.GOALS) : nextStep(all.stripSteps());
             case BUILD -> nextStep(all.buildSteps());
             case FILL -> nextStep(all.fillSteps());

@@ -152,6 +152,20 @@ public final class ProofWork {
                 .toList();
     }
 
+    /** That nothing says its lips are tight, in a sentence as it hangs on the leg; empty where they were proven, or nothing was sealed. */
+    public Optional<String> unproven() {
+        List<Proof> holds =
+                proofs.stream().filter(p -> p.section() == Section.LEAK).toList();
+        boolean begun = all.stepsDone(all.buildSteps()) > 0;
+        if (holds.isEmpty() || !begun || unheld().isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                holds.size() == 1
+                        ? SAY.say("tag.unproven.none")
+                        : SAY.say("tag.unproven", String.valueOf(unheld().size()), String.valueOf(holds.size())));
+    }
+
     /** Whether anything was proven or found wanting. */
     public boolean begun() {
         return proofs.stream().anyMatch(p -> p.state() != State.OPEN)

@@ -32,7 +32,7 @@ public enum Scale {
     /** What was done last. */
     LAST_JOB("Last time", "none", "oil_only", "resealed", "opened_unknown"),
     /** Goals to be done, by goal. */
-    GOAL("To be done", "no", "yes"),
+    GOAL("To be done", "no", "yes", "put_off", "refused"),
     /** The oil that went in last: ids of the yard's list. */
     OIL_LAST("Oil in it"),
     /** The oil that goes in now: ids of the yard's list. */
@@ -102,7 +102,11 @@ public enum Scale {
     /** How he answered. */
     CONSENT_HOW("Said", "in_person", "phone", "writing"),
     /** Whether it came back for what was mended here: the yard's word. */
-    COMEBACK("Came back for what was mended", "no", "yes");
+    COMEBACK("Came back for what was mended", "no", "yes"),
+    /** Whether both legs of a twin are one visit. */
+    ONE_VISIT("In one visit with its sister leg", "no", "yes"),
+    /** Whether the visit leaves the leg alone. */
+    LEG_STAYS("The leg itself", "worked_on", "left_alone");
 
     private final String label;
     private final List<String> outcomes;

@@ -4,7 +4,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mussel.core.log.Visit;
 import mussel.core.measure.Display;
 import mussel.core.measure.Sentences;
 import mussel.core.sheet.Step;
@@ -73,6 +77,29 @@ public record StepMinutes(List<Took> steps, double minutes, double planned, doub
         }
         return new StepMinutes(
                 took, minutes, planned, pauses, now.plan().steps().size());
+    }
+
+    /**
+     * What the whole job took: by the ticks where they tell, else as planned.
+     *
+     * @param planMinutes what the plan has for all its steps on the mean (min)
+     */
+    double all(double planMinutes) {
+        return minutes + Math.max(0, planMinutes - planned);
+    }
+
+    /** What was told, in what a visit keeps; empty while the leg is not tagged or nothing was done on it. */
+    public static Optional<Visit.Work> work(Assessment now) {
+        if (now.job().tagged().isEmpty()) {
+            return Optional.empty();
+        }
+        return now.worth().map(worth -> {
+            StepMinutes told = of(now);
+            Map<String, Double> bySteps = new HashMap<>();
+            told.steps().forEach(s -> bySteps.put(s.step(), s.minutes()));
+            double all = told.all(now.timedPlan().minutes().mean());
+            return new Visit.Work(bySteps, worth.spent(all), worth.cameTo(all), new Consent(now).quoted());
+        });
     }
 
     /** What they took against the plan, in a sentence; empty where nothing can be told. */

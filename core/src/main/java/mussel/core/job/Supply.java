@@ -5,8 +5,10 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 import mussel.core.measure.Sentences;
 import mussel.core.parts.Catalogue;
 import mussel.core.parts.Objective;
@@ -48,6 +50,33 @@ public final class Supply {
         }
     }
 
+    /** The parts of the sister leg by itself, where both are one visit and of one family: what the one orders too many of goes to the other. */
+    private Optional<Supply> sister() {
+        return all.visit()
+                .map(v -> v.sister())
+                .filter(s -> s.sheet().id().equals(all.sheet().id()))
+                .map(Assessment::supply);
+    }
+
+    private static int over(Map<String, Integer> brought, Supply of, String part) {
+        return Math.max(0, brought.getOrDefault(part, 0) - of.rest(part));
+    }
+
+    /** How many of a part are still needed beside what was taken from the shelf. */
+    private int rest(String part) {
+        return Math.max(0, need.getOrDefault(part, 0) - taken.getOrDefault(part, 0));
+    }
+
+    private int ordered(String part) {
+        return ordered.getOrDefault(part, 0)
+                + sister().map(s -> over(s.ordered, s, part)).orElse(0);
+    }
+
+    private int here(String part) {
+        return here.getOrDefault(part, 0)
+                + sister().map(s -> over(s.here, s, part)).orElse(0);
+    }
+
     /** What the job needs, by part. */
     public Map<String, Integer> need() {
         return Map.copyOf(need);
@@ -61,8 +90,8 @@ public final class Supply {
                         title(e.getKey()),
                         e.getValue(),
                         taken.getOrDefault(e.getKey(), 0),
-                        ordered.getOrDefault(e.getKey(), 0),
-                        here.getOrDefault(e.getKey(), 0),
+                        ordered(e.getKey()),
+                        here(e.getKey()),
                         onShelf(e.getKey())))
                 .toList();
     }
@@ -88,11 +117,44 @@ public final class Supply {
         return open;
     }
 
+    /** What is open of both legs where they are one visit, else of this one. */
+    public List<Wanted> openOfVisit() {
+        Map<String, Integer> open = new LinkedHashMap<>();
+        open().forEach(w -> open.merge(w.part(), w.qty(), Integer::sum));
+        sister().ifPresent(s -> s.need.keySet().forEach(part -> {
+            int more = s.rest(part) - s.ordered.getOrDefault(part, 0) - over(ordered, this, part);
+            if (more > 0) {
+                open.merge(part, more, Integer::sum);
+            }
+        }));
+        return open.entrySet().stream()
+                .map(e -> new Wanted(e.getKey(), e.getValue()))
+                .toList();
+    }
+
+    /** What of an order from here is for the sister leg, in a sentence. */
+    public String forSister() {
+        Map<String, Integer> own = new LinkedHashMap<>();
+        open().forEach(w -> own.put(w.part(), w.qty()));
+        String more = openOfVisit().stream()
+                .filter(w -> w.qty() > own.getOrDefault(w.part(), 0))
+                .map(w -> w.qty() - own.getOrDefault(w.part(), 0) + " × " + title(w.part()))
+                .collect(Collectors.joining(", "));
+        String leg =
+                all.visit().map(v -> v.sister().job().leg().position().title()).orElse("");
+        return more.isEmpty() ? SAY.say("visit.order.none", leg) : SAY.say("visit.order", leg, more);
+    }
+
+    /** Whether an order from here is for both legs. */
+    public boolean forBoth() {
+        return sister().isPresent();
+    }
+
     /** What is open and somebody sells, or the shelf has: what an order can be worked out for. */
     public List<Wanted> toBeHad() {
         Set<String> offered = new HashSet<>();
         offers().offers().forEach(o -> o.contains().forEach(c -> offered.add(c.part())));
-        return open().stream()
+        return openOfVisit().stream()
                 .filter(w -> offered.contains(w.part()) || onShelf(w.part()) > 0)
                 .toList();
     }
@@ -101,7 +163,7 @@ public final class Supply {
     public List<String> unlisted() {
         Set<String> had = new HashSet<>();
         toBeHad().forEach(w -> had.add(w.part()));
-        return open().stream()
+        return openOfVisit().stream()
                 .filter(w -> !had.contains(w.part()))
                 .map(w -> w.qty() + " × " + title(w.part()))
                 .toList();
@@ -150,7 +212,10 @@ public final class Supply {
         Map<String, Integer> change = new LinkedHashMap<>();
         taken.forEach((part, qty) -> change.merge(part, -qty, Integer::sum));
         here.forEach((part, qty) -> {
-            int over = qty - Math.max(0, need.getOrDefault(part, 0) - taken.getOrDefault(part, 0));
+            int over = qty
+                    - rest(part)
+                    - sister().map(s -> Math.max(0, s.rest(part) - s.here.getOrDefault(part, 0)))
+                            .orElse(0);
             if (over > 0) {
                 change.merge(part, over, Integer::sum);
             }

@@ -36,6 +36,8 @@ public enum Topic {
     ENGINE_MADE,
     /** Who answered to the estimate. */
     CONSENT_BY,
+    /** What the estimate named as what may come on top when he answered: ids of goals. */
+    FORESEEN,
     /** Why work beside the leg waits, by item. */
     PUT_OFF_WHY;
 

@@ -10,6 +10,7 @@ import mussel.core.estimate.EstimateInput;
 import mussel.core.estimate.EstimateInput.Doubtful;
 import mussel.core.estimate.EstimateResult;
 import mussel.core.estimate.EstimateWords;
+import mussel.core.measure.Money;
 import mussel.core.parts.Catalogue;
 import mussel.core.plan.PlanResult;
 import mussel.core.sheet.Goal;
@@ -25,13 +26,20 @@ public final class Worth {
     private static final double USUAL_LIFE_H = 600;
     private static final double LEAVE_LIFE_SHARE = 0.25;
 
-    private final Assessment all;
+    private final Money money;
     private final EstimateInput in;
     private final EstimateResult out;
     private final List<String> unpriced;
 
+    private Worth(EstimateInput in, List<String> unpriced, Money money) {
+        this.in = in;
+        this.out = EstimateEngine.run(in);
+        this.unpriced = List.copyOf(unpriced);
+        this.money = money;
+    }
+
     private Worth(Assessment all) {
-        this.all = all;
+        this.money = all.yard().money();
         PlanResult plan = all.timedPlan();
         Catalogue.FamilyOffers offers = all.stores().catalogue().of(all.sheet().id());
         List<String> without = new ArrayList<>();
@@ -43,7 +51,7 @@ public final class Worth {
                 without.add(row.title());
             }
             parts += row.need() * price.orElse(0);
-            days = Math.max(days, lead(offers, row.part()));
+            days = Math.max(days, offers.lead(row.part()).orElse(0));
         }
         this.unpriced = List.copyOf(without);
         Job job = all.job();
@@ -52,7 +60,7 @@ public final class Worth {
         double waits = job.reading(Field.REPAIR_DAYS)
                 .orElse(days + Math.ceil(plan.minutes().mean() / 480));
         double perDay = job.reading(Field.DOWNTIME_COST).orElse(all.yard().downtimePerDay());
-        List<Doubtful> doubts = doubtful(offers);
+        List<Doubtful> doubts = doubtful(all, offers);
         double repair = all.yard().labourPerH() * plan.minutes().mean() / 60
                 + partsTotal
                 + tools
@@ -67,11 +75,11 @@ public final class Worth {
                 partsTotal,
                 tools,
                 doubts,
-                exchange(offers),
+                exchange(all, offers),
                 OptionalDouble.of(job.reading(Field.REPAIR_LIFE).orElse(USUAL_LIFE_H)),
                 waits,
                 perDay,
-                leave(repair));
+                leave(all, repair));
         this.out = EstimateEngine.run(in);
     }
 
@@ -80,16 +88,64 @@ public final class Worth {
         return all.plan().steps().isEmpty() ? Optional.empty() : Optional.of(new Worth(all));
     }
 
-    private static int lead(Catalogue.FamilyOffers offers, String part) {
-        return offers.offers().stream()
-                .filter(o -> o.of(part) > 0 && o.stock() > 0)
-                .mapToInt(o -> o.leadDays())
-                .min()
-                .orElse(0);
+    /**
+     * Two legs as one job: work shared as planned, parts and doubts of both, days that run for both at once; exchanged both or neither, and it comes back
+     * when either leg does.
+     */
+    static Worth both(Worth one, Worth other, PlanResult.Minutes together) {
+        EstimateInput a = one.in;
+        EstimateInput b = other.in;
+        List<Doubtful> doubts = new ArrayList<>(a.doubtful());
+        doubts.addAll(b.doubtful());
+        List<String> unpriced = new ArrayList<>(one.unpriced);
+        other.unpriced.stream().filter(u -> !unpriced.contains(u)).forEach(unpriced::add);
+        EstimateInput in = new EstimateInput(
+                a.labourPerH(),
+                new EstimateInput.Minutes(together.mean(), together.p50(), together.p90()),
+                a.partsTotal() + b.partsTotal(),
+                Math.max(a.toolsTotal(), b.toolsTotal()),
+                likeliest(doubts),
+                pairs(a.exchange(), b.exchange()),
+                a.repairLifeH(),
+                Math.max(a.repairLeadDays(), b.repairLeadDays()),
+                Math.max(a.downtimePerDay(), b.downtimePerDay()),
+                either(a.leave(), b.leave()));
+        return new Worth(in, unpriced, one.money);
+    }
+
+    private static List<EstimateInput.Exchange> pairs(
+            List<EstimateInput.Exchange> one, List<EstimateInput.Exchange> other) {
+        List<EstimateInput.Exchange> pairs = new ArrayList<>();
+        for (EstimateInput.Exchange a : one) {
+            other.stream()
+                    .filter(b -> b.name().equals(a.name()))
+                    .forEach(b -> pairs.add(new EstimateInput.Exchange(
+                            a.name(),
+                            a.price() + b.price(),
+                            a.coreCharge() + b.coreCharge(),
+                            a.coreReturned() && b.coreReturned(),
+                            a.minutes() + b.minutes(),
+                            Math.max(a.leadDays(), b.leadDays()),
+                            a.expectedLifeH())));
+        }
+        return pairs;
+    }
+
+    private static Optional<EstimateInput.Leave> either(
+            Optional<EstimateInput.Leave> one, Optional<EstimateInput.Leave> other) {
+        if (one.isEmpty() || other.isEmpty()) {
+            // What leaving a leg means that nobody has looked at is not known.
+            return Optional.empty();
+        }
+        double a = one.get().comebackProbability();
+        double b = other.get().comebackProbability();
+        double any = 1 - (1 - a) * (1 - b);
+        double cost = any > 0 ? (a * one.get().comebackCost() + b * other.get().comebackCost()) / any : 0;
+        return Optional.of(new EstimateInput.Leave(any, cost, one.get().expectedLifeH()));
     }
 
     /** Goals not chosen, each with the price of what it renews and the probability that it is called for. */
-    private List<Doubtful> doubtful(Catalogue.FamilyOffers offers) {
+    private static List<Doubtful> doubtful(Assessment all, Catalogue.FamilyOffers offers) {
         List<Doubtful> doubtful = new ArrayList<>();
         if (all.findings().isEmpty()) {
             return doubtful;
@@ -104,18 +160,22 @@ public final class Worth {
                 boolean along = all.supply().need().containsKey(fit.part());
                 price += along ? 0 : fit.qty() * offers.price(fit.part()).orElse(0);
             }
-            double labour = marginalMinutes(decision.goal()) * all.yard().labourPerH() / 60;
+            double labour = marginalMinutes(all, decision.goal()) * all.yard().labourPerH() / 60;
             if (price + labour > 0) {
                 doubtful.add(new Doubtful(goal.get().title(), price + labour, decision.probability()));
             }
         }
+        return likeliest(doubtful);
+    }
+
+    private static List<Doubtful> likeliest(List<Doubtful> doubtful) {
         return doubtful.stream()
                 .sorted(Comparator.comparingDouble((Doubtful d) -> -d.price() * d.probability()))
                 .limit(MOST_DOUBTS)
                 .toList();
     }
 
-    private double marginalMinutes(String goal) {
+    private static double marginalMinutes(Assessment all, String goal) {
         return all.timedPlan().marginal().stream()
                 .filter(m -> m.goal().equals(goal))
                 .mapToDouble(PlanResult.Marginal::extraMinutes)
@@ -123,7 +183,7 @@ public final class Worth {
                 .orElse(0);
     }
 
-    private List<EstimateInput.Exchange> exchange(Catalogue.FamilyOffers offers) {
+    private static List<EstimateInput.Exchange> exchange(Assessment all, Catalogue.FamilyOffers offers) {
         boolean back = !all.job().choice(Scale.CORE_BACK).equals(Optional.of("no"));
         return offers.exchange().stream()
                 .map(u -> new EstimateInput.Exchange(
@@ -135,9 +195,10 @@ public final class Worth {
      * Leaving it: it comes back when any of the chosen goals is truly called for. Then the whole repair is due all the same, with its doubts and the
      * days without the boat, and what running on with each fault has spoilt meanwhile comes on top.
      *
+     * @param all the job
      * @param repair what the repair costs on the mean, as estimated now (money)
      */
-    private Optional<EstimateInput.Leave> leave(double repair) {
+    private static Optional<EstimateInput.Leave> leave(Assessment all, double repair) {
         if (all.findings().isEmpty()) {
             return Optional.empty();
         }
@@ -155,6 +216,20 @@ public final class Worth {
                 new EstimateInput.Leave(1 - none, comeback, OptionalDouble.of(USUAL_LIFE_H * LEAVE_LIFE_SHARE)));
     }
 
+    /**
+     * What the repair came to with the minutes that were, as the estimate reckons: nothing is doubtful any more.
+     *
+     * @param minutes what the work took (min)
+     */
+    double cameTo(double minutes) {
+        return spent(minutes) + in.toolsTotal() + in.downtimePerDay() * in.repairLeadDays();
+    }
+
+    /** Work and parts alone of those minutes (money). */
+    double spent(double minutes) {
+        return in.labourPerH() * minutes / 60 + in.partsTotal();
+    }
+
     /** What the engine was fed. */
     public EstimateInput input() {
         return in;
@@ -167,7 +242,7 @@ public final class Worth {
 
     /** The same in words. */
     public EstimateWords words() {
-        return new EstimateWords(in, out, all.yard().money());
+        return new EstimateWords(in, out, money);
     }
 
     /** Parts nobody lists a price for; they are missing from the estimate. */

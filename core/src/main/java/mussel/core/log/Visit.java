@@ -2,6 +2,7 @@ package mussel.core.log;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.measure.Display;
@@ -31,6 +32,7 @@ import mussel.core.measure.YardUnits;
  * @param simulated whether any of its readings came from a simulated instrument
  * @param held whether a hold was made once work had begun
  * @param comeback whether the yard has marked it as one that came back for what was mended
+ * @param work what its work took and came to; empty where nothing was worked out, or an earlier program filed it
  */
 public record Visit(
         int job,
@@ -52,7 +54,8 @@ public record Visit(
         String complaint,
         boolean simulated,
         boolean held,
-        boolean comeback) {
+        boolean comeback,
+        Optional<Work> work) {
     /** One that proved nothing by a hold and is no comeback. */
     public Visit(
             int job,
@@ -93,11 +96,12 @@ public record Visit(
                 complaint,
                 simulated,
                 false,
-                false);
+                false,
+                Optional.empty());
     }
 
-    /** The same with what was proved by a hold, and whether it came back. */
-    public Visit proved(boolean byHold, boolean cameBack) {
+    /** The same with what was proved by a hold, whether it came back, and what its work took. */
+    public Visit proved(boolean byHold, boolean cameBack, Optional<Work> took) {
         return new Visit(
                 job,
                 leg,
@@ -118,7 +122,8 @@ public record Visit(
                 complaint,
                 simulated,
                 byHold,
-                cameBack);
+                cameBack,
+                took);
     }
 
     /** Keeps its own copies. */
@@ -128,6 +133,22 @@ public record Visit(
         done = List.copyOf(done);
         looks = List.copyOf(looks);
         renewals = List.copyOf(renewals);
+        work = work == null ? Optional.empty() : work;
+    }
+
+    /**
+     * What the work of a job took and came to.
+     *
+     * @param minutes by step, what it took by its tick (min); only steps that can be told
+     * @param spent work and parts of it (money)
+     * @param cameTo the same with tools and the days without the boat, as an estimate reckons (money)
+     * @param quoted the most the estimate named when the owner said yes to it (money); empty where nobody asked him
+     */
+    public record Work(Map<String, Double> minutes, double spent, double cameTo, OptionalDouble quoted) {
+        /** Keeps its own copy. */
+        public Work {
+            minutes = Map.copyOf(minutes);
+        }
     }
 
     /** The day it counts for: tagged, or opened while it is on the bench. */

@@ -2,6 +2,7 @@ package mussel.core.parts;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
 
@@ -53,6 +54,14 @@ public record Catalogue(
             return offers.stream()
                     .filter(o -> !o.isKit() && o.of(part) > 0)
                     .mapToDouble(o -> o.price() / o.of(part))
+                    .min();
+        }
+
+        /** In how many days one can be here at the soonest; empty where nobody has one. */
+        public OptionalInt lead(String part) {
+            return offers.stream()
+                    .filter(o -> o.of(part) > 0 && o.stock() > 0)
+                    .mapToInt(Offer::leadDays)
                     .min();
         }
     }

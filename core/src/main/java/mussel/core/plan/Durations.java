@@ -46,23 +46,40 @@ final class Durations {
         return steps.stream().mapToDouble(s -> s.meanMinutes(saltYears)).sum();
     }
 
+    /**
+     * Steps of one leg.
+     *
+     * @param steps the steps
+     * @param saltYears years the leg has been in salt
+     */
+    record OnLeg(List<Step> steps, double saltYears) {}
+
     static Minutes of(List<Step> steps, double saltYears, int seed) {
+        return of(List.of(new OnLeg(steps, saltYears)), seed);
+    }
+
+    /** The same for legs in one go: those of a boat have been in the same water, so that one quick to work on has a quick sister. */
+    static Minutes of(List<OnLeg> legs, int seed) {
         double[] total = new double[DRAWS];
         SplittableRandom random = new SplittableRandom(seed);
-        for (Step step : steps) {
-            add(total, step.minutes(), random);
-            step.seizes().ifPresent(s -> {
-                double p = s.probability(saltYears);
-                for (int i = 0; p > 0 && i < DRAWS; i++) {
-                    total[i] += random.nextDouble() < p ? s.extraMin() : 0;
-                }
-            });
+        double mean = 0;
+        for (OnLeg leg : legs) {
+            mean += mean(leg.steps(), leg.saltYears());
+            for (Step step : leg.steps()) {
+                add(total, step.minutes(), random);
+                step.seizes().ifPresent(s -> {
+                    double p = s.probability(leg.saltYears());
+                    for (int i = 0; p > 0 && i < DRAWS; i++) {
+                        total[i] += random.nextDouble() < p ? s.extraMin() : 0;
+                    }
+                });
+            }
         }
         for (int i = 0; i < DRAWS; i++) {
             total[i] *= Leg.ALIKE[i];
         }
         Arrays.sort(total);
-        return new Minutes(mean(steps, saltYears), total[DRAWS / 2], total[DRAWS * 9 / 10]);
+        return new Minutes(mean, total[DRAWS / 2], total[DRAWS * 9 / 10]);
     }
 
     private static void add(double[] total, Step.Minutes minutes, SplittableRandom random) {

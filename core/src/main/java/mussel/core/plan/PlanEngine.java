@@ -126,6 +126,21 @@ public final class PlanEngine {
                 .sum();
     }
 
+    /**
+     * How long two legs take in one go, each with work of its own: what is done once for both counts once.
+     *
+     * @param one the steps of one leg, in working order
+     * @param salt years it has been in salt
+     * @param other those of the leg beside it
+     * @param otherSalt years that has been in salt
+     */
+    public static PlanResult.Minutes together(List<Step> one, double salt, List<Step> other, double otherSalt) {
+        Set<String> shared = new HashSet<>();
+        one.stream().filter(Step::once).forEach(s -> shared.add(s.id()));
+        List<Step> rest = other.stream().filter(s -> !shared.contains(s.id())).toList();
+        return Durations.of(List.of(new Durations.OnLeg(one, salt), new Durations.OnLeg(rest, otherSalt)), 1);
+    }
+
     private static Twin twin(List<Step> steps, double saltYears) {
         double one = Durations.mean(steps, saltYears);
         double saved = Durations.mean(steps.stream().filter(Step::once).toList(), saltYears);

@@ -110,6 +110,32 @@ public record FamilySheet(
         return means(of, Goal.Meaning.RENEWS_IMPELLER) || means(of, Goal.Meaning.RENEWS_PUMP);
     }
 
+    /** The same family with other steps. */
+    public FamilySheet with(List<Step> other) {
+        return new FamilySheet(
+                id,
+                title,
+                maker,
+                origin,
+                construction,
+                oil,
+                gearcase,
+                leakTest,
+                plugs,
+                seals,
+                fasteners,
+                parts,
+                kits,
+                goals,
+                other,
+                intervals,
+                pump,
+                setup,
+                substitutes,
+                drawing,
+                estimates);
+    }
+
     /** The regions a small picture of the leg shows. */
     public List<Region> outline() {
         return drawing.stream()

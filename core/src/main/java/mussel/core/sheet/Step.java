@@ -81,6 +81,33 @@ public record Step(
                 + seizes.map(s -> s.probability(saltYears) * s.extraMin()).orElse(0.0);
     }
 
+    /** The same step, taking other minutes. */
+    public Step taking(Minutes other) {
+        return new Step(
+                id,
+                title,
+                phase,
+                place,
+                needs,
+                after,
+                goals,
+                mirrors,
+                detail,
+                school,
+                tools,
+                consumables,
+                partsOut,
+                partsIn,
+                fasteners,
+                cautions,
+                ask,
+                finds,
+                other,
+                seizes,
+                cureMin,
+                once);
+    }
+
     /** Whether the text says something; sheets write a hyphen for nothing. */
     public static boolean says(String text) {
         return !text.equals("-");

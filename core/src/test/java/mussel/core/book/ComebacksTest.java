@@ -34,7 +34,7 @@ class ComebacksTest {
                         List.of(),
                         "",
                         false)
-                .proved(held, came);
+                .proved(held, came, Optional.empty());
     }
 
     private static final LocalDate DAY = LocalDate.of(2026, 3, 1);

@@ -18,6 +18,7 @@ import javafx.scene.layout.VBox;
 import mussel.core.book.Comebacks;
 import mussel.core.book.LogBook.Renewed;
 import mussel.core.book.YardLives;
+import mussel.core.job.OwnRecord;
 import mussel.core.lives.LivesEngine;
 import mussel.core.lives.LivesInput;
 import mussel.core.lives.LivesResult;
@@ -27,6 +28,7 @@ import mussel.core.log.Visit.Wearing;
 import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Range;
+import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Interval;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
@@ -51,6 +53,8 @@ final class LivesPage implements BookPage {
     private final VBox page = new Column(10);
     private final VBox says = new Column(4);
     private final VBox came = new Column(3);
+    private final VBox record = new Column(3);
+    private final PickRow counting;
     private final LineChart<Number, Number> failing = chart("age (h)", "failed by then (%)");
     private final LineChart<Number, Number> costing = chart("replaced every (h)", "money an hour run");
     private final QuantityField planned = field("life-planned", "planned, assumed", Kind.MONEY, Range.above(0, 1e6));
@@ -89,6 +93,15 @@ final class LivesPage implements BookPage {
                     where = w;
                     show();
                 });
+        counting = new PickRow(
+                        "count-comebacks",
+                        "What comebacks cost, in the cost of leaving a thing",
+                        List.of(PickRow.Choice.text("off", "only shown"), PickRow.Choice.text("on", "counted")))
+                .keepsOne()
+                .onPick(on -> {
+                    shop.setCountingComebacks(on.equals(Optional.of("on")));
+                    show();
+                });
         why = new WhyButton(
                 "why-lives",
                 () -> last == null || last.out().interval().isEmpty()
@@ -113,10 +126,12 @@ final class LivesPage implements BookPage {
                         says,
                         charts,
                         came,
+                        record,
                         Texts.dim(
                                 "Estimates from this yard’s own logbook. A life ends where somebody found the part failed; taken out sound, or with nobody’s word, it counts as having lasted at least that long."));
         says.setId("lives-says");
         came.setId("lives-came");
+        record.setId("lives-record");
     }
 
     private QuantityField field(String id, String label, Kind kind, Range range) {
@@ -198,10 +213,38 @@ final class LivesPage implements BookPage {
         came.getChildren().add(Texts.heading("What came back"));
         List.of(known.held(), known.unheld()).forEach(r -> came.getChildren().add(Texts.sentence(r.says())));
         known.rates().stream().limit(MOST_RATES).forEach(r -> came.getChildren().add(Texts.dim(r.says())));
+        known.parts().stream().filter(r -> r.came() > 0).forEach(r -> came.getChildren()
+                .add(Texts.dim("Where renewed, " + r.says())));
         came.getChildren()
-                .add(
-                        Texts.dim(
-                                "Of repairs whose leg was marked a comeback at Intake within a year. Bounds: Wilson, 95 %. They are shown and move no figure yet."));
+                .add(Texts.dim(
+                        "Of repairs whose leg was marked a comeback at Intake within a year. Bounds: Wilson, 95 %."));
+        counting.show(Optional.of(shop.countingComebacks() ? "on" : "off"));
+        came.getChildren().add(counting);
+        shop.families().stream()
+                .flatMap(f ->
+                        shop.ownRecord(f.id()).costs(f.title(), shop.units().money()).stream())
+                .forEach(c -> came.getChildren().add(Texts.sentence(c)));
+    }
+
+    /** How often estimates held, and how many steps take the yard's own time, family by family. */
+    private void record() {
+        record.getChildren().clear();
+        for (FamilySheet family : shop.families()) {
+            OwnRecord own = shop.ownRecord(family.id());
+            int steps = own.times().counted(family);
+            String says = (own.quoted() + " "
+                            + (steps > 0
+                                    ? steps + " of " + family.steps().size()
+                                            + " steps take this yard’s own time, by its ticks."
+                                    : ""))
+                    .strip();
+            if (!says.isEmpty()) {
+                record.getChildren().add(Texts.sentence(family.title() + ": " + says));
+            }
+        }
+        if (!record.getChildren().isEmpty()) {
+            record.getChildren().add(0, Texts.heading("Times and estimates"));
+        }
     }
 
     private static Predicate<Renewed> filter(String where) {
@@ -230,6 +273,7 @@ final class LivesPage implements BookPage {
     private void answer(Answer answer) {
         last = answer;
         comebacks(answer.comebacks());
+        record();
         says.getChildren().clear();
         String basis = answer.out().count() + " lives, " + answer.out().failures() + " of them failed, "
                 + Math.round(answer.out().hours()) + " h of running"

@@ -1,11 +1,11 @@
 package mussel.desktop.book;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -17,11 +17,12 @@ import javafx.scene.layout.Priority;
 import mussel.core.book.LayUpRound;
 import mussel.core.book.LayUpWork;
 import mussel.core.book.LogBook.Awaiting;
-import mussel.core.job.Assessment;
+import mussel.core.book.WorkList;
 import mussel.core.job.BenchLine;
 import mussel.core.job.LegRef;
+import mussel.core.job.Yard;
 import mussel.core.log.Due;
-import mussel.core.sheet.FamilySheet;
+import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
@@ -34,6 +35,7 @@ final class RoundCard extends Column {
 
     private final Workshop shop;
     private final Consumer<Integer> onOpen;
+    private final Label said = Texts.dim("");
 
     RoundCard(Workshop shop, Consumer<Integer> onOpen) {
         super(6);
@@ -55,11 +57,17 @@ final class RoundCard extends Column {
                 .collect(Collectors.toMap(l -> l.leg().id(), BenchLine::job, (first, later) -> later));
         List<Node> rows = new ArrayList<>();
         List<LayUpRound.Boat> boats = new ArrayList<>();
+        List<WorkList.Line> lines = new ArrayList<>();
         for (LegRef leg : legs.values()) {
-            Optional<Assessment> now =
-                    Optional.ofNullable(open.get(leg.id())).or(() -> last(leg)).flatMap(shop::assessed);
-            now.ifPresent(a -> boats.add(new LayUpRound.Boat(leg.title(), LayUpWork.needs(a), gear(a.sheet()))));
-            rows.add(row(leg, Optional.ofNullable(open.get(leg.id())), now));
+            Optional<Integer> here = Optional.ofNullable(open.get(leg.id()));
+            Optional<Integer> known = here.or(() -> last(leg));
+            known.map(shop::layUp).ifPresent(boats::add);
+            int done = here.map(shop::layUpDone).orElse(0);
+            String says = leg.title()
+                    + here.map(j -> ": " + done + " of " + LayUpWork.STEPS.size() + " steps, job " + j)
+                            .orElse(": not taken in");
+            lines.add(new WorkList.Line(says, done == LayUpWork.STEPS.size()));
+            rows.add(row(leg, here, says));
         }
         getChildren().clear();
         setVisible(!rows.isEmpty());
@@ -76,26 +84,33 @@ final class RoundCard extends Column {
             getChildren().add(Texts.wrapped("In all " + shop.units().money().exact(round.cost()) + ".", "strong"));
         }
         round.unknown().forEach(u -> getChildren().add(Texts.dim(u + ".")));
+        Button print = new Button("Print the round");
+        print.setId("round-print");
+        print.setOnAction(e -> print(lines, round));
+        getChildren().add(new Row(8, print, said));
     }
 
     private Optional<Integer> last(LegRef leg) {
         return shop.journal().benchLines().jobsOf(leg.id()).stream().max(Integer::compare);
     }
 
-    private static OptionalDouble gear(FamilySheet sheet) {
-        return sheet.oil().capacityMl().isPresent()
-                ? OptionalDouble.of(sheet.oil().capacityMl().getAsDouble()
-                        + sheet.oil().purgeMl()
-                        + sheet.oil().spillMl())
-                : OptionalDouble.empty();
+    private void print(List<WorkList.Line> lines, LayUpRound round) {
+        List<String> notes = new ArrayList<>();
+        round.lines().forEach(l -> notes.add(l.says(shop.units())));
+        if (round.cost() > 0) {
+            notes.add("In all " + shop.units().money().exact(round.cost()) + ".");
+        }
+        round.unknown().forEach(u -> notes.add(u + "."));
+        WorkList list = LayUpRound.list(lines, notes);
+        Yard yard = shop.yard();
+        LocalDate day = shop.today();
+        Paper.place(shop, this, "Round", "round.pdf")
+                .ifPresent(file ->
+                        Paper.write("The round", file, () -> shop.papers().list(yard, day, list, file), said::setText));
     }
 
-    private Node row(LegRef leg, Optional<Integer> open, Optional<Assessment> now) {
-        int done = open.isPresent() ? now.map(a -> LayUpWork.of(a).done()).orElse(0) : 0;
-        Label says = Texts.sentence(leg.title()
-                + (open.isPresent()
-                        ? ": " + done + " of " + LayUpWork.STEPS.size() + " steps, job " + open.get()
-                        : ": not taken in"));
+    private Node row(LegRef leg, Optional<Integer> open, String how) {
+        Label says = Texts.sentence(how);
         says.setMinWidth(0);
         says.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(says, Priority.ALWAYS);

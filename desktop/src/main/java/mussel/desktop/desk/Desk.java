@@ -111,6 +111,20 @@ public final class Desk {
         }
     }
 
+    /** Makes an entry in the job of the leg beside it, or in this one where that is meant. */
+    public void noteBeside(int other, Fact fact) {
+        if (other == job) {
+            note(fact);
+            return;
+        }
+        try {
+            shop.journal().append(other, shop.by(), fact);
+            refresh();
+        } catch (JournalException e) {
+            onTrouble.accept(e.getMessage());
+        }
+    }
+
     /** Makes several entries, all or none. Says whether they are in the journal. */
     public boolean note(List<Fact> facts) {
         try {

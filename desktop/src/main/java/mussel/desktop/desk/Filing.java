@@ -1,6 +1,7 @@
 package mussel.desktop.desk;
 
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +26,7 @@ final class Filing {
     private final Clock clock;
     private final Ports ports;
     private final Map<Integer, String> unfiled = new TreeMap<>();
+    private final Set<Integer> partners = new TreeSet<>();
 
     Filing(Workshop shop, CompletableFuture<Workshop.Catalogue> catalogue, Clock clock, Ports ports) {
         this.shop = shop;
@@ -41,7 +43,10 @@ final class Filing {
     /** A job as it goes into the book. One that cannot be read stays owed and is named; it stands in no other's way. */
     private Optional<Filed> filed(int job) {
         try {
-            return shop.job(job).map(Filed::of);
+            return shop.job(job).map(now -> {
+                now.visit().ifPresent(v -> partners.add(v.sister().job().id()));
+                return Filed.of(now);
+            });
         } catch (RuntimeException e) {
             System.getLogger("mussel").log(System.Logger.Level.WARNING, "Job " + job + " cannot be filed", e);
             unfiled.put(
@@ -57,7 +62,14 @@ final class Filing {
     /** Jobs as they go into the book; those of unknown families are left out. */
     private List<Filed> filed(Collection<Integer> jobs) {
         shop.forgetShelf();
-        return jobs.stream().map(this::filed).flatMap(Optional::stream).toList();
+        shop.forgetOwn();
+        partners.clear();
+        List<Filed> filed = new ArrayList<>();
+        jobs.stream().map(this::filed).flatMap(Optional::stream).forEach(filed::add);
+        // What one leg of a visit needs of the other's order stands in the other's line.
+        List<Integer> sisters = partners.stream().filter(p -> !jobs.contains(p)).toList();
+        sisters.stream().map(this::filed).flatMap(Optional::stream).forEach(filed::add);
+        return filed;
     }
 
     /** Where there is much to bring up to date, as after an import, it is only written down as owed. */

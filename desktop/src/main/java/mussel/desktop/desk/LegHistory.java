@@ -26,6 +26,7 @@ final class LegHistory {
     private final Journal journal;
     private final ZoneId zone;
     private final Map<String, List<String>> twins = new HashMap<>();
+    private final Map<String, List<Integer>> sisters = new HashMap<>();
     private final Map<Integer, LegBefore> before = new HashMap<>();
     private final Map<Integer, Job> read = new LinkedHashMap<>(64, 0.75f, true) {
         private static final long serialVersionUID = 1L;
@@ -43,6 +44,7 @@ final class LegHistory {
 
     void forget() {
         twins.clear();
+        sisters.clear();
         before.clear();
     }
 
@@ -78,6 +80,36 @@ final class LegHistory {
             return List.of();
         }
         return twins.computeIfAbsent(job.leg().id(), leg -> sisterFound(job));
+    }
+
+    /** The job of the leg that hangs beside that of a job, where both are in the yard at the same time. */
+    Optional<Job> sister(Job job) {
+        if (!job.leg().position().isTwin()) {
+            return Optional.empty();
+        }
+        return sisters.computeIfAbsent(job.leg().id(), leg -> sisters(job)).stream()
+                .map(this::job)
+                .filter(s -> together(job, s))
+                .findFirst();
+    }
+
+    private List<Integer> sisters(Job job) {
+        return Stream.of(LegRef.Position.PORT, LegRef.Position.STARBOARD)
+                .filter(p -> p != job.leg().position())
+                .flatMap(p -> journal.benchLines().leg(job.leg().boat(), p).stream())
+                .flatMap(leg -> latest(journal.benchLines().jobsOf(leg.id())).stream())
+                .toList();
+    }
+
+    private static List<Integer> latest(List<Integer> jobs) {
+        List<Integer> latest = new ArrayList<>(jobs.subList(Math.max(0, jobs.size() - FEW), jobs.size()));
+        Collections.reverse(latest);
+        return latest;
+    }
+
+    private static boolean together(Job one, Job other) {
+        return !one.taggedAt().map(t -> t.isBefore(other.opened())).orElse(false)
+                && !other.taggedAt().map(t -> t.isBefore(one.opened())).orElse(false);
     }
 
     private List<String> sisterFound(Job job) {

@@ -1,11 +1,13 @@
 package mussel.desktop.desk;
 
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiFunction;
 import java.util.function.IntPredicate;
 import mussel.core.book.LogBook;
+import mussel.core.book.WorkList;
 import mussel.core.instrument.Instruments;
 import mussel.core.job.Assessment;
 import mussel.core.job.Journal;
@@ -54,6 +56,15 @@ public record Ports(
 
         /** The mat and the way back. */
         void mat(Assessment job, Path file);
+
+        /** A list of work for one boat. */
+        void list(Assessment job, WorkList list, Path file);
+
+        /** A list of work for a yard, of that day. */
+        void list(Yard yard, LocalDate day, WorkList list, Path file);
+
+        /** The letter for a leg that came back. */
+        void letter(Assessment job, Path file);
 
         /** The same with the mat drawn: PNG pictures of its rows as they came off, and of the way back. */
         void mat(Assessment job, List<byte[]> cameOff, List<byte[]> wayBack, Path file);

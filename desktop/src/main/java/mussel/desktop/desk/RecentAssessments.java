@@ -5,9 +5,12 @@ import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mussel.core.job.Assessment;
 import mussel.core.job.Job;
 import mussel.core.job.LegBefore;
+import mussel.core.job.OwnRecord;
+import mussel.core.job.Sister;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
@@ -40,7 +43,9 @@ final class RecentAssessments {
             LocalDate today,
             Stores stores,
             ZoneId zone,
-            LegBefore before) {
+            LegBefore before,
+            Optional<Sister> sister,
+            OwnRecord own) {
         static Basis of(Job job, FamilySheet sheet, Surroundings around) {
             return new Basis(
                     job.mark(),
@@ -51,7 +56,9 @@ final class RecentAssessments {
                     around.today(),
                     around.stores(),
                     around.zone(),
-                    around.before().get());
+                    around.before().get(),
+                    around.sister(),
+                    around.own());
         }
 
         boolean same(Basis other) {
@@ -64,7 +71,14 @@ final class RecentAssessments {
                     && stores.catalogue() == other.stores.catalogue()
                     && stores.shelf().equals(other.stores.shelf())
                     && zone.equals(other.zone)
-                    && before.equals(other.before);
+                    && before.equals(other.before)
+                    && sister.map(Basis::stands).equals(other.sister.map(Basis::stands))
+                    && sister.flatMap(Sister::assessed).equals(other.sister.flatMap(Sister::assessed))
+                    && own == other.own;
+        }
+
+        private static Job.Mark stands(Sister sister) {
+            return sister.job().mark();
         }
     }
 

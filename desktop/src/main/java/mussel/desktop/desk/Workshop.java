@@ -15,22 +15,22 @@ import java.util.function.IntPredicate;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import mussel.core.book.BenchPlan;
+import mussel.core.book.LayUpRound;
+import mussel.core.book.LayUpWork;
 import mussel.core.book.LogBook;
 import mussel.core.book.ShelfPlan;
-import mussel.core.book.YardEffect;
 import mussel.core.instrument.Instruments;
 import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
-import mussel.core.job.EarlierJob;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
+import mussel.core.job.OwnRecord;
 import mussel.core.job.PumpHabit;
 import mussel.core.job.Settings;
-import mussel.core.job.Stores;
 import mussel.core.job.Suppliers;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
@@ -38,7 +38,6 @@ import mussel.core.measure.Problems;
 import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.core.parts.Seller;
-import mussel.core.plan.Planning;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Calibration;
 import mussel.core.verdict.Judge;
@@ -56,21 +55,17 @@ public final class Workshop {
     /** The most legs named as changed by a decision. */
     private static final int MOST_DUE = 4_000;
 
-    private static final int MOST_CHANGED = 24;
-
     private final Journal journal;
     private final LogBook book;
     private final CompletableFuture<Catalogue> catalogue;
     private final Clock clock;
     private final Ports ports;
     private Optional<Judged> judge = Optional.empty();
-    private final LegHistory history;
+    private final Around around;
     private final Families families;
     private final YardDecisions decisions;
     private final Shelf shelf;
     private final Filing filing;
-    /** Plans made before. */
-    private final Planning planning = new Planning();
     /** Assessments made before. */
     private final RecentAssessments recent = new RecentAssessments();
 
@@ -81,10 +76,10 @@ public final class Workshop {
         this.catalogue = catalogue;
         this.clock = clock;
         this.ports = ports;
-        history = new LegHistory(journal, clock.getZone());
         families = new Families(journal, ports.sheets(), this::offered);
         decisions = new YardDecisions(journal, this::sheet, ports.yardForm());
         shelf = new Shelf(journal, decisions, families::workedBy, this::listed);
+        around = new Around(journal, book, clock, families, shelf, this::judge);
         filing = new Filing(this, catalogue, clock, ports);
     }
 
@@ -284,8 +279,7 @@ public final class Workshop {
 
     /** What is looked up once a sitting is looked up anew. */
     void forgetTwins() {
-        history.forget();
-        shelf.forget();
+        around.forget();
     }
 
     /** What is looked up of shelves is looked up anew. */
@@ -295,9 +289,7 @@ public final class Workshop {
 
     /** Earlier jobs of the leg of that job in a sentence each, the latest first. */
     public List<String> earlier(Job job) {
-        return history.earlier(job)
-                .map(j -> EarlierJob.words(j, families.workedBy(j), yard()))
-                .toList();
+        return around.earlier(job, yard());
     }
 
     Filing filing() {
@@ -440,45 +432,32 @@ public final class Workshop {
      * What another yard would change on the legs that are open, a line for each leg it changes; of more than the bench holds at once the first ones.
      */
     public List<String> wouldChange(Yard other) {
-        List<String> lines = new ArrayList<>();
-        for (BenchLine line : journal.benchLines().open()) {
-            if (lines.size() == MOST_CHANGED) {
-                lines.add("and perhaps others.");
-                break;
-            }
-            job(line.job()).ifPresent(before -> {
-                List<String> effect = YardEffect.of(
-                        before,
-                        Assessment.of(
-                                before.job(),
-                                before.sheet(),
-                                surroundings(before.job(), other, shelf.would(before.job(), other))));
-                if (!effect.isEmpty()) {
-                    lines.add(line.leg().title() + ": " + String.join("; ", effect) + ".");
-                }
-            });
-        }
-        return lines;
+        return around.wouldChange(other, this::job);
     }
 
     private Surroundings surroundings(Job job) {
-        return surroundings(job, job.taggedAt().map(decisions::at).orElseGet(this::yard));
+        return around.of(job, job.taggedAt().map(decisions::at).orElseGet(this::yard));
     }
 
-    private Surroundings surroundings(Job job, Yard by) {
-        return surroundings(job, by, shelf.stores(job, by));
+    /** What the yard's own jobs of a family say. */
+    public OwnRecord ownRecord(String family) {
+        return around.own(family);
     }
 
-    private Surroundings surroundings(Job job, Yard by, Stores stores) {
-        return new Surroundings(
-                by,
-                judge(by),
-                history.twinFound(job),
-                today(),
-                stores,
-                planning,
-                clock.getZone(),
-                () -> history.before(job));
+    /** Whether what came back counts in what leaving a thing costs. */
+    public boolean countingComebacks() {
+        return around.counting();
+    }
+
+    /** Sets whether it counts; every verdict from now on follows. */
+    public void setCountingComebacks(boolean on) {
+        decisions.keep(by(), Around.counted(), on ? "on" : "off");
+        around.forgetOwn();
+    }
+
+    /** What was filed anew counts from here on in what the yard's own jobs say. */
+    void forgetOwn() {
+        around.forgetOwn();
     }
 
     /** The diagnosis tables in use: the yard's own numbers among them, and what it has found where it wants that counted. */
@@ -561,6 +540,16 @@ public final class Workshop {
             assess(Job.of(entries)).ifPresent(jobs::add);
         }
         return jobs;
+    }
+
+    /** What the boat of a job needs before frost, computing nothing else of it. */
+    public LayUpRound.Boat layUp(int number) {
+        return around.layUp(Job.of(journal.entries(number)), yard());
+    }
+
+    /** How many steps of its lay-up are done on a job. */
+    public int layUpDone(int number) {
+        return LayUpWork.done(Job.of(journal.entries(number)));
     }
 
     /** A job as it stands, by its number; empty where its family's sheet is not here. */

@@ -15,10 +15,12 @@ import mussel.core.estimate.EstimateWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Consent;
 import mussel.core.job.Field;
+import mussel.core.job.OneVisit;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.core.job.Worth;
 import mussel.core.job.YardHabits;
+import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
@@ -49,6 +51,8 @@ public final class EstimateStation implements StationView {
     private final VBox body;
     private final Label nothing =
             Texts.sentence("Nothing is to be done yet: choose it at Strip-down or Verdict, then it can be weighed.");
+    private final Label visit = Texts.wrapped("", "strong");
+    private final Label held = Texts.dim("");
     private final Label origin = Texts.dim("");
     private final Label printed = Texts.dim("");
     private final Button print = new Button("Print it for the owner");
@@ -85,7 +89,9 @@ public final class EstimateStation implements StationView {
         Flow asked = new Flow(
                 12,
                 8,
-                picks.row(Scale.CONSENT).optional(),
+                picks.row(Scale.CONSENT)
+                        .optional()
+                        .onPick(answer -> desk.note(new Consent(desk.now().get()).entered(answer))),
                 fields.field(Field.CONSENT_LIMIT).optional(),
                 picks.row(Scale.CONSENT_HOW).optional(),
                 consentBy);
@@ -94,8 +100,10 @@ public final class EstimateStation implements StationView {
         paper.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         body = new Column(
                 12,
+                visit,
                 advice,
                 range,
+                held,
                 bars,
                 decided,
                 Texts.heading("What the owner says to it"),
@@ -150,7 +158,14 @@ public final class EstimateStation implements StationView {
         consentSaid.setText(consent.says());
         beyond.getChildren()
                 .setAll(consent.beyond().map(Texts::caution).stream().toList());
-        Optional<Worth> worth = now.worth();
+        Optional<OneVisit> both = now.visit();
+        visit.setText(both.map(OneVisit::says).orElse(""));
+        visit.setVisible(both.isPresent());
+        visit.setManaged(both.isPresent());
+        held.setText(now.own().quoted());
+        held.setVisible(!held.getText().isEmpty());
+        held.setManaged(held.isVisible());
+        Optional<Worth> worth = OneVisit.worthOf(now);
         nothing.setVisible(worth.isEmpty());
         nothing.setManaged(worth.isEmpty());
         body.setVisible(worth.isPresent());
@@ -163,7 +178,11 @@ public final class EstimateStation implements StationView {
         advice.setText(words.advice());
         range.setText(words.range());
         bars.show(worth.words(), worth.result().options(), worth.result().cheapest());
-        origin.setText("Work: " + now.planWords().time() + " At "
+        origin.setText("Work: "
+                + (now.visit().isPresent()
+                        ? Display.workTime(worth.input().minutes().mean()) + " on the mean for both legs."
+                        : now.planWords().time())
+                + " At "
                 + now.yard().money().exact(worth.input().labourPerH())
                 + " an hour. Parts: " + now.yard().money().exact(worth.input().partsTotal())
                 + (now.job().reading(Field.PARTS_COST).isPresent()

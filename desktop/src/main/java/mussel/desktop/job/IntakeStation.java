@@ -1,5 +1,6 @@
 package mussel.desktop.job;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Beside;
 import mussel.core.job.Comeback;
 import mussel.core.job.Field;
+import mussel.core.job.OneVisit;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.core.sheet.Construction;
@@ -23,10 +25,12 @@ import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
@@ -47,7 +51,11 @@ public final class IntakeStation implements StationView {
     private final Column owner = new Column(8);
     private final Column comeback = new Column(4);
     private final PickRow came;
+    private final PickRow together;
+    private final Button letter = new Button("Letter to the owner");
+    private final Label printed = Texts.dim("");
     private boolean ownerShown;
+    private int sitting;
 
     /** The station of a job. */
     public IntakeStation(Desk desk) {
@@ -77,6 +85,11 @@ public final class IntakeStation implements StationView {
                                 desk, "The engine: year, model, serial number, rotation", Topic.ENGINE_MADE.address())),
                         fields.field(Field.SPENDING_LIMIT).optional().wide());
         came = picks.row(Scale.COMEBACK).optional();
+        together = picks.row(Scale.ONE_VISIT).optional();
+        letter.setId("print-letter");
+        letter.setOnAction(e -> Paper.place(
+                        desk.shop(), sheet, "Letter", "letter-" + desk.job().id() + ".pdf")
+                .ifPresent(this::letter));
         comeback.setId("comeback");
         FlowPane hours = new Flow(8, 6, fields.field(Field.ENGINE_HOURS), fields.field(Field.HOURS_SINCE_FILL));
         FlowPane use = new Flow(
@@ -102,6 +115,7 @@ public final class IntakeStation implements StationView {
                         complaints,
                         noted(JobNote.line(desk, "In the owner's words", Topic.COMPLAINT.address())),
                         use,
+                        picks.row(Scale.LEG_STAYS).optional(),
                         more,
                         picks.oils(Scale.OIL_LAST),
                         noted(JobNote.line(desk, "Year and serial number of the leg", Topic.LEG_MADE.address())),
@@ -120,6 +134,12 @@ public final class IntakeStation implements StationView {
                         Texts.dim(
                                 "Unknown history is normal: leave blank what nobody knows. Do a baseline service and start the"
                                         + " clocks today. On twins, what one leg needs the other is about to need."));
+    }
+
+    /** Writes the letter for a leg that came back, off the interface thread. */
+    private void letter(Path file) {
+        Assessment now = desk.now().get();
+        Paper.write("The letter", file, () -> desk.shop().papers().letter(now, file), printed::setText);
     }
 
     private Node noted(JobNote note) {
@@ -195,13 +215,23 @@ public final class IntakeStation implements StationView {
         recall(now);
         picks.show(now);
         complaints.show(now);
+        if (sitting != desk.sitting()) {
+            sitting = desk.sitting();
+            ownerShown = false;
+        }
         boolean shown = ownerShown || owners(now);
         owner.setVisible(shown);
         owner.setManaged(shown);
         ownerOpen.setVisible(!shown);
         ownerOpen.setManaged(!shown);
         comeback.getChildren().clear();
-        new Comeback(now).proposed().ifPresent(p -> comeback.getChildren().addAll(Texts.sentence(p), came));
+        now.sister().filter(leg -> leg.job().tagged().isEmpty()).ifPresent(leg -> comeback.getChildren()
+                .addAll(Texts.sentence(OneVisit.proposed(leg)), together));
+        Comeback back = new Comeback(now);
+        back.proposed().ifPresent(p -> comeback.getChildren().addAll(Texts.sentence(p), came));
+        if (back.marked()) {
+            comeback.getChildren().add(new Row(10, letter, printed));
+        }
         new Beside(now).greeting().values().forEach(w -> comeback.getChildren().add(Texts.caution(w)));
         notes.forEach(n -> n.show(now));
     }

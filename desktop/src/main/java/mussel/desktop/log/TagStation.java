@@ -99,9 +99,16 @@ public final class TagStation implements StationView {
     /** Writes the job sheet into a file, off the interface thread. */
     public void print(Path file) {
         Assessment job = desk.now().get();
-        Task<Void> task =
-                Paper.write("The job sheet", file, () -> desk.shop().jobSheets().write(job, file), printed::setText);
+        Task<Void> task = Paper.write("The job sheet", file, () -> write(job, file), printed::setText);
         busy.visibleProperty().bind(task.runningProperty());
+    }
+
+    /** Of two legs in one visit both sheets, the sister's beside it under its own number. */
+    private void write(Assessment job, Path file) {
+        desk.shop().jobSheets().write(job, file);
+        job.visit().ifPresent(v -> desk.shop()
+                .jobSheets()
+                .write(v.sister(), file.resolveSibling("job-" + v.sister().job().id() + ".pdf")));
     }
 
     /** Writes the tag that hangs on the leg, off the interface thread. */
@@ -145,6 +152,7 @@ public final class TagStation implements StationView {
         for (Due due : now.due()) {
             tag.getChildren().add(Texts.wrapped(due.what() + " " + due.limits(), "strong"));
         }
+        now.proof().unproven().ifPresent(u -> tag.getChildren().add(Texts.caution(u)));
         open.getChildren().setAll(stillOpen(now).stream().map(Texts::dim).toList());
         String took = StepMinutes.of(now).says();
         if (!took.isEmpty()) {

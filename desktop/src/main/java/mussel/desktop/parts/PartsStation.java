@@ -20,6 +20,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Order;
 import mussel.core.job.OrderTable;
+import mussel.core.job.SecondWave;
 import mussel.core.job.Suppliers;
 import mussel.core.job.Supply;
 import mussel.core.parts.Objective;
@@ -48,6 +49,7 @@ public final class PartsStation implements StationView {
     private final VBox sheet = new Column(12);
     private final Label summary = Texts.sentence("");
     private final ConsentLine consent = new ConsentLine();
+    private final Label wave = Texts.sentence("");
     private final VBox needed = new Column(4);
     private final Rows<PartRow> rows;
     private final PickRow which;
@@ -110,6 +112,7 @@ public final class PartsStation implements StationView {
                         Texts.title("Parts"),
                         summary,
                         consent,
+                        wave,
                         open,
                         takeAll,
                         said,
@@ -157,6 +160,10 @@ public final class PartsStation implements StationView {
         placed.getChildren().setAll(cards);
         boolean some = !supply.toBeHad().isEmpty();
         List<String> unlisted = supply.unlisted();
+        String more = SecondWave.of(now).says();
+        wave.setText(more);
+        wave.setVisible(!more.isEmpty());
+        wave.setManaged(!more.isEmpty());
         boolean onShelf = supply.rows().stream().anyMatch(r -> r.open() > 0 && r.onShelf() > 0);
         takeAll.setVisible(onShelf);
         takeAll.setManaged(onShelf);
@@ -192,6 +199,9 @@ public final class PartsStation implements StationView {
                     .flatMap(s -> Suppliers.rate(now.yard(), s).stream())
                     .forEach(n -> leftOver.getChildren().add(Texts.dim(n + ".")));
         });
+        if (now.supply().forBoth()) {
+            leftOver.getChildren().add(0, Texts.sentence(now.supply().forSister()));
+        }
         now.supply().comingToShelf().forEach(c -> leftOver.getChildren().add(Texts.sentence(c)));
         Suppliers.unrated(now.yard()).forEach(n -> leftOver.getChildren().add(Texts.sentence(n)));
     }

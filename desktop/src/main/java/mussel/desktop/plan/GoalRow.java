@@ -7,9 +7,12 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
 import mussel.core.job.Further;
 import mussel.core.job.Scale;
+import mussel.core.job.Topic;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobNote;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
@@ -23,6 +26,8 @@ final class GoalRow extends Row {
     private final PickRow tile;
     private final Label cost = Texts.sentence("");
     private final Label advice = Texts.dim("");
+    private final PickRow later;
+    private final JobNote why;
 
     GoalRow(Desk desk, String goal, String title) {
         super(12);
@@ -33,7 +38,15 @@ final class GoalRow extends Row {
                 .onPick(outcome -> desk.choose(Scale.GOAL.of(goal), outcome));
         tile.setMinWidth(TILE_WIDTH);
         tile.setPrefWidth(TILE_WIDTH);
-        VBox words = new Column(1, cost, advice);
+        later = new PickRow(
+                        "later-goal-" + goal,
+                        "",
+                        List.of(Choice.text("put_off", "put off"), Choice.text("refused", "refused")))
+                .optional()
+                .onPick(outcome -> desk.choose(Scale.GOAL.of(goal), outcome));
+        later.setAccessibleText(title + ", not now");
+        why = JobNote.line(desk, "Why it waits", Topic.PUT_OFF_WHY.of(goal));
+        VBox words = new Column(1, cost, advice, later, why);
         HBox.setHgrow(words, Priority.ALWAYS);
         getChildren().addAll(tile, words);
     }
@@ -41,12 +54,20 @@ final class GoalRow extends Row {
     /**
      * Shows the goal.
      *
+     * @param now the job
      * @param waits whether nothing is chosen yet and this is the likeliest to be: the focus begins here
      */
-    void show(Further goal, boolean waits) {
+    void show(Further goal, Assessment now, boolean waits) {
         tile.needed(waits);
         tile.show(goal.chosen() ? Optional.of("yes") : Optional.empty());
         cost.setText(goal.cost());
+        Optional<String> answer = now.job().choice(Scale.GOAL.of(goal.goal())).filter(a -> !goal.chosen());
+        later.show(answer);
+        later.setVisible(answer.isPresent() || goal.worthIt() && !goal.chosen());
+        later.setManaged(later.isVisible());
+        why.show(now);
+        why.setVisible(answer.isPresent());
+        why.setManaged(answer.isPresent());
         String says = goal.advice();
         advice.setText(says);
         advice.setVisible(!says.isEmpty());

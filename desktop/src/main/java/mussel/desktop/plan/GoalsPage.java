@@ -56,8 +56,9 @@ final class GoalsPage extends Column {
                         .map(Further::goal)
                         .orElse("")
                 : "";
-        now.further().forEach(f -> rows.byGoal.get(f.goal()).show(f, f.goal().equals(likeliest)));
-        String both = now.twinPriced();
+        now.further()
+                .forEach(f -> rows.byGoal.get(f.goal()).show(f, now, f.goal().equals(likeliest)));
+        String both = now.visit().isPresent() ? "" : now.twinPriced();
         twin.setText(both);
         twin.setVisible(!both.isEmpty());
         twin.setManaged(!both.isEmpty());

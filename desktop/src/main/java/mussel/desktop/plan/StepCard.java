@@ -15,6 +15,7 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
+import mussel.core.job.OwnTimes;
 import mussel.core.job.Topic;
 import mussel.core.measure.Display;
 import mussel.core.plan.Plan.PlannedStep;
@@ -47,6 +48,8 @@ final class StepCard extends Column {
     private final Step step;
     private final Tick tick = new Tick();
     private final Button title = new Button();
+    private final Label where = new Words("");
+    private final Label ownTime = Texts.dim("");
     private final Label waiting = Texts.dim("");
     private final HBox head;
     private Optional<VBox> body = Optional.empty();
@@ -72,14 +75,13 @@ final class StepCard extends Column {
         title.setMaxWidth(Double.MAX_VALUE);
         title.setOnAction(e -> onOpen.run());
         HBox.setHgrow(title, Priority.ALWAYS);
-        Label where = new Words(
-                step.place().title() + ", " + Display.workTime(step.minutes().mean()));
         where.getStyleClass().add("dim");
         where.setMinWidth(USE_PREF_SIZE);
         head = new Row(4, tick, title, where);
         head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         getChildren().add(head);
         waiting.managedProperty().bind(waiting.textProperty().isNotEmpty());
+        ownTime.managedProperty().bind(ownTime.textProperty().isNotEmpty());
     }
 
     /** The button that ticks: a question until the step is done. */
@@ -124,6 +126,10 @@ final class StepCard extends Column {
         }
         tick.setAccessibleText((done ? "done: " : "to do: ") + step.title());
         title.setText(number + "  " + step.title());
+        Optional<OwnTimes.Own> own = now.own().times().of(step.id());
+        where.setText(step.place().title() + ", "
+                + Display.workTime(planned.step().minutes().mean()) + (own.isPresent() ? " here" : ""));
+        ownTime.setText(own.map(OwnTimes.Own::says).orElse(""));
         pseudoClassStateChanged(CURRENT, current);
         pseudoClassStateChanged(DONE, done);
         if (open && body.isEmpty()) {
@@ -155,7 +161,7 @@ final class StepCard extends Column {
         if (!step.tools().isEmpty()) {
             card.getChildren().add(tools(step.tools()));
         }
-        card.getChildren().add(waiting);
+        card.getChildren().addAll(waiting, ownTime);
         for (String id : step.fasteners()) {
             card.getChildren().add(fastener(now.sheet().fastener(id).orElseThrow(), step.phase() == Phase.BUILD));
         }

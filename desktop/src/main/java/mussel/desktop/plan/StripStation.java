@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
@@ -46,6 +47,8 @@ public final class StripStation implements StationView {
     private final StepList steps;
     private final Mat mat;
     private final InspectPage inspect;
+    private final BothLegs both;
+    private final Button turnBoth = new Button("Both legs side by side");
     private final PickRow view;
     private final Pages pages = new Pages();
     private String shown = "";
@@ -68,7 +71,10 @@ public final class StripStation implements StationView {
                         Choice.text("tools", "Tools")));
         view.keepsOne().onPick(which -> open(which.orElse("steps")));
         inspect = new InspectPage(desk);
-        views = Map.of("steps", steps, "mat", mat, "inspect", inspect, "tools", tools);
+        both = new BothLegs(desk);
+        views = Map.of("steps", steps, "mat", mat, "inspect", inspect, "tools", tools, "both", both);
+        turnBoth.setId("both-open");
+        turnBoth.setOnAction(e -> open("both"));
         why = new WhyButton(
                 "why-time",
                 () -> desk.now().get().plan().steps().isEmpty()
@@ -77,7 +83,8 @@ public final class StripStation implements StationView {
         HBox.setHgrow(summary, Priority.ALWAYS);
         summary.setMaxWidth(Double.MAX_VALUE);
         why.setMinWidth(Region.USE_PREF_SIZE);
-        sheet.getChildren().addAll(Texts.title("Strip-down"), chosen, consent, new Row(8, summary, why), view, pages);
+        sheet.getChildren()
+                .addAll(Texts.title("Strip-down"), chosen, consent, new Row(8, summary, why), turnBoth, view, pages);
     }
 
     private void open(String which) {
@@ -93,6 +100,9 @@ public final class StripStation implements StationView {
     /** Only what is seen is drawn anew. */
     private void fill(Assessment now) {
         goals.filter(Node::isVisible).ifPresent(page -> page.show(now));
+        if (shown.equals("both")) {
+            both.show(now);
+        }
         if (shown.equals("mat")) {
             mat.show(now);
         }
@@ -133,6 +143,11 @@ public final class StripStation implements StationView {
         } else {
             steps.show(now);
             fill(now);
+        }
+        turnBoth.setVisible(now.visit().isPresent());
+        turnBoth.setManaged(turnBoth.isVisible());
+        if (shown.equals("both") && now.visit().isEmpty()) {
+            open("steps");
         }
         boolean any = !now.goals().isEmpty();
         chosen.setText(

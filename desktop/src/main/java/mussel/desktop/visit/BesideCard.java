@@ -42,9 +42,12 @@ final class BesideCard extends Column {
     private Optional<Assessment> shown = Optional.empty();
     private final List<PickRow> cylinders = new ArrayList<>();
     private boolean open;
+    private int sitting;
+    private final Desk desk;
 
     BesideCard(Desk desk, BesideItem item) {
         super(4);
+        this.desk = desk;
         this.item = item;
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
@@ -124,6 +127,11 @@ final class BesideCard extends Column {
     }
 
     void show(Assessment now, Beside beside) {
+        if (sitting != desk.sitting()) {
+            sitting = desk.sitting();
+            open = false;
+            lay();
+        }
         shown = Optional.of(now);
         answer.needed(beside.state(item) == Beside.State.OPEN);
         if (item == BesideItem.PLUGS && cylinders.size() != beside.cylinders()) {

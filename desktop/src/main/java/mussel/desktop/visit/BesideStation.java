@@ -20,6 +20,7 @@ public final class BesideStation implements StationView {
     private final Map<BesideItem, BesideCard> cards = new EnumMap<>(BesideItem.class);
     private final Label asked = Texts.dim("");
     private final LayUpCard layUp;
+    private final LayUpCard spring;
 
     /** The station of a job. */
     public BesideStation(Desk desk) {
@@ -33,8 +34,9 @@ public final class BesideStation implements StationView {
             cards.put(item, card);
             sheet.getChildren().add(card);
         }
-        layUp = new LayUpCard(desk);
-        sheet.getChildren().add(layUp);
+        layUp = LayUpCard.layUp(desk);
+        spring = LayUpCard.spring(desk);
+        sheet.getChildren().addAll(layUp, spring);
     }
 
     @Override
@@ -54,5 +56,6 @@ public final class BesideStation implements StationView {
                 "Looked at and sound, done, put off or refused: what is answered is due again by its own clock. What is left alone was not asked for. The engine’s own manual outranks every figure.");
         cards.values().forEach(c -> c.show(now, beside));
         layUp.show(now);
+        spring.show(now);
     }
 }

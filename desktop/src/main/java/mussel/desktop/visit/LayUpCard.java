@@ -1,6 +1,9 @@
 package mussel.desktop.visit;
 
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -10,11 +13,14 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import mussel.core.book.LayUpWork;
+import mussel.core.book.SpringWork;
+import mussel.core.book.WorkList;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Row;
@@ -22,7 +28,7 @@ import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
 
-/** The lay-up before frost: its steps in their order, each ticked and kept, with the amounts of this boat. */
+/** The lay-up before frost, or the spring after it: its steps in their order, each ticked and kept, with the amounts of this boat. */
 final class LayUpCard extends Column {
     private final Desk desk;
     private final JobFields fields;
@@ -30,14 +36,19 @@ final class LayUpCard extends Column {
     private final Column body = new Column(6);
     private final Column steps = new Column(4);
     private final Map<String, Tick> ticks = new HashMap<>();
+    private final boolean spring;
+    private final Button print = new Button("Print the list");
+    private final Label printed = Texts.dim("");
     private boolean asked;
+    private int sitting;
 
-    LayUpCard(Desk desk) {
+    private LayUpCard(Desk desk, boolean spring) {
         super(6);
         this.desk = desk;
+        this.spring = spring;
         fields = new JobFields(desk);
-        setId("layup");
-        turn.setId("layup-open");
+        setId(spring ? "spring" : "layup");
+        turn.setId(getId() + "-open");
         turn.setOnAction(e -> {
             asked = !asked;
             lay(asked);
@@ -46,25 +57,52 @@ final class LayUpCard extends Column {
                 fireEvent(new SeeMe());
             }
         });
-        body.getChildren()
-                .addAll(
-                        Texts.heading("Lay-up before frost"),
-                        Texts.dim(
-                                "Every winter, or only where it freezes; in a heated shed not at all: each has its school. Water that freezes splits the case and the pump; old oil and stale fuel work on all winter."),
-                        new Flow(
-                                8,
-                                6,
-                                fields.field(Field.FUEL_TANK).optional(),
-                                fields.field(Field.STABILISER_DOSE).optional().wide()),
-                        steps);
+        print.setId(getId() + "-print");
+        print.setOnAction(e -> Paper.place(
+                        desk.shop(), this, "List", getId() + "-" + desk.job().id() + ".pdf")
+                .ifPresent(this::print));
+        body.getChildren().add(Texts.heading(spring ? "Spring, before it is launched" : "Lay-up before frost"));
+        if (!spring) {
+            body.getChildren()
+                    .addAll(
+                            Texts.dim(
+                                    "Every winter, or only where it freezes; in a heated shed not at all: each has its school. Water that freezes splits the case and the pump; old oil and stale fuel work on all winter."),
+                            new Flow(
+                                    8,
+                                    6,
+                                    fields.field(Field.FUEL_TANK).optional(),
+                                    fields.field(Field.STABILISER_DOSE)
+                                            .optional()
+                                            .wide()));
+        }
+        body.getChildren().addAll(steps, new Row(10, print, printed));
         getChildren().addAll(turn, body);
         lay(false);
+    }
+
+    /** The lay-up before frost. */
+    static LayUpCard layUp(Desk desk) {
+        return new LayUpCard(desk, false);
+    }
+
+    /** The spring after it. */
+    static LayUpCard spring(Desk desk) {
+        return new LayUpCard(desk, true);
     }
 
     private void lay(boolean open) {
         body.setVisible(open);
         body.setManaged(open);
-        turn.setText(open ? "Close the lay-up" : "Lay it up");
+        String what = spring ? "spring" : "lay-up";
+        turn.setText(open ? "Close the " + what : spring ? "Spring" : "Lay it up");
+    }
+
+    /** Writes the list, off the interface thread. */
+    private void print(Path file) {
+        Assessment now = desk.now().get();
+        WorkList list =
+                spring ? SpringWork.of(now).list(now) : LayUpWork.of(now).list(now);
+        Paper.write("The list", file, () -> desk.shop().papers().list(now, list, file), printed::setText);
     }
 
     /** A step's tick and what it says. */
@@ -73,7 +111,7 @@ final class LayUpCard extends Column {
     private Tick tick(String id) {
         ToggleButton box = new ToggleButton("done");
         box.getStyleClass().addAll("tile", "text-tile");
-        box.setId("layup-" + id.substring(id.indexOf(':') + 1));
+        box.setId(getId() + "-" + id.substring(id.indexOf(':') + 1));
         box.setOnAction(e -> desk.note(new Fact.Ticked(id, box.isSelected())));
         Label says = Texts.sentence("");
         says.setMinWidth(0);
@@ -81,19 +119,29 @@ final class LayUpCard extends Column {
         HBox.setHgrow(says, Priority.ALWAYS);
         Row row = new Row(10, box, says);
         row.setAlignment(Pos.CENTER_LEFT);
-        steps.getChildren().add(row);
         return new Tick(box, says, row);
     }
 
     void show(Assessment now) {
+        if (sitting != desk.sitting()) {
+            // What was opened on another leg is not asked for on this one.
+            sitting = desk.sitting();
+            asked = false;
+        }
         fields.show(now);
-        LayUpWork work = LayUpWork.of(now);
-        lay(asked || work.done() > 0);
-        for (LayUpWork.Line line : work.lines()) {
+        List<LayUpWork.Line> lines =
+                spring ? SpringWork.of(now).lines() : LayUpWork.of(now).lines();
+        lay(asked || lines.stream().anyMatch(LayUpWork.Line::done));
+        List<Node> rows = new ArrayList<>();
+        for (LayUpWork.Line line : lines) {
             Tick tick = ticks.computeIfAbsent(line.id(), this::tick);
             tick.box().setSelected(line.done());
             tick.box().setAccessibleText(line.says());
             tick.says().setText(line.says());
+            rows.add(tick.row());
+        }
+        if (!rows.equals(steps.getChildren())) {
+            steps.getChildren().setAll(rows);
         }
     }
 }

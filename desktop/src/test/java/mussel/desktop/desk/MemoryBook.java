@@ -81,6 +81,15 @@ final class MemoryBook implements LogBook {
     }
 
     @Override
+    public List<Visit> lately(String family, int most) {
+        return every().stream()
+                .filter(v -> v.family().equals(family) && v.tagged().isPresent())
+                .sorted(java.util.Comparator.comparing(Visit::job).reversed())
+                .limit(most)
+                .toList();
+    }
+
+    @Override
     public List<Visit> every() {
         return all().stream()
                 .sorted(java.util.Comparator.comparing(Visit::leg).thenComparing(Visit::job))

@@ -3,6 +3,7 @@ package mussel.desktop.desk;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,7 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.function.BiFunction;
 import mussel.core.book.LogBook;
+import mussel.core.book.WorkList;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Journal;
@@ -250,6 +252,15 @@ public final class TestShop {
 
         @Override
         public void mat(Assessment job, Path file) {}
+
+        @Override
+        public void list(Assessment job, WorkList list, Path file) {}
+
+        @Override
+        public void list(Yard yard, LocalDate day, WorkList list, Path file) {}
+
+        @Override
+        public void letter(Assessment job, Path file) {}
 
         @Override
         public void mat(Assessment job, List<byte[]> cameOff, List<byte[]> wayBack, Path file) {}

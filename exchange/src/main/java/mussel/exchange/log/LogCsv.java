@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.time.LocalDate;
 import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -46,7 +47,12 @@ public final class LogCsv {
                 "goals",
                 "found",
                 "simulated readings",
-                "complaint");
+                "complaint",
+                "proved by a hold",
+                "came back",
+                "told by ticks (min)",
+                "work and parts (money)",
+                "named to the owner (money)");
         for (Visit v : visits) {
             csv.printRecord(
                     v.job(),
@@ -67,8 +73,25 @@ public final class LogCsv {
                             .map(Visit.Expectation::title)
                             .collect(Collectors.joining("; "))),
                     v.simulated() ? "yes" : "no",
-                    Csv.plain(v.complaint()));
+                    Csv.plain(v.complaint()),
+                    v.held() ? "yes" : "no",
+                    v.comeback() ? "yes" : "no",
+                    v.work()
+                            .map(w -> w.minutes().values().stream()
+                                    .mapToDouble(Double::doubleValue)
+                                    .sum())
+                            .map(LogCsv::rounded)
+                            .orElse(""),
+                    v.work().map(w -> rounded(w.spent())).orElse(""),
+                    v.work()
+                            .filter(w -> w.quoted().isPresent())
+                            .map(w -> rounded(w.quoted().getAsDouble()))
+                            .orElse(""));
         }
+    }
+
+    private static String rounded(double figure) {
+        return String.format(Locale.ROOT, "%.2f", figure);
     }
 
     /** Every reading that stands, one a line, with who made it when by which instrument. */

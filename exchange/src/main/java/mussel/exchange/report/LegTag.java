@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.Optional;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.LegRef;
@@ -68,6 +69,10 @@ public final class LegTag {
                 for (Due due : job.due()) {
                     lines.line(bold, 9, due.what(), beside);
                     lines.line(plain, 8, due.limits(), beside);
+                }
+                Optional<String> unproven = job.proof().unproven();
+                if (unproven.isPresent()) {
+                    lines.line(bold, 8, unproven.get(), beside);
                 }
                 if (job.simulated()) {
                     lines.line(plain, 7, "Some readings of this job come from simulated instruments.", beside);

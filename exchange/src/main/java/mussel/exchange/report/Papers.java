@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -16,9 +17,12 @@ import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.estimate.EstimateWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Consent;
+import mussel.core.job.Loose;
+import mussel.core.job.OneVisit;
 import mussel.core.job.Order;
 import mussel.core.job.Topic;
 import mussel.core.job.Worth;
+import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.core.measure.TorqueUnit;
 import mussel.core.parts.PartsWords;
@@ -46,7 +50,8 @@ public final class Papers {
 
     /** The same with the yard's logo above it: a picture, JPEG, PNG or GIF. */
     public static void estimate(Assessment job, Path file, Optional<byte[]> logo) {
-        Worth worth = job.worth()
+        Optional<OneVisit> both = job.visit().filter(v -> v.worth().isPresent());
+        Worth worth = OneVisit.worthOf(job)
                 .orElseThrow(() -> new UncheckedIOException(
                         new IOException("nothing is to be done yet, so there is nothing to weigh")));
         print("Estimate, job " + job.job().id(), file, page -> {
@@ -54,6 +59,10 @@ public final class Papers {
             EstimateWords words = worth.words();
             Money money = words.money();
             head(page, job, "Repair it, exchange it, or leave it?");
+            if (both.isPresent()) {
+                page.heading(both.get().says(), BODY);
+                page.skip(4);
+            }
             page.heading(words.advice(), BODY + 1);
             page.skip(4);
             page.text(words.range() + " " + Letterhead.beside(job.yard()), BODY);
@@ -61,10 +70,19 @@ public final class Papers {
             bars(page, worth);
             page.skip(8);
             page.heading("What is in the repair", 12);
-            page.pair("To be done", goals(job), BODY);
+            if (both.isPresent()) {
+                for (Assessment leg : both.get().legs()) {
+                    page.pair(capital(leg.job().leg().position().title()), goals(leg), BODY);
+                }
+            } else {
+                page.pair("To be done", goals(job), BODY);
+            }
             page.pair(
                     "Work",
-                    job.planWords().time() + " At " + money.exact(worth.input().labourPerH()) + " an hour.",
+                    (both.isPresent()
+                                    ? Display.workTime(worth.input().minutes().mean()) + " on the mean for both."
+                                    : job.planWords().time())
+                            + " At " + money.exact(worth.input().labourPerH()) + " an hour.",
                     BODY);
             page.pair("Parts", money.exact(worth.input().partsTotal()), BODY);
             if (worth.input().toolsTotal() > 0) {
@@ -137,7 +155,7 @@ public final class Papers {
     private static String name(Option option) {
         String title = EstimateWords.title(option.name());
         return option.name().equals(EstimateEngine.REPAIR) || option.name().equals(EstimateEngine.LEAVE)
-                ? title.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + title.substring(1)
+                ? capital(title)
                 : title;
     }
 
@@ -231,7 +249,7 @@ public final class Papers {
             }
             page.skip(6);
             page.heading("To be counted before the leg goes back", 12);
-            for (Assessment.Loose loose : job.loose()) {
+            for (Loose loose : job.loose()) {
                 String counted = loose.counted().isPresent()
                         ? Math.round(loose.counted().getAsDouble()) + " counted"
                         : "not counted yet";
@@ -278,13 +296,17 @@ public final class Papers {
                 BODY);
     }
 
+    private static String capital(String text) {
+        return text.substring(0, 1).toUpperCase(Locale.ROOT) + text.substring(1);
+    }
+
     private static String goals(Assessment job) {
         return job.goals().stream()
                 .map(g -> job.sheet().goal(g).orElseThrow().title())
                 .collect(Collectors.joining(", "));
     }
 
-    private static void head(Page page, Assessment job, String title) throws IOException {
+    static void head(Page page, Assessment job, String title) throws IOException {
         page.heading(title, 18);
         page.text(
                 job.job().leg().title() + ", " + job.sheet().title() + ", job "
@@ -297,7 +319,7 @@ public final class Papers {
         page.skip(4);
     }
 
-    private static void foot(Page page, Assessment job) throws IOException {
+    static void foot(Page page, Assessment job) throws IOException {
         page.skip(10);
         page.line();
         page.text(
@@ -307,11 +329,11 @@ public final class Papers {
         Letterhead.foot(page, job.yard(), FOOT + 1);
     }
 
-    private interface Writing {
+    interface Writing {
         void on(Page page) throws IOException;
     }
 
-    private static void print(String title, Path file, Writing writing) {
+    static void print(String title, Path file, Writing writing) {
         try (PDDocument document = new PDDocument()) {
             document.getDocumentInformation().setTitle(title);
             document.getDocumentInformation().setCreator("Mussel");

@@ -18,6 +18,7 @@ import mussel.core.job.Field;
 import mussel.core.job.Further;
 import mussel.core.job.Job;
 import mussel.core.job.LegRef;
+import mussel.core.job.Loose;
 import mussel.core.job.Made;
 import mussel.core.job.Order;
 import mussel.core.job.PumpHabit;
@@ -371,13 +372,10 @@ class WorkAndWorthTest {
             assertThat(l.off()).isFalse();
         });
         read(Field.COUNTED.of("top_washers"), 2);
-        assertThat(now().loose())
-                .filteredOn(Assessment.Loose::off)
-                .singleElement()
-                .satisfies(l -> {
-                    assertThat(l.part()).isEqualTo("top_washers");
-                    assertThat(l.expected()).isEqualTo(3);
-                });
+        assertThat(now().loose()).filteredOn(Loose::off).singleElement().satisfies(l -> {
+            assertThat(l.part()).isEqualTo("top_washers");
+            assertThat(l.expected()).isEqualTo(3);
+        });
     }
 
     private TorqueWork torque(String fastener) {

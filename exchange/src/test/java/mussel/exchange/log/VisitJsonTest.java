@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.log.Visit;
@@ -39,10 +40,12 @@ class VisitJsonTest {
 
     @Test
     void whatAnEarlierProgramDidNotKnowOfIsRead() {
-        String kept = VisitJson.write(VISIT).replaceAll(",\"held\":false,\"comeback\":false", "");
+        String kept = VisitJson.write(VISIT).replaceAll(",\"held\":false,\"comeback\":false,\"work\":null", "");
         assertThat(kept).doesNotContain("comeback");
         assertThat(VisitJson.read(kept)).isEqualTo(VISIT);
-        assertThat(VisitJson.read(VisitJson.write(VISIT.proved(true, true)))).isEqualTo(VISIT.proved(true, true));
+        Visit worked = VISIT.proved(
+                true, true, Optional.of(new Visit.Work(Map.of("pump_off", 12.5), 240, 320, OptionalDouble.of(300))));
+        assertThat(VisitJson.read(VisitJson.write(worked))).isEqualTo(worked);
     }
 
     @Test

@@ -1,0 +1,146 @@
+package mussel.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import mussel.core.book.LayUpWork;
+import mussel.core.job.Assessment;
+import mussel.core.job.Comeback;
+import mussel.core.job.Consent;
+import mussel.core.job.Field;
+import mussel.core.job.LegRef;
+import mussel.core.job.Scale;
+import mussel.core.job.Station;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The whole visit in the demo yard: complaint, twins, consent, lay-up, and what comes back. */
+class WholeVisitTest extends DemoJourney {
+    private static String text(Path paper) throws Exception {
+        try (var document = Loader.loadPDF(paper.toFile())) {
+            return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
+        }
+    }
+
+    private static void until(Callable<Boolean> there) throws TimeoutException {
+        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, there);
+        WaitForAsyncUtils.waitForFxEvents();
+    }
+
+    @Test
+    void aHotEngineIsTakenInAndCoolingIsLookedAtFirst() {
+        int job = shop.takeIn(new LegRef("hot", "Gannet", LegRef.Position.SINGLE, "tern-60"));
+        robot.interact(() -> window.open(job));
+        click("#pick-came_for-hot");
+        type(Field.ENGINE_HOURS, "310");
+        click("#pick-water-sea");
+        assertThat(now().nextAction().says()).matches("(?i).*(telltale|stream|thermostat|intake).*");
+        assertThat(now().current()).as("not the oil first").isEqualTo(Station.DRAIN);
+    }
+
+    @Test
+    void aTwinPairIsOneVisitWithOneOrderOnePriceAndOneWord() throws Exception {
+        open("Sound Harvester, port");
+        go(Station.STRIP);
+        assertThat(said("#consent-line"))
+                .contains("Since he agreed, Driveshaft seals came on top", "above the €1,800.00 he agreed to");
+        click("#both-open");
+        assertThat(said("#both-legs")).contains("One visit with Sound Harvester, starboard", "Both repaired: ");
+        click("#starboard-kill_cord");
+        assertThat(now().job().ticked("kill_cord")).as("done once for both").isPresent();
+        Assessment sister = now().visit().orElseThrow().sister();
+        assertThat(sister.job().ticked("kill_cord")).isPresent();
+        click("#starboard-gear_neutral");
+        assertThat(now().job().ticked("gear_neutral")).as("each leg its own").isEmpty();
+        go(Station.PARTS);
+        until(() -> robot.lookup("#order").tryQuery().map(n -> !n.isDisabled()).orElse(false));
+        assertThat(now().supply().forSister()).contains("1 × Impeller");
+        click("#order");
+        assertThat(now().visit().orElseThrow().sister().supply().open())
+                .as("by itself the sister does not know of it")
+                .isNotEmpty();
+        open("Sound Harvester, starboard");
+        assertThat(now().supply().rows())
+                .as("it came with the port leg's order, or lies on the shelf")
+                .allMatch(r -> r.open() <= r.onShelf());
+        assertThat(new Consent(now()).says()).contains("the farm’s manager in writing", "€1,800.00");
+        Path estimate = folder.resolve("both.pdf");
+        shop.papers().estimate(now(), estimate);
+        assertThat(text(estimate))
+                .contains("One visit with Sound Harvester, port", "Port", "Starboard", "on the mean for both");
+        Path sheet = folder.resolve("sheet.pdf");
+        shop.jobSheets().write(now(), sheet);
+        assertThat(Files.size(sheet)).isPositive();
+    }
+
+    @Test
+    void aRoundOfFourBoatsIsTickedOneAfterTheOther() throws Exception {
+        for (String boat :
+                new String[] {"Byssus-SINGLE", "Spat-Lass-PORT", "Spat-Lass-STARBOARD", "Kelp-Runner-SINGLE"}) {
+            robot.push(KeyCode.CONTROL, KeyCode.L);
+            click("#book-page-due");
+            click("#round-demo-" + boat);
+            go(Station.BESIDE);
+            click("#layup-open");
+            for (String step : LayUpWork.STEPS) {
+                click("#layup-" + step);
+            }
+            assertThat(LayUpWork.of(now()).done()).as(boat).isEqualTo(LayUpWork.STEPS.size());
+        }
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        click("#book-page-due");
+        assertThat(said("#round")).contains("Byssus: 6 of 6 steps", "Kelp Runner: 6 of 6 steps");
+        Path list = folder.resolve("list.pdf");
+        Assessment laidUp = shop.assessed(job("Kelp Runner")).orElseThrow();
+        shop.papers().list(laidUp, LayUpWork.of(laidUp).list(laidUp), list);
+        assertThat(text(list)).contains("Lay-up before frost", "[x] Fog the cylinders");
+    }
+
+    @Test
+    void aComebackIsMarkedItsLetterWrittenAndItsCostMovesTheCostOfLeaving() throws Exception {
+        open("Kelp Runner");
+        double before = leaving();
+        go(Station.INTAKE);
+        assertThat(said("#comeback")).contains("mended here: Driveshaft seals");
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        click("#book-page-lives");
+        until(() -> said("#lives-came").contains("came back and cost"));
+        assertThat(said("#lives-came")).contains("Where renewed, Driveshaft seals: 1 of", "stays as reckoned");
+        assertThat(said("#lives-record")).contains("The most that an estimate named held in", "this yard’s own time");
+        click("#count-comebacks-on");
+        until(() -> said("#lives-came").contains("That counts in what leaving it costs"));
+        robot.interact(() -> window.showBench());
+        open("Kelp Runner");
+        assertThat(leaving()).as("what it truly cost is in it").isNotEqualTo(before);
+        go(Station.INTAKE);
+        click("#pick-comeback-yes");
+        assertThat(new Comeback(now()).marked()).isTrue();
+        Path letter = folder.resolve("letter.pdf");
+        shop.papers().letter(now(), letter);
+        assertThat(text(letter)).contains("Your leg came back to us", "Driveshaft seals", "On us:");
+        click("#pick-comeback-yes");
+        assertThat(now().job().choice(Scale.COMEBACK)).isEqualTo(Optional.empty());
+    }
+
+    private double leaving() {
+        return now().goalCosts().get("driveshaft_seals").comeback();
+    }
+
+    @Test
+    void aStepSaysWhatItTakesHere() {
+        open("Byssus");
+        go(Station.STRIP);
+        click(".steps .fold");
+        assertThat(robot.lookup(".step .dim").queryAllAs(Label.class))
+                .anyMatch(l -> l.getText().endsWith(" here"));
+    }
+}

@@ -1,0 +1,85 @@
+package mussel.core.job;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import mussel.core.measure.Sentences;
+import mussel.core.parts.Catalogue;
+import mussel.core.sheet.Goal;
+
+/**
+ * Parts that opening the leg showed to be needed once the first order was placed: what each is for, whether the estimate had named that, and when it can be
+ * here at the soonest.
+ *
+ * @param parts the parts
+ * @param days until the last of them can be here (d); empty where nobody sells one of them
+ */
+public record SecondWave(List<Part> parts, OptionalInt days) {
+    private static final Sentences SAY = Sentences.beside(SecondWave.class);
+
+    /** Keeps its own copy. */
+    public SecondWave {
+        parts = List.copyOf(parts);
+    }
+
+    /**
+     * A part.
+     *
+     * @param part its id
+     * @param title its name
+     * @param why what it is for
+     * @param named whether the estimate had named that as what may come on top
+     */
+    public record Part(String part, String title, String why, boolean named) {}
+
+    /** The second wave of a job; nothing before anything was ordered or taken for it. */
+    public static SecondWave of(Assessment all) {
+        List<Supply.Row> rows = all.supply().rows();
+        boolean first = rows.stream().anyMatch(r -> r.taken() + r.ordered() > 0);
+        Map<String, Boolean> since = new Consent(all).since();
+        List<Part> parts = new ArrayList<>();
+        Catalogue.FamilyOffers offers = all.stores().catalogue().of(all.sheet().id());
+        OptionalInt days = OptionalInt.of(0);
+        for (Supply.Row row : rows) {
+            if (first && row.open() > 0) {
+                String why = why(all, row.part());
+                parts.add(new Part(row.part(), row.title(), why, since.getOrDefault(why, false)));
+                OptionalInt lead = row.onShelf() >= row.open() ? OptionalInt.of(0) : offers.lead(row.part());
+                days = days.isPresent() && lead.isPresent()
+                        ? OptionalInt.of(Math.max(days.getAsInt(), lead.getAsInt()))
+                        : OptionalInt.empty();
+            }
+        }
+        return new SecondWave(parts, days);
+    }
+
+    private static String why(Assessment all, String part) {
+        return all.sheet().goals().stream()
+                .filter(g -> all.goals().contains(g.id()))
+                .filter(g -> g.fits().stream().anyMatch(f -> f.part().equals(part)))
+                .map(Goal::title)
+                .findFirst()
+                .orElse(SAY.say("wave.judged"));
+    }
+
+    /** The wave in a sentence; empty where there is none. */
+    public String says() {
+        Map<String, List<Part>> byWhy = new LinkedHashMap<>();
+        parts.forEach(
+                p -> byWhy.computeIfAbsent(p.why(), w -> new ArrayList<>()).add(p));
+        return parts.isEmpty()
+                ? ""
+                : SAY.say(
+                        "wave.first",
+                        byWhy.entrySet().stream()
+                                .map(e -> SAY.say(
+                                        "wave.part",
+                                        e.getValue().stream().map(Part::title).collect(Collectors.joining(", ")),
+                                        e.getKey(),
+                                        SAY.say(e.getValue().get(0).named() ? "wave.named" : "wave.new")))
+                                .collect(Collectors.joining("; ")));
+    }
+}

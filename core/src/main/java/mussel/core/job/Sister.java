@@ -1,0 +1,21 @@
+package mussel.core.job;
+
+import java.util.Optional;
+
+/**
+ * The leg that hangs beside one of a twin, as it is in the yard at the same time.
+ *
+ * @param job its job
+ * @param assessed everything computed for it by itself; only where both are one visit
+ */
+public record Sister(Job job, Optional<Assessment> assessed) {
+    /** Whether two jobs are one visit: either says so, and neither that it is not. */
+    public static boolean oneVisit(Job one, Job other) {
+        Optional<String> here = one.choice(Scale.ONE_VISIT);
+        Optional<String> there = other.choice(Scale.ONE_VISIT);
+        return (here.equals(YES) || there.equals(YES)) && !here.equals(NO) && !there.equals(NO);
+    }
+
+    private static final Optional<String> YES = Optional.of("yes");
+    private static final Optional<String> NO = Optional.of("no");
+}
