@@ -39,6 +39,7 @@ import picocli.CommandLine.ScopeType;
             FamiliesCommand.class,
             SheetCommand.class,
             KnowledgeCommand.class,
+            PracticeCommand.class,
             SchemaCommand.class,
             ReportCommand.class,
             ExportCommand.class,

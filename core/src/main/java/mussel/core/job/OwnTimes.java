@@ -93,6 +93,16 @@ public final class OwnTimes {
         return Optional.ofNullable(byStep.get(step));
     }
 
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof OwnTimes times && times.byStep.equals(byStep);
+    }
+
+    @Override
+    public int hashCode() {
+        return byStep.hashCode();
+    }
+
     /** How many steps of a sheet take the yard's own time. */
     public int counted(FamilySheet sheet) {
         return (int)

@@ -92,6 +92,55 @@ public final class Tables {
                 .toList();
     }
 
+    /**
+     * How likely each outcome of a finding is while exactly these causes are there: noisy-MAX (Diez 1993).
+     *
+     * @param finding its id
+     * @param causes the causes that are there, whether or not they bear on it
+     */
+    public double[] shares(String finding, Set<String> causes) {
+        Finding of = knowledge.finding(finding).orElseThrow();
+        double[] upTo = Likelihood.cumulative(of.base());
+        given.get(finding).forEach((cause, share) -> {
+            if (causes.contains(cause)) {
+                double[] own = Likelihood.cumulative(share.shares());
+                for (int x = 0; x < upTo.length; x++) {
+                    upTo[x] *= own[x];
+                }
+            }
+        });
+        double[] shares = new double[upTo.length];
+        for (int x = 0; x < shares.length; x++) {
+            double last = x == shares.length - 1 ? 1 : upTo[x];
+            shares[x] = last - (x == 0 ? 0 : upTo[x - 1]);
+        }
+        return shares;
+    }
+
+    /** Whether a look is still to be made, can be made on this leg and can be made now, whatever its gate. */
+    public boolean offered(Finding finding, VerdictInput in) {
+        return !in.findings().containsKey(finding.id())
+                && opened(finding, in)
+                && finding.possible(context, in.findings())
+                && !excluded(finding, in);
+    }
+
+    /** Whether what must be open before a look is, or was: something that is seen there was found. */
+    private boolean opened(Finding finding, VerdictInput in) {
+        return finding.once().isEmpty()
+                || in.open().contains(finding.once().get())
+                || in.findings().keySet().stream()
+                        .flatMap(made -> knowledge.finding(made).stream())
+                        .anyMatch(made -> made.access().equals(finding.once().get()));
+    }
+
+    /** More and less than went in are one measurement. */
+    private static boolean excluded(Finding finding, VerdictInput in) {
+        return finding.id().equals("volume_less") && "yes".equals(in.findings().get("volume_more"))
+                || finding.id().equals("volume_more")
+                        && "yes".equals(in.findings().get("volume_less"));
+    }
+
     List<Group> groups() {
         return groups;
     }

@@ -68,6 +68,26 @@ public final class VerdictEngine {
         return new VerdictEngine(tables, in).judge(false);
     }
 
+    /** How likely each outcome of a look is, given what was found. */
+    public static double[] expected(Tables tables, VerdictInput in, String finding) {
+        VerdictEngine engine = new VerdictEngine(tables, in);
+        for (int g = 0; g < engine.evidence.size(); g++) {
+            Group group = tables.groups().get(g);
+            for (int f = 0; f < group.findings.size(); f++) {
+                Finding of = group.findings.get(f);
+                if (of.id().equals(finding)) {
+                    Evidence all = engine.evidence.get(g);
+                    double[] shares = new double[of.outcomes().size()];
+                    for (int x = 0; x < shares.length; x++) {
+                        shares[x] = all.after(f, x).total() / all.belief().total();
+                    }
+                    return shares;
+                }
+            }
+        }
+        throw new IllegalArgumentException("No finding " + finding);
+    }
+
     private VerdictResult judge(boolean ranked) {
         List<CauseBelief> causes = new ArrayList<>();
         double together = 0;
@@ -192,26 +212,7 @@ public final class VerdictEngine {
 
     /** Whether a look is still to be made, can be made on this leg and can be made now, whatever its gate. */
     boolean offered(Finding finding) {
-        return !in.findings().containsKey(finding.id())
-                && opened(finding)
-                && finding.possible(tables.context(), in.findings())
-                && !excluded(finding);
-    }
-
-    /** Whether what must be open before a look is, or was: something that is seen there was found. */
-    private boolean opened(Finding finding) {
-        return finding.once().isEmpty()
-                || in.open().contains(finding.once().get())
-                || in.findings().keySet().stream()
-                        .flatMap(made -> tables.knowledge().finding(made).stream())
-                        .anyMatch(made -> made.access().equals(finding.once().get()));
-    }
-
-    /** More and less than went in are one measurement. */
-    private boolean excluded(Finding finding) {
-        return finding.id().equals("volume_less") && "yes".equals(in.findings().get("volume_more"))
-                || finding.id().equals("volume_more")
-                        && "yes".equals(in.findings().get("volume_less"));
+        return tables.offered(finding, in);
     }
 
     /** What a look would settle and save, as if its gate stood open. */

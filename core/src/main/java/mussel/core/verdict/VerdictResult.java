@@ -1,7 +1,9 @@
 package mussel.core.verdict;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Which faults, how sure, and what to look at next.
@@ -31,6 +33,24 @@ public record VerdictResult(
         decisions = List.copyOf(decisions);
         checks = List.copyOf(checks);
         together = List.copyOf(together);
+    }
+
+    /**
+     * What to look at next: the look, or the looks of one set-up, worth most. For what the leg came in for comes before what is cheap beside it, and
+     * what needs no strip-down before what does: the case can still be opened after. Empty when no look is worth its time.
+     *
+     * @param knowledge the tables it was judged by
+     */
+    public Optional<Together> advised(Knowledge knowledge) {
+        return Stream.concat(together.stream(), checks.stream().map(Check::alone))
+                .filter(t -> t.value() > 0)
+                .min(Comparator.comparing(Together::bearing)
+                        .thenComparing(t -> knowledge
+                                .access(t.access())
+                                .map(Access::stripDown)
+                                .orElse(false))
+                        .thenComparing(
+                                Comparator.comparingDouble(Together::value).reversed()));
     }
 
     /** The belief in a cause. */
@@ -102,7 +122,7 @@ public record VerdictResult(
             String access,
             @mussel.core.measure.Given(value = "what it is for", name = "for") Bearing bearing) {
         /** The same as a set of one. */
-        Together alone() {
+        public Together alone() {
             return new Together(access, List.of(finding), saves, minutes, value, bearing);
         }
     }

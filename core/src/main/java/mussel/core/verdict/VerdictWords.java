@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
@@ -166,15 +165,7 @@ public final class VerdictWords {
      * what needs no strip-down before what does: the case can still be opened after. Empty when no look is worth its time.
      */
     public Optional<Together> advised() {
-        return Stream.concat(out.together().stream(), out.checks().stream().map(Check::alone))
-                .filter(t -> t.value() > 0)
-                .min(Comparator.comparing(Together::bearing)
-                        .thenComparing(t -> knowledge
-                                .access(t.access())
-                                .map(Access::stripDown)
-                                .orElse(false))
-                        .thenComparing(
-                                Comparator.comparingDouble(Together::value).reversed()));
+        return out.advised(knowledge);
     }
 
     /** Whether what is to be looked at next is for what the leg came in for. */

@@ -4,10 +4,12 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.IntFunction;
 import mussel.core.book.LayUpRound;
@@ -48,6 +50,8 @@ final class Around {
 
     private final RecentAssessments sisters = new RecentAssessments();
     private final Map<String, OwnRecord> own = new HashMap<>();
+    /** Families whose record is up to date. */
+    private final Set<String> fresh = new HashSet<>();
 
     Around(Journal journal, LogBook book, Clock clock, Families families, Shelf shelf, Function<Yard, Judge> judge) {
         this.journal = journal;
@@ -67,7 +71,7 @@ final class Around {
 
     /** What the yard's own jobs say is read anew. */
     void forgetOwn() {
-        own.clear();
+        fresh.clear();
     }
 
     /** Earlier jobs of the leg of that job in a sentence each, the latest first. */
@@ -148,7 +152,15 @@ final class Around {
 
     /** What the yard's own jobs of a family say. */
     OwnRecord own(String family) {
-        return own.computeIfAbsent(family, f -> OwnRecord.of(book.lately(f, LATELY), counting()));
+        OwnRecord known = own.get(family);
+        if (known == null || !fresh.contains(family)) {
+            OwnRecord now = OwnRecord.of(book.lately(family, LATELY), counting());
+            // What says the same stays the same: plans made by it are kept.
+            known = now.equals(known) ? known : now;
+            own.put(family, known);
+            fresh.add(family);
+        }
+        return known;
     }
 
     /** Whether what came back counts in what leaving a thing costs. */

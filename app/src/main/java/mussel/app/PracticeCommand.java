@@ -1,0 +1,112 @@
+package mussel.app;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import mussel.core.practice.Policy;
+import mussel.core.practice.Practice;
+import mussel.core.practice.PracticeInput;
+import mussel.core.verdict.Context;
+import mussel.exchange.record.Json;
+import mussel.exchange.record.Read;
+import mussel.exchange.record.RecordReader;
+import mussel.exchange.sheet.SheetFiles;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+@Command(
+        name = "practice",
+        mixinStandardHelpOptions = true,
+        description = "What ways of going about legs cost, on legs drawn from the diagnosis tables. As JSON.")
+final class PracticeCommand implements Callable<Integer> {
+    private static final double MOST_WRONG = 100;
+
+    @Option(names = "--legs", paramLabel = "N", defaultValue = "2000", description = "how many legs (${DEFAULT-VALUE})")
+    private int legs;
+
+    @Option(names = "--seed", paramLabel = "N", defaultValue = "1", description = "the seed (${DEFAULT-VALUE})")
+    private long seed;
+
+    @Option(
+            names = "--policy",
+            paramLabel = "WAY",
+            split = ",",
+            defaultValue = "advice,checklist,strip,blind",
+            description = "the ways: ${COMPLETION-CANDIDATES}; two steps are looked ahead slowly (${DEFAULT-VALUE})")
+    private List<Policy> policies;
+
+    @Option(
+            names = "--context",
+            paramLabel = "FILE",
+            description = "a JSON context that every leg has; drawn without it")
+    private Path contextFile;
+
+    @Option(
+            names = "--wrong",
+            paramLabel = "F",
+            defaultValue = "1",
+            description = "draw the legs from tables that are off by factors up to F (${DEFAULT-VALUE})")
+    private double wrong;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() throws JsonProcessingException {
+        Optional<String> refused = refused();
+        if (refused.isPresent()) {
+            spec.commandLine().getErr().println(refused.get());
+            return 2;
+        }
+        Read<Optional<Context>> context = context();
+        if (context.value().isEmpty()) {
+            context.problems().forEach(p -> spec.commandLine().getErr().println(p));
+            return 2;
+        }
+        Tabled tabled = Tabled.load(DataFolder.path());
+        if (!tabled.refused().isEmpty()) {
+            tabled.refused().forEach(p -> spec.commandLine().getErr().println(p));
+            return 2;
+        }
+        PracticeInput in = new PracticeInput(
+                legs,
+                seed,
+                policies.stream().distinct().toList(),
+                context.value().get(),
+                wrong,
+                SheetFiles.shippedYard().labourPerH());
+        spec.commandLine()
+                .getOut()
+                .println(Json.mapper()
+                        .writerWithDefaultPrettyPrinter()
+                        .writeValueAsString(Practice.run(tabled.inUse(), in)));
+        return 0;
+    }
+
+    private Optional<String> refused() {
+        if (legs < 1 || legs > PracticeInput.MOST_LEGS) {
+            return Optional.of("--legs is " + legs + "; give 1 to " + PracticeInput.MOST_LEGS + " legs");
+        }
+        if (!(wrong >= 1 && wrong <= MOST_WRONG)) {
+            return Optional.of("--wrong is " + wrong + "; give a factor of 1 to " + (int) MOST_WRONG);
+        }
+        return Optional.empty();
+    }
+
+    private Read<Optional<Context>> context() {
+        if (contextFile == null) {
+            return Read.of(Optional.empty());
+        }
+        Read<JsonNode> tree = OwnFiles.read(contextFile, Json::tree);
+        if (tree.value().isEmpty()) {
+            return new Read<>(Optional.empty(), tree.problems());
+        }
+        Read<Context> read = RecordReader.read(tree.value().get(), Context.class);
+        return new Read<>(read.value().map(Optional::of), read.problems());
+    }
+}

@@ -1,0 +1,178 @@
+package mussel.core.practice;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiConsumer;
+import mussel.core.verdict.Access;
+import mussel.core.verdict.Finding;
+import mussel.core.verdict.RepairGoal;
+import mussel.core.verdict.Tables;
+import mussel.core.verdict.VerdictEngine;
+import mussel.core.verdict.VerdictInput;
+import mussel.core.verdict.VerdictResult;
+
+/** A practice leg on the bench: what was looked at, what that cost in minutes, and what it comes to once it is handed back. */
+public final class Bench {
+    private static final double HOUR = 60;
+
+    private final PracticeLeg leg;
+    private final Tables tables;
+    private final double labourPerH;
+    private final Map<String, String> findings = new LinkedHashMap<>();
+    private final Set<String> open = new LinkedHashSet<>();
+    private double minutes;
+
+    /**
+     * Puts a leg on the bench.
+     *
+     * @param leg the leg
+     * @param tables what it is judged by, ready for its context; not those it was drawn from, where the world is otherwise
+     * @param labourPerH the labour rate (money per hour)
+     */
+    public Bench(PracticeLeg leg, Tables tables, double labourPerH) {
+        this.leg = leg;
+        this.tables = tables;
+        this.labourPerH = labourPerH;
+    }
+
+    /** The leg. */
+    public PracticeLeg leg() {
+        return leg;
+    }
+
+    /** What was found so far. */
+    public Map<String, String> findings() {
+        return Map.copyOf(findings);
+    }
+
+    /** How long looking has taken (min). */
+    public double minutes() {
+        return minutes;
+    }
+
+    /** How many looks were made. */
+    public int looks() {
+        return findings.size();
+    }
+
+    /** What the verdict engine is fed as it stands. */
+    public VerdictInput input() {
+        return new VerdictInput(Optional.of(leg.context()), findings, labourPerH, List.copyOf(open), Map.of());
+    }
+
+    /** What is believed as it stands, with the looks ranked. */
+    public VerdictResult ranked() {
+        return VerdictEngine.run(tables, input());
+    }
+
+    /** What is believed as it stands. */
+    public VerdictResult believed() {
+        return VerdictEngine.withoutChecks(tables, input());
+    }
+
+    /** Whether a look can be made now. */
+    public boolean offered(Finding finding) {
+        return finding.open(findings) && tables.offered(finding, input());
+    }
+
+    /** What a look would take now, its set-up with it (min). */
+    public double takes(Finding finding) {
+        Access access = tables.knowledge().access(finding.access()).orElseThrow();
+        return finding.minutes() + (open.contains(access.id()) ? 0 : access.minutes());
+    }
+
+    /** Makes a look; one that cannot be made shows nothing. */
+    public Optional<String> look(String id) {
+        Finding finding = tables.knowledge().finding(id).orElseThrow();
+        if (!offered(finding)) {
+            return Optional.empty();
+        }
+        minutes += takes(finding);
+        open.add(finding.access());
+        String shows = leg.look(id);
+        findings.put(id, shows);
+        return Optional.of(shows);
+    }
+
+    /** Makes every look that can be made with such access; those that one of them opens after it. */
+    void lookAtAll(Set<String> access) {
+        boolean more = true;
+        while (more) {
+            more = false;
+            for (Finding finding : tables.knowledge().findings()) {
+                if (access.contains(finding.access()) && look(finding.id()).isPresent()) {
+                    more = true;
+                }
+            }
+        }
+    }
+
+    /** Opens a set-up without looking yet. */
+    void open(String access) {
+        if (open.add(access)) {
+            minutes += tables.knowledge().access(access).orElseThrow().minutes();
+        }
+    }
+
+    /** The tables it is judged by. */
+    Tables tables() {
+        return tables;
+    }
+
+    /** What may be found by looks, each outcome with its weight; a look that cannot be made is passed over. */
+    void expect(List<String> looks, BiConsumer<Bench, Double> each) {
+        expect(looks, 0, 1, each);
+    }
+
+    private void expect(List<String> looks, int from, double weight, BiConsumer<Bench, Double> each) {
+        if (from == looks.size()) {
+            each.accept(this, weight);
+            return;
+        }
+        Finding finding = tables.knowledge().finding(looks.get(from)).orElseThrow();
+        if (!offered(finding)) {
+            expect(looks, from + 1, weight, each);
+            return;
+        }
+        double[] shares = VerdictEngine.expected(tables, input(), finding.id());
+        for (int x = 0; x < shares.length; x++) {
+            Bench so = new Bench(leg, tables, labourPerH);
+            so.findings.putAll(findings);
+            so.open.addAll(open);
+            so.minutes = minutes + takes(finding);
+            so.open.add(finding.access());
+            so.findings.put(finding.id(), finding.outcomes().get(x));
+            so.expect(looks, from + 1, weight * shares[x], each);
+        }
+    }
+
+    /** Hands it back with these goals done. */
+    public Reckoning handBack(List<String> done) {
+        List<String> called = leg.called();
+        List<String> missed = new ArrayList<>(called);
+        missed.removeAll(done);
+        List<String> needless = new ArrayList<>(done);
+        needless.removeAll(called);
+        double work = 0;
+        double back = 0;
+        for (RepairGoal goal : tables.knowledge().goals()) {
+            work += done.contains(goal.id()) ? goal.marginalCost() * labourPerH : 0;
+            back += missed.contains(goal.id()) ? goal.comebackCost() * labourPerH : 0;
+        }
+        return new Reckoning(
+                minutes, minutes * labourPerH / HOUR, work, back, List.copyOf(done), missed, needless, looks());
+    }
+
+    /** Hands it back as the decisions are. */
+    public Reckoning handBack() {
+        return handBack(believed().decisions().stream()
+                .filter(VerdictResult.Decision::act)
+                .map(VerdictResult.Decision::goal)
+                .toList());
+    }
+}

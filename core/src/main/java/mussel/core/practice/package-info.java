@@ -1,0 +1,4 @@
+/**
+ * Practice: legs that are not there, made from the diagnosis tables, and what each way of going about them costs.
+ */
+package mussel.core.practice;
