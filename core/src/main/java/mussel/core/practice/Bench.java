@@ -65,9 +65,14 @@ public final class Bench {
         return new VerdictInput(Optional.of(leg.context()), findings, labourPerH, List.copyOf(open), Map.of());
     }
 
-    /** What is believed as it stands, with the looks ranked. */
+    /** What is believed as it stands, with the looks ranked and what speaks for each cause. */
     public VerdictResult ranked() {
         return VerdictEngine.run(tables, input());
+    }
+
+    /** Only what to look at next and what to do. */
+    VerdictResult advice() {
+        return VerdictEngine.advice(tables, input());
     }
 
     /** What is believed as it stands. */

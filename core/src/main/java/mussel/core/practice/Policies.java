@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.Tables;
 import mussel.core.verdict.VerdictResult;
 import mussel.core.verdict.VerdictResult.Check;
@@ -17,15 +16,11 @@ final class Policies {
     /** Looks that are thought two steps ahead; those worth less by themselves hardly lead anywhere. */
     private static final int BREADTH = 6;
 
-    private static final double HOUR = 60;
-
-    private final Knowledge knowledge;
     private final Tables tables;
     private final double labourPerH;
 
     Policies(Tables tables, double labourPerH) {
         this.tables = tables;
-        this.knowledge = tables.knowledge();
         this.labourPerH = labourPerH;
     }
 
@@ -50,7 +45,7 @@ final class Policies {
     private static void advised(Bench bench) {
         boolean more = true;
         while (more) {
-            Optional<Together> next = bench.ranked().advised(bench.tables().knowledge());
+            Optional<Together> next = bench.advice().advised(bench.tables().knowledge());
             more = next.isPresent();
             next.ifPresent(t -> t.findings().forEach(bench::look));
         }
@@ -60,7 +55,7 @@ final class Policies {
     private void ahead(Bench bench) {
         boolean more = true;
         while (more) {
-            VerdictResult now = bench.ranked();
+            VerdictResult now = bench.advice();
             double best = 0;
             List<String> chosen = List.of();
             for (Together each : candidates(now)) {
@@ -88,7 +83,7 @@ final class Policies {
     private double two(Bench bench, Together first) {
         double[] after = {0};
         bench.expect(first.findings(), (so, weight) -> {
-            VerdictResult then = so.ranked();
+            VerdictResult then = so.advice();
             double next = Math.max(
                     then.together().stream().mapToDouble(Together::value).max().orElse(0),
                     then.checks().stream().mapToDouble(Check::value).max().orElse(0));
@@ -100,13 +95,5 @@ final class Policies {
     /** What a technician who knew what is wrong would do. */
     static Reckoning known(Bench bench) {
         return bench.handBack(bench.leg().called());
-    }
-
-    double perMinute() {
-        return labourPerH / HOUR;
-    }
-
-    Knowledge knowledge() {
-        return knowledge;
     }
 }

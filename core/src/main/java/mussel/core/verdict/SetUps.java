@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import mussel.core.verdict.VerdictResult.Bearing;
 import mussel.core.verdict.VerdictResult.Check;
 import mussel.core.verdict.VerdictResult.Together;
@@ -43,15 +44,31 @@ final class SetUps {
         together = work <= MUCH_WORK ? MOST_TOGETHER : work <= MOST_WORK ? 2 : 1;
     }
 
-    /** Every set-up still to be made that opens two looks or more, the most valuable first. */
+    /** Every set-up still to be made that opens two looks or more and may pay, the most valuable first. */
     List<Together> valued() {
+        return valued(Optional.empty());
+    }
+
+    /**
+     * The same of those alone that may be advised before another.
+     *
+     * @param floor what would be advised without any of them
+     */
+    List<Together> valued(Optional<Together> floor) {
         List<Together> valued = new ArrayList<>();
+        double most = costNow - engine.costKnowing(now);
         for (Access access : tables.knowledge().access()) {
             if (together < 2 || access.minutes() == 0 || in.open().contains(access.id())) {
                 continue;
             }
+            if (most - access.minutes() * in.labourPerH() / 60 <= 0) {
+                // Not even knowing everything would pay this set-up.
+                continue;
+            }
             List<Look> best = best(access);
-            if (best.size() > 1) {
+            double least = most - access.minutes() * in.labourPerH() / 60;
+            if (best.size() > 1
+                    && floor.map(f -> mayLead(access, best, least, f)).orElse(true)) {
                 valued.add(value(access, best));
             }
         }
@@ -101,22 +118,35 @@ final class SetUps {
         return best;
     }
 
+    /** Whether looks worth at most so much may be advised before another, by the order of what is advised. */
+    private boolean mayLead(Access access, List<Look> best, double atMost, Together floor) {
+        int bearing = bearing(best).compareTo(floor.bearing());
+        if (bearing != 0) {
+            return bearing < 0;
+        }
+        boolean strip = tables.knowledge().access(floor.access()).orElseThrow().stripDown();
+        return strip == access.stripDown() ? atMost > floor.value() : strip;
+    }
+
+    private static Bearing bearing(List<Look> looks) {
+        return looks.stream().anyMatch(l -> l.check().bearing() == Bearing.COMPLAINT)
+                ? Bearing.COMPLAINT
+                : Bearing.BESIDE;
+    }
+
     private Together value(Access access, List<Look> best) {
         Sum sum = new Sum();
         Map<String, String> found = new HashMap<>(in.findings());
         walk(best, 0, 1, new ArrayList<>(evidence), found, sum);
         double minutes = sum.minutes + access.minutes();
         double saves = costNow - sum.cost;
-        Bearing bearing = best.stream().anyMatch(l -> l.check().bearing() == Bearing.COMPLAINT)
-                ? Bearing.COMPLAINT
-                : Bearing.BESIDE;
         return new Together(
                 access.id(),
                 best.stream().map(l -> l.finding().id()).toList(),
                 saves,
                 minutes,
                 saves - minutes * in.labourPerH() / 60,
-                bearing);
+                bearing(best));
     }
 
     private static final class Sum {

@@ -63,6 +63,21 @@ public final class VerdictEngine {
         return new VerdictEngine(tables, in).judge(true);
     }
 
+    /** Only what to look at next and what to do as it stands; no cause is named, and nothing of what speaks for it. */
+    public static VerdictResult advice(Tables tables, VerdictInput in) {
+        VerdictEngine engine = new VerdictEngine(tables, in);
+        List<Check> checks = engine.checks(false);
+        VerdictResult singly = engine.unnamed(checks, List.of());
+        return engine.unnamed(
+                checks,
+                new SetUps(engine, tables, in, engine.evidence, checks).valued(singly.advised(tables.knowledge())));
+    }
+
+    private VerdictResult unnamed(List<Check> checks, List<VerdictResult.Together> together) {
+        return new VerdictResult(
+                List.of(), decisions(), checks, together, tables.knowledge().knowledgeVersion(), 0, Optional.empty());
+    }
+
     /** The same without ranking the looks, which takes most of the time. */
     public static VerdictResult withoutChecks(Tables tables, VerdictInput in) {
         return new VerdictEngine(tables, in).judge(false);
@@ -114,7 +129,7 @@ public final class VerdictEngine {
         Optional<String> carrier = surprise > VerdictResult.CONTRADICTION_BITS
                 ? removed.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey)
                 : Optional.empty();
-        List<Check> checks = ranked ? checks() : List.of();
+        List<Check> checks = ranked ? checks(true) : List.of();
         return new VerdictResult(
                 causes,
                 decisions(),
@@ -190,14 +205,32 @@ public final class VerdictEngine {
         return cost;
     }
 
-    private List<Check> checks() {
+    /** The same if it were known what is wrong: what no looks can cost less than on the mean. */
+    double costKnowing(List<Belief> beliefs) {
+        double[] p = goalProbabilities(beliefs);
+        double cost = 0;
+        for (int goal = 0; goal < p.length; goal++) {
+            cost += p[goal] * Math.min(marginal[goal], comeback[goal]);
+        }
+        return cost;
+    }
+
+    /**
+     * The looks not made, ranked.
+     *
+     * @param all whether those are among them that would not pay even if they told everything
+     */
+    private List<Check> checks(boolean all) {
         List<Check> checks = new ArrayList<>();
         double costNow = cost(beliefs());
+        double most = costNow - costKnowing(beliefs());
         for (int g = 0; g < evidence.size(); g++) {
             Group group = tables.groups().get(g);
             for (int f = 0; f < group.findings.size(); f++) {
                 Finding finding = group.findings.get(f);
-                if (finding.open(in.findings()) && offered(finding)) {
+                if (finding.open(in.findings())
+                        && offered(finding)
+                        && (all || most > minutes(finding) * in.labourPerH() / 60)) {
                     checks.add(check(g, f, finding, costNow));
                 }
             }
@@ -229,8 +262,7 @@ public final class VerdictEngine {
             expectedEntropy += p * entropy(after);
             expectedCost += p * cost(beliefs);
         }
-        Access access = tables.knowledge().access(finding.access()).orElseThrow();
-        double minutes = finding.minutes() + (in.open().contains(access.id()) ? 0 : access.minutes());
+        double minutes = minutes(finding);
         double saves = costNow - expectedCost;
         return new Check(
                 finding.id(),
@@ -238,8 +270,14 @@ public final class VerdictEngine {
                 saves,
                 minutes,
                 saves - minutes * in.labourPerH() / 60,
-                access.id(),
+                finding.access(),
                 bearing(finding));
+    }
+
+    /** What a look takes now, its set-up with it where that is not open (min). */
+    private double minutes(Finding finding) {
+        Access access = tables.knowledge().access(finding.access()).orElseThrow();
+        return finding.minutes() + (in.open().contains(access.id()) ? 0 : access.minutes());
     }
 
     private VerdictResult.Bearing bearing(Finding finding) {
