@@ -62,6 +62,8 @@ class MeaningNotIdsTest {
             Map.entry("FillInput", Set.of("gear_oil")),
             // the steps of a lay-up
             Map.entry("LayUpWork", Set.of("gear_oil", "pump")),
+            // access levels of the diagnosis tables
+            Map.entry("Policies", Set.of("prop_off")),
             // features and lists of the compact sheet
             Map.entry("Manual", Set.of("pump", "linkage")));
 

@@ -18,7 +18,7 @@ public final class DemoLog {
     /** Whether a file is a log that is marked as demo data; whatever cannot be read is none. */
     public static boolean is(Path file) {
         try (SqliteJournal journal = SqliteJournal.read(file, Clock.systemUTC())) {
-            return journal.demo();
+            return journal.kind() == LogKind.DEMO;
         } catch (JournalException e) {
             return false;
         }

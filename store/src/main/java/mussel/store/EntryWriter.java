@@ -9,6 +9,7 @@ import java.util.Optional;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
+import mussel.core.job.LegRef;
 import mussel.exchange.job.FactJson;
 import mussel.exchange.log.Chain;
 
@@ -60,6 +61,11 @@ final class EntryWriter {
 
     /** Adds an entry under a number of its own, above those of its job. */
     Entry add(long seq, int job, Instant at, String by, Fact fact) throws SQLException {
+        if (fact instanceof Fact.Opened opened) {
+            apart(opened.leg());
+        } else if (fact instanceof Fact.LegCorrected corrected) {
+            apart(corrected.leg());
+        }
         Head head = heads.containsKey(job) ? heads.get(job) : stored(job);
         String text = FactJson.write(fact);
         byte[] seal = Chain.seal(seq, job, Chain.at(at), by, text);
@@ -68,6 +74,19 @@ final class EntryWriter {
         log.change(PUT, seq, job, Chain.at(at), by, text, Chain.carried(seal, after.link()));
         next = Math.max(next, seq + 1);
         return new Entry(seq, job, at, by, fact);
+    }
+
+    /** Practice legs go into a practice log and nothing else does, however they come. */
+    private void apart(LegRef leg) throws SQLException {
+        boolean practice = log.one("SELECT demo FROM log", row -> LogKind.of(row.getInt(1)))
+                .equals(Optional.of(LogKind.PRACTICE));
+        if (practice != leg.isPractice()) {
+            throw new JournalException(
+                    practice
+                            ? "Only practice legs go into the practice log; nothing was entered."
+                            : "“" + leg.boat()
+                                    + "” is a practice leg: it is not there, and enters no yard's logbook. Nothing was entered.");
+        }
     }
 
     private Head stored(int job) throws SQLException {

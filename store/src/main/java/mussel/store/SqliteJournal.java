@@ -534,17 +534,16 @@ public final class SqliteJournal implements Journal {
         });
     }
 
-    /** Marks the log as demo data, which may be thrown away. */
-    public void markDemo() {
-        work.write(() -> handle().execute("UPDATE log SET demo = 1"));
+    /** Says what kind of log it is. */
+    public void mark(LogKind kind) {
+        work.write(() -> handle().execute("UPDATE log SET demo = ?", kind.ordinal()));
     }
 
-    /** Whether it is demo data. */
-    public boolean demo() {
-        return work.read(() -> handle().createQuery("SELECT demo FROM log")
-                        .mapTo(Integer.class)
-                        .one())
-                != 0;
+    /** What kind of log it is. */
+    public LogKind kind() {
+        return work.read(() -> LogKind.of(handle().createQuery("SELECT demo FROM log")
+                .mapTo(Integer.class)
+                .one()));
     }
 
     /** What was noticed when it was opened and is to be told; empty where nothing was. */

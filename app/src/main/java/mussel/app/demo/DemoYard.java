@@ -24,7 +24,7 @@ public final class DemoYard {
     public static void fill(Path file, Instant now) {
         Ago clock = new Ago(now);
         try (SqliteJournal journal = SqliteJournal.open(file, clock)) {
-            journal.markDemo();
+            journal.mark(mussel.store.LogKind.DEMO);
             List<FamilySheet> families = SheetFiles.shipped();
             DemoJob.Bench bench = new DemoJob.Bench(journal, clock, families);
             new DemoYears(bench)

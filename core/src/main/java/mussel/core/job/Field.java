@@ -148,7 +148,9 @@ public enum Field {
     /** The most he spends without being asked. */
     SPENDING_LIMIT("without asking, up to", Kind.MONEY, Range.of(0, 10_000_000)),
     /** The most the estimate named when the owner said yes to it. */
-    CONSENT_SUM("as estimated, up to", Kind.MONEY, Range.of(0, 10_000_000));
+    CONSENT_SUM("as estimated, up to", Kind.MONEY, Range.of(0, 10_000_000)),
+    /** How sure somebody is of a goal on a practice leg, in per cent, by goal. */
+    SUSPECTED("suspected, %", Kind.COUNT, Range.of(0, 100));
 
     private final String label;
     private final Kind kind;

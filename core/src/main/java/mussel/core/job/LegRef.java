@@ -9,6 +9,9 @@ package mussel.core.job;
  * @param family its family's id
  */
 public record LegRef(String id, String boat, Position position, String family) {
+    /** What the id of a practice leg begins with: a leg that is not there, which enters no yard's logbook. */
+    public static final String PRACTICE = "practice:";
+
     /** Longest boat name kept. */
     public static final int LONGEST_NAME = 60;
 
@@ -47,6 +50,11 @@ public record LegRef(String id, String boat, Position position, String family) {
         public String title() {
             return title;
         }
+    }
+
+    /** Whether it is not there: made for practice. */
+    public boolean isPractice() {
+        return id.startsWith(PRACTICE);
     }
 
     /** Boat and position, as on a tag. */

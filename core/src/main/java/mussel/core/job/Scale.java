@@ -106,7 +106,11 @@ public enum Scale {
     /** Whether both legs of a twin are one visit. */
     ONE_VISIT("In one visit with its sister leg", "no", "yes"),
     /** Whether the visit leaves the leg alone. */
-    LEG_STAYS("The leg itself", "worked_on", "left_alone");
+    LEG_STAYS("The leg itself", "worked_on", "left_alone"),
+    /** Whether a practice leg is gone about with the conclusion in sight. */
+    COACHED("Coached", "no", "yes"),
+    /** Whether a practice leg was handed over instead of mended. */
+    HANDED_OVER("Handed over", "no", "yes");
 
     private final String label;
     private final List<String> outcomes;

@@ -40,7 +40,10 @@ public final class Settings {
 
     /** What else the yard decides: whether its own findings count, and what it takes parts' lives to cost. */
     public static final Set<String> HABITS =
-            Set.of("learn_priors", "shipped_sheets", "life-planned", "life-failure", "life-risk");
+            Set.of("learn_priors", "count_comebacks", "shipped_sheets", "life-planned", "life-failure", "life-risk");
+
+    /** The setting that says whether what comebacks cost counts in the cost of leaving a thing. */
+    public static final String COMEBACKS = "count_comebacks";
 
     /** The setting that says whether the demo yard's sheets and prices are among those known. */
     public static final String DEMO = "shipped_sheets";
@@ -101,7 +104,7 @@ public final class Settings {
                         ? Optional.empty()
                         : Optional.of("is “" + shown(value) + "”, and no number of months");
             case "look" -> oneOf(value, "light", "dark");
-            case "glove", "learn_priors", DEMO -> oneOf(value, "on", "off");
+            case "glove", "learn_priors", COMEBACKS, DEMO -> oneOf(value, "on", "off");
             case "by", "yard_name" ->
                 value.length() <= LONGEST_NAME ? Optional.empty() : Optional.of("is longer than 200 characters");
             case PAPERS ->

@@ -55,18 +55,21 @@ final class SetUps {
      * @param floor what would be advised without any of them
      */
     List<Together> valued(Optional<Together> floor) {
+        // What is open already is looked at one by one, as long as any look pays by itself.
+        boolean nothingPays = singly.values().stream().noneMatch(c -> c.value() > 0);
         List<Together> valued = new ArrayList<>();
         double most = costNow - engine.costKnowing(now);
         for (Access access : tables.knowledge().access()) {
-            if (together < 2 || access.minutes() == 0 || in.open().contains(access.id())) {
+            if (together < 2
+                    || !nothingPays && (access.minutes() == 0 || in.open().contains(access.id()))) {
                 continue;
             }
-            if (most - access.minutes() * in.labourPerH() / 60 <= 0) {
+            if (most - minutes(access) * in.labourPerH() / 60 <= 0) {
                 // Not even knowing everything would pay this set-up.
                 continue;
             }
             List<Look> best = best(access);
-            double least = most - access.minutes() * in.labourPerH() / 60;
+            double least = most - minutes(access) * in.labourPerH() / 60;
             if (best.size() > 1
                     && floor.map(f -> mayLead(access, best, least, f)).orElse(true)) {
                 valued.add(value(access, best));
@@ -74,6 +77,10 @@ final class SetUps {
         }
         valued.sort(Comparator.comparingDouble(Together::value).reversed().thenComparing(Together::access));
         return valued;
+    }
+
+    private double minutes(Access access) {
+        return in.open().contains(access.id()) ? 0 : access.minutes();
     }
 
     private record Look(int group, int at, Finding finding, Check check) {
@@ -138,7 +145,7 @@ final class SetUps {
         Sum sum = new Sum();
         Map<String, String> found = new HashMap<>(in.findings());
         walk(best, 0, 1, new ArrayList<>(evidence), found, sum);
-        double minutes = sum.minutes + access.minutes();
+        double minutes = sum.minutes + minutes(access);
         double saves = costNow - sum.cost;
         return new Together(
                 access.id(),

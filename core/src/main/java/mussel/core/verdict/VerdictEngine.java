@@ -6,9 +6,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Check;
 import mussel.core.verdict.VerdictResult.Decision;
+import mussel.core.verdict.VerdictResult.Together;
 
 /**
  * Which faults, how sure, and what to look at next: the exact posterior over all subsets of causes (noisy-MAX, Diez 1993), the weight of
@@ -17,6 +22,10 @@ import mussel.core.verdict.VerdictResult.Decision;
  */
 public final class VerdictEngine {
     private static final double LN2 = Math.log(2);
+    /** Looks that may follow: those that come nearest, and what the first ones open. */
+    private static final int FOLLOWING = 10;
+    /** Looks, or looks of one set-up, that are thought two steps ahead: those that come nearest to paying by themselves. */
+    private static final int BREADTH = 4;
 
     private final Tables tables;
     private final VerdictInput in;
@@ -50,6 +59,21 @@ public final class VerdictEngine {
         comeback = goals.stream().mapToDouble(g -> cost(g).comebackCost()).toArray();
     }
 
+    /** The same with one look more. */
+    private VerdictEngine(VerdictEngine before, int g, int f, int outcome) {
+        Finding finding = before.tables.groups().get(g).findings.get(f);
+        Map<String, String> found = new LinkedHashMap<>(before.in.findings());
+        found.put(finding.id(), finding.outcomes().get(outcome));
+        List<String> open = new ArrayList<>(before.in.open());
+        open.add(finding.access());
+        this.tables = before.tables;
+        this.in = new VerdictInput(before.in.context(), found, before.in.labourPerH(), open, before.in.goals());
+        this.evidence.addAll(before.evidence);
+        this.evidence.set(g, before.evidence.get(g).and(f, outcome));
+        this.marginal = before.marginal;
+        this.comeback = before.comeback;
+    }
+
     private VerdictInput.Costs cost(RepairGoal goal) {
         return in.goals()
                 .getOrDefault(
@@ -67,15 +91,25 @@ public final class VerdictEngine {
     public static VerdictResult advice(Tables tables, VerdictInput in) {
         VerdictEngine engine = new VerdictEngine(tables, in);
         List<Check> checks = engine.checks(false);
-        VerdictResult singly = engine.unnamed(checks, List.of());
-        return engine.unnamed(
-                checks,
-                new SetUps(engine, tables, in, engine.evidence, checks).valued(singly.advised(tables.knowledge())));
+        VerdictResult singly = engine.unnamed(checks, List.of(), Optional.empty());
+        List<Together> together =
+                new SetUps(engine, tables, in, engine.evidence, checks).valued(singly.advised(tables.knowledge()));
+        VerdictResult greedy = engine.unnamed(checks, together, Optional.empty());
+        return greedy.advised(tables.knowledge()).isPresent()
+                ? greedy
+                : engine.unnamed(checks, together, engine.ahead(checks, together));
     }
 
-    private VerdictResult unnamed(List<Check> checks, List<VerdictResult.Together> together) {
+    private VerdictResult unnamed(List<Check> checks, List<Together> together, Optional<Together> ahead) {
         return new VerdictResult(
-                List.of(), decisions(), checks, together, tables.knowledge().knowledgeVersion(), 0, Optional.empty());
+                List.of(),
+                decisions(),
+                checks,
+                together,
+                ahead,
+                tables.knowledge().knowledgeVersion(),
+                0,
+                Optional.empty());
     }
 
     /** The same without ranking the looks, which takes most of the time. */
@@ -130,11 +164,15 @@ public final class VerdictEngine {
                 ? removed.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey)
                 : Optional.empty();
         List<Check> checks = ranked ? checks(true) : List.of();
+        List<Together> setUps = ranked ? new SetUps(this, tables, in, evidence, checks).valued() : List.of();
+        boolean pays =
+                checks.stream().anyMatch(c -> c.value() > 0) || setUps.stream().anyMatch(t -> t.value() > 0);
         return new VerdictResult(
                 causes,
                 decisions(),
                 checks,
-                ranked ? new SetUps(this, tables, in, evidence, checks).valued() : List.of(),
+                setUps,
+                pays ? Optional.empty() : ahead(checks, setUps),
                 tables.knowledge().knowledgeVersion(),
                 counted.isEmpty() ? 0 : surprise,
                 carrier);
@@ -241,6 +279,80 @@ public final class VerdictEngine {
                         .reversed())
                 .thenComparing(Check::finding));
         return checks;
+    }
+
+    /**
+     * Where nothing pays by itself: what pays with the best look that may follow what it shows. Looks of which one tells what the other is worth are never found
+     * one by one.
+     *
+     * @param checks the looks, valued singly
+     * @param together the set-ups, valued as one
+     */
+    private Optional<Together> ahead(List<Check> checks, List<Together> together) {
+        Set<String> follow = checks.stream()
+                .sorted(Comparator.comparingDouble(Check::value).reversed())
+                .limit(FOLLOWING)
+                .map(Check::finding)
+                .collect(Collectors.toSet());
+        List<Together> near = Stream.concat(together.stream(), checks.stream().map(Check::alone))
+                .sorted(Comparator.comparingDouble(Together::value).reversed())
+                .limit(BREADTH)
+                .toList();
+        Optional<Together> best = Optional.empty();
+        for (Together first : near) {
+            double worth = first.value() + after(first.findings(), 0, follow);
+            if (worth > best.map(Together::value).orElse(0.0)) {
+                best = Optional.of(new Together(
+                        first.access(),
+                        first.findings(),
+                        worth + first.minutes() * in.labourPerH() / 60,
+                        first.minutes(),
+                        worth,
+                        first.bearing()));
+            }
+        }
+        return best;
+    }
+
+    /** What the best look after some is worth, on the mean over what those show. */
+    private double after(List<String> looks, int from, Set<String> follow) {
+        if (from == looks.size()) {
+            return best(f -> follow.contains(f.id()) || !f.gate().isEmpty());
+        }
+        Tables.Place place = tables.place(looks.get(from));
+        int g = tables.groups().indexOf(place.group());
+        Finding finding = place.group().findings.get(place.at());
+        if (!finding.open(in.findings()) || !offered(finding)) {
+            return after(looks, from + 1, follow);
+        }
+        double worth = 0;
+        for (int x = 0; x < finding.outcomes().size(); x++) {
+            VerdictEngine then = new VerdictEngine(this, g, place.at(), x);
+            double p = then.evidence.get(g).belief().total()
+                    / evidence.get(g).belief().total();
+            worth += p * then.after(looks, from + 1, follow);
+        }
+        return worth;
+    }
+
+    /** What the best of some looks is worth; nought where none pays. */
+    private double best(Predicate<Finding> of) {
+        double costNow = cost(beliefs());
+        double most = costNow - costKnowing(beliefs());
+        double best = 0;
+        for (int g = 0; g < evidence.size(); g++) {
+            Group group = tables.groups().get(g);
+            for (int f = 0; f < group.findings.size(); f++) {
+                Finding finding = group.findings.get(f);
+                if (of.test(finding)
+                        && most - minutes(finding) * in.labourPerH() / 60 > best
+                        && finding.open(in.findings())
+                        && offered(finding)) {
+                    best = Math.max(best, check(g, f, finding, costNow).value());
+                }
+            }
+        }
+        return best;
     }
 
     /** Whether a look is still to be made, can be made on this leg and can be made now, whatever its gate. */

@@ -12,6 +12,7 @@ import java.util.stream.Stream;
  * @param decisions each goal
  * @param checks each look not made: those for what the leg came in for first, then the most valuable first
  * @param together for each set-up the looks that pay best together, the most valuable first
+ * @param ahead where no look pays by itself: the one that pays with the best that may follow it; empty where even that does not
  * @param knowledgeVersion the edition of the tables
  * @param surpriseBits how far the findings contradict each other (bits)
  * @param surprisedBy the finding that carries most of it, where it is above three bits
@@ -21,6 +22,7 @@ public record VerdictResult(
         List<Decision> decisions,
         List<Check> checks,
         List<Together> together,
+        Optional<Together> ahead,
         String knowledgeVersion,
         double surpriseBits,
         Optional<String> surprisedBy) {
@@ -50,7 +52,8 @@ public record VerdictResult(
                                 .map(Access::stripDown)
                                 .orElse(false))
                         .thenComparing(
-                                Comparator.comparingDouble(Together::value).reversed()));
+                                Comparator.comparingDouble(Together::value).reversed()))
+                .or(() -> ahead);
     }
 
     /** The belief in a cause. */

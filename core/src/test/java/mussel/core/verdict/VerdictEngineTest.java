@@ -217,7 +217,27 @@ class VerdictEngineTest {
                             - 1e-9);
             assertThat(together.minutes()).isCloseTo(3 + together.findings().size(), within(1e-9));
         }
-        assertThat(out.together()).hasSize(findings - made.size() > 1 ? 1 : 0);
+        double knowing = tables.goals().stream()
+                .mapToDouble(g -> {
+                    int mask = goalMask(tables, g.id());
+                    return LABOUR * share(all, s -> (s & mask) != 0) * Math.min(g.marginalCost(), g.comebackCost());
+                })
+                .sum();
+        double most = cost(tables, all) - knowing;
+        if (findings - made.size() < 2 || most < 3 - 1e-9) {
+            assertThat(out.together())
+                    .as("not even knowing everything pays the set-up")
+                    .isEmpty();
+        } else if (most > 3 + 1e-9) {
+            assertThat(out.together()).hasSize(1);
+        }
+        assertThat(out.checks()).as("no look is worth more than knowing").allMatch(c -> c.saves() <= most + 1e-9);
+        boolean pays = out.checks().stream().anyMatch(c -> c.value() > 0)
+                || out.together().stream().anyMatch(c -> c.value() > 0);
+        out.ahead().ifPresent(a -> {
+            assertThat(pays).as("two ahead only where nothing pays by itself").isFalse();
+            assertThat(a.value()).isPositive().isLessThanOrEqualTo(most + 1e-9);
+        });
     }
 
     /** The cost after several looks, over every way they can come out. */

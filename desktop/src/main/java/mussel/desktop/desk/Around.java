@@ -22,6 +22,7 @@ import mussel.core.job.EarlierJob;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.OwnRecord;
+import mussel.core.job.Settings;
 import mussel.core.job.Sister;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
@@ -32,7 +33,6 @@ import mussel.core.verdict.Judge;
 
 /** What a job is judged in, brought together: its leg's history, its sister, shelf and catalogue, and what the yard's own jobs say. */
 final class Around {
-    private static final String COUNT = "count_comebacks";
     /** The yard's own times are those of its last jobs of a family: how it worked years ago says little. */
     private static final int LATELY = 60;
     /** The most legs named as changed by a decision. */
@@ -165,11 +165,6 @@ final class Around {
 
     /** Whether what came back counts in what leaving a thing costs. */
     boolean counting() {
-        return journal.setting(COUNT, "off").equals("on");
-    }
-
-    /** The name of that setting. */
-    static String counted() {
-        return COUNT;
+        return journal.setting(Settings.COMEBACKS, "off").equals("on");
     }
 }

@@ -451,7 +451,7 @@ public final class Workshop {
 
     /** Sets whether it counts; every verdict from now on follows. */
     public void setCountingComebacks(boolean on) {
-        decisions.keep(by(), Around.counted(), on ? "on" : "off");
+        decisions.keep(by(), Settings.COMEBACKS, on ? "on" : "off");
         around.forgetOwn();
     }
 

@@ -1,0 +1,315 @@
+package mussel.core.practice;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mussel.core.job.Address;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.Job;
+import mussel.core.job.LegRef;
+import mussel.core.job.Scale;
+import mussel.core.verdict.Cause;
+import mussel.core.verdict.Context;
+import mussel.core.verdict.Knowledge;
+import mussel.core.verdict.RepairGoal;
+import mussel.core.verdict.Tables;
+import mussel.core.verdict.VerdictResult;
+import mussel.core.verdict.VerdictResult.Check;
+
+/** A practice leg as somebody goes about it, told by the entries of the practice log; once it is handed back, what it came to. */
+public final class Exercise {
+    /** The family practice legs are written down as; there is no sheet of it. */
+    public static final String FAMILY = "practice";
+
+    /** What handing over costs the yard: an hour of putting it together and saying what was found (h). */
+    private static final double HANDING_OVER = 1;
+    /** A dealer asks more than the yard for the same. */
+    private static final double DEALER = 1.5;
+
+    private static final double LEAST = 0.01;
+    private static final double PERCENT = 100;
+
+    private final Job job;
+    private final Tables tables;
+    private final double labourPerH;
+    private final Optional<Lesson> lesson;
+    private final Bench bench;
+
+    private Exercise(Job job, Tables tables, Optional<Lesson> lesson, PracticeLeg leg, double labourPerH) {
+        this.job = job;
+        this.tables = tables;
+        this.lesson = lesson;
+        this.labourPerH = labourPerH;
+        this.bench = new Bench(leg, tables, labourPerH);
+        looked().forEach(bench::look);
+    }
+
+    /** Prepares tables for a context. */
+    public interface Prepare {
+        /** The tables ready for it. */
+        Tables of(Context context);
+    }
+
+    /** An exercise by the entries of its job; empty where the job is of no practice leg, or of a lesson that is no more. */
+    public static Optional<Exercise> of(Job job, Prepare tables, List<Lesson> lessons, double labourPerH) {
+        return LegName.of(job.leg()).flatMap(name -> {
+            Optional<Lesson> lesson = lessons.stream()
+                    .filter(l -> name.lesson().equals(Optional.of(l.id())))
+                    .findFirst();
+            if (name.lesson().isPresent() && lesson.isEmpty()) {
+                return Optional.empty();
+            }
+            Tables ready = tables.of(lesson.map(Lesson::context)
+                    .orElseGet(() -> LegContexts.draw(name.seed(), name.number(), Optional.empty())));
+            PracticeLeg leg = PracticeLeg.of(name.seed(), name.number(), ready);
+            return Optional.of(new Exercise(job, ready, lesson, leg, labourPerH));
+        });
+    }
+
+    /**
+     * What a practice leg is known by.
+     *
+     * @param seed of its draw
+     * @param number in it
+     * @param lesson the lesson it is of; empty for free practice
+     */
+    public record LegName(long seed, int number, Optional<String> lesson) {
+        /** As the leg of a job. */
+        public LegRef leg() {
+            return new LegRef(
+                    LegRef.PRACTICE + seed + ":" + number
+                            + lesson.map(l -> ":" + l).orElse(""),
+                    "Practice leg " + number,
+                    LegRef.Position.SINGLE,
+                    FAMILY);
+        }
+
+        static Optional<LegName> of(LegRef leg) {
+            if (!leg.isPractice()) {
+                return Optional.empty();
+            }
+            String[] parts = leg.id().substring(LegRef.PRACTICE.length()).split(":");
+            try {
+                return Optional.of(new LegName(
+                        Long.parseLong(parts[0]),
+                        Integer.parseInt(parts[1]),
+                        parts.length > 2 ? Optional.of(parts[2]) : Optional.empty()));
+            } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
+                return Optional.empty();
+            }
+        }
+    }
+
+    private List<String> looked() {
+        return job.choices().keySet().stream()
+                .filter(a -> a.of().isEmpty())
+                .map(Address::name)
+                .filter(id -> tables.knowledge().finding(id).isPresent())
+                .toList();
+    }
+
+    /** The job it is written down in. */
+    public Job job() {
+        return job;
+    }
+
+    /** The lesson it is of; empty for free practice. */
+    public Optional<Lesson> lesson() {
+        return lesson;
+    }
+
+    /** The bench as it stands. */
+    public Bench bench() {
+        return bench;
+    }
+
+    /** The tables it is judged by. */
+    public Knowledge knowledge() {
+        return tables.knowledge();
+    }
+
+    /** What is known of the leg before anyone looks. */
+    public Context context() {
+        return tables.context();
+    }
+
+    /** Whether the running conclusion is shown while it is looked at. */
+    public boolean coached() {
+        return job.choice(Scale.COACHED).equals(Optional.of("yes"));
+    }
+
+    /** Whether it was handed back. */
+    public boolean back() {
+        return job.tagged().isPresent();
+    }
+
+    /** What a look shows, as an entry; empty where it cannot be made now. */
+    public Optional<Fact> look(String finding) {
+        return bench.offered(knowledge().finding(finding).orElseThrow())
+                ? Optional.of(new Fact.Chosen(Address.the(finding), bench.leg().look(finding)))
+                : Optional.empty();
+    }
+
+    /** What somebody suspects, by goal (0..1); only what was said. */
+    public Map<String, Double> suspected() {
+        Map<String, Double> suspected = new LinkedHashMap<>();
+        knowledge().goals().forEach(g -> job.reading(Field.SUSPECTED.of(g.id()))
+                .ifPresent(p -> suspected.put(g.id(), p / PERCENT)));
+        return suspected;
+    }
+
+    /** Whether it was handed over instead of mended. */
+    public boolean handedOver() {
+        return job.choice(Scale.HANDED_OVER).equals(Optional.of("yes"));
+    }
+
+    private List<String> done() {
+        return knowledge().goals().stream()
+                .map(RepairGoal::id)
+                .filter(g -> job.choice(Scale.GOAL.of(g)).equals(Optional.of("yes")))
+                .toList();
+    }
+
+    /**
+     * One look in the reckoning.
+     *
+     * @param finding which
+     * @param shows what it showed
+     * @param minutes what it took, its set-up with it (min)
+     * @param bits what it was expected to settle as it was made (bits)
+     * @param value what it was worth then, less its time (money)
+     */
+    public record Made(String finding, String shows, double minutes, double bits, double value) {}
+
+    /**
+     * What it came to.
+     *
+     * @param own as it was handed back
+     * @param advice what the program's advice would have cost on this leg
+     * @param advised what that would have looked at, in its order
+     * @param knowing what somebody who knew what is wrong would have cost, without a look
+     * @param looks each look that was made
+     * @param score how true what was suspected is, in bits a goal: nought is certain and right, one is a coin; empty where nothing was said
+     * @param right whether it was right to mend it, or to hand it over
+     */
+    public record Told(
+            Reckoning own,
+            Reckoning advice,
+            List<String> advised,
+            Reckoning knowing,
+            List<Made> looks,
+            Optional<Double> score,
+            boolean right) {
+        /** Keeps its own copies. */
+        public Told {
+            advised = List.copyOf(advised);
+            looks = List.copyOf(looks);
+        }
+
+        /** What was lost against the advice (money); below nought where it was beaten. */
+        public double lost() {
+            return own.cost() - advice.cost();
+        }
+    }
+
+    /** Tells what was wrong and what it came to; empty before it was handed back. */
+    public Optional<Told> told() {
+        if (!back()) {
+            return Optional.empty();
+        }
+        Bench again = new Bench(bench.leg(), tables, labourPerH);
+        List<Made> looks = new ArrayList<>();
+        for (String finding : looked()) {
+            Optional<Check> then = again.ranked().checks().stream()
+                    .filter(c -> c.finding().equals(finding))
+                    .findFirst();
+            double before = again.minutes();
+            String shows = again.look(finding).orElse("");
+            looks.add(new Made(
+                    finding,
+                    shows,
+                    again.minutes() - before,
+                    then.map(Check::gainBits).orElse(0.0),
+                    then.map(Check::value).orElse(0.0)));
+        }
+        Bench advised = new Policies(tables, labourPerH).look(bench.leg(), Policy.ADVICE);
+        Bench untouched = new Bench(bench.leg(), tables, labourPerH);
+        boolean handOver = lesson.map(Lesson::handOver).orElse(false);
+        Reckoning advice = handOver ? over(advised) : advised.handBack();
+        return Optional.of(new Told(
+                own(handOver),
+                advice,
+                List.copyOf(advised.findings().keySet()),
+                handOver ? over(untouched) : Policies.known(untouched),
+                looks,
+                score(),
+                handOver == handedOver()));
+    }
+
+    /** As it was handed back: what is another's work and was done all the same comes back whole. */
+    private Reckoning own(boolean handOver) {
+        if (handedOver()) {
+            return over(bench);
+        }
+        if (!handOver) {
+            return bench.handBack(done());
+        }
+        Reckoning none = bench.handBack(List.of());
+        Reckoning mended = bench.handBack(done());
+        return new Reckoning(
+                none.minutes(),
+                none.looking(),
+                mended.work(),
+                none.comebacks(),
+                done(),
+                none.missed(),
+                done(),
+                none.looks());
+    }
+
+    /** Handed over: an hour of the yard's, and a dealer's price for what is called for. */
+    private Reckoning over(Bench at) {
+        Reckoning all = at.handBack(at.leg().called());
+        return new Reckoning(
+                all.minutes(),
+                all.looking(),
+                HANDING_OVER * labourPerH + DEALER * all.work(),
+                0,
+                List.of(),
+                List.of(),
+                List.of(),
+                all.looks());
+    }
+
+    /** The logarithmic score (Good 1952) of what was suspected before it was handed back; what was not spoken of counts as the tables have it beforehand. */
+    private Optional<Double> score() {
+        Map<String, Double> suspected = suspected();
+        if (suspected.isEmpty()) {
+            return Optional.empty();
+        }
+        VerdictResult before = new Bench(bench.leg(), tables, labourPerH).believed();
+        double bits = 0;
+        for (RepairGoal goal : knowledge().goals()) {
+            double p = suspected.getOrDefault(
+                    goal.id(),
+                    before.decision(goal.id())
+                            .map(VerdictResult.Decision::probability)
+                            .orElse(0.0));
+            double held = Math.min(1 - LEAST, Math.max(LEAST, p));
+            boolean there = bench.leg().called().contains(goal.id());
+            bits -= Math.log(there ? held : 1 - held) / Math.log(2);
+        }
+        return Optional.of(bits / knowledge().goals().size());
+    }
+
+    /** What is wrong with it, by name. */
+    public List<String> causes() {
+        return knowledge().causes().stream()
+                .filter(c -> bench.leg().causes().contains(c.id()))
+                .map((Cause c) -> c.title(context()))
+                .toList();
+    }
+}

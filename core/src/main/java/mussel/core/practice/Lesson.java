@@ -1,0 +1,88 @@
+package mussel.core.practice;
+
+import java.util.List;
+import java.util.Optional;
+import mussel.core.measure.Given;
+import mussel.core.verdict.Context;
+import mussel.core.verdict.Knowledge;
+import mussel.core.verdict.Tables;
+
+/**
+ * A lesson: what to see, why, and which legs have it to teach. A leg belongs to it when its causes are as named and the habit does not solve it.
+ *
+ * @param id its id
+ * @param title its name
+ * @param see what to see
+ * @param why the reason
+ * @param habit the habit it corrects
+ * @param looks what somebody of that habit looks at
+ * @param complaint what its legs come in for
+ * @param oneOf causes of which one at least is there; none for any
+ * @param none causes of which none is there
+ * @param least how many causes there are at least
+ * @param handOver whether what is right is to stop and hand over
+ */
+public record Lesson(
+        @Given("the lesson's id") String id,
+        @Given("its name") String title,
+        @Given("what to see") String see,
+        @Given("the reason") String why,
+        @Given("the habit") String habit,
+        @Given(value = "what the habit looks at", atLeast = 1) List<String> looks,
+        @Given(value = "what its legs come in for", atLeast = 1) List<Context.Complaint> complaint,
+        @Given("causes of which one is there") List<String> oneOf,
+        @Given("causes of which none is there") List<String> none,
+        @Given(value = "the least number of causes", min = 1, max = 10, orElse = "1") double least,
+        @Given(value = "whether it is handed over", orElse = "false") boolean handOver) {
+    /** The most legs that are drawn until one belongs to it. */
+    private static final int MOST_DRAWN = 60_000;
+
+    /** Keeps its own copies. */
+    public Lesson {
+        looks = List.copyOf(looks);
+        complaint = List.copyOf(complaint);
+        oneOf = List.copyOf(oneOf);
+        none = List.copyOf(none);
+    }
+
+    /** What is known of its legs before anyone looks. */
+    public Context context() {
+        return Context.empty().withComplaint(complaint);
+    }
+
+    /** Whether the tables know everything it names. */
+    public boolean known(Knowledge knowledge) {
+        return oneOf.stream().allMatch(c -> knowledge.cause(c).isPresent())
+                && none.stream().allMatch(c -> knowledge.cause(c).isPresent())
+                && looks.stream().allMatch(f -> knowledge.finding(f).isPresent());
+    }
+
+    /** Whether a leg has it to teach. */
+    public boolean teaches(PracticeLeg leg, Tables tables, double labourPerH) {
+        boolean there = oneOf.isEmpty() || oneOf.stream().anyMatch(leg.causes()::contains);
+        if (!there || leg.causes().size() < least || none.stream().anyMatch(leg.causes()::contains)) {
+            return false;
+        }
+        Bench habitually = new Bench(leg, tables, labourPerH);
+        looks.forEach(habitually::look);
+        Reckoning came = habitually.handBack();
+        return !came.missed().isEmpty() || !came.needless().isEmpty();
+    }
+
+    /**
+     * Its next leg.
+     *
+     * @param seed of the draw
+     * @param after the number of the leg before; nought for the first
+     * @return empty where none is found, as with tables that make such legs very rare
+     */
+    public Optional<PracticeLeg> next(long seed, int after, Tables tables, double labourPerH) {
+        for (int number = after + 1; number <= after + MOST_DRAWN; number++) {
+            PracticeLeg leg = PracticeLeg.of(seed, number, tables);
+            if (teaches(leg, tables, labourPerH)) {
+                return Optional.of(leg);
+            }
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,4 @@
+/**
+ * Lessons of the practice bench as they ship.
+ */
+package mussel.exchange.practice;
