@@ -5,6 +5,7 @@ import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.Callable;
+import mussel.app.demo.DemoPractice;
 import mussel.app.demo.DemoYard;
 import mussel.core.job.JournalException;
 import mussel.store.DemoLog;
@@ -30,6 +31,7 @@ final class DemoCommand implements Callable<Integer> {
             DemoLog.setAside(file);
         }
         seed(file, fresh);
+        DemoPractice.fill(PracticeLog.beside(file), Clock.systemUTC().instant());
         return Main.window(file);
     }
 

@@ -238,6 +238,7 @@ public final class MusselApp extends Application {
             window.close();
         }
         if (shop != null) {
+            shop.practice().close();
             shop.journal().close();
         }
     }

@@ -26,6 +26,7 @@ import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
+import mussel.app.demo.DemoPractice;
 import mussel.app.demo.DemoYard;
 import mussel.core.job.LegRef;
 import mussel.core.job.Station;
@@ -81,6 +82,7 @@ public final class ShotsApp extends Application {
         Look.loadType();
         Path log = Scratch.folder().resolve("demo.mussel");
         DemoYard.fill(log, DAY);
+        DemoPractice.fill(PracticeLog.beside(log), DAY);
         Workshop shop = Yards.open(log, Clock.fixed(DAY, ZoneOffset.UTC), SheetFiles.shipped());
         Look look = Look.of(shop.journal());
         look.setDark(dark);
@@ -228,6 +230,18 @@ public final class ShotsApp extends Application {
         view("came-back", LIVE_SHORT, () -> book("lives"));
         view("came-back-lower", LIVE_SHORT, () -> down("#lives-record"));
         view("round", LIVE_SHORT, () -> book("due"));
+        view("practice", LIVE_SHORT, () -> book("practice"));
+        view("practice-bench", LIVE_SHORT, () -> press("#lesson-colour"));
+        view("practice-looked", LIVE_SHORT, () -> {
+            press("#look-oil_water");
+            press("#look-free_water_first");
+        });
+        view("practice-told", LIVE_SHORT, () -> press("#practice-back"));
+        view("practice-own", LIVE_SHORT, () -> {
+            press("#practice-lessons");
+            press("#practice-way-own");
+            press("#practice-any");
+        });
         view("yard-habits", () -> {
             book("yard");
             window.applyCss();

@@ -17,6 +17,7 @@ import java.util.zip.CRC32;
 import mussel.app.data.YardData;
 import mussel.core.book.WorkList;
 import mussel.core.job.Assessment;
+import mussel.core.job.JournalException;
 import mussel.core.job.Order;
 import mussel.core.job.Settings;
 import mussel.core.job.Yard;
@@ -42,6 +43,7 @@ import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.exchange.yard.YardTables;
 import mussel.sim.instrument.SimulatedInstruments;
+import mussel.store.LogKind;
 import mussel.store.PictureFolder;
 import mussel.store.SqliteJournal;
 
@@ -91,6 +93,11 @@ public final class Yards {
 
     /** The same with families that are still on their way. */
     static Workshop over(SqliteJournal journal, Path log, Clock clock, CompletableFuture<Catalogue> catalogue) {
+        if (journal.kind() == LogKind.PRACTICE) {
+            journal.close();
+            throw new JournalException(
+                    log + " is a practice log: its legs are not there. Open the yard's own logbook.");
+        }
         return new Workshop(
                 journal,
                 journal.book(),
@@ -105,6 +112,7 @@ public final class Yards {
                         new LibrarySheets(),
                         YardTables.form(),
                         new Lists(),
+                        new PracticeLog(log, clock),
                         new YardData(journal, log, DataFolder.path(), clock)));
     }
 

@@ -90,10 +90,12 @@ abstract class WindowJourney {
 
     @AfterEach
     void stop() {
+        shop.practice().close();
         shop.journal().close();
     }
 
     void restart() throws Exception {
+        shop.practice().close();
         shop.journal().close();
         start();
     }

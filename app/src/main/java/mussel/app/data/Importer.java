@@ -109,6 +109,10 @@ public final class Importer {
             return merge(file, new JsonLog(file), goOn);
         } catch (JsonLog.UnsoundException e) {
             return refused(file, told(e.problems()));
+        } catch (StoppedException e) {
+            throw e;
+        } catch (JournalException e) {
+            return refused(file, List.of(e.getMessage()));
         } catch (UncheckedIOException e) {
             throw e.getCause();
         }

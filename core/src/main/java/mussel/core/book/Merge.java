@@ -80,7 +80,12 @@ public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge 
             if (job.get(0).job() == Journal.YARD) {
                 decided.addAll(job);
             } else {
-                pieces.add(walk.meet(job).piece());
+                Piece piece = walk.meet(job).piece();
+                if (piece.leg().isPractice()) {
+                    throw new JournalException(
+                            SAY.say("merge.practice", piece.leg().boat()));
+                }
+                pieces.add(piece);
             }
         });
         Map<String, String> settings = new TreeMap<>();

@@ -44,7 +44,9 @@ public final class BookView extends BorderPane {
         /** What lies on the shelf, and what it will be asked for. */
         SHELF("Shelf"),
         /** In and out. */
-        DATA("Data");
+        DATA("Data"),
+        /** Legs that are not there. */
+        PRACTICE("Practice");
 
         private final String title;
 
@@ -127,6 +129,7 @@ public final class BookView extends BorderPane {
             case YARD -> new YardPage(shop, onTakeIn, onTrouble);
             case SHELF -> new ShelfPage(shop, aside, onTrouble);
             case DATA -> new DataPage(shop, onTakeIn);
+            case PRACTICE -> new PracticePage(shop, onTrouble);
         };
     }
 }

@@ -17,6 +17,7 @@ import mussel.core.leak.HoldFile;
 import mussel.core.parts.PriceHead;
 import mussel.core.parts.PriceList;
 import mussel.core.parts.PriceQuestion;
+import mussel.core.practice.Lesson;
 import mussel.core.yard.YardForm;
 
 /**
@@ -28,6 +29,7 @@ import mussel.core.yard.YardForm;
  * @param sheets sheets of legs that nobody has described yet
  * @param yardForm how what the yard decides is written down
  * @param priceLists reads suppliers' price lists
+ * @param practice legs that are not there
  * @param data brings data in and out
  */
 public record Ports(
@@ -39,7 +41,20 @@ public record Ports(
         Sheets sheets,
         YardForm yardForm,
         PriceLists priceLists,
+        Practice practice,
         Data data) {
+    /** Legs that are not there, in a log of their own. */
+    public interface Practice {
+        /** The practice log, opened when it is first asked for. A JournalException says why it could not be. */
+        Journal journal();
+
+        /** The lessons, in the order of the trade. */
+        List<Lesson> lessons();
+
+        /** Closes the log where it was opened. */
+        void close();
+    }
+
     /** Writes job sheets; the format is not the desktop's concern. */
     public interface JobSheets {
         /** Writes the job's sheet into the file. An UncheckedIOException says why it could not. */

@@ -316,6 +316,11 @@ public final class Workshop {
         filing.everything();
     }
 
+    /** Legs that are not there. */
+    public Ports.Practice practice() {
+        return ports.practice();
+    }
+
     /** Data in and out. */
     public Ports.Data data() {
         return ports.data();

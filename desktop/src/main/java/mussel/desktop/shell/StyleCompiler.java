@@ -32,7 +32,7 @@ public final class StyleCompiler {
                             + " color-palette color-palette-region color-picker custom-color-dialog custom-text-field"
                             + " date-picker date-picker-popup dialog-pane html-editor hyperlink menu-bar menu-button"
                             + " message modal-box modal-pane notification pagination password-field popover"
-                            + " progress-bar radio-button radio-menu-item ring-progress-indicator separator slider"
+                            + " progress-bar radio-button radio-menu-item ring-progress-indicator separator"
                             + " spinner split-menu-button split-pane tab-pane table-view text-input-dialog tile"
                             + " tile-base titled-pane toggle-switch tool-bar tree-cell tree-table-row-cell"
                             + " tree-table-view tree-view bar-chart stacked-bar-chart chart-pie chart-bubble")

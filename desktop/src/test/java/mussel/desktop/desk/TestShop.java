@@ -26,6 +26,7 @@ import mussel.core.library.Size;
 import mussel.core.parts.PriceHead;
 import mussel.core.parts.PriceList;
 import mussel.core.parts.PriceQuestion;
+import mussel.core.practice.Lesson;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
 import mussel.core.sheet.Step;
@@ -72,7 +73,23 @@ public final class TestShop {
                         new NoSheets(),
                         YardTables.form(),
                         new NoLists(),
+                        new NoPractice(),
                         new NoData()));
+    }
+
+    private static final class NoPractice implements Ports.Practice {
+        @Override
+        public Journal journal() {
+            throw new JournalException("there is no practice log");
+        }
+
+        @Override
+        public List<Lesson> lessons() {
+            return List.of();
+        }
+
+        @Override
+        public void close() {}
     }
 
     private static final class NoLists implements Ports.PriceLists {

@@ -1,0 +1,65 @@
+package mussel.app;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import mussel.core.job.Journal;
+import mussel.core.job.JournalException;
+import mussel.core.practice.Lesson;
+import mussel.desktop.desk.Ports;
+import mussel.exchange.practice.LessonFiles;
+import mussel.store.LogKind;
+import mussel.store.SqliteJournal;
+
+/** The practice log beside a yard's: a file of its own, marked so that neither takes what is the other's. */
+final class PracticeLog implements Ports.Practice {
+    private static final String NAME = "practice-";
+
+    private final Path file;
+    private final Clock clock;
+    private Optional<SqliteJournal> open = Optional.empty();
+    private Optional<List<Lesson>> lessons = Optional.empty();
+
+    PracticeLog(Path yard, Clock clock) {
+        this.file = beside(yard);
+        this.clock = clock;
+    }
+
+    /** Where the practice log of a yard's lies. */
+    static Path beside(Path yard) {
+        return yard.resolveSibling(NAME + yard.getFileName());
+    }
+
+    @Override
+    public synchronized Journal journal() {
+        if (open.isEmpty()) {
+            SqliteJournal journal = SqliteJournal.open(file, clock);
+            if (journal.kind() != LogKind.PRACTICE && !journal.numbers().isEmpty()) {
+                journal.close();
+                throw new JournalException(
+                        file
+                                + " is no practice log, so nothing is practised in it. Move it elsewhere; nothing of it was touched.");
+            }
+            if (journal.kind() != LogKind.PRACTICE) {
+                journal.mark(LogKind.PRACTICE);
+            }
+            open = Optional.of(journal);
+        }
+        return open.get();
+    }
+
+    @Override
+    public synchronized void close() {
+        open.ifPresent(SqliteJournal::close);
+        open = Optional.empty();
+    }
+
+    @Override
+    public synchronized List<Lesson> lessons() {
+        if (lessons.isEmpty()) {
+            lessons = Optional.of(LessonFiles.shipped());
+        }
+        return lessons.get();
+    }
+}

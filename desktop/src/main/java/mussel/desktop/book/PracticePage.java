@@ -1,0 +1,305 @@
+package mussel.desktop.book;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.chart.LineChart;
+import javafx.scene.chart.NumberAxis;
+import javafx.scene.chart.XYChart;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Fact;
+import mussel.core.job.Job;
+import mussel.core.job.Journal;
+import mussel.core.job.JournalException;
+import mussel.core.job.Scale;
+import mussel.core.practice.Curve;
+import mussel.core.practice.Exercise;
+import mussel.core.practice.Lesson;
+import mussel.core.practice.PracticeLeg;
+import mussel.core.verdict.Judge;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** Practice: lessons and legs that are not there, in a log of their own. */
+final class PracticePage implements BookPage {
+    /** Of every draw: the same number is the same leg for everybody. */
+    private static final long SEED = 1;
+
+    private static final int MOST_NUMBER = 1_000_000;
+
+    private final Workshop shop;
+    private final Consumer<String> onTrouble;
+    private final VBox page = new Column(10);
+    private final ScrollPane scroll = new ScrollPane(page);
+    private final PickRow way;
+    private final TextField number = new TextField();
+    private Optional<Judge> judge = Optional.empty();
+    private boolean coached = true;
+    /** The exercise whose reckoning is looked at. */
+    private Optional<Integer> reckoned = Optional.empty();
+
+    PracticePage(Workshop shop, Consumer<String> onTrouble) {
+        this.shop = shop;
+        this.onTrouble = onTrouble;
+        page.setId("practice-page");
+        page.getStyleClass().add("simulated");
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        way = new PickRow(
+                        "practice-way",
+                        "How",
+                        List.of(
+                                PickRow.Choice.text("coached", "coached: the conclusion in sight"),
+                                PickRow.Choice.text("own", "on your own")))
+                .keepsOne()
+                .onPick(w -> coached = w.equals(Optional.of("coached")));
+        number.setId("practice-number");
+        number.setPromptText("4711");
+        number.setPrefColumnCount(8);
+        number.setAccessibleText("the number of a practice leg");
+    }
+
+    @Override
+    public Node node() {
+        return scroll;
+    }
+
+    private Journal log() {
+        return shop.practice().journal();
+    }
+
+    private List<Lesson> lessons() {
+        return shop.practice().lessons();
+    }
+
+    private Judge judge() {
+        if (judge.isEmpty()) {
+            judge = Optional.of(new Judge(shop.shippedTables()));
+        }
+        return judge.get();
+    }
+
+    private Optional<Exercise> exercise(int job) {
+        return Exercise.of(
+                Job.of(log().entries(job)),
+                judge()::tables,
+                lessons(),
+                shop.yard().labourPerH());
+    }
+
+    /** The exercises of whoever stands here, the earliest first. */
+    private List<Exercise> mine() {
+        List<Exercise> mine = new ArrayList<>();
+        for (int job : log().numbers()) {
+            exercise(job).filter(e -> e.job().people().contains(shop.by())).ifPresent(mine::add);
+        }
+        return mine;
+    }
+
+    @Override
+    public void show() {
+        tried(() -> {
+            List<Exercise> mine = mine();
+            Optional<Exercise> open = mine.stream().filter(e -> !e.back()).reduce((a, b) -> b);
+            page.getChildren().setAll(head());
+            if (reckoned.isPresent()) {
+                exercise(reckoned.get()).ifPresent(e -> page.getChildren()
+                        .add(new PracticeReckoning(
+                                shop, e, () -> begin(e.lesson(), e.bench().leg().number()), this::lessonsAgain)));
+                page.getChildren().add(curve(mine));
+                Optional.ofNullable(page.lookup("#practice-another")).ifPresent(Node::requestFocus);
+            } else if (open.isPresent()) {
+                PracticeBench bench = new PracticeBench(shop, open.get(), this::note, this::back);
+                page.getChildren().add(bench);
+                bench.goOn();
+            } else {
+                choose(mine);
+            }
+        });
+    }
+
+    private Node head() {
+        Label mark = Texts.wrapped(
+                "Practice. These legs are not there. What is done here stands in a log of its own and counts nowhere else.",
+                "refusal");
+        mark.setId("practice-mark");
+        return new Column(4, Texts.title("Practice"), mark);
+    }
+
+    private void choose(List<Exercise> mine) {
+        way.show(Optional.of(coached ? "coached" : "own"));
+        page.getChildren().add(way);
+        int nr = 1;
+        for (Lesson lesson : lessons()) {
+            Button begin = new Button(nr++ + "  " + lesson.title());
+            begin.setId("lesson-" + lesson.id());
+            begin.setMinWidth(Button.USE_PREF_SIZE);
+            begin.setOnAction(e -> begin(Optional.of(lesson), last(mine, lesson)));
+            long done = mine.stream()
+                    .filter(Exercise::back)
+                    .filter(e -> e.lesson().equals(Optional.of(lesson)))
+                    .count();
+            Label says =
+                    Texts.dim((done > 0 ? done + (done == 1 ? " leg done. " : " legs done. ") : "") + lesson.see());
+            says.setMinWidth(0);
+            HBox.setHgrow(says, Priority.ALWAYS);
+            HBox row = new Row(12, begin, says);
+            row.setAlignment(Pos.CENTER_LEFT);
+            page.getChildren().add(row);
+        }
+        Button any = new Button("Any leg");
+        any.setId("practice-any");
+        any.setOnAction(e -> begin(Optional.empty(), last(mine)));
+        Button shared = new Button("The leg of this number");
+        shared.setId("practice-shared");
+        shared.setOnAction(e -> shared());
+        number.setOnAction(e -> shared());
+        HBox free = new Row(12, any, number, shared);
+        free.setAlignment(Pos.CENTER_LEFT);
+        page.getChildren().addAll(free, curve(mine));
+    }
+
+    private static int last(List<Exercise> mine, Lesson lesson) {
+        return mine.stream()
+                .filter(e -> e.lesson().equals(Optional.of(lesson)))
+                .mapToInt(e -> e.bench().leg().number())
+                .max()
+                .orElse(0);
+    }
+
+    private static int last(List<Exercise> mine) {
+        return mine.stream()
+                .filter(e -> e.lesson().isEmpty())
+                .mapToInt(e -> e.bench().leg().number())
+                .max()
+                .orElse(0);
+    }
+
+    private void shared() {
+        String typed = number.getText().strip();
+        if (!typed.matches("[0-9]{1,7}") || Integer.parseInt(typed) < 1 || Integer.parseInt(typed) > MOST_NUMBER) {
+            onTrouble.accept("“" + typed + "” is no number of a practice leg: type one from 1 to 1000000.");
+            return;
+        }
+        open(new Exercise.LegName(SEED, Integer.parseInt(typed), Optional.empty()));
+    }
+
+    /** Begins the next leg after one. */
+    private void begin(Optional<Lesson> lesson, int after) {
+        if (lesson.isEmpty()) {
+            open(new Exercise.LegName(SEED, after + 1, Optional.empty()));
+            return;
+        }
+        Optional<PracticeLeg> leg = lesson.get()
+                .next(
+                        SEED,
+                        after,
+                        judge().tables(lesson.get().context()),
+                        shop.yard().labourPerH());
+        leg.ifPresentOrElse(
+                l -> open(new Exercise.LegName(SEED, l.number(), lesson.map(Lesson::id))),
+                () -> onTrouble.accept(
+                        "No further leg of this lesson was found: its faults are very rare in these tables."));
+    }
+
+    private void open(Exercise.LegName name) {
+        tried(() -> {
+            int job = log().open(name.leg(), shop.by()).job();
+            log().append(job, shop.by(), new Fact.Chosen(Scale.COACHED.address(), coached ? "yes" : "no"));
+            reckoned = Optional.empty();
+            show();
+        });
+    }
+
+    private void note(Exercise exercise, List<Fact> facts) {
+        tried(() -> {
+            log().append(exercise.job().id(), shop.by(), facts);
+            show();
+        });
+    }
+
+    /** It is handed back: told what it came to. */
+    private void back(Exercise exercise, List<Fact> facts) {
+        tried(() -> {
+            List<Fact> all = new ArrayList<>(facts);
+            all.add(new Fact.Tagged(shop.today()));
+            log().append(exercise.job().id(), shop.by(), all);
+            reckoned = Optional.of(exercise.job().id());
+            show();
+            scroll.setVvalue(0);
+        });
+    }
+
+    private void lessonsAgain() {
+        reckoned = Optional.empty();
+        show();
+    }
+
+    private void tried(Runnable work) {
+        try {
+            work.run();
+        } catch (JournalException e) {
+            onTrouble.accept(e.getMessage());
+        }
+    }
+
+    /** What each exercise lost against the advice, and the mean of the last few with its band. */
+    private Node curve(List<Exercise> mine) {
+        List<Double> lost = mine.stream()
+                .flatMap(e -> e.told().stream())
+                .map(Exercise.Told::lost)
+                .toList();
+        Column box = new Column(4);
+        box.setId("practice-curve");
+        if (lost.isEmpty()) {
+            return box;
+        }
+        List<Curve.Point> points = Curve.of(lost).points();
+        Curve.Point now = points.get(points.size() - 1);
+        box.getChildren()
+                .add(Texts.sentence(points.size() + (points.size() == 1 ? " leg" : " legs") + " handed back by "
+                        + shop.by() + ". The last lost " + shop.units().money().sum(now.lost())
+                        + " against the advice; the last few "
+                        + shop.units().money().sum(now.mean()) + " on the mean ("
+                        + shop.units().money().sum(now.low()) + " to "
+                        + shop.units().money().sum(now.high()) + ")."));
+        NumberAxis across = new NumberAxis(1, Math.max(2, points.size()), 1);
+        across.setLabel("leg");
+        NumberAxis up = new NumberAxis();
+        up.setLabel("lost against the advice");
+        LineChart<Number, Number> chart = new LineChart<>(across, up);
+        chart.getStyleClass().add("lives-chart");
+        chart.setAnimated(false);
+        chart.setCreateSymbols(points.size() < 2);
+        chart.setLegendVisible(false);
+        chart.setPrefHeight(200);
+        chart.setMinHeight(180);
+        chart.setAccessibleText("money lost against the advice, leg by leg: the mean of the last few with its band");
+        XYChart.Series<Number, Number> mean = new XYChart.Series<>();
+        XYChart.Series<Number, Number> each = new XYChart.Series<>();
+        XYChart.Series<Number, Number> low = new XYChart.Series<>();
+        XYChart.Series<Number, Number> high = new XYChart.Series<>();
+        for (int i = 0; i < points.size(); i++) {
+            Curve.Point point = points.get(i);
+            mean.getData().add(new XYChart.Data<>(i + 1, point.mean()));
+            each.getData().add(new XYChart.Data<>(i + 1, point.lost()));
+            low.getData().add(new XYChart.Data<>(i + 1, point.low()));
+            high.getData().add(new XYChart.Data<>(i + 1, point.high()));
+        }
+        chart.getData().addAll(List.of(each, mean, low, high));
+        box.getChildren().add(chart);
+        return box;
+    }
+}

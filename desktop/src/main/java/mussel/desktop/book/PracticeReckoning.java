@@ -1,0 +1,155 @@
+package mussel.desktop.book;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import mussel.core.book.WorkList;
+import mussel.core.measure.Display;
+import mussel.core.measure.Money;
+import mussel.core.practice.Exercise;
+import mussel.core.practice.Reckoning;
+import mussel.core.verdict.Finding;
+import mussel.core.verdict.RepairGoal;
+import mussel.desktop.desk.Paper;
+import mussel.desktop.desk.Workshop;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** What a practice leg came to: what was wrong, each look with its time and what it could settle, and what the advice and one who knew would have cost. */
+final class PracticeReckoning extends Column {
+    private static final double MINUTE = 3;
+
+    private final Workshop shop;
+    private final Exercise exercise;
+    private final Exercise.Told told;
+    private final Label printed = Texts.dim("");
+
+    PracticeReckoning(Workshop shop, Exercise exercise, Runnable another, Runnable lessons) {
+        super(8);
+        this.shop = shop;
+        this.exercise = exercise;
+        this.told = exercise.told().orElseThrow();
+        setId("practice-told");
+        getChildren()
+                .add(Texts.heading(exercise.job().leg().boat()
+                        + exercise.lesson().map(l -> ": " + l.title()).orElse("")));
+        sentences().forEach(s -> getChildren().add(Texts.sentence(s)));
+        getChildren().add(Texts.heading("Your looks: minutes, what each could settle, what it was worth"));
+        told.looks().forEach(l -> getChildren().add(look(l)));
+        exercise.lesson().ifPresent(l -> getChildren()
+                .addAll(Texts.heading("The lesson"), Texts.sentence(l.why()), Texts.dim("The habit: " + l.habit())));
+        Button next = new Button("Another leg");
+        next.setId("practice-another");
+        next.getStyleClass().add("accent");
+        next.setOnAction(e -> another.run());
+        Button all = new Button("All lessons");
+        all.setId("practice-lessons");
+        all.setOnAction(e -> lessons.run());
+        Button print = new Button("Print it");
+        print.setId("practice-print");
+        print.setOnAction(e -> print());
+        HBox row = new Row(10, next, all, print, printed);
+        row.setAlignment(Pos.CENTER_LEFT);
+        getChildren().add(row);
+    }
+
+    private Money money() {
+        return shop.units().money();
+    }
+
+    private String title(String goal) {
+        return exercise.knowledge().goal(goal).map(RepairGoal::title).orElse(goal);
+    }
+
+    private String titles(List<String> goals) {
+        return goals.stream().map(this::title).collect(Collectors.joining(", "));
+    }
+
+    private String name(String finding) {
+        return exercise.knowledge().finding(finding).map(Finding::title).orElse(finding);
+    }
+
+    private List<String> sentences() {
+        List<String> says = new ArrayList<>();
+        List<String> causes = exercise.causes();
+        says.add(
+                causes.isEmpty() ? "Nothing was wrong with it." : "What was wrong: " + String.join("; ", causes) + ".");
+        Reckoning own = told.own();
+        says.add("It cost you " + money().sum(own.cost()) + ": " + money().sum(own.looking()) + " of looks ("
+                + Display.workTime(own.minutes()) + "), " + money().sum(own.work()) + " of work and parts, "
+                + money().sum(own.comebacks()) + " that will come back.");
+        if (!own.missed().isEmpty()) {
+            says.add("Missed: " + titles(own.missed()) + ".");
+        }
+        if (!own.needless().isEmpty()) {
+            says.add((told.right() ? "Needless: " : "Not yours to do: ") + titles(own.needless()) + ".");
+        }
+        if (!told.right()) {
+            says.add(
+                    exercise.handedOver()
+                            ? "It was yours to mend: a dealer asks more for the same."
+                            : "Here it was right to stop and hand over.");
+        }
+        says.add("The advice would have cost " + money().sum(told.advice().cost()) + " with "
+                + Display.workTime(told.advice().minutes()) + " of looks: "
+                + told.advised().stream().map(this::name).collect(Collectors.joining(", "))
+                + ". Somebody who knew what was wrong: "
+                + money().sum(told.knowing().cost()) + ".");
+        says.add(
+                told.lost() > 0
+                        ? "Against the advice you lost " + money().sum(told.lost()) + " on this leg."
+                        : "You did better than the advice by " + money().sum(-told.lost()) + " on this leg.");
+        told.score()
+                .ifPresent(s -> says.add("What you suspected scores " + Display.significant(s)
+                        + " bits a goal: nought is sure and right, one is a coin thrown (logarithmic score)."));
+        return says;
+    }
+
+    private HBox look(Exercise.Made look) {
+        Region bar = new Region();
+        bar.getStyleClass().add("evidence-for");
+        bar.setMinSize(Math.max(2, MINUTE * look.minutes()), 12);
+        bar.setMaxSize(Math.max(2, MINUTE * look.minutes()), 12);
+        Label says = Texts.sentence(name(look.finding()) + ": " + look.shows().replace('_', ' '));
+        says.setMinWidth(0);
+        says.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(says, Priority.ALWAYS);
+        Label figures = Texts.dim(Display.workTime(look.minutes()) + ", " + Display.significant(look.bits()) + " bits, "
+                + money().sum(look.value()));
+        figures.setMinWidth(USE_PREF_SIZE);
+        HBox row = new Row(8, bar, says, figures);
+        row.setAlignment(Pos.CENTER_LEFT);
+        return row;
+    }
+
+    /** One page for the apprentice's folder. */
+    private void print() {
+        List<WorkList.Line> looks = told.looks().stream()
+                .map(l -> new WorkList.Line(
+                        name(l.finding()) + ": " + l.shows().replace('_', ' ') + " (" + Display.workTime(l.minutes())
+                                + ")",
+                        true))
+                .toList();
+        List<String> notes = new ArrayList<>(sentences());
+        exercise.lesson().ifPresent(l -> notes.add(l.why()));
+        WorkList list = new WorkList(
+                "Practice: " + exercise.job().leg().boat()
+                        + exercise.lesson().map(l -> ", " + l.title()).orElse(""),
+                "A leg that is not there, gone about by " + shop.by() + ". " + PracticeBench.known(exercise.context()),
+                looks,
+                notes);
+        Paper.place(shop, this, "Practice", "practice-" + exercise.job().id() + ".pdf")
+                .ifPresent(file -> Paper.write(
+                        "The page",
+                        file,
+                        () -> shop.papers().list(shop.yard(), shop.today(), list, file),
+                        printed::setText));
+    }
+}
