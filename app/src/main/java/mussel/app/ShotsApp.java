@@ -234,7 +234,7 @@ public final class ShotsApp extends Application {
         view("practice-bench", LIVE_SHORT, () -> press("#lesson-colour"));
         view("practice-looked", LIVE_SHORT, () -> {
             press("#look-oil_water");
-            press("#look-free_water_first");
+            press("#look-washers");
         });
         view("practice-told", LIVE_SHORT, () -> press("#practice-back"));
         view("practice-own", LIVE_SHORT, () -> {

@@ -1,6 +1,7 @@
 package mussel.core.practice;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -45,9 +46,9 @@ public final class Bench {
         return leg;
     }
 
-    /** What was found so far. */
+    /** What was found so far, in the order it was looked at. */
     public Map<String, String> findings() {
-        return Map.copyOf(findings);
+        return Collections.unmodifiableMap(findings);
     }
 
     /** How long looking has taken (min). */

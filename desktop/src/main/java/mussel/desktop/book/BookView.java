@@ -22,6 +22,9 @@ public final class BookView extends BorderPane {
     private final Consumer<String> onTrouble;
     private final Aside aside;
     private final PickRow pages;
+    /** Room for all tiles in one line, in Glove too (px). */
+    private static final double ONE_LINE = 640;
+
     private final StackPane body = new StackPane();
     private final Map<Page, BookPage> made = new EnumMap<>(Page.class);
     private final Map<Page, Node> nodes = new EnumMap<>(Page.class);
@@ -73,6 +76,7 @@ public final class BookView extends BorderPane {
                 .toList();
         pages = new PickRow("book-page", "", tiles)
                 .keepsOne()
+                .wide(ONE_LINE)
                 .onPick(p -> show(Page.valueOf(p.orElseThrow().toUpperCase(Locale.ROOT))));
         body.getStyleClass().add("book-body");
         setCenter(body);

@@ -142,7 +142,7 @@ final class PracticeBench extends Column {
                 look.setId("look-" + finding.id());
                 look.getStyleClass().add("look");
                 if (advised.map(a -> a.findings().contains(finding.id())).orElse(false)) {
-                    look.getStyleClass().add("accent");
+                    look.getStyleClass().add("act");
                 }
                 look.setOnAction(e -> exercise.look(finding.id()).ifPresent(f -> note.accept(exercise, List.of(f))));
                 looks.getChildren().add(look);
@@ -153,7 +153,7 @@ final class PracticeBench extends Column {
 
     /** Puts the focus where work goes on: the look that is advised, else the first that can be made; with nothing advised any more, what is to be done. */
     void goOn() {
-        Optional<Node> advised = lookupAll(".accent").stream()
+        Optional<Node> advised = lookupAll(".act").stream()
                 .filter(n -> n.getId() != null && n.getId().startsWith("look-"))
                 .findFirst();
         Node first = lookup(exercise.coached() && bench.looks() > 0 ? ".text-tile" : ".look");
@@ -226,7 +226,7 @@ final class PracticeBench extends Column {
         goals.getChildren().add(over);
         Button done = new Button("Hand it back");
         done.setId("practice-back");
-        done.getStyleClass().add("accent");
+        done.getStyleClass().add("act");
         done.setOnAction(e -> {
             List<Fact> facts = new ArrayList<>();
             tiles.stream()

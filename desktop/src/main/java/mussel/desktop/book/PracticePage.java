@@ -54,7 +54,7 @@ final class PracticePage implements BookPage {
         this.shop = shop;
         this.onTrouble = onTrouble;
         page.setId("practice-page");
-        page.getStyleClass().add("simulated");
+        page.getStyleClass().addAll("card", "simulated");
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         way = new PickRow(

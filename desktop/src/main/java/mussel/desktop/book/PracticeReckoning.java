@@ -47,7 +47,7 @@ final class PracticeReckoning extends Column {
                 .addAll(Texts.heading("The lesson"), Texts.sentence(l.why()), Texts.dim("The habit: " + l.habit())));
         Button next = new Button("Another leg");
         next.setId("practice-another");
-        next.getStyleClass().add("accent");
+        next.getStyleClass().add("act");
         next.setOnAction(e -> another.run());
         Button all = new Button("All lessons");
         all.setId("practice-lessons");
@@ -114,7 +114,7 @@ final class PracticeReckoning extends Column {
 
     private HBox look(Exercise.Made look) {
         Region bar = new Region();
-        bar.getStyleClass().add("evidence-for");
+        bar.getStyleClass().add("look-minutes");
         bar.setMinSize(Math.max(2, MINUTE * look.minutes()), 12);
         bar.setMaxSize(Math.max(2, MINUTE * look.minutes()), 12);
         Label says = Texts.sentence(name(look.finding()) + ": " + look.shows().replace('_', ' '));

@@ -9,6 +9,7 @@ import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Pane;
 
 /**
@@ -100,6 +101,14 @@ public final class PickRow extends Column implements Question {
     /** From the first pick on, one stays picked: for questions that always have an answer. */
     public PickRow keepsOne() {
         keepsOne = true;
+        return this;
+    }
+
+    /** Stands in one line as long as there is so much room (px). */
+    public PickRow wide(double room) {
+        if (tiles instanceof FlowPane flow) {
+            flow.setPrefWrapLength(room);
+        }
         return this;
     }
 
