@@ -32,7 +32,7 @@ final class KnowledgeCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws JsonProcessingException {
-        Read<Context> context = context();
+        Read<Context> context = context(contextFile);
         if (context.value().isEmpty()) {
             context.problems().forEach(p -> spec.commandLine().getErr().println(p));
             return 2;
@@ -54,11 +54,12 @@ final class KnowledgeCommand implements Callable<Integer> {
         return 0;
     }
 
-    private Read<Context> context() {
-        if (contextFile == null) {
+    /** A context from a JSON file; an empty one without a file. */
+    static Read<Context> context(Path file) {
+        if (file == null) {
             return Read.of(Context.empty());
         }
-        Read<JsonNode> tree = OwnFiles.read(contextFile, Json::tree);
+        Read<JsonNode> tree = OwnFiles.read(file, Json::tree);
         return tree.value().isPresent()
                 ? RecordReader.read(tree.value().get(), Context.class)
                 : new Read<>(Optional.empty(), tree.problems());

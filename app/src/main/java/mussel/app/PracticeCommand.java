@@ -1,7 +1,6 @@
 package mussel.app;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.JsonNode;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -12,7 +11,6 @@ import mussel.core.practice.PracticeInput;
 import mussel.core.verdict.Context;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
-import mussel.exchange.record.RecordReader;
 import mussel.exchange.sheet.SheetFiles;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -63,7 +61,7 @@ final class PracticeCommand implements Callable<Integer> {
             spec.commandLine().getErr().println(refused.get());
             return 2;
         }
-        Read<Optional<Context>> context = context();
+        Read<Context> context = KnowledgeCommand.context(contextFile);
         if (context.value().isEmpty()) {
             context.problems().forEach(p -> spec.commandLine().getErr().println(p));
             return 2;
@@ -77,7 +75,7 @@ final class PracticeCommand implements Callable<Integer> {
                 legs,
                 seed,
                 policies.stream().distinct().toList(),
-                context.value().get(),
+                contextFile == null ? Optional.empty() : context.value(),
                 wrong,
                 SheetFiles.shippedYard().labourPerH());
         spec.commandLine()
@@ -96,17 +94,5 @@ final class PracticeCommand implements Callable<Integer> {
             return Optional.of("--wrong is " + wrong + "; give a factor of 1 to " + (int) MOST_WRONG);
         }
         return Optional.empty();
-    }
-
-    private Read<Optional<Context>> context() {
-        if (contextFile == null) {
-            return Read.of(Optional.empty());
-        }
-        Read<JsonNode> tree = OwnFiles.read(contextFile, Json::tree);
-        if (tree.value().isEmpty()) {
-            return new Read<>(Optional.empty(), tree.problems());
-        }
-        Read<Context> read = RecordReader.read(tree.value().get(), Context.class);
-        return new Read<>(read.value().map(Optional::of), read.problems());
     }
 }

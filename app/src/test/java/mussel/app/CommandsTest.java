@@ -198,4 +198,31 @@ class CommandsTest {
         assertThat(Json.mapper().readTree(out.toString()).get("findings").findValuesAsText("id"))
                 .contains("oil_water", "magnet", "washers", "pressure_hold", "telltale_tank");
     }
+
+    @Test
+    void practiceSaysWhatWaysOfGoingAboutLegsCost() throws Exception {
+        assertThat(run("practice", "--legs", "12", "--seed", "3", "--policy", "advice,blind"))
+                .as(err.toString())
+                .isZero();
+        JsonNode result = Json.mapper().readTree(out.toString());
+        assertThat(result.at("/policies")).hasSize(2);
+        assertThat(result.at("/policies/0/policy").asText()).isEqualTo("advice");
+        for (String key :
+                new String[] {"cost_mean", "cost_low", "cost_high", "minutes_mean", "missed", "needless", "looks_mean"
+                }) {
+            assertThat(result.at("/policies/0/" + key).isNumber()).as(key).isTrue();
+        }
+        assertThat(result.at("/pairs/0/against").asText()).isEqualTo("blind");
+        assertThat(result.at("/pairs/0/low").asDouble())
+                .isLessThanOrEqualTo(result.at("/pairs/0/difference").asDouble());
+        assertThat(result.at("/calibration/brier").isNumber()).isTrue();
+        assertThat(result.at("/calibration/bins/0/n").asInt()).isPositive();
+        assertThat(result.at("/legs").asInt()).isEqualTo(12);
+        assertThat(result.at("/seed").asInt()).isEqualTo(3);
+        assertThat(result.at("/knowledge_version").asText()).isNotEmpty();
+        assertThat(run("practice", "--legs", "0")).isEqualTo(2);
+        assertThat(err.toString()).contains("--legs is 0");
+        assertThat(run("practice", "--wrong", "0.5")).isEqualTo(2);
+        assertThat(err.toString()).contains("--wrong is 0.5");
+    }
 }
