@@ -239,6 +239,8 @@ public final class ShotsApp extends Application {
         view("practice-told", LIVE_SHORT, () -> press("#practice-back"));
         view("practice-own", LIVE_SHORT, () -> {
             press("#practice-lessons");
+            window.applyCss();
+            window.layout();
             press("#practice-way-own");
             press("#practice-any");
         });

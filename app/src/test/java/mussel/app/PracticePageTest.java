@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import javafx.scene.Node;
+import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import mussel.app.data.Exporter;
 import mussel.core.job.JournalException;
@@ -89,9 +91,16 @@ class PracticePageTest extends WindowJourney {
         for (int i = 0; i < 9; i++) {
             robot.push(KeyCode.RIGHT);
         }
-        robot.push(KeyCode.TAB);
+        press("do-impeller");
+        press("look-washers");
+        assertThat(find("#do-impeller", ToggleButton.class).isSelected())
+                .as("a further look loses no pick")
+                .isTrue();
+        assertThat(find("#suspect-impeller", Slider.class).getValue())
+                .as("nor what was suspected")
+                .isPositive();
         press("practice-back");
-        assertThat(said("#practice-told")).contains("bits a goal");
+        assertThat(said("#practice-told")).contains("bits a goal", "9 min");
     }
 
     @Test

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import mussel.core.estimate.EstimateEngine;
 import mussel.core.estimate.EstimateInput;
 import mussel.core.estimate.EstimateResult.Option;
+import mussel.core.log.Visit;
 import mussel.core.measure.Money;
 import mussel.core.measure.Sentences;
 import mussel.core.sheet.Goal;
@@ -73,9 +74,9 @@ public final class Consent {
         };
     }
 
-    /** The most the estimate named when he agreed to this leg's work, whatever figure he set to it; empty where nobody asked him by an estimate. */
+    /** The most the estimate named when he agreed to this leg's work, whatever figure he set to it; empty where nobody asked him by an estimate, or it was of two legs. */
     OptionalDouble quoted() {
-        return answer() == Answer.YES || answer() == Answer.UP_TO
+        return all.visit().isEmpty() && (answer() == Answer.YES || answer() == Answer.UP_TO)
                 ? job.reading(Field.CONSENT_SUM)
                 : OptionalDouble.empty();
     }
@@ -88,13 +89,15 @@ public final class Consent {
         }
         repair().ifPresent(r -> facts.add(
                 Fact.Read.byHand(Field.CONSENT_SUM.address(), Math.ceil(r.p90()), money().exact(Math.ceil(r.p90())))));
-        String named = all.worth()
+        String named = OneVisit.worthOf(all)
                 .map(w -> w.input().doubtful().stream()
                         .map(EstimateInput.Doubtful::part)
                         .collect(Collectors.joining("; ")))
                 .orElse("");
         if (!named.isEmpty()) {
             facts.add(new Fact.Noted(Topic.FORESEEN.address(), named));
+        } else if (job.note(Topic.FORESEEN.address()).isPresent()) {
+            facts.add(new Fact.Cleared(Topic.FORESEEN.address()));
         }
         facts.add(new Fact.Chosen(Scale.CONSENT.address(), choice.get()));
         return facts;
@@ -104,7 +107,7 @@ public final class Consent {
     public Map<String, Boolean> since() {
         Map<String, Boolean> since = new LinkedHashMap<>();
         Optional<Instant> at = answered().chosenAt(Scale.CONSENT.address());
-        String named = "; " + job.note(Topic.FORESEEN.address()).orElse("") + "; ";
+        String named = "; " + answered().note(Topic.FORESEEN.address()).orElse("") + "; ";
         for (Goal goal : Assessment.goals(job, all.sheet())) {
             Optional<Instant> chosen = job.chosenAt(Scale.GOAL.of(goal.id()));
             if (at.isPresent() && chosen.isPresent() && chosen.get().isAfter(at.get())) {
@@ -159,9 +162,14 @@ public final class Consent {
         }
         double limit = limit().getAsDouble();
         if (job.tagged().isPresent()) {
-            return StepMinutes.work(all)
-                    .filter(w -> w.cameTo() > limit)
-                    .map(w -> SAY.say("consent.came", money().sum(w.cameTo()), money().exact(limit)));
+            double came = StepMinutes.work(all).map(Visit.Work::cameTo).orElse(0.0)
+                    + all.visit()
+                            .flatMap(v -> StepMinutes.work(v.sister()))
+                            .map(Visit.Work::cameTo)
+                            .orElse(0.0);
+            return came > limit
+                    ? Optional.of(SAY.say("consent.came", money().sum(came), money().exact(limit)))
+                    : Optional.empty();
         }
         Option cost = repair.get();
         if (cost.mean() > limit) {

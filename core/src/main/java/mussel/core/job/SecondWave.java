@@ -35,10 +35,13 @@ public record SecondWave(List<Part> parts, OptionalInt days) {
      */
     public record Part(String part, String title, String why, boolean named) {}
 
-    /** The second wave of a job; nothing before anything was ordered or taken for it. */
+    /** The second wave of a job; nothing before anything was ordered for it, or it was opened with parts from the shelf. */
     public static SecondWave of(Assessment all) {
         List<Supply.Row> rows = all.supply().rows();
-        boolean first = rows.stream().anyMatch(r -> r.taken() + r.ordered() > 0);
+        // What lies on the shelf may be taken before anything is ordered: only an order, or an opened leg, makes what
+        // is missing a second wave.
+        boolean opened = all.stepsDone(all.stripSteps()) > 0;
+        boolean first = rows.stream().anyMatch(r -> r.ordered() > 0 || opened && r.taken() > 0);
         Map<String, Boolean> since = new Consent(all).since();
         List<Part> parts = new ArrayList<>();
         Catalogue.FamilyOffers offers = all.stores().catalogue().of(all.sheet().id());

@@ -215,6 +215,23 @@ public final class Exercise {
         }
     }
 
+    /** What it lost against the advice (money); empty before it was handed back. Quicker than all that is told. */
+    public Optional<Double> lost() {
+        if (!back()) {
+            return Optional.empty();
+        }
+        boolean handOver = lesson.map(Lesson::handOver).orElse(false);
+        return Optional.of(own(handOver).cost() - advice(handOver, advised()).cost());
+    }
+
+    private Bench advised() {
+        return new Policies(tables, labourPerH).look(bench.leg(), Policy.ADVICE);
+    }
+
+    private Reckoning advice(boolean handOver, Bench advised) {
+        return handOver ? over(advised) : advised.handBack();
+    }
+
     /** Tells what was wrong and what it came to; empty before it was handed back. */
     public Optional<Told> told() {
         if (!back()) {
@@ -235,10 +252,10 @@ public final class Exercise {
                     then.map(Check::gainBits).orElse(0.0),
                     then.map(Check::value).orElse(0.0)));
         }
-        Bench advised = new Policies(tables, labourPerH).look(bench.leg(), Policy.ADVICE);
+        Bench advised = advised();
         Bench untouched = new Bench(bench.leg(), tables, labourPerH);
         boolean handOver = lesson.map(Lesson::handOver).orElse(false);
-        Reckoning advice = handOver ? over(advised) : advised.handBack();
+        Reckoning advice = advice(handOver, advised);
         return Optional.of(new Told(
                 own(handOver),
                 advice,

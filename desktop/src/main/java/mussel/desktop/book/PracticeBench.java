@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -13,6 +14,7 @@ import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
@@ -44,19 +46,22 @@ final class PracticeBench extends Column {
     private final Bench bench;
     private final Knowledge knowledge;
     private final BiConsumer<Exercise, List<Fact>> note;
-    private final BiConsumer<Exercise, List<Fact>> back;
+    private final BiConsumer<Exercise, Fact> keep;
+    private final Consumer<Exercise> back;
 
     PracticeBench(
             Workshop shop,
             Exercise exercise,
             BiConsumer<Exercise, List<Fact>> note,
-            BiConsumer<Exercise, List<Fact>> back) {
+            BiConsumer<Exercise, Fact> keep,
+            Consumer<Exercise> back) {
         super(8);
         this.shop = shop;
         this.exercise = exercise;
         this.bench = exercise.bench();
         this.knowledge = exercise.knowledge();
         this.note = note;
+        this.keep = keep;
         this.back = back;
         setId("practice-bench");
         getChildren()
@@ -181,13 +186,17 @@ final class PracticeBench extends Column {
             Label percent = Texts.sentence(said.containsKey(goal.id()) ? Math.round(handle.getValue()) + " %" : "–");
             percent.setMinWidth(Label.USE_PREF_SIZE);
             handle.valueProperty().addListener((o, was, is) -> percent.setText(Math.round(is.doubleValue()) + " %"));
-            // Entered once the handle rests: a page that is made anew under a moving hand would lose it.
-            handle.setOnMouseReleased(e -> suspect(goal, handle));
-            handle.focusedProperty().addListener((o, was, is) -> {
-                if (was && handle.getScene() != null) {
-                    suspect(goal, handle);
+            // Entered once the handle rests: every place it passes would be an entry.
+            double[] entered = {said.containsKey(goal.id()) ? Math.round(handle.getValue()) : -1};
+            Runnable rests = () -> {
+                double sure = Math.round(handle.getValue());
+                if (sure != entered[0] && (entered[0] >= 0 || sure > 0)) {
+                    entered[0] = sure;
+                    keep.accept(exercise, Fact.Read.byHand(Field.SUSPECTED.of(goal.id()), sure, (int) sure + " %"));
                 }
-            });
+            };
+            handle.setOnMouseReleased(e -> rests.run());
+            handle.setOnKeyReleased(e -> rests.run());
             HBox row = new Row(8, name, handle, percent);
             row.setAlignment(Pos.CENTER_LEFT);
             handles.getChildren().add(row);
@@ -195,48 +204,28 @@ final class PracticeBench extends Column {
         getChildren().add(handles);
     }
 
-    private void suspect(RepairGoal goal, Slider handle) {
-        double percent = Math.round(handle.getValue());
-        double before = 100 * exercise.suspected().getOrDefault(goal.id(), 0.0);
-        if (Math.abs(percent - before) >= 1) {
-            shop.practice()
-                    .journal()
-                    .append(
-                            exercise.job().id(),
-                            shop.by(),
-                            Fact.Read.byHand(Field.SUSPECTED.of(goal.id()), percent, (int) percent + " %"));
-        }
-    }
-
     private void handBack() {
         getChildren().add(Texts.heading("To be done"));
         FlowPane goals = new Flow(6, 6);
-        List<ToggleButton> tiles = new ArrayList<>();
         for (RepairGoal goal : knowledge.goals()) {
-            ToggleButton tile = new ToggleButton(goal.title());
-            tile.setId("do-" + goal.id());
-            tile.setUserData(goal.id());
-            tile.getStyleClass().addAll("tile", "text-tile");
-            tiles.add(tile);
+            goals.getChildren().add(tile("do-" + goal.id(), goal.title(), Scale.GOAL.of(goal.id())));
         }
-        ToggleButton over = new ToggleButton("Stop and hand over");
-        over.setId("do-hand-over");
-        over.getStyleClass().addAll("tile", "text-tile");
-        goals.getChildren().addAll(tiles);
-        goals.getChildren().add(over);
+        goals.getChildren().add(tile("do-hand-over", "Stop and hand over", Scale.HANDED_OVER.address()));
         Button done = new Button("Hand it back");
         done.setId("practice-back");
         done.getStyleClass().add("act");
-        done.setOnAction(e -> {
-            List<Fact> facts = new ArrayList<>();
-            tiles.stream()
-                    .filter(ToggleButton::isSelected)
-                    .forEach(t -> facts.add(new Fact.Chosen(Scale.GOAL.of((String) t.getUserData()), "yes")));
-            if (over.isSelected()) {
-                facts.add(new Fact.Chosen(Scale.HANDED_OVER.address(), "yes"));
-            }
-            back.accept(exercise, facts);
-        });
+        done.setOnAction(e -> back.accept(exercise));
         getChildren().addAll(goals, done);
+    }
+
+    /** A tile whose pick is kept at once, so that a further look does not lose it. */
+    private ToggleButton tile(String id, String title, Address about) {
+        ToggleButton tile = new ToggleButton(title);
+        tile.setId(id);
+        tile.getStyleClass().addAll("tile", "text-tile");
+        tile.setSelected(exercise.job().choice(about).equals(Optional.of("yes")));
+        tile.setOnAction(e ->
+                keep.accept(exercise, tile.isSelected() ? new Fact.Chosen(about, "yes") : new Fact.Cleared(about)));
+        return tile;
     }
 }

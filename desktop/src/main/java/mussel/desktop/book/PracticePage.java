@@ -1,7 +1,9 @@
 package mussel.desktop.book;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
@@ -38,6 +40,8 @@ final class PracticePage implements BookPage {
     private static final long SEED = 1;
 
     private static final int MOST_NUMBER = 1_000_000;
+    /** The most legs of a curve. */
+    private static final int MOST_SHOWN = 40;
 
     private final Workshop shop;
     private final Consumer<String> onTrouble;
@@ -46,6 +50,7 @@ final class PracticePage implements BookPage {
     private final PickRow way;
     private final TextField number = new TextField();
     private Optional<Judge> judge = Optional.empty();
+    private final Map<Integer, Double> losses = new HashMap<>();
     private boolean coached = true;
     /** The exercise whose reckoning is looked at. */
     private Optional<Integer> reckoned = Optional.empty();
@@ -121,7 +126,7 @@ final class PracticePage implements BookPage {
                 page.getChildren().add(curve(mine));
                 Optional.ofNullable(page.lookup("#practice-another")).ifPresent(Node::requestFocus);
             } else if (open.isPresent()) {
-                PracticeBench bench = new PracticeBench(shop, open.get(), this::note, this::back);
+                PracticeBench bench = new PracticeBench(shop, open.get(), this::note, this::keep, this::back);
                 page.getChildren().add(bench);
                 bench.goOn();
             } else {
@@ -230,12 +235,15 @@ final class PracticePage implements BookPage {
         });
     }
 
+    /** Writes down what the page shows already. */
+    private void keep(Exercise exercise, Fact fact) {
+        tried(() -> log().append(exercise.job().id(), shop.by(), fact));
+    }
+
     /** It is handed back: told what it came to. */
-    private void back(Exercise exercise, List<Fact> facts) {
+    private void back(Exercise exercise) {
         tried(() -> {
-            List<Fact> all = new ArrayList<>(facts);
-            all.add(new Fact.Tagged(shop.today()));
-            log().append(exercise.job().id(), shop.by(), all);
+            log().append(exercise.job().id(), shop.by(), new Fact.Tagged(shop.today()));
             reckoned = Optional.of(exercise.job().id());
             show();
             scroll.setVvalue(0);
@@ -257,9 +265,10 @@ final class PracticePage implements BookPage {
 
     /** What each exercise lost against the advice, and the mean of the last few with its band. */
     private Node curve(List<Exercise> mine) {
-        List<Double> lost = mine.stream()
-                .flatMap(e -> e.told().stream())
-                .map(Exercise.Told::lost)
+        List<Exercise> back = mine.stream().filter(Exercise::back).toList();
+        // What was handed back changes no more: each is reckoned once a sitting, and of many the last.
+        List<Double> lost = back.subList(Math.max(0, back.size() - MOST_SHOWN), back.size()).stream()
+                .map(e -> losses.computeIfAbsent(e.job().id(), id -> e.lost().orElseThrow()))
                 .toList();
         Column box = new Column(4);
         box.setId("practice-curve");
@@ -269,7 +278,7 @@ final class PracticePage implements BookPage {
         List<Curve.Point> points = Curve.of(lost).points();
         Curve.Point now = points.get(points.size() - 1);
         box.getChildren()
-                .add(Texts.sentence(points.size() + (points.size() == 1 ? " leg" : " legs") + " handed back by "
+                .add(Texts.sentence(back.size() + (back.size() == 1 ? " leg" : " legs") + " handed back by "
                         + shop.by() + ". The last lost " + shop.units().money().sum(now.lost())
                         + " against the advice; the last few "
                         + shop.units().money().sum(now.mean()) + " on the mean ("

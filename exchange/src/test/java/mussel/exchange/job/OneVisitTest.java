@@ -299,6 +299,10 @@ class OneVisitTest {
     void whatOpeningShowedIsASecondWaveWithWhetherItWasForeseen() {
         port.goal("driveshaft_seals");
         assertThat(SecondWave.of(port.alone()).parts()).isEmpty();
+        port.note(Fact.Read.byHand(Field.FROM_SHELF.of("ds_seal"), 1, "1"));
+        assertThat(SecondWave.of(port.alone()).parts())
+                .as("what the shelf has is taken first; nothing was ordered and nothing opened")
+                .isEmpty();
         port.alone().supply().need().forEach((part, qty) -> port.ordered(part, qty, true));
         assertThat(SecondWave.of(port.alone()).says()).isEmpty();
         port.choose(Scale.CONSENT, "yes")
