@@ -23,7 +23,7 @@ public final class BookView extends BorderPane {
     private final Aside aside;
     private final PickRow pages;
     /** Room for all tiles in one line, in Glove too (px). */
-    private static final double ONE_LINE = 640;
+    private static final double ONE_LINE = 620;
 
     private final StackPane body = new StackPane();
     private final Map<Page, BookPage> made = new EnumMap<>(Page.class);

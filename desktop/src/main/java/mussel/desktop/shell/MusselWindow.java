@@ -182,6 +182,7 @@ public final class MusselWindow extends StackPane {
         bookHeader.getStyleClass().add("header");
         Button back = new Button("Bench");
         back.setId("book-to-bench");
+        back.setMinWidth(Button.USE_PREF_SIZE);
         back.getStyleClass().add("leg-tag");
         back.setAccessibleText("back to the bench");
         back.setOnAction(e -> showBench());
