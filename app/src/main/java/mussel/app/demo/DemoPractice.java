@@ -12,6 +12,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Scale;
 import mussel.core.practice.Exercise;
+import mussel.core.practice.LegName;
 import mussel.core.practice.Lesson;
 import mussel.core.practice.PracticeLeg;
 import mussel.core.verdict.Judge;
@@ -58,7 +59,7 @@ public final class DemoPractice {
         Lesson lesson = lessons.get(nr % lessons.size());
         PracticeLeg leg = lesson.next(SEED, 100 * nr, judge.tables(lesson.context()), rate)
                 .orElseThrow();
-        int job = journal.open(new Exercise.LegName(SEED, leg.number(), Optional.of(lesson.id())).leg(), WHO)
+        int job = journal.open(new LegName(SEED, leg.number(), Optional.of(lesson.id()), Optional.empty()).leg(), WHO)
                 .job();
         journal.append(job, WHO, new Fact.Chosen(Scale.COACHED.address(), nr < BY_HABIT ? "no" : "yes"));
         lesson.looks().forEach(l -> look(job, l));
@@ -81,6 +82,9 @@ public final class DemoPractice {
     }
 
     private void look(int job, String finding) {
-        exercise(job).look(finding).ifPresent(f -> journal.append(job, WHO, f));
+        List<Fact> shows = exercise(job).look(finding);
+        if (!shows.isEmpty()) {
+            journal.append(job, WHO, shows);
+        }
     }
 }

@@ -60,6 +60,11 @@ public final class DrainEngine {
                 freeze(in, water));
     }
 
+    /** What the volume that came out weighs with such a share of water in it (g). */
+    public static double massG(DrainInput in, double waterShare) {
+        return in.drainedMl() * (WaterEstimate.oilDensity(in) + waterShare * WaterEstimate.densitySpan(in));
+    }
+
     private static double bulk(double fill, double tau, double minutes) {
         return fill * Math.exp(-minutes / tau);
     }

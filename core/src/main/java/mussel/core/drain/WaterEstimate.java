@@ -63,7 +63,7 @@ final class WaterEstimate {
         return new Source(SourceName.DENSITY, (mixed - oil) / span, u, true);
     }
 
-    private static double oilDensity(DrainInput in) {
+    static double oilDensity(DrainInput in) {
         return in.oil().densityGMl() * (1 - DrainEngine.EXPANSION_PER_K * (in.volumeTempC() - 15));
     }
 

@@ -12,6 +12,9 @@ public interface PracticeTester extends LeakTester {
     /** Puts faults into the practice leg; none makes it sound. */
     void hide(List<String> causes);
 
+    /** Has the practice leg leak just so, whatever was hidden in it. */
+    void leaks(LegLeaks so);
+
     /** Lets time pass (s). */
     void advance(double seconds);
 

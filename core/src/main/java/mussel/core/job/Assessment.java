@@ -25,7 +25,6 @@ import mussel.core.fill.FillResult;
 import mussel.core.fill.FillWords;
 import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
-import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
 import mussel.core.measure.Sentences;
@@ -266,7 +265,9 @@ public final class Assessment {
     /** What the verdict engine is fed. */
     public VerdictInput verdictInput() {
         Map<String, String> outcomes = new LinkedHashMap<>();
-        findings.forEach((id, made) -> outcomes.put(id, made.outcome()));
+        if (!hushed()) {
+            findings.forEach((id, made) -> outcomes.put(id, made.outcome()));
+        }
         if ("yes".equals(outcomes.get("volume_more"))) {
             outcomes.remove("volume_less");
         }
@@ -277,7 +278,7 @@ public final class Assessment {
             }
         });
         costs.putAll(surroundings.judge().ownCosts(yard.labourPerH()));
-        return new VerdictInput(Optional.of(context()), outcomes, yard.labourPerH(), accessOpen(), costs);
+        return new VerdictInput(Optional.of(context()), outcomes, yard.labourPerH(), AccessOpen.of(this), costs);
     }
 
     /** Which faults, how sure, and what to look at next. Computed when first asked for. */
@@ -295,26 +296,7 @@ public final class Assessment {
 
     /** How likely something is wrong at each place of the case; nothing before anything was looked at. */
     public Map<String, Double> suspicion() {
-        return findings.isEmpty() ? Map.of() : Suspicion.byPlace(this);
-    }
-
-    /** What the job has open already, so that a look behind it costs no set-up. */
-    private List<String> accessOpen() {
-        Set<String> off = partsOff();
-        List<String> open = new ArrayList<>();
-        if (job.reading(Field.DRAINED).isPresent()) {
-            open.add("drain");
-        }
-        if (!job.holds().isEmpty() && off.isEmpty()) {
-            open.add("hold");
-        }
-        sheet.parts().stream()
-                .filter(p -> off.contains(p.id()))
-                .flatMap(p -> p.opens().stream())
-                .map(NamedBy::file)
-                .distinct()
-                .forEach(open::add);
-        return open;
+        return findings.isEmpty() || hushed() ? Map.of() : Suspicion.byPlace(this);
     }
 
     /** Parts whose strip step is ticked and whose build step is not. */
@@ -363,9 +345,22 @@ public final class Assessment {
         return pump;
     }
 
+    /** Whether its leg is not there: made for practice. */
+    public boolean practice() {
+        return job.leg().isPractice();
+    }
+
+    /** Whether somebody practises on his own: until it is handed back no conclusion is shown, and none is drawn from what was seen. */
+    public boolean hushed() {
+        return practice()
+                && !job.choice(Scale.COACHED).equals(Optional.of("yes"))
+                && job.tagged().isEmpty();
+    }
+
     /** Whether any reading, hold or look of the job comes from a simulated instrument. */
     public boolean simulated() {
-        return job.readings().values().stream().anyMatch(Fact.Read::simulated)
+        return practice()
+                || job.readings().values().stream().anyMatch(Fact.Read::simulated)
                 || job.holds().stream().anyMatch(Hold::simulated)
                 || findings.values().stream().anyMatch(m -> m.by() == Made.By.SIMULATED);
     }

@@ -109,6 +109,8 @@ public enum Scale {
     LEG_STAYS("The leg itself", "worked_on", "left_alone"),
     /** Whether a practice leg is gone about with the conclusion in sight. */
     COACHED("Coached", "no", "yes"),
+    /** Whether a look was made at a practice leg, by finding. */
+    LOOKED("Looked at", "yes"),
     /** Whether a practice leg was handed over instead of mended. */
     HANDED_OVER("Handed over", "no", "yes");
 

@@ -11,7 +11,6 @@ import java.util.Set;
 import java.util.function.BiConsumer;
 import mussel.core.verdict.Access;
 import mussel.core.verdict.Finding;
-import mussel.core.verdict.RepairGoal;
 import mussel.core.verdict.Tables;
 import mussel.core.verdict.VerdictEngine;
 import mussel.core.verdict.VerdictInput;
@@ -20,10 +19,12 @@ import mussel.core.verdict.VerdictResult;
 /** A practice leg on the bench: what was looked at, what that cost in minutes, and what it comes to once it is handed back. */
 public final class Bench {
     private static final double HOUR = 60;
+    private static final int MOST_ROUNDS = 4;
 
     private final PracticeLeg leg;
     private final Tables tables;
     private final double labourPerH;
+    private final Costing costing;
     private final Map<String, String> findings = new LinkedHashMap<>();
     private final Set<String> open = new LinkedHashSet<>();
     private double minutes;
@@ -36,9 +37,14 @@ public final class Bench {
      * @param labourPerH the labour rate (money per hour)
      */
     public Bench(PracticeLeg leg, Tables tables, double labourPerH) {
+        this(leg, tables, labourPerH, Costing.tables(tables.knowledge(), labourPerH));
+    }
+
+    Bench(PracticeLeg leg, Tables tables, double labourPerH, Costing costing) {
         this.leg = leg;
         this.tables = tables;
         this.labourPerH = labourPerH;
+        this.costing = costing;
     }
 
     /** The leg. */
@@ -63,7 +69,11 @@ public final class Bench {
 
     /** What the verdict engine is fed as it stands. */
     public VerdictInput input() {
-        return new VerdictInput(Optional.of(leg.context()), findings, labourPerH, List.copyOf(open), Map.of());
+        return beside(costing.costs(List.of()));
+    }
+
+    private VerdictInput beside(Map<String, VerdictInput.Costs> costs) {
+        return new VerdictInput(Optional.of(leg.context()), findings, labourPerH, List.copyOf(open), costs);
     }
 
     /** What is believed as it stands, with the looks ranked and what speaks for each cause. */
@@ -83,7 +93,7 @@ public final class Bench {
 
     /** Whether a look can be made now. */
     public boolean offered(Finding finding) {
-        return finding.open(findings) && tables.offered(finding, input());
+        return finding.open(findings) && tables.offered(finding, beside(Map.of()));
     }
 
     /** What a look would take now, its set-up with it (min). */
@@ -147,7 +157,7 @@ public final class Bench {
         }
         double[] shares = VerdictEngine.expected(tables, input(), finding.id());
         for (int x = 0; x < shares.length; x++) {
-            Bench so = new Bench(leg, tables, labourPerH);
+            Bench so = new Bench(leg, tables, labourPerH, costing);
             so.findings.putAll(findings);
             so.open.addAll(open);
             so.minutes = minutes + takes(finding);
@@ -164,21 +174,31 @@ public final class Bench {
         missed.removeAll(done);
         List<String> needless = new ArrayList<>(done);
         needless.removeAll(called);
-        double work = 0;
-        double back = 0;
-        for (RepairGoal goal : tables.knowledge().goals()) {
-            work += done.contains(goal.id()) ? goal.marginalCost() * labourPerH : 0;
-            back += missed.contains(goal.id()) ? goal.comebackCost() * labourPerH : 0;
-        }
+        double work = costing.work(done, open);
+        double back = missed.stream().mapToDouble(costing::comeback).sum();
         return new Reckoning(
                 minutes, minutes * labourPerH / HOUR, work, back, List.copyOf(done), missed, needless, looks());
     }
 
-    /** Hands it back as the decisions are. */
+    /** Hands it back as the decisions are. What is decided makes the rest cheaper or dearer, so that is decided again until it stands. */
     public Reckoning handBack() {
-        return handBack(believed().decisions().stream()
+        Map<String, VerdictInput.Costs> costs = costing.costs(List.of());
+        List<String> chosen = decided(costs);
+        for (int round = 0; round < MOST_ROUNDS; round++) {
+            Map<String, VerdictInput.Costs> beside = costing.costs(chosen);
+            if (beside.equals(costs)) {
+                break;
+            }
+            costs = beside;
+            chosen = decided(costs);
+        }
+        return handBack(chosen);
+    }
+
+    private List<String> decided(Map<String, VerdictInput.Costs> costs) {
+        return VerdictEngine.withoutChecks(tables, beside(costs)).decisions().stream()
                 .filter(VerdictResult.Decision::act)
                 .map(VerdictResult.Decision::goal)
-                .toList());
+                .toList();
     }
 }

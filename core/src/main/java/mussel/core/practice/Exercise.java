@@ -9,10 +9,11 @@ import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Job;
-import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
+import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Cause;
 import mussel.core.verdict.Context;
+import mussel.core.verdict.Finding;
 import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.RepairGoal;
 import mussel.core.verdict.Tables;
@@ -21,9 +22,6 @@ import mussel.core.verdict.VerdictResult.Check;
 
 /** A practice leg as somebody goes about it, told by the entries of the practice log; once it is handed back, what it came to. */
 public final class Exercise {
-    /** The family practice legs are written down as; there is no sheet of it. */
-    public static final String FAMILY = "practice";
-
     /** What handing over costs the yard: an hour of putting it together and saying what was found (h). */
     private static final double HANDING_OVER = 1;
     /** A dealer asks more than the yard for the same. */
@@ -36,14 +34,25 @@ public final class Exercise {
     private final Tables tables;
     private final double labourPerH;
     private final Optional<Lesson> lesson;
+    private final Optional<Workplace> at;
+    private final Costing costing;
     private final Bench bench;
 
-    private Exercise(Job job, Tables tables, Optional<Lesson> lesson, PracticeLeg leg, double labourPerH) {
+    private Exercise(
+            Job job,
+            Tables tables,
+            Optional<Lesson> lesson,
+            PracticeLeg leg,
+            Optional<Workplace> at,
+            double labourPerH) {
         this.job = job;
         this.tables = tables;
         this.lesson = lesson;
+        this.at = at;
         this.labourPerH = labourPerH;
-        this.bench = new Bench(leg, tables, labourPerH);
+        this.costing = at.<Costing>map(w -> new PlanCosting(job.leg(), LegContexts.facts(leg.context()), w))
+                .orElseGet(() -> Costing.tables(tables.knowledge(), labourPerH));
+        this.bench = new Bench(leg, tables, labourPerH, costing);
         looked().forEach(bench::look);
     }
 
@@ -53,60 +62,47 @@ public final class Exercise {
         Tables of(Context context);
     }
 
-    /** An exercise by the entries of its job; empty where the job is of no practice leg, or of a lesson that is no more. */
+    /** An exercise by the entries of its job, on a leg without a sheet; empty where the job is of no such leg, or of a lesson that is no more. */
     public static Optional<Exercise> of(Job job, Prepare tables, List<Lesson> lessons, double labourPerH) {
-        return LegName.of(job.leg()).flatMap(name -> {
-            Optional<Lesson> lesson = lessons.stream()
-                    .filter(l -> name.lesson().equals(Optional.of(l.id())))
-                    .findFirst();
-            if (name.lesson().isPresent() && lesson.isEmpty()) {
-                return Optional.empty();
-            }
-            Tables ready = tables.of(lesson.map(Lesson::context)
-                    .orElseGet(() -> LegContexts.draw(name.seed(), name.number(), Optional.empty())));
-            PracticeLeg leg = PracticeLeg.of(name.seed(), name.number(), ready);
-            return Optional.of(new Exercise(job, ready, lesson, leg, labourPerH));
-        });
+        return of(job, tables, lessons, labourPerH, Optional.empty());
     }
 
-    /**
-     * What a practice leg is known by.
-     *
-     * @param seed of its draw
-     * @param number in it
-     * @param lesson the lesson it is of; empty for free practice
-     */
-    public record LegName(long seed, int number, Optional<String> lesson) {
-        /** As the leg of a job. */
-        public LegRef leg() {
-            return new LegRef(
-                    LegRef.PRACTICE + seed + ":" + number
-                            + lesson.map(l -> ":" + l).orElse(""),
-                    "Practice leg " + number,
-                    LegRef.Position.SINGLE,
-                    FAMILY);
-        }
+    /** The same on a leg of a family. */
+    public static Optional<Exercise> of(
+            Job job, Prepare tables, List<Lesson> lessons, double labourPerH, Optional<Workplace> at) {
+        return LegName.of(job.leg())
+                .filter(name -> name.family().equals(at.map(w -> w.sheet().id())))
+                .flatMap(name -> {
+                    Optional<Lesson> lesson = lessons.stream()
+                            .filter(l -> name.lesson().equals(Optional.of(l.id())))
+                            .findFirst();
+                    if (name.lesson().isPresent() && lesson.isEmpty()) {
+                        return Optional.empty();
+                    }
+                    Tables ready = tables.of(context(name, lesson, at.map(Workplace::sheet)));
+                    PracticeLeg leg = PracticeLeg.of(name.seed(), name.number(), ready);
+                    return Optional.of(new Exercise(job, ready, lesson, leg, at, labourPerH));
+                });
+    }
 
-        static Optional<LegName> of(LegRef leg) {
-            if (!leg.isPractice()) {
-                return Optional.empty();
-            }
-            String[] parts = leg.id().substring(LegRef.PRACTICE.length()).split(":");
-            try {
-                return Optional.of(new LegName(
-                        Long.parseLong(parts[0]),
-                        Integer.parseInt(parts[1]),
-                        parts.length > 2 ? Optional.of(parts[2]) : Optional.empty()));
-            } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
-                return Optional.empty();
-            }
-        }
+    /** What is known of a leg of that name before anyone looks. */
+    public static Context context(LegName name, Optional<Lesson> lesson, Optional<FamilySheet> sheet) {
+        Context drawn = lesson.map(Lesson::context)
+                .orElseGet(() -> LegContexts.draw(name.seed(), name.number(), Optional.empty()));
+        return sheet.map(s -> LegContexts.of(drawn, s)).orElse(drawn);
+    }
+
+    /** What a job of a practice leg of a family begins with: what is known of it, and how it is gone about. */
+    public static List<Fact> opening(Context context, boolean coached) {
+        List<Fact> facts = new ArrayList<>(List.of(new Fact.Chosen(Scale.COACHED.address(), coached ? "yes" : "no")));
+        facts.addAll(LegContexts.facts(context));
+        return facts;
     }
 
     private List<String> looked() {
         return job.choices().keySet().stream()
-                .filter(a -> a.of().isEmpty())
-                .map(Address::name)
+                .filter(a -> at.isPresent() ? a.equals(Scale.LOOKED.of(a.of())) : a.of().isEmpty())
+                .map(at.isPresent() ? Address::of : Address::name)
                 .filter(id -> tables.knowledge().finding(id).isPresent())
                 .toList();
     }
@@ -146,11 +142,36 @@ public final class Exercise {
         return job.tagged().isPresent();
     }
 
-    /** What a look shows, as an entry; empty where it cannot be made now. */
-    public Optional<Fact> look(String finding) {
-        return bench.offered(knowledge().finding(finding).orElseThrow())
-                ? Optional.of(new Fact.Chosen(Address.the(finding), bench.leg().look(finding)))
-                : Optional.empty();
+    /** Whether a look can be made now: one that is part of a reading made before cannot be made again. */
+    public boolean offered(Finding finding) {
+        return bench.offered(finding)
+                && (at.isEmpty() || Shown.together(finding.id()).stream().noneMatch(bench.findings()::containsKey));
+    }
+
+    /** What a look shows, as entries; none where it cannot be made now. What is one reading is seen together. */
+    public List<Fact> look(String finding) {
+        if (!offered(knowledge().finding(finding).orElseThrow())) {
+            return List.of();
+        }
+        if (at.isEmpty()) {
+            return List.of(new Fact.Chosen(Address.the(finding), bench.leg().look(finding)));
+        }
+        List<Fact> facts =
+                new ArrayList<>(new Shown(bench.leg(), knowledge(), at.get(), job, bench.findings()).of(finding));
+        told(finding).forEach(each -> facts.add(new Fact.Chosen(Scale.LOOKED.of(each), "yes")));
+        return facts;
+    }
+
+    /** What a look tells: where more came out than went in, or less, the other is no question any more. */
+    private List<String> told(String finding) {
+        List<String> together = Shown.together(finding).stream()
+                .filter(f -> knowledge().finding(f).map(bench::offered).orElse(false))
+                .toList();
+        return together.stream()
+                .filter(f -> f.startsWith("volume") && bench.leg().look(f).equals("yes"))
+                .findFirst()
+                .map(List::of)
+                .orElse(together);
     }
 
     /** What somebody suspects, by goal (0..1); only what was said. */
@@ -225,7 +246,7 @@ public final class Exercise {
     }
 
     private Bench advised() {
-        return new Policies(tables, labourPerH).look(bench.leg(), Policy.ADVICE);
+        return new Policies(tables, labourPerH, costing).look(bench.leg(), Policy.ADVICE);
     }
 
     private Reckoning advice(boolean handOver, Bench advised) {
@@ -237,7 +258,7 @@ public final class Exercise {
         if (!back()) {
             return Optional.empty();
         }
-        Bench again = new Bench(bench.leg(), tables, labourPerH);
+        Bench again = new Bench(bench.leg(), tables, labourPerH, costing);
         List<Made> looks = new ArrayList<>();
         for (String finding : looked()) {
             Optional<Check> then = again.ranked().checks().stream()
@@ -253,7 +274,7 @@ public final class Exercise {
                     then.map(Check::value).orElse(0.0)));
         }
         Bench advised = advised();
-        Bench untouched = new Bench(bench.leg(), tables, labourPerH);
+        Bench untouched = new Bench(bench.leg(), tables, labourPerH, costing);
         boolean handOver = lesson.map(Lesson::handOver).orElse(false);
         Reckoning advice = advice(handOver, advised);
         return Optional.of(new Told(
@@ -307,7 +328,7 @@ public final class Exercise {
         if (suspected.isEmpty()) {
             return Optional.empty();
         }
-        VerdictResult before = new Bench(bench.leg(), tables, labourPerH).believed();
+        VerdictResult before = new Bench(bench.leg(), tables, labourPerH, costing).believed();
         double bits = 0;
         for (RepairGoal goal : knowledge().goals()) {
             double p = suspected.getOrDefault(

@@ -1,8 +1,17 @@
 package mussel.core.practice;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.job.Fact;
+import mussel.core.job.Field;
+import mussel.core.job.Scale;
+import mussel.core.measure.Display;
+import mussel.core.measure.NamedBy;
+import mussel.core.measure.YardUnits;
+import mussel.core.sheet.Construction;
+import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Context.CaseKind;
 import mussel.core.verdict.Context.Complaint;
@@ -35,6 +44,8 @@ final class LegContexts {
     private static final double[] AGES = {1, 4, 8, 14, 25};
     private static final double[] PUMP_MONTHS = {4, 12, 24, 40, 60};
 
+    private static final double MONTHS_A_YEAR = 12;
+
     private LegContexts() {}
 
     /** The context of a leg: one that was given, else drawn. */
@@ -58,6 +69,59 @@ final class LegContexts {
                 List.of(pick(random, COMPLAINTS, COMING)),
                 Optional.of(pick(random, Duty.values(), 0.2, 0.5, 0.3)),
                 OptionalDouble.of(any(random, PUMP_MONTHS)));
+    }
+
+    /** The same of a leg of a family: built as its sheet says. */
+    static Context of(Context context, FamilySheet sheet) {
+        Construction built = sheet.construction();
+        return new Context(
+                context.water(),
+                context.sand(),
+                context.storage(),
+                context.hoursSinceChange(),
+                context.monthsSinceChange(),
+                Optional.of(built.caseKind())
+                        .filter(k -> k != Construction.CaseKind.UNKNOWN)
+                        .map(k -> CaseKind.valueOf(k.name())),
+                context.ageYears(),
+                context.lastJob(),
+                Optional.of(built.sealLayout())
+                        .filter(l -> l != Construction.SealLayout.UNKNOWN)
+                        .map(l -> SealLayout.valueOf(l.name())),
+                List.of(),
+                context.complaint(),
+                context.duty(),
+                context.pumpMonths());
+    }
+
+    /** What is known beforehand, as a job says it. */
+    static List<Fact> facts(Context context) {
+        List<Fact> facts = new ArrayList<>();
+        context.complaint().forEach(c -> facts.add(new Fact.Chosen(Scale.CAME_FOR.of(NamedBy.file(c)), "yes")));
+        chosen(facts, Scale.WATER, context.water());
+        context.sand().ifPresent(s -> facts.add(new Fact.Chosen(Scale.SAND.address(), s ? "yes" : "no")));
+        chosen(facts, Scale.STORAGE, context.storage());
+        chosen(facts, Scale.LAST_JOB, context.lastJob());
+        chosen(facts, Scale.DUTY, context.duty());
+        read(facts, Field.HOURS_SINCE_FILL, context.hoursSinceChange());
+        read(facts, Field.MONTHS_SINCE_FILL, context.monthsSinceChange());
+        if (context.ageYears().isPresent()) {
+            read(
+                    facts,
+                    Field.AGE,
+                    OptionalDouble.of(MONTHS_A_YEAR * context.ageYears().getAsDouble()));
+        }
+        read(facts, Field.IMPELLER_AGE, context.pumpMonths());
+        return List.copyOf(facts);
+    }
+
+    private static void chosen(List<Fact> facts, Scale scale, Optional<? extends Enum<?>> outcome) {
+        outcome.ifPresent(o -> facts.add(new Fact.Chosen(scale.address(), NamedBy.file(o))));
+    }
+
+    private static void read(List<Fact> facts, Field field, OptionalDouble value) {
+        value.ifPresent(v -> facts.add(new Fact.Read(
+                field.address(), v, Display.exact(field.kind(), v, YardUnits.METRIC), "practice leg", true)));
     }
 
     private static double any(MersenneTwister random, double[] all) {

@@ -18,15 +18,21 @@ final class Policies {
 
     private final Tables tables;
     private final double labourPerH;
+    private final Costing costing;
 
     Policies(Tables tables, double labourPerH) {
+        this(tables, labourPerH, Costing.tables(tables.knowledge(), labourPerH));
+    }
+
+    Policies(Tables tables, double labourPerH, Costing costing) {
         this.tables = tables;
         this.labourPerH = labourPerH;
+        this.costing = costing;
     }
 
     /** Goes about a leg and leaves it on the bench, looked at. */
     Bench look(PracticeLeg leg, Policy policy) {
-        Bench bench = new Bench(leg, tables, labourPerH);
+        Bench bench = new Bench(leg, tables, labourPerH, costing);
         switch (policy) {
             case ADVICE -> advised(bench);
             case CHECKLIST -> bench.lookAtAll(CAREFUL);

@@ -22,13 +22,16 @@ import org.hipparchus.random.MersenneTwister;
 public final class PracticeLeg {
     private static final int HALF = 32;
 
+    private final long seed;
     private final int number;
     private final Tables tables;
     private final Set<String> causes = new HashSet<>();
     private final Map<String, Double> drawn = new HashMap<>();
     private final Map<String, String> seen = new HashMap<>();
 
-    private PracticeLeg(int number, Tables tables, MersenneTwister random) {
+    private PracticeLeg(long seed, int number, Tables tables) {
+        MersenneTwister random = source(seed, number);
+        this.seed = seed;
         this.number = number;
         this.tables = tables;
         for (Cause cause : tables.knowledge().causes()) {
@@ -47,11 +50,23 @@ public final class PracticeLeg {
      * @param tables what is true of legs, ready for its context
      */
     public static PracticeLeg of(long seed, int number, Tables tables) {
-        return new PracticeLeg(number, tables, source(seed, number));
+        return new PracticeLeg(seed, number, tables);
     }
 
     static MersenneTwister source(long seed, int number) {
         return new MersenneTwister(new int[] {(int) (seed >>> HALF), (int) seed, number});
+    }
+
+    /** A source of its own for what is read of this leg: what else was read before does not change it. */
+    MersenneTwister source(String what) {
+        int[] key = new int[3 + what.length()];
+        key[0] = (int) (seed >>> HALF);
+        key[1] = (int) seed;
+        key[2] = number;
+        for (int i = 0; i < what.length(); i++) {
+            key[i + 3] = what.charAt(i);
+        }
+        return new MersenneTwister(key);
     }
 
     /** Which leg of the draw. */

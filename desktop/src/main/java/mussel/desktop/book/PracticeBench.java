@@ -149,7 +149,7 @@ final class PracticeBench extends Column {
                 if (advised.map(a -> a.findings().contains(finding.id())).orElse(false)) {
                     look.getStyleClass().add("act");
                 }
-                look.setOnAction(e -> exercise.look(finding.id()).ifPresent(f -> note.accept(exercise, List.of(f))));
+                look.setOnAction(e -> note.accept(exercise, exercise.look(finding.id())));
                 looks.getChildren().add(look);
             }
             getChildren().add(looks);

@@ -25,6 +25,7 @@ import mussel.core.job.JournalException;
 import mussel.core.job.Scale;
 import mussel.core.practice.Curve;
 import mussel.core.practice.Exercise;
+import mussel.core.practice.LegName;
 import mussel.core.practice.Lesson;
 import mussel.core.practice.PracticeLeg;
 import mussel.core.verdict.Judge;
@@ -198,13 +199,13 @@ final class PracticePage implements BookPage {
             onTrouble.accept("“" + typed + "” is no number of a practice leg: type one from 1 to 1000000.");
             return;
         }
-        open(new Exercise.LegName(SEED, Integer.parseInt(typed), Optional.empty()));
+        open(new LegName(SEED, Integer.parseInt(typed), Optional.empty(), Optional.empty()));
     }
 
     /** Begins the next leg after one. */
     private void begin(Optional<Lesson> lesson, int after) {
         if (lesson.isEmpty()) {
-            open(new Exercise.LegName(SEED, after + 1, Optional.empty()));
+            open(new LegName(SEED, after + 1, Optional.empty(), Optional.empty()));
             return;
         }
         Optional<PracticeLeg> leg = lesson.get()
@@ -214,12 +215,12 @@ final class PracticePage implements BookPage {
                         judge().tables(lesson.get().context()),
                         shop.yard().labourPerH());
         leg.ifPresentOrElse(
-                l -> open(new Exercise.LegName(SEED, l.number(), lesson.map(Lesson::id))),
+                l -> open(new LegName(SEED, l.number(), lesson.map(Lesson::id), Optional.empty())),
                 () -> onTrouble.accept(
                         "No further leg of this lesson was found: its faults are very rare in these tables."));
     }
 
-    private void open(Exercise.LegName name) {
+    private void open(LegName name) {
         tried(() -> {
             int job = log().open(name.leg(), shop.by()).job();
             log().append(job, shop.by(), new Fact.Chosen(Scale.COACHED.address(), coached ? "yes" : "no"));

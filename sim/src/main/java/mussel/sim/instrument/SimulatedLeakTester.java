@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import mussel.core.instrument.LegLeaks;
 import mussel.core.instrument.PracticeTester;
+import mussel.core.leak.LeakMode;
 import mussel.core.leak.Stage;
 
 /**
@@ -45,6 +47,7 @@ public final class SimulatedLeakTester implements PracticeTester {
     private final double volumeMl;
     private final double driftPerMin;
     private List<Way> hidden = List.of();
+    private Optional<LegLeaks> drawn = Optional.empty();
     private Stage stage = Stage.STILL;
     private double caseTempC;
     private double gasWarmer;
@@ -131,6 +134,12 @@ public final class SimulatedLeakTester implements PracticeTester {
         List<Way> ways = new ArrayList<>();
         causes.stream().filter(WAYS::containsKey).map(WAYS::get).forEach(ways::add);
         hidden = List.copyOf(ways);
+        drawn = Optional.empty();
+    }
+
+    @Override
+    public void leaks(LegLeaks so) {
+        drawn = Optional.of(so);
     }
 
     @Override
@@ -154,6 +163,9 @@ public final class SimulatedLeakTester implements PracticeTester {
 
     /** The leak law's slope of all hidden faults together in the present stage (1/min). */
     private double rate(boolean pressure) {
+        if (drawn.isPresent()) {
+            return drawn.get().slope(pressure ? LeakMode.PRESSURE : LeakMode.VACUUM, stage);
+        }
         double sum = 0;
         for (Way way : hidden) {
             double own = pressure ? way.pressure() : way.vacuum();
@@ -191,6 +203,7 @@ public final class SimulatedLeakTester implements PracticeTester {
         WAYS.values().forEach(way -> seen.put(way.bubbles(), "no"));
         if (pressure() > BAROMETER_KPA + 5) {
             hidden.stream().filter(way -> way.pressure() > SEEN).forEach(way -> seen.put(way.bubbles(), "yes"));
+            drawn.ifPresent(so -> seen.replaceAll((at, was) -> so.foams().contains(at) ? "yes" : "no"));
         }
         return seen;
     }
