@@ -8,6 +8,7 @@ import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.practice.Lesson;
 import mussel.desktop.desk.Ports;
+import mussel.desktop.desk.Workshop;
 import mussel.exchange.practice.LessonFiles;
 import mussel.store.LogKind;
 import mussel.store.SqliteJournal;
@@ -19,6 +20,8 @@ final class PracticeLog implements Ports.Practice {
     private final Path file;
     private final Clock clock;
     private Optional<SqliteJournal> open = Optional.empty();
+    private Workshop.Catalogue worked;
+    private Optional<Workshop> bench = Optional.empty();
     private Optional<List<Lesson>> lessons = Optional.empty();
 
     PracticeLog(Path yard, Clock clock) {
@@ -32,7 +35,21 @@ final class PracticeLog implements Ports.Practice {
     }
 
     @Override
-    public synchronized Journal journal() {
+    public synchronized Workshop bench(Workshop yard) {
+        Workshop.Catalogue now = yard.forPractice();
+        if (bench.isEmpty() || !now.equals(worked)) {
+            worked = now;
+            bench = Optional.of(Yards.practising(opened(), file, clock, now, this));
+        }
+        return bench.get();
+    }
+
+    @Override
+    public Journal journal() {
+        return opened();
+    }
+
+    private synchronized SqliteJournal opened() {
         if (open.isEmpty()) {
             SqliteJournal journal = SqliteJournal.open(file, clock);
             if (journal.kind() != LogKind.PRACTICE && !journal.numbers().isEmpty()) {
@@ -53,6 +70,7 @@ final class PracticeLog implements Ports.Practice {
     public synchronized void close() {
         open.ifPresent(SqliteJournal::close);
         open = Optional.empty();
+        bench = Optional.empty();
     }
 
     @Override

@@ -231,11 +231,23 @@ public final class ShotsApp extends Application {
         view("came-back-lower", LIVE_SHORT, () -> down("#lives-record"));
         view("round", LIVE_SHORT, () -> book("due"));
         view("practice", LIVE_SHORT, () -> book("practice"));
-        view("practice-bench", LIVE_SHORT, () -> press("#lesson-colour"));
-        view("practice-looked", LIVE_SHORT, () -> {
+        view("practice-begun", LIVE_SHORT, () -> press("#lesson-colour"));
+        view("practice-drain", LIVE_SHORT, () -> {
+            window.go(Station.DRAIN);
             press("#look-oil_water");
+            press("#look-volume_more");
             press("#look-washers");
         });
+        view("practice-leak", LIVE_SHORT, () -> {
+            window.go(Station.LEAK);
+            press("#look-pressure_hold");
+        });
+        view("practice-pump", LIVE_SHORT, () -> {
+            window.go(Station.PUMP);
+            press("#look-vane_tips");
+        });
+        view("practice-goals", LIVE_SHORT, () -> window.go(Station.STRIP));
+        view("practice-back", LIVE_SHORT, () -> window.go(Station.TAG));
         view("practice-told", LIVE_SHORT, () -> press("#practice-back"));
         view("practice-own", LIVE_SHORT, () -> {
             press("#practice-lessons");
@@ -243,6 +255,11 @@ public final class ShotsApp extends Application {
             window.layout();
             press("#practice-way-own");
             press("#practice-any");
+            window.go(Station.VERDICT);
+        });
+        view("practice-own-drain", LIVE_SHORT, () -> {
+            window.go(Station.DRAIN);
+            press("#look-oil_water");
         });
         view("yard-habits", () -> {
             book("yard");

@@ -98,6 +98,21 @@ public final class Yards {
             throw new JournalException(
                     log + " is a practice log: its legs are not there. Open the yard's own logbook.");
         }
+        return shop(journal, log, clock, catalogue, new PracticeLog(log, clock));
+    }
+
+    /** The shop over a practice log. */
+    static Workshop practising(
+            SqliteJournal journal, Path log, Clock clock, Catalogue catalogue, Ports.Practice practice) {
+        return shop(journal, log, clock, CompletableFuture.completedFuture(catalogue), practice);
+    }
+
+    private static Workshop shop(
+            SqliteJournal journal,
+            Path log,
+            Clock clock,
+            CompletableFuture<Catalogue> catalogue,
+            Ports.Practice practice) {
         return new Workshop(
                 journal,
                 journal.book(),
@@ -112,7 +127,7 @@ public final class Yards {
                         new LibrarySheets(),
                         YardTables.form(),
                         new Lists(),
-                        new PracticeLog(log, clock),
+                        practice,
                         new YardData(journal, log, DataFolder.path(), clock)));
     }
 

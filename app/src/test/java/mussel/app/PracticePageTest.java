@@ -5,12 +5,18 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import mussel.app.data.Exporter;
+import mussel.core.job.Address;
 import mussel.core.job.JournalException;
+import mussel.core.job.Station;
 import mussel.store.SqliteJournal;
 import org.junit.jupiter.api.Test;
 
@@ -42,31 +48,40 @@ class PracticePageTest extends WindowJourney {
     }
 
     @Test
-    void theFirstLessonIsDoneByTheKeyboardAndToldAndMovesTheCurve() throws Exception {
+    void theFirstLessonIsDoneOnTheStationsByTheKeyboardAndToldAndMovesTheCurve() throws Exception {
         practice();
         assertThat(said("#practice-page")).contains("These legs are not there");
         press("lesson-colour");
-        assertThat(said("#practice-bench")).contains("Colour is not water", "Came in for: water in its oil");
-        assertThat(said("#practice-clock")).contains("0 looks");
-        String first = focus();
-        assertThat(first).as("the advised look has the focus").startsWith("look-");
-        for (int i = 0; i < 40 && focus().startsWith("look-"); i++) {
-            robot.push(KeyCode.SPACE);
-        }
-        assertThat(focus())
-                .as("nothing is worth its time any more: what is to be done")
-                .startsWith("do-");
-        assertThat(said("#practice-seen")).contains("Water in the oil");
-        press("do-oil_change");
-        press("practice-back");
-        assertThat(said("#practice-told"))
+        assertThat(seen("#practice-bar")).contains("this leg is not there", "Colour is not water", "0 looks");
+        assertThat(window.getScene().getFocusOwner().getId())
+                .as("the first look has the focus")
+                .startsWith("look-");
+        asAdvised();
+        go(Station.DRAIN);
+        press("look-oil_water");
+        assertThat(seen("#practice-last")).contains("Water in the oil: ");
+        assertThat(seen("#practice-clock")).doesNotContain(" 0 looks");
+        assertThat(find("#pick-oil_water-" + shown("oil_water"), ToggleButton.class)
+                        .isSelected())
+                .as("what was seen stands on its station")
+                .isTrue();
+        asAdvised();
+        robot.push(KeyCode.F5);
+        toGoal("oil_change");
+        robot.push(KeyCode.SPACE);
+        robot.push(KeyCode.F5);
+        assertThat(seen("#practice-chosen")).contains("To be done: ");
+        robot.push(KeyCode.F5);
+        assertThat(seen("#practice-told"))
                 .contains("What was wrong: ", "It cost you ", "The advice would have cost ", "Somebody who knew")
                 .contains("Dye, age and a rinse all colour oil");
-        assertThat(said("#practice-curve")).contains("1 leg handed back");
         assertThat(focus()).isEqualTo("practice-another");
         robot.push(KeyCode.SPACE);
+        assertThat(seen("#practice-clock")).as("another leg of the lesson").contains("Colour is not water", "0 looks");
+        go(Station.TAG);
         press("practice-back");
-        assertThat(said("#practice-told")).contains("It cost you ");
+        assertThat(seen("#practice-told")).contains("It cost you ");
+        press("practice-lessons");
         assertThat(said("#practice-curve")).as("the curve moves").contains("2 legs handed back");
 
         assertThat(shop.journal().numbers())
@@ -85,22 +100,80 @@ class PracticePageTest extends WindowJourney {
         click("#practice-way-own");
         click("#practice-number");
         robot.write("4711").push(KeyCode.ENTER);
-        assertThat(said("#practice-bench")).contains("Practice leg 4711");
-        assertThat(robot.lookup("#practice-coach").tryQuery()).isEmpty();
+        assertThat(seen("#practice-bar")).contains("Practice leg 4711");
+        go(Station.DRAIN);
+        press("look-oil_water");
+        assertThat(said("#conclusion")).contains("stays shut").doesNotContain("%");
+        go(Station.PUMP);
+        press("look-vane_tips");
+        assertThat(said("#trouble")).contains("Say first what you suspect");
+        assertThat(seen("#practice-clock")).contains("1 look.");
+        robot.push(KeyCode.F5);
         to("suspect-impeller");
         for (int i = 0; i < 9; i++) {
             robot.push(KeyCode.RIGHT);
         }
-        press("do-impeller");
-        press("look-washers");
-        assertThat(find("#do-impeller", ToggleButton.class).isSelected())
-                .as("a further look loses no pick")
-                .isTrue();
+        go(Station.PUMP);
+        press("look-vane_tips");
+        assertThat(seen("#practice-clock")).as("tips and set are one reading").contains("3 looks.");
+        go(Station.VERDICT);
         assertThat(find("#suspect-impeller", Slider.class).getValue())
-                .as("nor what was suspected")
+                .as("no look loses what was suspected")
                 .isPositive();
+        go(Station.TAG);
         press("practice-back");
-        assertThat(said("#practice-told")).contains("bits a goal", "9 min");
+        assertThat(seen("#practice-told")).contains("bits a goal");
+        go(Station.VERDICT);
+        assertThat(robot.lookup("#suspect-impeller")
+                        .match(PracticePageTest::inSight)
+                        .tryQuery())
+                .as("the verdict is open now")
+                .isEmpty();
+    }
+
+    @Test
+    void whatAPracticeLegShowsIsLookedAtAndNotTyped() {
+        practice();
+        click("#practice-any");
+        go(Station.DRAIN);
+        click("#pick-oil_water-milky");
+        assertThat(said("#trouble")).contains("press its look", "Nothing was entered");
+        assertThat(shown("oil_water")).isEmpty();
+        press("look-oil_water");
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(said("#trouble")).contains("was seen");
+        assertThat(shown("oil_water")).isNotEmpty();
+    }
+
+    private static boolean inSight(Node node) {
+        return Stream.iterate(node, n -> n != null, Node::getParent).allMatch(Node::isVisible);
+    }
+
+    /** What stands under a node of the station that is shown: each station has its own. */
+    private String seen(String id) {
+        Node node = robot.lookup(id).match(PracticePageTest::inSight).query();
+        return node instanceof Label label
+                ? label.getText()
+                : robot.from(node).lookup(".label").queryAllAs(Label.class).stream()
+                        .filter(PracticePageTest::inSight)
+                        .map(Label::getText)
+                        .collect(Collectors.joining("\n"));
+    }
+
+    /** Every look that is advised, by F5 alone. */
+    private void asAdvised() {
+        for (int i = 0; i < 40 && find("#act", Button.class).getText().startsWith("Look: "); i++) {
+            robot.push(KeyCode.F5);
+            assertThat(seen("#practice-against")).startsWith("As advised");
+        }
+    }
+
+    private String shown(String finding) {
+        return window.desk().orElseThrow().job().choice(Address.the(finding)).orElse("");
+    }
+
+    private void toGoal(String goal) {
+        to("pick-goal-" + goal + "-yes");
     }
 
     @Test

@@ -5,21 +5,25 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Scale;
+import mussel.core.job.Surroundings;
+import mussel.core.job.Yard;
 import mussel.core.practice.Exercise;
 import mussel.core.practice.LegName;
 import mussel.core.practice.Lesson;
 import mussel.core.practice.PracticeLeg;
+import mussel.core.practice.Workplace;
+import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.VerdictResult;
 import mussel.exchange.practice.LessonFiles;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
+import mussel.sim.instrument.SimulatedInstruments;
 import mussel.store.LogKind;
 import mussel.store.SqliteJournal;
 
@@ -33,10 +37,13 @@ public final class DemoPractice {
     private final SqliteJournal journal;
     private final List<Lesson> lessons = LessonFiles.shipped();
     private final Judge judge = new Judge(KnowledgeFiles.shipped());
-    private final double rate = SheetFiles.shippedYard().labourPerH();
+    private final Yard yard = SheetFiles.shippedYard();
+    private final List<FamilySheet> sheets = SheetFiles.shipped();
+    private final LocalDate today;
 
-    private DemoPractice(SqliteJournal journal) {
+    private DemoPractice(SqliteJournal journal, LocalDate today) {
         this.journal = journal;
+        this.today = today;
     }
 
     /** Fills a practice log, as seen at that moment; one that is there stays. */
@@ -47,7 +54,7 @@ public final class DemoPractice {
         DemoYard.Ago clock = new DemoYard.Ago(now);
         try (SqliteJournal journal = SqliteJournal.open(file, clock)) {
             journal.mark(LogKind.PRACTICE);
-            DemoPractice apprentice = new DemoPractice(journal);
+            DemoPractice apprentice = new DemoPractice(journal, LocalDate.ofInstant(now, ZoneOffset.UTC));
             for (int i = 0; i < LEGS; i++) {
                 clock.set(3 * (LEGS - i));
                 apprentice.leg(i, LocalDate.ofInstant(clock.day(3 * (LEGS - i)), ZoneOffset.UTC));
@@ -57,32 +64,47 @@ public final class DemoPractice {
 
     private void leg(int nr, LocalDate day) {
         Lesson lesson = lessons.get(nr % lessons.size());
-        PracticeLeg leg = lesson.next(SEED, 100 * nr, judge.tables(lesson.context()), rate)
+        FamilySheet sheet = sheets.get(nr % sheets.size());
+        LegName any = name(0, lesson, sheet);
+        PracticeLeg leg = lesson.next(
+                        SEED,
+                        100 * nr,
+                        judge.tables(Exercise.context(any, Optional.of(lesson), Optional.of(sheet))),
+                        yard.labourPerH())
                 .orElseThrow();
-        int job = journal.open(new LegName(SEED, leg.number(), Optional.of(lesson.id()), Optional.empty()).leg(), WHO)
-                .job();
-        journal.append(job, WHO, new Fact.Chosen(Scale.COACHED.address(), nr < BY_HABIT ? "no" : "yes"));
-        lesson.looks().forEach(l -> look(job, l));
-        for (int more = 0; nr >= BY_HABIT && more < nr; more++) {
-            Exercise exercise = exercise(job);
+        boolean coached = nr >= BY_HABIT;
+        int job = journal.open(name(leg.number(), lesson, sheet).leg(), WHO).job();
+        journal.append(job, WHO, Exercise.opening(leg.context(), coached));
+        lesson.looks().forEach(l -> look(job, l, sheet));
+        for (int more = 0; coached && more < nr; more++) {
+            Exercise exercise = exercise(job, sheet);
             exercise.bench().ranked().advised(exercise.knowledge()).ifPresent(t -> t.findings()
-                    .forEach(l -> look(job, l)));
+                    .forEach(l -> look(job, l, sheet)));
         }
-        List<Fact> facts = new ArrayList<>();
-        exercise(job).bench().believed().decisions().stream()
-                .filter(VerdictResult.Decision::act)
-                .forEach(d -> facts.add(new Fact.Chosen(Scale.GOAL.of(d.goal()), "yes")));
-        facts.add(new Fact.Tagged(day));
-        journal.append(job, WHO, facts);
+        Exercise done = exercise(job, sheet);
+        journal.append(
+                job,
+                WHO,
+                done.bench().believed().decisions().stream()
+                        .filter(VerdictResult.Decision::act)
+                        .<Fact>map(d -> new Fact.Chosen(Scale.GOAL.of(d.goal()), "yes"))
+                        .toList());
+        journal.append(job, WHO, exercise(job, sheet).handBack(day));
     }
 
-    private Exercise exercise(int job) {
-        return Exercise.of(Job.of(journal.entries(job)), judge::tables, lessons, rate)
+    private static LegName name(int number, Lesson lesson, FamilySheet sheet) {
+        return new LegName(SEED, number, Optional.of(lesson.id()), Optional.of(sheet.id()));
+    }
+
+    private Exercise exercise(int job, FamilySheet sheet) {
+        Workplace at =
+                new Workplace(sheet, new Surroundings(yard, judge, List.of(), today), new SimulatedInstruments());
+        return Exercise.of(Job.of(journal.entries(job)), judge::tables, lessons, yard.labourPerH(), Optional.of(at))
                 .orElseThrow();
     }
 
-    private void look(int job, String finding) {
-        List<Fact> shows = exercise(job).look(finding);
+    private void look(int job, String finding, FamilySheet sheet) {
+        List<Fact> shows = exercise(job, sheet).look(finding);
         if (!shows.isEmpty()) {
             journal.append(job, WHO, shows);
         }

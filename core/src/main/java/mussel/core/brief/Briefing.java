@@ -51,6 +51,10 @@ final class Briefing {
     }
 
     Brief brief() {
+        return now.practice() ? new PracticeBrief(now, station, folds).brief() : ordinary();
+    }
+
+    private Brief ordinary() {
         return switch (station) {
             case INTAKE ->
                 verdict(List.of(), intake(), folds.own().told().evidence().goals());
@@ -115,7 +119,7 @@ final class Briefing {
         return new Brief(cautions, head, under, false, act, with.list());
     }
 
-    private static Act go(Station to) {
+    static Act go(Station to) {
         return new Act(SAY.say("go", to.title()), "", new Deed.Go(to));
     }
 

@@ -296,7 +296,7 @@ public final class Assessment {
 
     /** How likely something is wrong at each place of the case; nothing before anything was looked at. */
     public Map<String, Double> suspicion() {
-        return findings.isEmpty() || hushed() ? Map.of() : Suspicion.byPlace(this);
+        return judged() ? Suspicion.byPlace(this) : Map.of();
     }
 
     /** Parts whose strip step is ticked and whose build step is not. */
@@ -355,6 +355,11 @@ public final class Assessment {
         return practice()
                 && !job.choice(Scale.COACHED).equals(Optional.of("yes"))
                 && job.tagged().isEmpty();
+    }
+
+    /** Whether anything was found that a conclusion is drawn from. */
+    public boolean judged() {
+        return !findings.isEmpty() && !hushed();
     }
 
     /** Whether any reading, hold or look of the job comes from a simulated instrument. */

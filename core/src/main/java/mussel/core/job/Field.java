@@ -150,7 +150,9 @@ public enum Field {
     /** The most the estimate named when the owner said yes to it. */
     CONSENT_SUM("as estimated, up to", Kind.MONEY, Range.of(0, 10_000_000)),
     /** How sure somebody is of a goal on a practice leg, in per cent, by goal. */
-    SUSPECTED("suspected, %", Kind.COUNT, Range.of(0, 100));
+    SUSPECTED("suspected, %", Kind.COUNT, Range.of(0, 100)),
+    /** What a practice leg cost more than the advice would have. */
+    LOST("lost against the advice", Kind.MONEY, Range.of(-10_000_000, 10_000_000));
 
     private final String label;
     private final Kind kind;

@@ -68,12 +68,12 @@ public record Further(
     }
 
     private static boolean called(Assessment all, String goal) {
-        return !all.findings().isEmpty()
+        return all.judged()
                 && all.verdict().decision(goal).map(VerdictResult.Decision::act).orElse(false);
     }
 
     private static Optional<Double> probability(Assessment all, String goal) {
-        return all.findings().isEmpty()
+        return !all.judged()
                 ? Optional.empty()
                 : all.verdict().decisions().stream()
                         .filter(d -> d.goal().equals(goal))

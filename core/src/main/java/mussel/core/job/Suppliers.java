@@ -165,4 +165,14 @@ public final class Suppliers {
     public static String number(Part part) {
         return mussel.core.sheet.Step.says(part.number()) ? part.number() : part.id();
     }
+
+    /** Who sells to a yard: those it has written down, and those of a catalogue. */
+    public static List<Seller> sellers(Catalogue listed, Yard yard) {
+        List<Seller> sellers = new ArrayList<>(yard.suppliers());
+        listed.suppliers().stream()
+                .filter(s -> yard.supplier(s.id()).isEmpty())
+                .map(s -> Seller.named(s.id()).sending(s.shipping(), s.freeOver()))
+                .forEach(sellers::add);
+        return sellers;
+    }
 }

@@ -1,16 +1,24 @@
 package mussel.core.practice;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.Scale;
+import mussel.core.measure.Display;
+import mussel.core.measure.Kind;
+import mussel.core.measure.YardUnits;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.verdict.Access;
 import mussel.core.verdict.Cause;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Finding;
@@ -26,6 +34,18 @@ public final class Exercise {
     private static final double HANDING_OVER = 1;
     /** A dealer asks more than the yard for the same. */
     private static final double DEALER = 1.5;
+
+    /** What somebody decides about a practice leg himself. */
+    private static final Set<Scale> FREE = EnumSet.of(
+            Scale.GOAL,
+            Scale.HANDED_OVER,
+            Scale.OWNER_SAYS,
+            Scale.CORE_BACK,
+            Scale.CONSENT,
+            Scale.CONSENT_HOW,
+            Scale.TOOL_READY,
+            Scale.OIL_NEW,
+            Scale.THREADS);
 
     private static final double LEAST = 0.01;
     private static final double PERCENT = 100;
@@ -182,6 +202,87 @@ public final class Exercise {
         return suspected;
     }
 
+    /**
+     * The last look against what the advice would have done then.
+     *
+     * @param made the look, or those that were one reading
+     * @param minutes what it took, its set-up with it (min)
+     * @param bits what it was expected to settle (bits)
+     * @param value what it was worth, less its time (money)
+     * @param advised what the advice would have looked at; none where nothing was worth its time any more
+     * @param advisedValue what that was worth
+     */
+    public record LastLook(
+            List<String> made, double minutes, double bits, double value, List<String> advised, double advisedValue) {
+        /** Keeps its own copies. */
+        public LastLook {
+            made = List.copyOf(made);
+            advised = List.copyOf(advised);
+        }
+
+        /** Whether it is what was advised. */
+        public boolean asAdvised() {
+            return advised.stream().anyMatch(made::contains);
+        }
+    }
+
+    /** The last look against the advice; empty before any was made. */
+    public Optional<LastLook> lastLook() {
+        List<String> looked = looked();
+        if (looked.isEmpty()) {
+            return Optional.empty();
+        }
+        Set<String> reading = Shown.together(looked.get(looked.size() - 1));
+        List<String> made = looked.stream().filter(reading::contains).toList();
+        Bench before = new Bench(bench.leg(), tables, labourPerH, costing);
+        looked.stream().filter(l -> !reading.contains(l)).forEach(before::look);
+        VerdictResult then = before.ranked();
+        Optional<Check> check =
+                then.checks().stream().filter(c -> made.contains(c.finding())).findFirst();
+        Optional<VerdictResult.Together> advised = then.advised(knowledge());
+        return Optional.of(new LastLook(
+                made,
+                bench.minutes() - before.minutes(),
+                check.map(Check::gainBits).orElse(0.0),
+                check.map(Check::value).orElse(0.0),
+                advised.map(VerdictResult.Together::findings).orElse(List.of()),
+                advised.map(VerdictResult.Together::value).orElse(0.0)));
+    }
+
+    /** Whether what is behind this look is opened by it, which waits on one's own until it is said what is suspected. */
+    public boolean waitsForSuspicion(String finding) {
+        String access = knowledge().finding(finding).orElseThrow().access();
+        return !coached()
+                && suspected().isEmpty()
+                && knowledge().access(access).map(Access::stripDown).orElse(false);
+    }
+
+    /** Whether a hand may enter it: what a practice leg shows is entered by looking, and what was known of it stands. */
+    public boolean byHand(Fact fact) {
+        if (fact instanceof Fact.Read read) {
+            return Field.at(read.about())
+                    .map(f ->
+                            f == Field.SUSPECTED || f.kind() == Kind.MONEY && f != Field.LOST || f.kind() == Kind.DAYS)
+                    .orElse(false);
+        }
+        if (fact instanceof Fact.Chosen chosen) {
+            return free(chosen.about());
+        }
+        if (fact instanceof Fact.Cleared cleared) {
+            return free(cleared.about());
+        }
+        return !(fact instanceof Fact.HoldBegun
+                || fact instanceof Fact.Held
+                || fact instanceof Fact.Tagged
+                || fact instanceof Fact.WorkedBy
+                || fact instanceof Fact.LegCorrected);
+    }
+
+    private static boolean free(Address about) {
+        return FREE.stream().anyMatch(s -> s.address().name().equals(about.name()))
+                || about.name().equals(Field.SUSPECTED.address().name());
+    }
+
     /** Whether it was handed over instead of mended. */
     public boolean handedOver() {
         return job.choice(Scale.HANDED_OVER).equals(Optional.of("yes"));
@@ -236,13 +337,28 @@ public final class Exercise {
         }
     }
 
-    /** What it lost against the advice (money); empty before it was handed back. Quicker than all that is told. */
+    /** What it lost against the advice (money), as it was reckoned when it was handed back; empty before that. */
     public Optional<Double> lost() {
-        if (!back()) {
-            return Optional.empty();
-        }
+        OptionalDouble kept = job.reading(Field.LOST);
+        return !back() ? Optional.empty() : Optional.of(kept.isPresent() ? kept.getAsDouble() : loses());
+    }
+
+    private double loses() {
         boolean handOver = lesson.map(Lesson::handOver).orElse(false);
-        return Optional.of(own(handOver).cost() - advice(handOver, advised()).cost());
+        return own(handOver).cost() - advice(handOver, advised()).cost();
+    }
+
+    /** Handing it back, as entries: what it lost against the advice is kept with it. */
+    public List<Fact> handBack(LocalDate on) {
+        double loses = loses();
+        return List.of(
+                new Fact.Read(
+                        Field.LOST.address(),
+                        loses,
+                        Display.exact(Kind.MONEY, loses, YardUnits.METRIC),
+                        "reckoned",
+                        true),
+                new Fact.Tagged(on));
     }
 
     private Bench advised() {

@@ -2,6 +2,7 @@ package mussel.core.practice;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntFunction;
 import mussel.core.measure.Given;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Knowledge;
@@ -77,9 +78,15 @@ public record Lesson(
      * @return empty where none is found, as with tables that make such legs very rare
      */
     public Optional<PracticeLeg> next(long seed, int after, Tables tables, double labourPerH) {
+        return next(seed, after, number -> tables, labourPerH);
+    }
+
+    /** The same where each number has tables of its own, as those of its family. */
+    public Optional<PracticeLeg> next(long seed, int after, IntFunction<Tables> tables, double labourPerH) {
         for (int number = after + 1; number <= after + MOST_DRAWN; number++) {
-            PracticeLeg leg = PracticeLeg.of(seed, number, tables);
-            if (teaches(leg, tables, labourPerH)) {
+            Tables of = tables.apply(number);
+            PracticeLeg leg = PracticeLeg.of(seed, number, of);
+            if (teaches(leg, of, labourPerH)) {
                 return Optional.of(leg);
             }
         }

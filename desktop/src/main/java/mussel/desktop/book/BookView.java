@@ -18,6 +18,7 @@ import mussel.desktop.kit.PickRow;
 public final class BookView extends BorderPane {
     private final Workshop shop;
     private final Consumer<Integer> onOpen;
+    private final Consumer<Integer> onPractise;
     private final Consumer<Path> onTakeIn;
     private final Consumer<String> onTrouble;
     private final Aside aside;
@@ -63,9 +64,15 @@ public final class BookView extends BorderPane {
     }
 
     /** The book of a shop. */
-    public BookView(Workshop shop, Consumer<Integer> onOpen, Consumer<Path> onTakeIn, Consumer<String> onTrouble) {
+    public BookView(
+            Workshop shop,
+            Consumer<Integer> onOpen,
+            Consumer<Integer> onPractise,
+            Consumer<Path> onTakeIn,
+            Consumer<String> onTrouble) {
         this.shop = shop;
         this.onOpen = onOpen;
+        this.onPractise = onPractise;
         this.onTakeIn = onTakeIn;
         this.onTrouble = onTrouble;
         this.aside = new Aside(onTrouble);
@@ -118,6 +125,15 @@ public final class BookView extends BorderPane {
         ((LogbookPage) made.get(Page.LOGBOOK)).showLeg(leg);
     }
 
+    /** Shows the lessons, or begins another practice leg like the last. */
+    public void showPractice(boolean another) {
+        show(Page.PRACTICE);
+        PracticePage practice = (PracticePage) made.get(Page.PRACTICE);
+        if (another) {
+            practice.another();
+        }
+    }
+
     /** Whether something is still being worked out. */
     public boolean busy() {
         return aside.busy();
@@ -133,7 +149,7 @@ public final class BookView extends BorderPane {
             case YARD -> new YardPage(shop, onTakeIn, onTrouble);
             case SHELF -> new ShelfPage(shop, aside, onTrouble);
             case DATA -> new DataPage(shop, onTakeIn);
-            case PRACTICE -> new PracticePage(shop, onTrouble);
+            case PRACTICE -> new PracticePage(shop, onPractise, onTrouble);
         };
     }
 }

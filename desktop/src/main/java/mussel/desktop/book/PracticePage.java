@@ -1,9 +1,7 @@
 package mussel.desktop.book;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
@@ -18,46 +16,50 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
-import mussel.core.job.Scale;
 import mussel.core.practice.Curve;
 import mussel.core.practice.Exercise;
 import mussel.core.practice.LegName;
 import mussel.core.practice.Lesson;
 import mussel.core.practice.PracticeLeg;
-import mussel.core.verdict.Judge;
+import mussel.core.sheet.FamilySheet;
+import mussel.core.verdict.Context;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.desktop.practice.PracticeReckoning;
 
 /** Practice: lessons and legs that are not there, in a log of their own. */
 final class PracticePage implements BookPage {
     /** Of every draw: the same number is the same leg for everybody. */
     private static final long SEED = 1;
 
+    private static final String ANY = "any";
     private static final int MOST_NUMBER = 1_000_000;
     /** The most legs of a curve. */
     private static final int MOST_SHOWN = 40;
 
     private final Workshop shop;
+    private final Consumer<Integer> onPractise;
     private final Consumer<String> onTrouble;
     private final VBox page = new Column(10);
     private final ScrollPane scroll = new ScrollPane(page);
     private final PickRow way;
     private final TextField number = new TextField();
-    private Optional<Judge> judge = Optional.empty();
-    private final Map<Integer, Double> losses = new HashMap<>();
+    private final PickRow family;
     private boolean coached = true;
+    /** The family legs are drawn of; empty for any. */
+    private Optional<String> of = Optional.empty();
     /** The exercise whose reckoning is looked at. */
     private Optional<Integer> reckoned = Optional.empty();
 
-    PracticePage(Workshop shop, Consumer<String> onTrouble) {
+    PracticePage(Workshop shop, Consumer<Integer> onPractise, Consumer<String> onTrouble) {
         this.shop = shop;
+        this.onPractise = onPractise;
         this.onTrouble = onTrouble;
         page.setId("practice-page");
         page.getStyleClass().addAll("card", "simulated");
@@ -71,6 +73,11 @@ final class PracticePage implements BookPage {
                                 PickRow.Choice.text("own", "on your own")))
                 .keepsOne()
                 .onPick(w -> coached = w.equals(Optional.of("coached")));
+        List<PickRow.Choice> families = new ArrayList<>(List.of(PickRow.Choice.text(ANY, "any")));
+        bench().families().forEach(f -> families.add(PickRow.Choice.text(f.id(), f.title())));
+        family = new PickRow("practice-family", "Legs of", families)
+                .keepsOne()
+                .onPick(f -> of = f.filter(id -> !id.equals(ANY)));
         number.setId("practice-number");
         number.setPromptText("4711");
         number.setPrefColumnCount(8);
@@ -90,19 +97,12 @@ final class PracticePage implements BookPage {
         return shop.practice().lessons();
     }
 
-    private Judge judge() {
-        if (judge.isEmpty()) {
-            judge = Optional.of(new Judge(shop.shippedTables()));
-        }
-        return judge.get();
+    private Workshop bench() {
+        return shop.practice().bench(shop);
     }
 
     private Optional<Exercise> exercise(int job) {
-        return Exercise.of(
-                Job.of(log().entries(job)),
-                judge()::tables,
-                lessons(),
-                shop.yard().labourPerH());
+        return bench().exercise(Job.of(log().entries(job)));
     }
 
     /** The exercises of whoever stands here, the earliest first. */
@@ -114,26 +114,41 @@ final class PracticePage implements BookPage {
         return mine;
     }
 
+    /** The sheet of the leg with that number: of the family picked, else of those there are in turn. */
+    private FamilySheet sheet(int number) {
+        List<FamilySheet> families = bench().families();
+        return families.stream()
+                .filter(f -> of.equals(Optional.of(f.id())))
+                .findFirst()
+                .orElseGet(() -> families.get(Math.floorMod(number, families.size())));
+    }
+
     @Override
     public void show() {
         tried(() -> {
             List<Exercise> mine = mine();
-            Optional<Exercise> open = mine.stream().filter(e -> !e.back()).reduce((a, b) -> b);
             page.getChildren().setAll(head());
             if (reckoned.isPresent()) {
                 exercise(reckoned.get()).ifPresent(e -> page.getChildren()
-                        .add(new PracticeReckoning(
-                                shop, e, () -> begin(e.lesson(), e.bench().leg().number()), this::lessonsAgain)));
+                        .add(new PracticeReckoning(shop, e, () -> like(e), this::lessonsAgain)));
                 page.getChildren().add(curve(mine));
-                Optional.ofNullable(page.lookup("#practice-another")).ifPresent(Node::requestFocus);
-            } else if (open.isPresent()) {
-                PracticeBench bench = new PracticeBench(shop, open.get(), this::note, this::keep, this::back);
-                page.getChildren().add(bench);
-                bench.goOn();
             } else {
                 choose(mine);
             }
         });
+    }
+
+    /** Begins another leg like the one handed back last. */
+    void another() {
+        tried(() -> mine().stream()
+                .filter(Exercise::back)
+                .reduce((a, b) -> b.job().touched().isBefore(a.job().touched()) ? a : b)
+                .ifPresent(this::like));
+    }
+
+    private void like(Exercise e) {
+        coached = e.coached();
+        begin(e.lesson(), e.bench().leg().number());
     }
 
     private Node head() {
@@ -146,7 +161,9 @@ final class PracticePage implements BookPage {
 
     private void choose(List<Exercise> mine) {
         way.show(Optional.of(coached ? "coached" : "own"));
-        page.getChildren().add(way);
+        family.show(Optional.of(of.orElse(ANY)));
+        page.getChildren().addAll(way, family);
+        goesOn(mine);
         int nr = 1;
         for (Lesson lesson : lessons()) {
             Button begin = new Button(nr++ + "  " + lesson.title());
@@ -177,6 +194,36 @@ final class PracticePage implements BookPage {
         page.getChildren().addAll(free, curve(mine));
     }
 
+    /** What was begun and not handed back, and what was handed back last. */
+    private void goesOn(List<Exercise> mine) {
+        Row row = new Row(12);
+        mine.stream().filter(e -> !e.back()).reduce((a, b) -> b).ifPresent(e -> row.getChildren()
+                .add(button(
+                        "practice-go-on",
+                        "Go on with " + titled(e),
+                        () -> onPractise.accept(e.job().id()))));
+        mine.stream().filter(Exercise::back).reduce((a, b) -> b).ifPresent(e -> row.getChildren()
+                .add(button("practice-last-told", "The last reckoning", () -> {
+                    reckoned = Optional.of(e.job().id());
+                    show();
+                    scroll.setVvalue(0);
+                })));
+        if (!row.getChildren().isEmpty()) {
+            page.getChildren().add(row);
+        }
+    }
+
+    private static Button button(String id, String text, Runnable does) {
+        Button button = new Button(text);
+        button.setId(id);
+        button.setOnAction(e -> does.run());
+        return button;
+    }
+
+    private static String titled(Exercise e) {
+        return e.job().leg().boat() + e.lesson().map(l -> ": " + l.title()).orElse("");
+    }
+
     private static int last(List<Exercise> mine, Lesson lesson) {
         return mine.stream()
                 .filter(e -> e.lesson().equals(Optional.of(lesson)))
@@ -199,55 +246,42 @@ final class PracticePage implements BookPage {
             onTrouble.accept("“" + typed + "” is no number of a practice leg: type one from 1 to 1000000.");
             return;
         }
-        open(new LegName(SEED, Integer.parseInt(typed), Optional.empty(), Optional.empty()));
+        open(Integer.parseInt(typed), Optional.empty());
     }
 
     /** Begins the next leg after one. */
     private void begin(Optional<Lesson> lesson, int after) {
         if (lesson.isEmpty()) {
-            open(new LegName(SEED, after + 1, Optional.empty(), Optional.empty()));
+            open(after + 1, Optional.empty());
             return;
         }
         Optional<PracticeLeg> leg = lesson.get()
                 .next(
                         SEED,
                         after,
-                        judge().tables(lesson.get().context()),
+                        nr -> bench().judge().tables(context(nr, lesson)),
                         shop.yard().labourPerH());
         leg.ifPresentOrElse(
-                l -> open(new LegName(SEED, l.number(), lesson.map(Lesson::id), Optional.empty())),
+                l -> open(l.number(), lesson),
                 () -> onTrouble.accept(
                         "No further leg of this lesson was found: its faults are very rare in these tables."));
     }
 
-    private void open(LegName name) {
+    private LegName name(int number, Optional<Lesson> lesson) {
+        return new LegName(
+                SEED, number, lesson.map(Lesson::id), Optional.of(sheet(number).id()));
+    }
+
+    private Context context(int number, Optional<Lesson> lesson) {
+        return Exercise.context(name(number, lesson), lesson, Optional.of(sheet(number)));
+    }
+
+    private void open(int number, Optional<Lesson> lesson) {
         tried(() -> {
-            int job = log().open(name.leg(), shop.by()).job();
-            log().append(job, shop.by(), new Fact.Chosen(Scale.COACHED.address(), coached ? "yes" : "no"));
+            int job = log().open(name(number, lesson).leg(), shop.by()).job();
+            log().append(job, shop.by(), Exercise.opening(context(number, lesson), coached));
             reckoned = Optional.empty();
-            show();
-        });
-    }
-
-    private void note(Exercise exercise, List<Fact> facts) {
-        tried(() -> {
-            log().append(exercise.job().id(), shop.by(), facts);
-            show();
-        });
-    }
-
-    /** Writes down what the page shows already. */
-    private void keep(Exercise exercise, Fact fact) {
-        tried(() -> log().append(exercise.job().id(), shop.by(), fact));
-    }
-
-    /** It is handed back: told what it came to. */
-    private void back(Exercise exercise) {
-        tried(() -> {
-            log().append(exercise.job().id(), shop.by(), new Fact.Tagged(shop.today()));
-            reckoned = Optional.of(exercise.job().id());
-            show();
-            scroll.setVvalue(0);
+            onPractise.accept(job);
         });
     }
 
@@ -267,9 +301,8 @@ final class PracticePage implements BookPage {
     /** What each exercise lost against the advice, and the mean of the last few with its band. */
     private Node curve(List<Exercise> mine) {
         List<Exercise> back = mine.stream().filter(Exercise::back).toList();
-        // What was handed back changes no more: each is reckoned once a sitting, and of many the last.
         List<Double> lost = back.subList(Math.max(0, back.size() - MOST_SHOWN), back.size()).stream()
-                .map(e -> losses.computeIfAbsent(e.job().id(), id -> e.lost().orElseThrow()))
+                .map(e -> e.lost().orElseThrow())
                 .toList();
         Column box = new Column(4);
         box.setId("practice-curve");

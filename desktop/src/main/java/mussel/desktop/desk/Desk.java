@@ -18,6 +18,7 @@ import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.JournalException;
 import mussel.core.job.Topic;
+import mussel.core.practice.Exercise;
 
 /**
  * One job on the desk: entries go into the journal at once, and whatever is computed follows. What is being typed is a draft: it is
@@ -37,6 +38,7 @@ public final class Desk {
     private Runnable typing = () -> {};
 
     private Job entered;
+    private Optional<Exercise> exercise = Optional.empty();
     private Consumer<String> onTrouble = sentence -> {};
     private Consumer<String> onHint = sentence -> {};
 
@@ -99,8 +101,65 @@ public final class Desk {
         onTrouble = handler;
     }
 
+    /** The exercise, where the job is one. */
+    public Optional<Exercise> exercise() {
+        if (!entered.leg().isPractice()) {
+            return Optional.empty();
+        }
+        if (exercise.filter(e -> e.job() == entered).isEmpty()) {
+            exercise = shop.exercise(entered);
+        }
+        return exercise;
+    }
+
+    /** Makes a look at a practice leg: what it shows is entered, and what is one reading with it. */
+    public void look(String finding) {
+        exercise().ifPresent(e -> {
+            if (e.back()) {
+                onHint.accept("This leg is handed back: what it showed stands.");
+            } else if (e.waitsForSuspicion(finding)) {
+                onHint.accept("Say first what you suspect, in per cent, at Verdict: then open it.");
+            } else {
+                enter(e.look(finding));
+            }
+        });
+    }
+
+    /** Hands a practice leg back. */
+    public void handBack() {
+        exercise().filter(e -> !e.back()).ifPresent(e -> enter(e.handBack(shop.today())));
+    }
+
+    /** Whether a hand may not make these entries, which is told: what a practice leg shows is looked at. */
+    private boolean refused(List<Fact> facts) {
+        Optional<Exercise> practised = exercise();
+        if (practised.isEmpty() || facts.stream().allMatch(practised.get()::byHand)) {
+            return false;
+        }
+        onHint.accept(
+                practised.get().back()
+                        ? "This leg is handed back. Nothing was entered."
+                        : "A practice leg shows what it is when it is looked at: press its look, above. Nothing was entered.");
+        refresh();
+        return true;
+    }
+
+    private boolean enter(List<Fact> facts) {
+        try {
+            entries.addAll(shop.journal().append(job, shop.by(), facts));
+            refresh();
+            return true;
+        } catch (JournalException e) {
+            onTrouble.accept(e.getMessage());
+            return false;
+        }
+    }
+
     /** Makes an entry. Says whether it is in the journal; when it is not, nothing has changed and the trouble was told. */
     public boolean note(Fact fact) {
+        if (refused(List.of(fact))) {
+            return false;
+        }
         try {
             entries.add(shop.journal().append(job, shop.by(), fact));
             refresh();
@@ -127,14 +186,7 @@ public final class Desk {
 
     /** Makes several entries, all or none. Says whether they are in the journal. */
     public boolean note(List<Fact> facts) {
-        try {
-            entries.addAll(shop.journal().append(job, shop.by(), facts));
-            refresh();
-            return true;
-        } catch (JournalException e) {
-            onTrouble.accept(e.getMessage());
-            return false;
-        }
+        return !refused(facts) && enter(facts);
     }
 
     /**
@@ -261,10 +313,14 @@ public final class Desk {
     public void undo() {
         drafts.clear();
         entered.undoLine().undoable().ifPresent(e -> {
+            if (!exercise().map(x -> x.byHand(e.fact())).orElse(true)) {
+                onHint.accept("What was looked at was seen: it is not taken back.");
+                return;
+            }
             if (e.fact() instanceof Fact.WorkedBy by) {
                 told(() -> shop.sheets().takenBack(entered.leg().family(), by));
             }
-            note(new Fact.Retracted(e.seq()));
+            enter(List.of(new Fact.Retracted(e.seq())));
         });
     }
 

@@ -43,7 +43,7 @@ final class Filing {
     /** A job as it goes into the book. One that cannot be read stays owed and is named; it stands in no other's way. */
     private Optional<Filed> filed(int job) {
         try {
-            return shop.job(job).map(now -> {
+            return shop.assessed(job).map(now -> {
                 now.visit().ifPresent(v -> partners.add(v.sister().job().id()));
                 return Filed.of(now);
             });

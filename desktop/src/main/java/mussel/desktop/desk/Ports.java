@@ -51,6 +51,9 @@ public record Ports(
         /** The lessons, in the order of the trade. */
         List<Lesson> lessons();
 
+        /** A shop over the practice log, with the yard's sheets, prices and decisions as they are now. */
+        Workshop bench(Workshop yard);
+
         /** Closes the log where it was opened. */
         void close();
     }

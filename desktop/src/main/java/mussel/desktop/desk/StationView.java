@@ -1,6 +1,7 @@
 package mussel.desktop.desk;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Node;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
@@ -30,6 +31,11 @@ public interface StationView {
     /** Shows where a look is entered and returns what takes the focus; says by an empty list that it is not entered here. */
     default List<Node> look(String finding) {
         return List.of();
+    }
+
+    /** Where the focus begins here; empty where that is the first thing that is not answered. */
+    default Optional<Node> begin() {
+        return Optional.empty();
     }
 
     /** The keys that work on this station alone, each with what it does. */

@@ -38,6 +38,7 @@ import mussel.core.measure.Problems;
 import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.core.parts.Seller;
+import mussel.core.practice.Exercise;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Calibration;
 import mussel.core.verdict.Judge;
@@ -168,12 +169,7 @@ public final class Workshop {
 
     /** Who sells to the yard: those it has written down, and those of its catalogue. */
     public List<Seller> sellers() {
-        List<Seller> sellers = new ArrayList<>(yard().suppliers());
-        listed().suppliers().stream()
-                .filter(s -> yard().supplier(s.id()).isEmpty())
-                .map(s -> Seller.named(s.id()).sending(s.shipping(), s.freeOver()))
-                .forEach(sellers::add);
-        return sellers;
+        return Suppliers.sellers(listed(), yard());
     }
 
     /** The families known, in their order. */
@@ -262,7 +258,7 @@ public final class Workshop {
     public ShelfPlan shelfPlan() {
         List<Assessment> open = journal.benchLines().open().stream()
                 .map(BenchLine::job)
-                .map(this::job)
+                .map(this::assessed)
                 .flatMap(Optional::stream)
                 .toList();
         return ShelfPlan.of(families.all(), shelf::counts, open, book.due(MOST_DUE), yard(), today());
@@ -321,6 +317,18 @@ public final class Workshop {
         return ports.practice();
     }
 
+    /** What practice legs are worked with: this yard's sheets, prices and decisions, and the diagnosis tables that ship. */
+    public Catalogue forPractice() {
+        Catalogue all = catalogue.join();
+        List<FamilySheet> sheets = families.all().isEmpty() ? all.families() : families.all();
+        return new Catalogue(sheets, yard(), all.shipped(), Overrides.none(), listed(), all.demo(), all.stamp());
+    }
+
+    /** An exercise by its job; empty where it is none, or the sheet of its family or its lesson is not here. */
+    public Optional<Exercise> exercise(Job job) {
+        return Practised.exercise(this, job);
+    }
+
     /** Data in and out. */
     public Ports.Data data() {
         return ports.data();
@@ -354,7 +362,7 @@ public final class Workshop {
         return BenchPlan.of(
                 journal.benchLines().open().stream()
                         .map(BenchLine::job)
-                        .map(this::job)
+                        .map(this::assessed)
                         .flatMap(Optional::stream)
                         .toList(),
                 yard(),
@@ -437,10 +445,10 @@ public final class Workshop {
      * What another yard would change on the legs that are open, a line for each leg it changes; of more than the bench holds at once the first ones.
      */
     public List<String> wouldChange(Yard other) {
-        return around.wouldChange(other, this::job);
+        return around.wouldChange(other, this::assessed);
     }
 
-    private Surroundings surroundings(Job job) {
+    Surroundings surroundings(Job job) {
         return around.of(job, job.taggedAt().map(decisions::at).orElseGet(this::yard));
     }
 
@@ -559,11 +567,6 @@ public final class Workshop {
 
     /** A job as it stands, by its number; empty where its family's sheet is not here. */
     public Optional<Assessment> assessed(int job) {
-        return job(job);
-    }
-
-    /** A job of the journal; empty where its family's sheet is not here. */
-    Optional<Assessment> job(int job) {
         return assess(Job.of(journal.entries(job)));
     }
 

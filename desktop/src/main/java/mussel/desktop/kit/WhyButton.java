@@ -1,8 +1,11 @@
 package mussel.desktop.kit;
 
 import atlantafx.base.controls.Popover;
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
@@ -66,5 +69,18 @@ public final class WhyButton extends Button {
         label.setMaxWidth(WIDTH);
         label.getStyleClass().add(style);
         return label;
+    }
+
+    /** Opens the one of a page that stands nearest to what has the focus; the first where nothing has. */
+    public static void openNearest(Parent page, Node focused) {
+        page.lookupAll(".why").stream()
+                .filter(n -> n instanceof WhyButton && n.isVisible())
+                .map(WhyButton.class::cast)
+                .min(Comparator.comparingDouble(n -> Math.abs(middle(n) - (focused == null ? 0 : middle(focused)))))
+                .ifPresent(WhyButton::open);
+    }
+
+    private static double middle(Node node) {
+        return node.localToScene(node.getBoundsInLocal()).getCenterY();
     }
 }

@@ -42,12 +42,17 @@ final class Hands {
 
     /** Puts the focus on the first thing that is not answered. */
     void begin() {
+        begin(Optional::empty);
+    }
+
+    /** Puts the focus where a page wants it, else on the first thing that is not answered. */
+    void begin(Supplier<Optional<Node>> wanted) {
         if (page.get().getScene() == null) {
             // The page of a scroll pane joins the scene when the pane is styled first.
             room.applyCss();
             room.layout();
         }
-        Stops.of(page.get()).first().ifPresentOrElse(this::to, () -> room.requestFocus());
+        wanted.get().or(() -> Stops.of(page.get()).first()).ifPresentOrElse(this::to, () -> room.requestFocus());
     }
 
     /** Comes back to where the focus was on the page. */

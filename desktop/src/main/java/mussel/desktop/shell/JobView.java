@@ -147,13 +147,13 @@ final class JobView extends BorderPane {
         show(desk.now().get());
         middle.place(scrolled.getOrDefault(station, 0.0));
         if (getScene() != null && isVisible()) {
-            hands.begin();
+            begin();
         }
     }
 
     /** The job is on the screen: the focus goes to the first thing that is not answered. */
     void begin() {
-        hands.begin();
+        hands.begin(stations.get(here)::begin);
     }
 
     /** Opens the next station where something waits; says whether there is one. */
@@ -222,21 +222,26 @@ final class JobView extends BorderPane {
             boolean tick = enter.facts().stream().anyMatch(Fact.Ticked.class::isInstance);
             if (tick && stations.get(here).press(Handle.STEPS)) {
                 // The step is seen before it is ticked.
-                hands.begin();
+                begin();
                 return;
             }
             middle.keeping(getScene().getFocusOwner(), () -> desk.note(enter.facts()));
-            hands.begin();
+            begin();
         } else if (deed instanceof Deed.Press press) {
             StationView view = stations.get(here);
             if (!view.press(press.handle())) {
-                hands.begin();
+                begin();
             }
         }
     }
 
     /** Opens where a look is entered, with the focus on it. */
     private void look(String finding) {
+        if (desk.exercise().isPresent()) {
+            desk.look(finding);
+            begin();
+            return;
+        }
         List<Node> at = stations.get(here).look(finding);
         if (at.isEmpty()) {
             go(Station.VERDICT);

@@ -2,13 +2,11 @@ package mussel.desktop.shell;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -37,6 +35,7 @@ import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
+import mussel.desktop.practice.PracticeStations;
 import org.kordamp.ikonli.feather.Feather;
 
 /** The window's content: the bench, or a job with its spine; undo, keys and looks around both. */
@@ -75,11 +74,8 @@ public final class MusselWindow extends StackPane {
     private final Overlay overlay = new Overlay(this, frame, this::closable);
     private final Pages body = new Pages();
     private final Label trouble = Texts.wrapped("", "trouble");
-    private Optional<JobHeader> jobHeader = Optional.empty();
-    /** One view: a job opened later takes the place of the one before. */
-    private Optional<JobView> view = Optional.empty();
+    private final OpenJob job;
 
-    private boolean working;
     private boolean opened;
     /** Whether what is said goes with the next key. */
     private boolean hinted;
@@ -89,6 +85,11 @@ public final class MusselWindow extends StackPane {
         this.shop = shop;
         this.look = look;
         getStyleClass().add("mussel");
+        job = new OpenJob(
+                shop,
+                () -> new JobHeader(new Spine(this::go), this::back, this::undo, this::redo, looks(false)),
+                this::tell,
+                this::hint);
         sceneProperty().addListener((o, was, is) -> {
             Look.dress(is);
             if (is != null) {
@@ -162,9 +163,9 @@ public final class MusselWindow extends StackPane {
         guarded(() -> {
             leave();
             shop.refreshBench();
-            working = false;
+            job.away();
             if (book.isEmpty()) {
-                book = Optional.of(new BookView(shop, this::open, this::takeInFile, this::tell));
+                book = Optional.of(new BookView(shop, this::open, this::practise, this::takeInFile, this::tell));
                 headBook(book.get());
             }
             header.show(bookHeader);
@@ -197,7 +198,7 @@ public final class MusselWindow extends StackPane {
     /** Shows the bench. */
     public void showBench() {
         settleFocus();
-        working = false;
+        job.away();
         header.show(benchHeader);
         body.show(bench);
         refreshBench();
@@ -249,21 +250,13 @@ public final class MusselWindow extends StackPane {
                 .filter(line -> shop.knows(line.leg().family()))
                 .limit(MOST_PREPARED)
                 .map(BenchLine::job)
-                .flatMap(this::works)
+                .flatMap(number -> job.works(number, view -> {
+                    if (!opened) {
+                        guarded(() -> body.keep(view.get()));
+                    }
+                }))
                 .iterator();
         new Preparation(this, works, whenDone).begin();
-    }
-
-    private Stream<Runnable> works(int job) {
-        return Stream.concat(
-                Stream.of(() -> prepare(job)),
-                Arrays.stream(Station.values()).map(station -> () -> view.ifPresent(v -> v.prepare(station))));
-    }
-
-    private void prepare(int job) {
-        if (!opened) {
-            guarded(() -> body.keep(view(job)));
-        }
     }
 
     /** Opens a job where its work goes on. */
@@ -271,17 +264,54 @@ public final class MusselWindow extends StackPane {
         guarded(() -> put(job));
     }
 
-    private void put(int job) {
-        JobView shown = view(job);
-        working = true;
+    private void put(int number) {
         opened = true;
-        jobHeader().show(shown.desk());
-        header.show(jobHeader());
+        show(job.yards(number));
+        tellUnread(job.shown().orElseThrow().desk());
+    }
+
+    private void show(JobView shown) {
+        job.show(shown);
+        header.show(job.header());
         body.show(shown);
         shown.showSpine();
         type();
         shown.begin();
-        tellUnread(shown.desk());
+    }
+
+    /** Opens a practice leg on the stations, in the shop over the practice log. */
+    public void practise(int number) {
+        guarded(() -> {
+            leave();
+            Workshop log = shop.practice().bench(shop);
+            log.standsHere(shop.by());
+            if (log.yard().units() != shop.yard().units()) {
+                log.readIn(shop.yard().units());
+            }
+            show(job.practice(
+                    log,
+                    number,
+                    PracticeStations.over(Stations.makers(), this::anotherPractice, () -> showPractice(false))));
+        });
+    }
+
+    private void anotherPractice() {
+        guarded(() -> showPractice(true));
+    }
+
+    /** Shows the lessons, or begins another leg like the last. */
+    private void showPractice(boolean another) {
+        showBook(Optional.empty());
+        book.ifPresent(b -> b.showPractice(another));
+    }
+
+    /** Where the tag of a job leads back to. */
+    private void back() {
+        if (job.practising()) {
+            showPractice(false);
+        } else {
+            showBench();
+        }
     }
 
     /** What of a job is not understood here is named; the rest of it is worked with. */
@@ -296,32 +326,6 @@ public final class MusselWindow extends StackPane {
         }
     }
 
-    /** The view with a job in it. */
-    private JobView view(int job) {
-        if (view.isEmpty()) {
-            Desk desk = shop.desk(job);
-            desk.setOnTrouble(this::tell);
-            desk.setOnHint(this::hint);
-            desk.now().addListener((o, was, is) -> {
-                if (working) {
-                    jobHeader().show(desk);
-                }
-            });
-            view = Optional.of(new JobView(desk, jobHeader().spine(), Stations.makers()));
-        } else {
-            view.get().sit(job);
-        }
-        return view.get();
-    }
-
-    private JobHeader jobHeader() {
-        if (jobHeader.isEmpty()) {
-            jobHeader = Optional.of(
-                    new JobHeader(new Spine(this::go), this::showBench, this::undo, this::redo, looks(false)));
-        }
-        return jobHeader.get();
-    }
-
     /** Opens a station of the job shown. */
     public void go(Station station) {
         jobView().ifPresent(v -> v.go(station));
@@ -329,7 +333,7 @@ public final class MusselWindow extends StackPane {
 
     /** The window is about to close: what waits to be entered is entered. */
     public void leave() {
-        view.map(JobView::desk).ifPresent(Desk::leave);
+        job.leave();
     }
 
     /** Leaves, and lets go what is done aside. */
@@ -339,7 +343,7 @@ public final class MusselWindow extends StackPane {
     }
 
     private Optional<JobView> jobView() {
-        return working ? view : Optional.empty();
+        return job.shown();
     }
 
     /** The job on the desk, while one is open. */
@@ -423,12 +427,12 @@ public final class MusselWindow extends StackPane {
     }
 
     private void keysPage() {
-        String where = working
-                ? view.map(v -> v.here().title()).orElse("")
+        String where = job.shown().isPresent()
+                ? job.shown().get().here().title()
                 : book.filter(Node::isVisible).isPresent() ? "the book" : "the bench";
         List<StationView.Key> own =
                 new ArrayList<>(station().map(StationView::keys).orElse(List.of()));
-        if (!working && !book.map(Node::isVisible).orElse(false)) {
+        if (job.shown().isEmpty() && !book.map(Node::isVisible).orElse(false)) {
             own.add(new StationView.Key("arrows, Enter", "from leg to leg; open it"));
             own.add(new StationView.Key("a letter", "looks for a leg or a boat"));
         }
@@ -446,7 +450,7 @@ public final class MusselWindow extends StackPane {
     /** What is laid out by hand follows the size of the type. */
     private void type() {
         double share = look.glove() ? GLOVE : 1;
-        view.ifPresent(v -> v.setType(share));
+        job.setType(share);
         bench.setType(share);
     }
 
@@ -460,7 +464,12 @@ public final class MusselWindow extends StackPane {
     /** Metric or US units. */
     public void units() {
         UnitSet other = shop.yard().units() == UnitSet.METRIC ? UnitSet.US : UnitSet.METRIC;
-        guarded(() -> shop.readIn(other));
+        guarded(() -> {
+            shop.readIn(other);
+            if (job.practising()) {
+                desk().orElseThrow().shop().readIn(other);
+            }
+        });
         desk().ifPresentOrElse(Desk::refresh, bench::refresh);
     }
 
@@ -535,7 +544,7 @@ public final class MusselWindow extends StackPane {
     }
 
     private boolean workable() {
-        return working && !overlay.shown();
+        return job.shown().isPresent() && !overlay.shown();
     }
 
     private boolean onBench() {
@@ -578,19 +587,6 @@ public final class MusselWindow extends StackPane {
 
     /** Explains the figure nearest to what has the focus: the first on the station that can. */
     private void why() {
-        lookupAll(".why").stream()
-                .filter(n -> n instanceof WhyButton && n.isVisible())
-                .map(WhyButton.class::cast)
-                .min(java.util.Comparator.comparingDouble(this::distanceToFocus))
-                .ifPresent(WhyButton::open);
-    }
-
-    private double distanceToFocus(Node node) {
-        Node focused = getScene().getFocusOwner();
-        double there = node.localToScene(node.getBoundsInLocal()).getCenterY();
-        return focused == null
-                ? there
-                : Math.abs(
-                        there - focused.localToScene(focused.getBoundsInLocal()).getCenterY());
+        WhyButton.openNearest(this, getScene().getFocusOwner());
     }
 }

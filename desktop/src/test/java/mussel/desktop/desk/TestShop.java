@@ -89,6 +89,11 @@ public final class TestShop {
         }
 
         @Override
+        public Workshop bench(Workshop yard) {
+            throw new JournalException("there is no practice log");
+        }
+
+        @Override
         public void close() {}
     }
 

@@ -1,4 +1,4 @@
-package mussel.desktop.book;
+package mussel.desktop.practice;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +14,7 @@ import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.core.practice.Exercise;
 import mussel.core.practice.Reckoning;
+import mussel.core.verdict.Context;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.RepairGoal;
 import mussel.desktop.desk.Paper;
@@ -23,7 +24,7 @@ import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** What a practice leg came to: what was wrong, each look with its time and what it could settle, and what the advice and one who knew would have cost. */
-final class PracticeReckoning extends Column {
+public final class PracticeReckoning extends Column {
     private static final double MINUTE = 3;
 
     private final Workshop shop;
@@ -31,7 +32,8 @@ final class PracticeReckoning extends Column {
     private final Exercise.Told told;
     private final Label printed = Texts.dim("");
 
-    PracticeReckoning(Workshop shop, Exercise exercise, Runnable another, Runnable lessons) {
+    /** The reckoning of an exercise that was handed back, with the way to another leg and to all lessons. */
+    public PracticeReckoning(Workshop shop, Exercise exercise, Runnable another, Runnable lessons) {
         super(8);
         this.shop = shop;
         this.exercise = exercise;
@@ -142,7 +144,7 @@ final class PracticeReckoning extends Column {
         WorkList list = new WorkList(
                 "Practice: " + exercise.job().leg().boat()
                         + exercise.lesson().map(l -> ", " + l.title()).orElse(""),
-                "A leg that is not there, gone about by " + shop.by() + ". " + PracticeBench.known(exercise.context()),
+                "A leg that is not there, gone about by " + shop.by() + ". " + known(exercise.context()),
                 looks,
                 notes);
         Paper.place(shop, this, "Practice", "practice-" + exercise.job().id() + ".pdf")
@@ -151,5 +153,23 @@ final class PracticeReckoning extends Column {
                         file,
                         () -> shop.papers().list(shop.yard(), shop.today(), list, file),
                         printed::setText));
+    }
+
+    /** What is known before anyone looks, in a sentence. */
+    static String known(Context context) {
+        List<String> known = new ArrayList<>();
+        context.complaint().forEach(c -> known.add("came in for: " + c.title()));
+        context.water().ifPresent(w -> known.add("runs in " + plain(w)));
+        context.sand().filter(s -> s).ifPresent(s -> known.add("in sand or shallows"));
+        context.ageYears().ifPresent(a -> known.add(Math.round(a) + " years old"));
+        context.hoursSinceChange().ifPresent(h -> known.add(Math.round(h) + " h on its oil"));
+        context.pumpMonths().ifPresent(m -> known.add("impeller " + Math.round(m) + " months old"));
+        context.lastJob().ifPresent(j -> known.add("last time: " + plain(j)));
+        String all = String.join("; ", known);
+        return all.isEmpty() ? "" : all.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + all.substring(1) + ".";
+    }
+
+    private static String plain(Enum<?> of) {
+        return of.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ');
     }
 }

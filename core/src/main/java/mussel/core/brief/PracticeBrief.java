@@ -1,0 +1,93 @@
+package mussel.core.brief;
+
+import java.util.List;
+import java.util.Optional;
+import mussel.core.brief.Brief.Act;
+import mussel.core.brief.Brief.Deed;
+import mussel.core.brief.Brief.Handle;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.Station;
+import mussel.core.measure.Sentences;
+import mussel.core.verdict.VerdictResult;
+
+/** What is said beside a station while a practice leg is gone about: coached, the conclusion and what to look at; on one's own, neither. */
+final class PracticeBrief {
+    private static final Sentences SAY = Briefing.SAY;
+
+    private final Assessment now;
+    private final Station station;
+    private final Folds folds;
+
+    PracticeBrief(Assessment now, Station station, Folds folds) {
+        this.now = now;
+        this.station = station;
+        this.folds = folds;
+    }
+
+    Brief brief() {
+        if (now.job().tagged().isPresent()) {
+            return new Brief(List.of(), SAY.say("practice.back"), "", false, leads(Station.TAG), List.of());
+        }
+        return now.hushed() ? own() : coached();
+    }
+
+    private List<String> cautions() {
+        return switch (station) {
+            case DRAIN -> List.of(SAY.say("mind.drain"));
+            case LEAK -> List.of(SAY.say("mind.leak"));
+            default -> List.of();
+        };
+    }
+
+    private Brief own() {
+        boolean said = now.knowledge().goals().stream()
+                .anyMatch(g -> now.job().reading(Field.SUSPECTED.of(g.id())).isPresent());
+        Optional<Act> act = now.findings().isEmpty()
+                ? Optional.empty()
+                : said ? towardsTheEnd() : station == Station.VERDICT ? Optional.empty() : leads(Station.VERDICT);
+        return new Brief(
+                cautions(),
+                SAY.say("practice.own"),
+                SAY.say(said ? "practice.own.said" : "practice.own.say"),
+                false,
+                act,
+                List.of());
+    }
+
+    private Brief coached() {
+        boolean judged = now.judged();
+        return new Brief(
+                cautions(),
+                judged ? now.verdictWords().head() : SAY.say("practice.coached"),
+                judged
+                        ? now.verdictWords()
+                                .contradiction()
+                                .or(() -> now.verdictWords().lipSide())
+                                .orElse("")
+                        : SAY.say("practice.look"),
+                true,
+                now.verdictWords().advised().<Act>map(this::look).or(this::towardsTheEnd),
+                folds.evidence().looks().goals().list());
+    }
+
+    private Act look(VerdictResult.Together advised) {
+        return new Act(
+                SAY.say("practice.act.look", now.verdictWords().titles(advised)),
+                now.verdictWords().next(),
+                new Deed.Look(advised.findings().get(0)));
+    }
+
+    /** Nothing is worth a look any more: what is called for is chosen, and it is handed back. */
+    private Optional<Act> towardsTheEnd() {
+        if (station == Station.TAG) {
+            return Optional.of(new Act(
+                    SAY.say("practice.act.back"), SAY.say("practice.act.back.note"), new Deed.Press(Handle.TAG)));
+        }
+        return leads(now.goals().isEmpty() && station != Station.STRIP ? Station.STRIP : Station.TAG);
+    }
+
+    private Optional<Act> leads(Station to) {
+        return station == to ? Optional.empty() : Optional.of(Briefing.go(to));
+    }
+}

@@ -1,0 +1,101 @@
+package mussel.desktop.practice;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import mussel.core.brief.Brief.Handle;
+import mussel.core.job.Assessment;
+import mussel.core.job.Further;
+import mussel.core.job.Scale;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Texts;
+
+/** Where a practice leg is handed back: what is to be done, or that it goes to a dealer; then what it came to. */
+final class HandBackStation implements StationView {
+    private final Desk desk;
+    private final Runnable another;
+    private final Runnable lessons;
+    private final Column page = new Column(10);
+    private final Column before = new Column(10);
+    private final Label chosen = Texts.sentence("");
+    private final JobPicks picks;
+    private final Button back = new Button("Hand it back");
+    /** The job whose reckoning stands on the page. */
+    private int told = -1;
+
+    HandBackStation(Desk desk, Runnable another, Runnable lessons) {
+        this.desk = desk;
+        this.another = another;
+        this.lessons = lessons;
+        picks = new JobPicks(desk);
+        page.getStyleClass().add("station");
+        chosen.setId("practice-chosen");
+        back.setId("practice-back");
+        back.setOnAction(e -> handBack());
+        PickRow over = picks.bound(
+                Scale.HANDED_OVER.address(),
+                "This leg",
+                List.of(
+                        PickRow.Choice.text("no", "is mended here"),
+                        PickRow.Choice.text("yes", "goes to a dealer: stop and hand over")));
+        before.getChildren()
+                .addAll(
+                        Texts.title("Hand it back"),
+                        chosen,
+                        Texts.dim("What is to be done is chosen at Strip-down."),
+                        over.optional(),
+                        back);
+    }
+
+    @Override
+    public Node node() {
+        return page;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        boolean done = now.job().tagged().isPresent();
+        if (!done) {
+            told = -1;
+            String goals = now.further().stream()
+                    .filter(Further::chosen)
+                    .map(Further::title)
+                    .collect(Collectors.joining(", "));
+            chosen.setText(
+                    goals.isEmpty() ? "Nothing is to be done: it goes back as it came." : "To be done: " + goals + ".");
+            picks.show(now);
+            page.getChildren().setAll(before);
+        } else if (told != now.job().id()) {
+            told = now.job().id();
+            desk.exercise()
+                    .ifPresent(e -> page.getChildren().setAll(new PracticeReckoning(desk.shop(), e, another, lessons)));
+        }
+    }
+
+    @Override
+    public boolean press(Handle handle) {
+        if (handle != Handle.TAG) {
+            return false;
+        }
+        handBack();
+        return true;
+    }
+
+    private void handBack() {
+        desk.handBack();
+        begin().ifPresent(Node::requestFocus);
+    }
+
+    @Override
+    public Optional<Node> begin() {
+        return Optional.ofNullable(
+                page.lookup(desk.job().tagged().isPresent() ? "#practice-another" : "#practice-back"));
+    }
+}

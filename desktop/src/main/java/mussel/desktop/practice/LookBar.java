@@ -1,0 +1,154 @@
+package mussel.desktop.practice;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import mussel.core.job.Station;
+import mussel.core.measure.Display;
+import mussel.core.measure.NamedBy;
+import mussel.core.practice.Exercise;
+import mussel.core.verdict.Finding;
+import mussel.core.verdict.VerdictResult;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** What stands over a station while a practice leg is gone about: that it is not there, the bench clock, what was seen last, and what can be looked at here. */
+final class LookBar extends Column {
+    private final Desk desk;
+    private final Station station;
+    private final Label clock = Texts.wrapped("", "strong");
+    private final Label last = Texts.sentence("");
+    private final Label against = Texts.dim("");
+    private final FlowPane looks = new Flow(6, 6);
+    private final Map<String, Button> buttons = new LinkedHashMap<>();
+
+    LookBar(Desk desk, Station station) {
+        super(5);
+        this.desk = desk;
+        this.station = station;
+        setId("practice-bar");
+        getStyleClass().addAll("card", "simulated");
+        Label mark = Texts.wrapped("Practice: this leg is not there.", "refusal");
+        mark.setId("practice-mark");
+        mark.setMinWidth(USE_PREF_SIZE);
+        clock.setId("practice-clock");
+        clock.setMaxWidth(Double.MAX_VALUE);
+        clock.setMinWidth(0);
+        HBox.setHgrow(clock, Priority.ALWAYS);
+        HBox head = new Row(14, mark, clock);
+        head.setAlignment(Pos.BASELINE_LEFT);
+        last.setId("practice-last");
+        against.setId("practice-against");
+        for (Label optional : List.of(last, against)) {
+            optional.managedProperty().bind(optional.textProperty().isNotEmpty());
+            optional.visibleProperty().bind(optional.textProperty().isNotEmpty());
+        }
+        looks.setId("practice-looks");
+        getChildren().addAll(head, last, against, looks);
+    }
+
+    void show() {
+        desk.exercise().ifPresent(this::show);
+    }
+
+    private void show(Exercise exercise) {
+        clock.setText(exercise.job().leg().boat()
+                + exercise.lesson().map(l -> ", " + l.title()).orElse("") + ". Bench clock "
+                + Display.workTime(exercise.bench().minutes()) + ", "
+                + exercise.bench().looks() + (exercise.bench().looks() == 1 ? " look." : " looks."));
+        boolean open = !exercise.back();
+        Optional<Exercise.LastLook> made = open ? exercise.lastLook() : Optional.empty();
+        last.setText(made.map(l -> "Seen last: " + seen(exercise, l) + ".").orElse(""));
+        against.setText(made.filter(l -> exercise.coached())
+                .map(l -> against(exercise, l))
+                .orElse(""));
+        looks(exercise);
+    }
+
+    private static String name(Exercise exercise, String finding) {
+        return exercise.knowledge().finding(finding).map(Finding::title).orElse(finding);
+    }
+
+    private static String seen(Exercise exercise, Exercise.LastLook look) {
+        return look.made().stream()
+                .map(f -> name(exercise, f) + ": "
+                        + exercise.bench().findings().get(f).replace('_', ' '))
+                .collect(Collectors.joining("; "));
+    }
+
+    /** What the advice would have done instead, and why. */
+    private String against(Exercise exercise, Exercise.LastLook look) {
+        var money = desk.now().get().yard().money();
+        String yours = Display.workTime(look.minutes()) + " for " + Display.significant(look.bits()) + " bits, worth "
+                + money.sum(look.value()) + " less its time";
+        if (look.asAdvised()) {
+            return "As advised: " + yours + ".";
+        }
+        if (look.advised().isEmpty()) {
+            return "The advice would have looked no further: nothing was worth its time any more. This took " + yours
+                    + ".";
+        }
+        String other = look.advised().stream().map(f -> name(exercise, f)).collect(Collectors.joining(" with "));
+        return "The advice would have looked at " + other + ": worth " + money.sum(look.advisedValue())
+                + ", the most for its minutes. This took " + yours + ".";
+    }
+
+    private void looks(Exercise exercise) {
+        List<Finding> here = exercise.back()
+                ? List.of()
+                : exercise.knowledge().findings().stream()
+                        .filter(f -> f.station().equals(NamedBy.file(station)))
+                        .filter(exercise::offered)
+                        .toList();
+        Optional<VerdictResult.Together> advised = exercise.coached() && !here.isEmpty()
+                ? desk.now().get().verdict().advised(exercise.knowledge())
+                : Optional.empty();
+        looks.getChildren().setAll(here.stream().map(f -> button(exercise, f)).toList());
+        here.forEach(f -> buttons.get(f.id())
+                .pseudoClassStateChanged(
+                        javafx.css.PseudoClass.getPseudoClass("advised"),
+                        advised.map(a -> a.findings().contains(f.id())).orElse(false)));
+        looks.setManaged(!here.isEmpty());
+    }
+
+    private Button button(Exercise exercise, Finding finding) {
+        Button look = buttons.computeIfAbsent(finding.id(), id -> {
+            Button made = new Button();
+            made.setId("look-" + id);
+            made.getStyleClass().add("look");
+            made.setOnAction(e -> {
+                desk.look(id);
+                first().ifPresent(Node::requestFocus);
+            });
+            return made;
+        });
+        look.setText(finding.title() + " · " + Display.workTime(exercise.bench().takes(finding)));
+        return look;
+    }
+
+    /** Where a look is made; empty where it cannot be made here. */
+    Optional<Node> at(String finding) {
+        return Optional.<Node>ofNullable(buttons.get(finding)).filter(looks.getChildren()::contains);
+    }
+
+    /** The look to begin with: the one that is advised, else the first. */
+    Optional<Node> first() {
+        return looks.getChildren().stream()
+                .filter(n -> n.getPseudoClassStates().stream()
+                        .anyMatch(p -> p.getPseudoClassName().equals("advised")))
+                .findFirst()
+                .or(() -> looks.getChildren().stream().findFirst());
+    }
+}

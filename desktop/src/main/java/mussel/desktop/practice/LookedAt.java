@@ -1,0 +1,55 @@
+package mussel.desktop.practice;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import mussel.core.brief.Brief.Handle;
+import mussel.core.job.Assessment;
+import mussel.core.job.Station;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.Column;
+
+/** A station with what can be looked at there standing over it. */
+final class LookedAt implements StationView {
+    private final StationView inner;
+    private final LookBar bar;
+    private final Column page;
+
+    LookedAt(Desk desk, Station station, StationView inner) {
+        this.inner = inner;
+        this.bar = new LookBar(desk, station);
+        this.page = new Column(10, bar, inner.node());
+    }
+
+    @Override
+    public Node node() {
+        return page;
+    }
+
+    @Override
+    public void show(Assessment now) {
+        bar.show();
+        inner.show(now);
+    }
+
+    @Override
+    public boolean press(Handle handle) {
+        return inner.press(handle);
+    }
+
+    @Override
+    public Optional<Node> begin() {
+        return bar.first().or(inner::begin);
+    }
+
+    @Override
+    public List<Node> look(String finding) {
+        return bar.at(finding).map(List::of).orElseGet(() -> inner.look(finding));
+    }
+
+    @Override
+    public List<Key> keys() {
+        return inner.keys();
+    }
+}
