@@ -8,7 +8,6 @@ import java.nio.file.Path;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
@@ -56,7 +55,12 @@ class PracticePageTest extends WindowJourney {
         assertThat(window.getScene().getFocusOwner().getId())
                 .as("the first look has the focus")
                 .startsWith("look-");
-        asAdvised();
+        robot.push(KeyCode.SPACE);
+        assertThat(seen("#practice-last")).startsWith("Seen last: ");
+        assertThat(seen("#practice-against"))
+                .as("what the advice would have done, and why")
+                .contains(" bits, worth ");
+        assertThat(focus()).as("on to the next").startsWith("look-");
         go(Station.DRAIN);
         press("look-oil_water");
         assertThat(seen("#practice-last")).contains("Water in the oil: ");
@@ -65,7 +69,6 @@ class PracticePageTest extends WindowJourney {
                         .isSelected())
                 .as("what was seen stands on its station")
                 .isTrue();
-        asAdvised();
         robot.push(KeyCode.F5);
         toGoal("oil_change");
         robot.push(KeyCode.SPACE);
@@ -100,7 +103,7 @@ class PracticePageTest extends WindowJourney {
         click("#practice-way-own");
         click("#practice-number");
         robot.write("4711").push(KeyCode.ENTER);
-        assertThat(seen("#practice-bar")).contains("Practice leg 4711");
+        assertThat(said("#to-bench")).contains("Practice leg 4711");
         go(Station.DRAIN);
         press("look-oil_water");
         assertThat(said("#conclusion")).contains("stays shut").doesNotContain("%");
@@ -145,6 +148,49 @@ class PracticePageTest extends WindowJourney {
         assertThat(shown("oil_water")).isNotEmpty();
     }
 
+    @Test
+    void aHoldOnTheSimulatedTesterIsALookAtThisVeryLeg() {
+        practice();
+        click("#practice-family-tern-60");
+        click("#practice-any");
+        go(Station.DRAIN);
+        press("look-oil_water");
+        go(Station.LEAK);
+        click("#practice-pump");
+        assertThat(seen("#practice-clock"))
+                .as("plugs out and a look, tester on and a hold, however long")
+                .contains("27 min, 2 looks.");
+        assertThat(robot.lookup("#look-pressure_hold")
+                        .match(PracticePageTest::inSight)
+                        .tryQuery())
+                .as("looked at")
+                .isEmpty();
+        assertThat(robot.lookup("#practice-hides")
+                        .match(PracticePageTest::inSight)
+                        .tryQuery())
+                .as("what it hides is not for choosing")
+                .isEmpty();
+        press("look-vacuum_hold");
+        assertThat(find("#hold-mode-vacuum", ToggleButton.class).isSelected())
+                .as("the chart turns to what was read")
+                .isTrue();
+        assertThat(said("#hold-verdict")).isNotEmpty();
+    }
+
+    @Test
+    void freePracticeSeeksWhatSomebodyGetsWrong() {
+        practice();
+        press("lesson-colour");
+        go(Station.TAG);
+        press("practice-back");
+        assertThat(seen("#practice-told")).contains("Missed: ");
+        press("practice-lessons");
+        click("#practice-weak");
+        go(Station.TAG);
+        press("practice-back");
+        assertThat(seen("#practice-told")).as("called for again").contains("Missed: ");
+    }
+
     private static boolean inSight(Node node) {
         return Stream.iterate(node, n -> n != null, Node::getParent).allMatch(Node::isVisible);
     }
@@ -158,14 +204,6 @@ class PracticePageTest extends WindowJourney {
                         .filter(PracticePageTest::inSight)
                         .map(Label::getText)
                         .collect(Collectors.joining("\n"));
-    }
-
-    /** Every look that is advised, by F5 alone. */
-    private void asAdvised() {
-        for (int i = 0; i < 40 && find("#act", Button.class).getText().startsWith("Look: "); i++) {
-            robot.push(KeyCode.F5);
-            assertThat(seen("#practice-against")).startsWith("As advised");
-        }
     }
 
     private String shown(String finding) {

@@ -9,7 +9,6 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Station;
 import mussel.core.measure.Sentences;
-import mussel.core.verdict.VerdictResult;
 
 /** What is said beside a station while a practice leg is gone about: coached, the conclusion and what to look at; on one's own, neither. */
 final class PracticeBrief {
@@ -67,18 +66,11 @@ final class PracticeBrief {
                                 .orElse("")
                         : SAY.say("practice.look"),
                 true,
-                now.verdictWords().advised().<Act>map(this::look).or(this::towardsTheEnd),
+                now.findings().isEmpty() ? Optional.empty() : towardsTheEnd(),
                 folds.evidence().looks().goals().list());
     }
 
-    private Act look(VerdictResult.Together advised) {
-        return new Act(
-                SAY.say("practice.act.look", now.verdictWords().titles(advised)),
-                now.verdictWords().next(),
-                new Deed.Look(advised.findings().get(0)));
-    }
-
-    /** Nothing is worth a look any more: what is called for is chosen, and it is handed back. */
+    /** What is called for is chosen, and it is handed back: when, is for whoever practises to say. */
     private Optional<Act> towardsTheEnd() {
         if (station == Station.TAG) {
             return Optional.of(new Act(

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import mussel.core.instrument.LegLeaks;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -162,6 +163,36 @@ public final class Exercise {
         return job.tagged().isPresent();
     }
 
+    /** A hold begun on the simulated tester is a look: as entries, with what it is counted as. */
+    public List<Fact> counted(Fact fact) {
+        List<Fact> facts = new ArrayList<>(List.of(fact));
+        if (fact instanceof Fact.HoldBegun begun) {
+            knowledge()
+                    .finding(Shown.finding(begun.mode()))
+                    .filter(bench::offered)
+                    .ifPresent(f -> facts.add(new Fact.Chosen(Scale.LOOKED.of(f.id()), "yes")));
+        }
+        return facts;
+    }
+
+    /** How the leg leaks; empty for one without a sheet. */
+    public Optional<LegLeaks> leaks() {
+        return at.map(w -> new Shown(bench.leg(), knowledge(), w, job, bench.findings()).leaks());
+    }
+
+    /** Goals that were called for and left, or done and not called for; none before it was handed back. */
+    public List<String> wrong() {
+        if (!back() || handedOver()) {
+            return List.of();
+        }
+        List<String> called = bench.leg().called();
+        List<String> done = done();
+        return knowledge().goals().stream()
+                .map(RepairGoal::id)
+                .filter(g -> called.contains(g) != done.contains(g))
+                .toList();
+    }
+
     /** Whether a look can be made now: one that is part of a reading made before cannot be made again. */
     public boolean offered(Finding finding) {
         return bench.offered(finding)
@@ -271,11 +302,10 @@ public final class Exercise {
         if (fact instanceof Fact.Cleared cleared) {
             return free(cleared.about());
         }
-        return !(fact instanceof Fact.HoldBegun
-                || fact instanceof Fact.Held
-                || fact instanceof Fact.Tagged
-                || fact instanceof Fact.WorkedBy
-                || fact instanceof Fact.LegCorrected);
+        if (fact instanceof Fact.HoldBegun begun) {
+            return begun.simulated();
+        }
+        return !(fact instanceof Fact.Tagged || fact instanceof Fact.WorkedBy || fact instanceof Fact.LegCorrected);
     }
 
     private static boolean free(Address about) {

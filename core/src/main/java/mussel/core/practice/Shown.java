@@ -23,7 +23,6 @@ import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
 import mussel.core.job.Job;
-import mussel.core.job.Made;
 import mussel.core.job.PumpWork;
 import mussel.core.job.Scale;
 import mussel.core.leak.LeakEngine;
@@ -118,9 +117,14 @@ final class Shown {
         };
     }
 
+    /** The finding of a hold. */
+    static String finding(LeakMode mode) {
+        return NamedBy.file(mode) + "_hold";
+    }
+
     private static Optional<LeakMode> mode(String finding) {
         return List.of(LeakMode.values()).stream()
-                .filter(m -> finding.equals(NamedBy.file(m) + "_hold"))
+                .filter(m -> finding.equals(finding(m)))
                 .findFirst();
     }
 
@@ -141,8 +145,7 @@ final class Shown {
     }
 
     private Fact picked(String finding) {
-        boolean soap = finding.startsWith(SOAP);
-        return new Fact.Chosen(soap ? Made.simulated(finding) : Address.the(finding), drawn(finding));
+        return new Fact.Chosen(Address.the(finding), drawn(finding));
     }
 
     private static Fact read(Address about, Field field, double value) {
@@ -274,7 +277,7 @@ final class Shown {
     }
 
     private double slope(LeakMode mode) {
-        String finding = NamedBy.file(mode) + "_hold";
+        String finding = finding(mode);
         Optional<LeakTest.Limits> limits = at.sheet().leakTest().of(mode);
         if (!known(finding) || limits.isEmpty()) {
             return 0;
@@ -319,7 +322,7 @@ final class Shown {
     }
 
     private boolean leaking(LeakMode mode) {
-        return Optional.ofNullable(found.get(NamedBy.file(mode) + "_hold"))
+        return Optional.ofNullable(found.get(finding(mode)))
                 .filter(o -> !o.equals("tight"))
                 .isPresent();
     }
@@ -327,7 +330,7 @@ final class Shown {
     private List<Fact> hold(LeakMode mode, Set<Stage> stages) {
         Optional<LeakTest.Limits> limits = at.sheet().leakTest().of(mode);
         if (limits.isEmpty()) {
-            String finding = NamedBy.file(mode) + "_hold";
+            String finding = finding(mode);
             return stages.isEmpty()
                     ? List.of(picked(finding))
                     : STAGES.entrySet().stream()

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.chart.LineChart;
@@ -24,8 +25,10 @@ import mussel.core.practice.Exercise;
 import mussel.core.practice.LegName;
 import mussel.core.practice.Lesson;
 import mussel.core.practice.PracticeLeg;
+import mussel.core.practice.Weak;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Context;
+import mussel.core.verdict.RepairGoal;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
@@ -182,16 +185,44 @@ final class PracticePage implements BookPage {
             row.setAlignment(Pos.CENTER_LEFT);
             page.getChildren().add(row);
         }
-        Button any = new Button("Any leg");
-        any.setId("practice-any");
-        any.setOnAction(e -> begin(Optional.empty(), last(mine)));
-        Button shared = new Button("The leg of this number");
-        shared.setId("practice-shared");
-        shared.setOnAction(e -> shared());
         number.setOnAction(e -> shared());
-        HBox free = new Row(12, any, number, shared);
+        HBox free = new Row(
+                12,
+                button("practice-any", "Any leg", () -> begin(Optional.empty(), last(mine))),
+                number,
+                button("practice-shared", "The leg of this number", this::shared));
         free.setAlignment(Pos.CENTER_LEFT);
-        page.getChildren().addAll(free, curve(mine));
+        page.getChildren().addAll(Texts.heading("Free practice"), free);
+        weak(mine);
+        page.getChildren().add(curve(mine));
+    }
+
+    /** Legs for what whoever stands here gets wrong. */
+    private void weak(List<Exercise> mine) {
+        Weak weak = Weak.of(mine);
+        if (weak.goals().isEmpty()) {
+            return;
+        }
+        String goals = weak.goals().stream()
+                .flatMap(g -> shop.shippedTables().goal(g).stream())
+                .map(RepairGoal::title)
+                .collect(Collectors.joining(", "));
+        Label says = Texts.dim(
+                "Of your last " + Weak.LAST + " legs: " + goals + ". Such legs come here more often than in a yard.");
+        says.setMinWidth(0);
+        HBox.setHgrow(says, Priority.ALWAYS);
+        HBox row =
+                new Row(12, button("practice-weak", "One for what you got wrong", () -> seek(weak, last(mine))), says);
+        row.setAlignment(Pos.CENTER_LEFT);
+        page.getChildren().add(row);
+    }
+
+    private void seek(Weak weak, int after) {
+        weak.next(SEED, after, nr -> bench().judge().tables(context(nr, Optional.empty())))
+                .ifPresentOrElse(
+                        l -> open(l.number(), Optional.empty()),
+                        () -> onTrouble.accept(
+                                "No further leg of this kind was found: it is very rare in these tables."));
     }
 
     /** What was begun and not handed back, and what was handed back last. */

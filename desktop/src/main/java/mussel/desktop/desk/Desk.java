@@ -114,6 +114,8 @@ public final class Desk {
 
     /** Makes a look at a practice leg: what it shows is entered, and what is one reading with it. */
     public void look(String finding) {
+        // A hold that runs is ended: both hands are needed.
+        leave();
         exercise().ifPresent(e -> {
             if (e.back()) {
                 onHint.accept("This leg is handed back: what it showed stands.");
@@ -159,6 +161,9 @@ public final class Desk {
     public boolean note(Fact fact) {
         if (refused(List.of(fact))) {
             return false;
+        }
+        if (exercise().isPresent()) {
+            return enter(exercise().get().counted(fact));
         }
         try {
             entries.add(shop.journal().append(job, shop.by(), fact));

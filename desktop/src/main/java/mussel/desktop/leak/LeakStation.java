@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import javafx.concurrent.Task;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -390,6 +391,9 @@ public final class LeakStation implements StationView {
             minutes = OptionalDouble.empty();
             kpa = OptionalDouble.empty();
             celsius = OptionalDouble.empty();
+            if (now.practice()) {
+                open("practice");
+            }
         }
         practice.show(now);
         fields.show(now);
@@ -421,6 +425,15 @@ public final class LeakStation implements StationView {
             time.fireEvent(new SeeMe());
         }
         return handle == Handle.HOLD && byHand.isVisible();
+    }
+
+    @Override
+    public List<Node> look(String finding) {
+        Optional<LeakMode> hold = Stream.of(LeakMode.values())
+                .filter(m -> finding.startsWith(NamedBy.file(m)))
+                .findFirst();
+        hold.ifPresent(m -> turnTo(NamedBy.file(m)));
+        return hold.isPresent() && byHand.isVisible() ? List.of(time.text()) : List.of();
     }
 
     private String pressure(double value) {

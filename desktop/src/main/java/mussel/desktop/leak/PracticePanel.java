@@ -13,6 +13,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.util.Duration;
 import mussel.core.instrument.LeakTester.Sample;
+import mussel.core.instrument.LegLeaks;
 import mussel.core.instrument.PracticeTester;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
@@ -23,7 +24,9 @@ import mussel.core.leak.Stage;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
+import mussel.core.practice.Exercise;
 import mussel.core.sheet.LeakTest;
+import mussel.core.verdict.Finding;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
@@ -40,6 +43,7 @@ final class PracticePanel extends Column {
     private static final double PRACTICE_LIMIT_KPA = 60;
     private static final double TICK_S = 0.1;
     private static final int TICKS_AN_ENTRY = 10;
+    private static final String SOAP = "bubbles_";
     private static final String CHANCE = "chance";
     private static final String NOTHING = "nothing";
 
@@ -145,6 +149,13 @@ final class PracticePanel extends Column {
 
     private void hide(String which) {
         PracticeTester leg = tester.orElseThrow();
+        Optional<LegLeaks> practised = desk.exercise().flatMap(Exercise::leaks);
+        hides.setVisible(practised.isEmpty());
+        hides.setManaged(practised.isEmpty());
+        if (practised.isPresent()) {
+            leg.leaks(practised.get());
+            return;
+        }
         List<String> all = leg.canHide();
         leg.hide(
                 switch (which) {
@@ -201,6 +212,10 @@ final class PracticePanel extends Column {
     }
 
     private void brush() {
+        if (desk.exercise().isPresent()) {
+            brushPractised(desk.exercise().get());
+            return;
+        }
         Map<String, String> foam = tester.orElseThrow().brush();
         if (!foam.containsValue("yes")) {
             said.setText(
@@ -211,6 +226,19 @@ final class PracticePanel extends Column {
         foam.forEach((finding, outcome) -> facts.add(new Fact.Chosen(Made.simulated(finding), outcome)));
         if (desk.note(facts)) {
             said.setText("It foams: " + foamed(foam) + ".");
+        }
+    }
+
+    /** On a practice leg each place is a look; where none can be made, nothing leaks that soap would show. */
+    private void brushPractised(Exercise exercise) {
+        List<String> places = exercise.knowledge().findings().stream()
+                .filter(f -> f.id().startsWith(SOAP))
+                .filter(exercise::offered)
+                .map(Finding::id)
+                .toList();
+        places.forEach(desk::look);
+        if (places.isEmpty()) {
+            said.setText("Nothing more is brushed here: soap is for a hold that leaks, and each place once.");
         }
     }
 

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -15,29 +16,33 @@ import javafx.scene.layout.Priority;
 import mussel.core.job.Station;
 import mussel.core.measure.Display;
 import mussel.core.measure.NamedBy;
+import mussel.core.measure.YardUnits;
 import mussel.core.practice.Exercise;
 import mussel.core.verdict.Finding;
-import mussel.core.verdict.VerdictResult;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
 
 /** What stands over a station while a practice leg is gone about: that it is not there, the bench clock, what was seen last, and what can be looked at here. */
 final class LookBar extends Column {
     private final Desk desk;
     private final Station station;
+    private final Consumer<String> onLook;
     private final Label clock = Texts.wrapped("", "strong");
     private final Label last = Texts.sentence("");
     private final Label against = Texts.dim("");
     private final FlowPane looks = new Flow(6, 6);
+    private Shown shown;
     private final Map<String, Button> buttons = new LinkedHashMap<>();
 
-    LookBar(Desk desk, Station station) {
+    LookBar(Desk desk, Station station, Consumer<String> onLook) {
         super(5);
         this.desk = desk;
         this.station = station;
+        this.onLook = onLook;
         setId("practice-bar");
         getStyleClass().addAll("card", "simulated");
         Label mark = Texts.wrapped("Practice: this leg is not there.", "refusal");
@@ -64,8 +69,17 @@ final class LookBar extends Column {
     }
 
     private void show(Exercise exercise) {
-        clock.setText(exercise.job().leg().boat()
-                + exercise.lesson().map(l -> ", " + l.title()).orElse("") + ". Bench clock "
+        Shown now = new Shown(
+                exercise.job().id(),
+                exercise.bench().findings(),
+                exercise.back(),
+                desk.now().get().yard().reads());
+        if (now.equals(shown)) {
+            // Entries that are no looks, as the readings of a hold that runs, change nothing here.
+            return;
+        }
+        shown = now;
+        clock.setText(exercise.lesson().map(l -> l.title() + ". ").orElse("") + "Clock: "
                 + Display.workTime(exercise.bench().minutes()) + ", "
                 + exercise.bench().looks() + (exercise.bench().looks() == 1 ? " look." : " looks."));
         boolean open = !exercise.back();
@@ -75,6 +89,13 @@ final class LookBar extends Column {
                 .map(l -> against(exercise, l))
                 .orElse(""));
         looks(exercise);
+    }
+
+    /** What the bar shows rests on this alone. */
+    private record Shown(int job, Map<String, String> findings, boolean back, YardUnits units) {
+        Shown {
+            findings = Map.copyOf(findings);
+        }
     }
 
     private static String name(Exercise exercise, String finding) {
@@ -112,14 +133,7 @@ final class LookBar extends Column {
                         .filter(f -> f.station().equals(NamedBy.file(station)))
                         .filter(exercise::offered)
                         .toList();
-        Optional<VerdictResult.Together> advised = exercise.coached() && !here.isEmpty()
-                ? desk.now().get().verdict().advised(exercise.knowledge())
-                : Optional.empty();
         looks.getChildren().setAll(here.stream().map(f -> button(exercise, f)).toList());
-        here.forEach(f -> buttons.get(f.id())
-                .pseudoClassStateChanged(
-                        javafx.css.PseudoClass.getPseudoClass("advised"),
-                        advised.map(a -> a.findings().contains(f.id())).orElse(false)));
         looks.setManaged(!here.isEmpty());
     }
 
@@ -129,8 +143,10 @@ final class LookBar extends Column {
             made.setId("look-" + id);
             made.getStyleClass().add("look");
             made.setOnAction(e -> {
+                int at = looks.getChildren().indexOf(made);
                 desk.look(id);
-                first().ifPresent(Node::requestFocus);
+                onLook.accept(id);
+                goOn(at);
             });
             return made;
         });
@@ -138,17 +154,22 @@ final class LookBar extends Column {
         return look;
     }
 
+    /** The focus goes on to the look that stands where the last one stood, with what that one showed in sight. */
+    private void goOn(int at) {
+        List<Node> left = looks.getChildren();
+        if (!left.isEmpty()) {
+            left.get(Math.max(0, Math.min(at, left.size() - 1))).requestFocus();
+        }
+        fireEvent(new SeeMe());
+    }
+
     /** Where a look is made; empty where it cannot be made here. */
     Optional<Node> at(String finding) {
         return Optional.<Node>ofNullable(buttons.get(finding)).filter(looks.getChildren()::contains);
     }
 
-    /** The look to begin with: the one that is advised, else the first. */
+    /** The look to begin with. */
     Optional<Node> first() {
-        return looks.getChildren().stream()
-                .filter(n -> n.getPseudoClassStates().stream()
-                        .anyMatch(p -> p.getPseudoClassName().equals("advised")))
-                .findFirst()
-                .or(() -> looks.getChildren().stream().findFirst());
+        return looks.getChildren().stream().findFirst();
     }
 }

@@ -18,8 +18,9 @@ final class LookedAt implements StationView {
 
     LookedAt(Desk desk, Station station, StationView inner) {
         this.inner = inner;
-        this.bar = new LookBar(desk, station);
-        this.page = new Column(10, bar, inner.node());
+        this.bar = new LookBar(desk, station, inner::look);
+        this.page = new Column(8, bar, inner.node());
+        page.getStyleClass().add("looked-at");
     }
 
     @Override

@@ -128,8 +128,9 @@ public final class JobSheetPdf {
             }
             page.text("Water and volume are estimates; their bounds are two standard uncertainties.", FOOT);
         }
-        if (all.simulated()) {
-            page.heading("Some readings come from a simulated instrument and say nothing of this leg.", BODY);
+        Optional<String> notReal = NotReal.of(all);
+        if (notReal.isPresent()) {
+            page.heading(notReal.get(), BODY);
         }
         page.skip(6);
     }

@@ -74,8 +74,9 @@ public final class LegTag {
                 if (unproven.isPresent()) {
                     lines.line(bold, 8, unproven.get(), beside);
                 }
-                if (job.simulated()) {
-                    lines.line(plain, 7, "Some readings of this job come from simulated instruments.", beside);
+                Optional<String> notReal = NotReal.of(job);
+                if (notReal.isPresent()) {
+                    lines.line(plain, 7, notReal.get(), beside);
                 }
                 lines.line(plain, 7, "The maker’s manual outranks this tag.", beside);
             }

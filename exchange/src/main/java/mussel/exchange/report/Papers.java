@@ -313,8 +313,9 @@ public final class Papers {
                         + job.job().id() + ". " + Letterhead.who(job.yard()) + ", " + job.today() + ".",
                 BODY);
         page.line();
-        if (job.simulated()) {
-            page.heading("Some readings come from a simulated instrument and say nothing of this leg.", BODY);
+        Optional<String> notReal = NotReal.of(job);
+        if (notReal.isPresent()) {
+            page.heading(notReal.get(), BODY);
         }
         page.skip(4);
     }
