@@ -18,7 +18,7 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 public final class Benchmarks {
     private Benchmarks() {}
 
-    /** Takes the project's folder, the JSON file to write and, where not all is wanted: engines, work, visit, start, memory, desk, keys, or --log with a number of jobs. */
+    /** Takes the project's folder, the JSON file to write and, where not all is wanted: engines, work, visit, practice, start, memory, desk, keys, or --log with a number of jobs. */
     public static void main(String[] args) throws IOException, InterruptedException, RunnerException {
         Path home = Path.of(args[0]);
         Path out = Path.of(args[1]);
@@ -37,6 +37,9 @@ public final class Benchmarks {
         }
         if (wanted.isEmpty() || wanted.contains("visit")) {
             all.addAll(new VisitBenchmark().run());
+        }
+        if (wanted.isEmpty() || wanted.contains("practice")) {
+            all.addAll(new PracticeBenchmark().run());
         }
         if (wanted.isEmpty() || wanted.contains("start")) {
             all.addAll(new StartBenchmark(home).run());

@@ -80,6 +80,7 @@ final class PracticeBrief {
     }
 
     private Optional<Act> leads(Station to) {
-        return station == to ? Optional.empty() : Optional.of(Briefing.go(to));
+        Act act = to == Station.TAG ? new Act(SAY.say("practice.act.to_tag"), "", new Deed.Go(to)) : Briefing.go(to);
+        return station == to ? Optional.empty() : Optional.of(act);
     }
 }

@@ -113,7 +113,7 @@ final class LookBar extends Column {
     private String against(Exercise exercise, Exercise.LastLook look) {
         var money = desk.now().get().yard().money();
         String yours = Display.workTime(look.minutes()) + " for " + Display.significant(look.bits()) + " bits, worth "
-                + money.sum(look.value()) + " less its time";
+                + money.sum(Math.abs(look.value())) + (look.value() < 0 ? " less" : " more") + " than its time";
         if (look.asAdvised()) {
             return "As advised: " + yours + ".";
         }

@@ -2,6 +2,7 @@ package mussel.desktop.practice;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
@@ -12,6 +13,9 @@ import mussel.desktop.kit.Column;
 
 /** A station with what can be looked at there standing over it. */
 final class LookedAt implements StationView {
+    /** As far in as what stands on the station. */
+    private static final double SIDE = 13;
+
     private final StationView inner;
     private final LookBar bar;
     private final Column page;
@@ -21,6 +25,7 @@ final class LookedAt implements StationView {
         this.bar = new LookBar(desk, station, inner::look);
         this.page = new Column(8, bar, inner.node());
         page.getStyleClass().add("looked-at");
+        Column.setMargin(bar, new Insets(0, SIDE, 0, SIDE));
     }
 
     @Override

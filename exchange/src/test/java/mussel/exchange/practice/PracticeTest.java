@@ -5,13 +5,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Collectors;
 import mussel.core.practice.Bench;
+import mussel.core.practice.Frequencies;
 import mussel.core.practice.Policy;
 import mussel.core.practice.Practice;
 import mussel.core.practice.PracticeInput;
@@ -71,37 +71,9 @@ class PracticeTest {
 
     @Test
     void whatIsSeenIsAsOftenThereAsTheTablesSay() {
-        int legs = 6_000;
-        Map<String, double[]> off = new HashMap<>();
-        Map<String, double[]> causes = new HashMap<>();
-        for (int number = 1; number <= legs; number++) {
-            PracticeLeg leg = PracticeLeg.of(99, number, TABLES);
-            KNOWLEDGE
-                    .causes()
-                    .forEach(c -> add(causes, c.id(), c.prior(HOT), leg.causes().contains(c.id())));
-            for (Finding finding : KNOWLEDGE.findings()) {
-                double[] shares = TABLES.shares(finding.id(), leg.causes());
-                String shows = leg.look(finding.id());
-                for (int x = 0; x < shares.length; x++) {
-                    String outcome = finding.outcomes().get(x);
-                    add(off, finding.id() + " " + outcome, shares[x], shows.equals(outcome));
-                }
-            }
-        }
-        // The sum of n unlike throws is off by a normal of variance the sum of p(1-p). Some 220 of them stay within
-        // 4.5 of it but for one run in 700.
-        for (Map<String, double[]> all : List.of(off, causes)) {
-            all.forEach((what, sum) -> assertThat(Math.abs(sum[0]) / Math.sqrt(Math.max(1, sum[1])))
-                    .as(what)
-                    .isLessThan(4.5));
-        }
-        assertThat(off).hasSizeGreaterThan(150);
-    }
-
-    private static void add(Map<String, double[]> to, String what, double p, boolean is) {
-        double[] sum = to.computeIfAbsent(what, w -> new double[2]);
-        sum[0] += (is ? 1 : 0) - p;
-        sum[1] += p * (1 - p);
+        Frequencies off = Frequencies.of(99, TABLES, 6_000);
+        assertThat(off.worst()).as(off.where()).isLessThan(Frequencies.TOLERATED);
+        assertThat(off.shares()).isGreaterThan(150);
     }
 
     @Test
