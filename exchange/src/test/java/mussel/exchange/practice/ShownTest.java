@@ -2,6 +2,7 @@ package mussel.exchange.practice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -13,19 +14,29 @@ import java.util.TreeMap;
 import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
+import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.Made;
+import mussel.core.job.Scale;
 import mussel.core.job.Surroundings;
+import mussel.core.leak.LeakMode;
 import mussel.core.practice.Exercise;
 import mussel.core.practice.LegName;
 import mussel.core.practice.Workplace;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.Judge;
+import mussel.exchange.report.JobSheetPdf;
+import mussel.exchange.report.LegTag;
+import mussel.exchange.report.Papers;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.sim.instrument.SimulatedInstruments;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 class ShownTest {
     private static final Judge JUDGE = new Judge(KnowledgeFiles.shipped());
@@ -35,6 +46,9 @@ class ShownTest {
         return new Workplace(
                 sheet, new Surroundings(SheetFiles.shippedYard(), JUDGE, List.of(), DAY), new SimulatedInstruments());
     }
+
+    @TempDir
+    Path folder;
 
     /** A practice leg of a family, looked at as one likes. */
     private static final class Practised {
@@ -98,6 +112,101 @@ class ShownTest {
                 Practised leg = new Practised(sheet, number);
                 assertThat(leg.assessed().context()).isEqualTo(leg.exercise().context());
             }
+        }
+    }
+
+    @Test
+    void nothingIsConcludedWhileSomebodyPractisesOnHisOwn() {
+        FamilySheet sheet = SheetFiles.shipped().get(0);
+        Practised leg = new Practised(sheet, 3);
+        leg.lookAtAll();
+        assertThat(leg.assessed().verdictInput().findings()).isNotEmpty();
+        leg.note(List.of(new Fact.Chosen(Scale.COACHED.address(), "no")));
+        Assessment own = leg.assessed();
+        assertThat(own.findings()).as("what was seen stands").isNotEmpty();
+        assertThat(own.verdictInput().findings()).isEmpty();
+        assertThat(own.suspicion()).isEmpty();
+        assertThat(own.further()).allSatisfy(f -> assertThat(f.probability()).isEmpty());
+        leg.note(leg.exercise().handBack(DAY));
+        assertThat(leg.assessed().verdictInput().findings()).as("handed back").isNotEmpty();
+    }
+
+    @Test
+    void itsPapersSayThatItIsNotThere() throws Exception {
+        Practised leg = new Practised(SheetFiles.shipped().get(0), 3);
+        Path estimate = folder.resolve("estimate.pdf");
+        Path sheet = folder.resolve("sheet.pdf");
+        Path tag = folder.resolve("tag.pdf");
+        leg.note(List.of(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes")));
+        Papers.estimate(leg.assessed(), estimate);
+        JobSheetPdf.write(leg.assessed(), sheet);
+        LegTag.write(leg.assessed(), tag);
+        for (Path paper : List.of(estimate, sheet, tag)) {
+            try (PDDocument document = Loader.loadPDF(paper.toFile())) {
+                assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
+                        .as(paper.toString())
+                        .contains("this leg is not there");
+            }
+        }
+    }
+
+    @Test
+    void whatIsToldAfterALookIsWhatTheAdviceWouldHaveDone() {
+        Practised leg = new Practised(SheetFiles.shipped().get(0), 5);
+        assertThat(leg.exercise().lastLook()).isEmpty();
+        List<String> advised = leg.exercise()
+                .bench()
+                .ranked()
+                .advised(JUDGE.knowledge())
+                .orElseThrow()
+                .findings();
+        leg.look("gear_teeth");
+        Exercise.LastLook astray = leg.exercise().lastLook().orElseThrow();
+        assertThat(astray.asAdvised()).isFalse();
+        assertThat(astray.minutes()).as("the case opened for it").isEqualTo(77);
+        assertThat(astray.advised()).isEqualTo(advised);
+        assertThat(astray.advisedValue()).isGreaterThan(astray.value());
+        leg.look("vane_tips");
+        assertThat(leg.exercise().lastLook().orElseThrow().made())
+                .as("one reading")
+                .containsExactlyInAnyOrder("vane_tips", "vane_set");
+    }
+
+    @Test
+    void whatAPracticeLegCostsIsItsPlanAndItsPartsAndWhatIsOpenIsNotOpenedTwice() {
+        FamilySheet sheet = SheetFiles.shipped().get(0);
+        Practised shut = new Practised(sheet, 3);
+        shut.note(List.of(new Fact.Chosen(Scale.GOAL.of("gears"), "yes"), new Fact.Tagged(DAY)));
+        Practised open = new Practised(sheet, 3);
+        open.look("gear_teeth");
+        open.note(List.of(new Fact.Chosen(Scale.GOAL.of("gears"), "yes"), new Fact.Tagged(DAY)));
+        double rate = SheetFiles.shippedYard().labourPerH();
+        double whole = shut.exercise().told().orElseThrow().own().work();
+        assertThat(whole)
+                .as("the plan's minutes and the parts")
+                .isGreaterThan(shut.assessed().timedPlan().minutes().mean() * rate / 60 - 1e-9);
+        assertThat(whole - open.exercise().told().orElseThrow().own().work())
+                .as("what looking opened")
+                .isEqualTo(75 * rate / 60);
+    }
+
+    @Test
+    void aHandEntersWhatIsDecidedAndNothingThatIsSeen() {
+        Practised leg = new Practised(SheetFiles.shipped().get(0), 3);
+        Exercise exercise = leg.exercise();
+        assertThat(exercise.byHand(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes")))
+                .isTrue();
+        assertThat(exercise.byHand(Fact.Read.byHand(Field.SUSPECTED.of("impeller"), 40, "40 %")))
+                .isTrue();
+        for (Fact seen : List.of(
+                new Fact.Chosen(Scale.OIL_WATER.address(), "milky"),
+                new Fact.Chosen(Scale.CONFIRMED.of("impeller_worn"), "yes"),
+                new Fact.Chosen(Scale.OVERRULED.of("oil_water"), "milky"),
+                Fact.Read.byHand(Field.DRAINED.address(), 400, "400 ml"),
+                Fact.Read.byHand(Field.LOST.address(), 0, "0"),
+                new Fact.HoldBegun("h", LeakMode.PRESSURE, 2, "by hand", false),
+                new Fact.Tagged(DAY))) {
+            assertThat(exercise.byHand(seen)).as(seen.toString()).isFalse();
         }
     }
 
