@@ -132,6 +132,14 @@ class PracticePageTest extends WindowJourney {
                         .tryQuery())
                 .as("the verdict is open now")
                 .isEmpty();
+        go(Station.TAG);
+        press("practice-lessons");
+        click("#practice-measure-suspected");
+        assertThat(said("#practice-curve")).contains("1 leg handed back", "bits a goal");
+        click("#practice-measure-goals");
+        assertThat(said("#practice-curve")).contains("goals missed or needless");
+        click("#practice-last-told");
+        assertThat(seen("#practice-told")).contains("It cost you ");
     }
 
     @Test

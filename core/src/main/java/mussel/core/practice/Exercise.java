@@ -2,7 +2,6 @@ package mussel.core.practice;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,18 +34,6 @@ public final class Exercise {
     private static final double HANDING_OVER = 1;
     /** A dealer asks more than the yard for the same. */
     private static final double DEALER = 1.5;
-
-    /** What somebody decides about a practice leg himself. */
-    private static final Set<Scale> FREE = EnumSet.of(
-            Scale.GOAL,
-            Scale.HANDED_OVER,
-            Scale.OWNER_SAYS,
-            Scale.CORE_BACK,
-            Scale.CONSENT,
-            Scale.CONSENT_HOW,
-            Scale.TOOL_READY,
-            Scale.OIL_NEW,
-            Scale.THREADS);
 
     private static final double LEAST = 0.01;
     private static final double PERCENT = 100;
@@ -156,6 +143,16 @@ public final class Exercise {
     /** Whether the running conclusion is shown while it is looked at. */
     public boolean coached() {
         return job.choice(Scale.COACHED).equals(Optional.of("yes"));
+    }
+
+    /** The name of its family; empty for a leg without a sheet. */
+    public Optional<String> family() {
+        return at.map(w -> w.sheet().title());
+    }
+
+    /** Whether it is of a family, and so gone about on the stations. */
+    public boolean onStations() {
+        return at.isPresent();
     }
 
     /** Whether it was handed back. */
@@ -288,29 +285,9 @@ public final class Exercise {
                 && knowledge().access(access).map(Access::stripDown).orElse(false);
     }
 
-    /** Whether a hand may enter it: what a practice leg shows is entered by looking, and what was known of it stands. */
+    /** Whether a hand may enter it: what a practice leg shows is entered by looking, what was known of it stands, and so does all once it is handed back. */
     public boolean byHand(Fact fact) {
-        if (fact instanceof Fact.Read read) {
-            return Field.at(read.about())
-                    .map(f ->
-                            f == Field.SUSPECTED || f.kind() == Kind.MONEY && f != Field.LOST || f.kind() == Kind.DAYS)
-                    .orElse(false);
-        }
-        if (fact instanceof Fact.Chosen chosen) {
-            return free(chosen.about());
-        }
-        if (fact instanceof Fact.Cleared cleared) {
-            return free(cleared.about());
-        }
-        if (fact instanceof Fact.HoldBegun begun) {
-            return begun.simulated();
-        }
-        return !(fact instanceof Fact.Tagged || fact instanceof Fact.WorkedBy || fact instanceof Fact.LegCorrected);
-    }
-
-    private static boolean free(Address about) {
-        return FREE.stream().anyMatch(s -> s.address().name().equals(about.name()))
-                || about.name().equals(Field.SUSPECTED.address().name());
+        return !back() && ByHand.allows(fact);
     }
 
     /** Whether it was handed over instead of mended. */
@@ -469,7 +446,7 @@ public final class Exercise {
     }
 
     /** The logarithmic score (Good 1952) of what was suspected before it was handed back; what was not spoken of counts as the tables have it beforehand. */
-    private Optional<Double> score() {
+    public Optional<Double> score() {
         Map<String, Double> suspected = suspected();
         if (suspected.isEmpty()) {
             return Optional.empty();

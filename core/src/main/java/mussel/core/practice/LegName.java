@@ -20,12 +20,11 @@ public record LegName(long seed, int number, Optional<String> lesson, Optional<S
 
     /** As the leg of a job. */
     public LegRef leg() {
+        // Legs of two families are two legs, whatever their number.
+        String of = family.map(f -> BETWEEN + lesson.orElse("") + BETWEEN + f)
+                .orElseGet(() -> lesson.map(l -> BETWEEN + l).orElse(""));
         return new LegRef(
-                LegRef.PRACTICE
-                        + seed
-                        + BETWEEN
-                        + number
-                        + lesson.map(l -> BETWEEN + l).orElse(""),
+                LegRef.PRACTICE + seed + BETWEEN + number + of,
                 "Practice leg " + number,
                 LegRef.Position.SINGLE,
                 family.orElse(NO_FAMILY));
@@ -41,7 +40,7 @@ public record LegName(long seed, int number, Optional<String> lesson, Optional<S
             return Optional.of(new LegName(
                     Long.parseLong(parts[0]),
                     Integer.parseInt(parts[1]),
-                    parts.length > LESSON ? Optional.of(parts[LESSON]) : Optional.empty(),
+                    parts.length > LESSON && !parts[LESSON].isEmpty() ? Optional.of(parts[LESSON]) : Optional.empty(),
                     leg.family().equals(NO_FAMILY) ? Optional.empty() : Optional.of(leg.family())));
         } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
             return Optional.empty();

@@ -38,6 +38,8 @@ import mussel.core.sheet.LeakTest;
 import mussel.core.sheet.PumpGeometry;
 import mussel.core.sheet.PumpLimits;
 import mussel.core.sheet.PumpSheet;
+import mussel.core.sheet.SetupSheet;
+import mussel.core.shim.LashInput;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.Knowledge;
 import org.hipparchus.random.MersenneTwister;
@@ -64,6 +66,11 @@ final class Shown {
     private static final double STAGE_S = 90;
     private static final double RPM = 1_000;
     private static final double BUCKET_ML = 1_000;
+    private static final int LASH_READINGS = 6;
+    private static final double PRESENT_SHIM_MM = 0.5;
+    /** How far the lash swings once round, as a share of its room. */
+    private static final double RUN_OUT = 0.12;
+
     private static final double TWO_THIRDS = 2.0 / 3;
 
     private final PracticeLeg leg;
@@ -111,6 +118,7 @@ final class Shown {
         return switch (finding) {
             case "oil_water" -> oil();
             case "magnet", "washers" -> plugs(finding);
+            case "gear_teeth" -> teeth();
             case "plate_groove" -> plate();
             case "flow_ratio" -> flow();
             default -> List.of(picked(finding));
@@ -424,6 +432,27 @@ final class Shown {
                     default -> 0.02;
                 };
         return List.of(read(Field.PLATE_GROOVE, to(0.01, groove)));
+    }
+
+    /** The teeth, and the lash of each gear round its places: worn ones rock further than the sheet allows, the others as they should. */
+    private List<Fact> teeth() {
+        List<Fact> facts = new ArrayList<>(List.of(picked("gear_teeth")));
+        MersenneTwister random = source("lash");
+        at.sheet().setup().map(SetupSheet::gears).orElse(List.of()).forEach(gear -> {
+            double room = gear.lash().high() - gear.lash().low();
+            double lash = drawn("gear_teeth").equals("worn")
+                    ? gear.lash().high() + room * between(random, 0.4, 0.8)
+                    : gear.lash().low() + room * between(random, 0.35, 0.65);
+            double phase = 2 * Math.PI * random.nextDouble();
+            facts.add(read(Field.PRESENT_SHIM.of(gear.id()), Field.PRESENT_SHIM, PRESENT_SHIM_MM));
+            facts.add(read(Field.ARM.of(gear.id()), Field.ARM, gear.pitchRadiusMm()));
+            facts.add(new Fact.Chosen(Scale.ARM_ON.of(gear.id()), NamedBy.file(LashInput.ArmOn.GEAR)));
+            for (int i = 1; i <= LASH_READINGS; i++) {
+                double around = RUN_OUT * room * Math.sin(phase + 2 * Math.PI * i / LASH_READINGS);
+                facts.add(read(Field.LASH.of(gear.id() + "." + i), Field.LASH, to(0.01, lash + around)));
+            }
+        });
+        return facts;
     }
 
     /** The telltale caught in a tank; as a share of a new pump's. */

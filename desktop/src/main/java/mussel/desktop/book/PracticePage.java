@@ -7,9 +7,6 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.chart.LineChart;
-import javafx.scene.chart.NumberAxis;
-import javafx.scene.chart.XYChart;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -20,7 +17,6 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
-import mussel.core.practice.Curve;
 import mussel.core.practice.Exercise;
 import mussel.core.practice.LegName;
 import mussel.core.practice.Lesson;
@@ -43,8 +39,6 @@ final class PracticePage implements BookPage {
 
     private static final String ANY = "any";
     private static final int MOST_NUMBER = 1_000_000;
-    /** The most legs of a curve. */
-    private static final int MOST_SHOWN = 40;
 
     private final Workshop shop;
     private final Consumer<Integer> onPractise;
@@ -228,11 +222,14 @@ final class PracticePage implements BookPage {
     /** What was begun and not handed back, and what was handed back last. */
     private void goesOn(List<Exercise> mine) {
         Row row = new Row(12);
-        mine.stream().filter(e -> !e.back()).reduce((a, b) -> b).ifPresent(e -> row.getChildren()
-                .add(button(
-                        "practice-go-on",
-                        "Go on with " + titled(e),
-                        () -> onPractise.accept(e.job().id()))));
+        mine.stream()
+                .filter(e -> !e.back() && e.onStations())
+                .reduce((a, b) -> b)
+                .ifPresent(e -> row.getChildren()
+                        .add(button(
+                                "practice-go-on",
+                                "Go on with " + titled(e),
+                                () -> onPractise.accept(e.job().id()))));
         mine.stream().filter(Exercise::back).reduce((a, b) -> b).ifPresent(e -> row.getChildren()
                 .add(button("practice-last-told", "The last reckoning", () -> {
                     reckoned = Optional.of(e.job().id());
@@ -329,51 +326,10 @@ final class PracticePage implements BookPage {
         }
     }
 
-    /** What each exercise lost against the advice, and the mean of the last few with its band. */
     private Node curve(List<Exercise> mine) {
-        List<Exercise> back = mine.stream().filter(Exercise::back).toList();
-        List<Double> lost = back.subList(Math.max(0, back.size() - MOST_SHOWN), back.size()).stream()
-                .map(e -> e.lost().orElseThrow())
-                .toList();
-        Column box = new Column(4);
-        box.setId("practice-curve");
-        if (lost.isEmpty()) {
-            return box;
-        }
-        List<Curve.Point> points = Curve.of(lost).points();
-        Curve.Point now = points.get(points.size() - 1);
-        box.getChildren()
-                .add(Texts.sentence(back.size() + (back.size() == 1 ? " leg" : " legs") + " handed back by "
-                        + shop.by() + ". The last lost " + shop.units().money().sum(now.lost())
-                        + " against the advice; the last few "
-                        + shop.units().money().sum(now.mean()) + " on the mean ("
-                        + shop.units().money().sum(now.low()) + " to "
-                        + shop.units().money().sum(now.high()) + ")."));
-        NumberAxis across = new NumberAxis(1, Math.max(2, points.size()), 1);
-        across.setLabel("leg");
-        NumberAxis up = new NumberAxis();
-        up.setLabel("lost against the advice");
-        LineChart<Number, Number> chart = new LineChart<>(across, up);
-        chart.getStyleClass().add("lives-chart");
-        chart.setAnimated(false);
-        chart.setCreateSymbols(points.size() < 2);
-        chart.setLegendVisible(false);
-        chart.setPrefHeight(200);
-        chart.setMinHeight(180);
-        chart.setAccessibleText("money lost against the advice, leg by leg: the mean of the last few with its band");
-        XYChart.Series<Number, Number> mean = new XYChart.Series<>();
-        XYChart.Series<Number, Number> each = new XYChart.Series<>();
-        XYChart.Series<Number, Number> low = new XYChart.Series<>();
-        XYChart.Series<Number, Number> high = new XYChart.Series<>();
-        for (int i = 0; i < points.size(); i++) {
-            Curve.Point point = points.get(i);
-            mean.getData().add(new XYChart.Data<>(i + 1, point.mean()));
-            each.getData().add(new XYChart.Data<>(i + 1, point.lost()));
-            low.getData().add(new XYChart.Data<>(i + 1, point.low()));
-            high.getData().add(new XYChart.Data<>(i + 1, point.high()));
-        }
-        chart.getData().addAll(List.of(each, mean, low, high));
-        box.getChildren().add(chart);
-        return box;
+        return new PracticeCurve(
+                shop.by(),
+                shop.units().money(),
+                mine.stream().filter(Exercise::back).toList());
     }
 }

@@ -142,9 +142,11 @@ public final class PracticeReckoning extends Column {
         List<String> notes = new ArrayList<>(sentences());
         exercise.lesson().ifPresent(l -> notes.add(l.why()));
         WorkList list = new WorkList(
-                "Practice: " + exercise.job().leg().boat()
-                        + exercise.lesson().map(l -> ", " + l.title()).orElse(""),
-                "A leg that is not there, gone about by " + shop.by() + ". " + known(exercise.context()),
+                exercise.job().leg().boat() + " (not there)"
+                        + exercise.lesson().map(l -> ": " + l.title()).orElse(""),
+                "Practice: a leg "
+                        + exercise.family().map(f -> "of a " + f + " ").orElse("") + "that is not there, gone about by "
+                        + shop.by() + ". " + known(exercise.context()),
                 looks,
                 notes);
         Paper.place(shop, this, "Practice", "practice-" + exercise.job().id() + ".pdf")

@@ -279,6 +279,11 @@ public final class MusselWindow extends StackPane {
         shown.begin();
     }
 
+    /** The shop over the practice log, while a practice leg is worked at. */
+    private Optional<Workshop> practice() {
+        return desk().map(Desk::shop).filter(s -> job.practising());
+    }
+
     /** Opens a practice leg on the stations, in the shop over the practice log. */
     public void practise(int number) {
         guarded(() -> {
@@ -420,6 +425,7 @@ public final class MusselWindow extends StackPane {
                 shop,
                 name -> guarded(() -> {
                     shop.standsHere(name);
+                    practice().ifPresent(p -> p.standsHere(name));
                     overlay.close();
                     tell("At the bench: " + name + ".");
                 }),
@@ -466,9 +472,7 @@ public final class MusselWindow extends StackPane {
         UnitSet other = shop.yard().units() == UnitSet.METRIC ? UnitSet.US : UnitSet.METRIC;
         guarded(() -> {
             shop.readIn(other);
-            if (job.practising()) {
-                desk().orElseThrow().shop().readIn(other);
-            }
+            practice().ifPresent(p -> p.readIn(other));
         });
         desk().ifPresentOrElse(Desk::refresh, bench::refresh);
     }

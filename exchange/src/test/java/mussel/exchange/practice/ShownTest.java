@@ -2,15 +2,16 @@ package mussel.exchange.practice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
@@ -20,12 +21,16 @@ import mussel.core.job.Made;
 import mussel.core.job.Scale;
 import mussel.core.job.Surroundings;
 import mussel.core.leak.LeakMode;
+import mussel.core.library.Size;
+import mussel.core.measure.NamedBy;
 import mussel.core.practice.Exercise;
 import mussel.core.practice.LegName;
 import mussel.core.practice.Workplace;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.Judge;
+import mussel.exchange.library.Expansion;
+import mussel.exchange.library.Library;
 import mussel.exchange.report.JobSheetPdf;
 import mussel.exchange.report.LegTag;
 import mussel.exchange.report.Papers;
@@ -40,6 +45,9 @@ import org.junit.jupiter.api.io.TempDir;
 
 class ShownTest {
     private static final Judge JUDGE = new Judge(KnowledgeFiles.shipped());
+    /** Of each family; together a hundred. */
+    private static final int LEGS = 25;
+
     private static final LocalDate DAY = LocalDate.of(2026, 11, 29);
 
     private static Workplace at(FamilySheet sheet) {
@@ -208,20 +216,43 @@ class ShownTest {
                 new Fact.Tagged(DAY))) {
             assertThat(exercise.byHand(seen)).as(seen.toString()).isFalse();
         }
+        leg.note(exercise.handBack(DAY));
+        assertThat(leg.exercise().byHand(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes")))
+                .as("handed back")
+                .isFalse();
     }
 
     @Test
     void theEnginesReadTheInstrumentsBackAsWhatWasDrawnIn99Of100() {
+        readBack(SheetFiles.shipped(), LEGS);
+    }
+
+    @Test
+    void whatHasNoFiguresInASheetIsSeenAllTheSame() {
+        List<FamilySheet> nameless = Stream.of(Size.values())
+                .map(size -> JsonNodeFactory.instance
+                        .objectNode()
+                        .put("format", "mussel-sheet/2")
+                        .put("title", "Nameless " + NamedBy.file(size))
+                        .put("size", NamedBy.file(size)))
+                .map(compact ->
+                        Expansion.expand(compact, Library.shipped()).value().orElseThrow())
+                .toList();
+        assertThat(nameless).allSatisfy(s -> assertThat(s.leakTest().pressure()).isEmpty());
+        readBack(nameless, LEGS / 5);
+    }
+
+    /** Every look at legs of these families is read back as it was drawn. */
+    private static void readBack(List<FamilySheet> sheets, int legs) {
         Map<String, int[]> byFinding = new TreeMap<>();
         List<String> wrong = new ArrayList<>();
-        for (FamilySheet sheet : SheetFiles.shipped()) {
-            for (int number = 1; number <= 25; number++) {
+        for (FamilySheet sheet : sheets) {
+            for (int number = 1; number <= legs; number++) {
                 Practised leg = new Practised(sheet, number);
                 leg.lookAtAll();
+                lash(leg, wrong);
                 Map<String, Made> read = leg.assessed().findings();
-                Map<String, String> drawn =
-                        new LinkedHashMap<>(leg.exercise().bench().findings());
-                drawn.forEach((finding, outcome) -> {
+                leg.exercise().bench().findings().forEach((finding, outcome) -> {
                     int[] of = byFinding.computeIfAbsent(finding, f -> new int[2]);
                     of[1]++;
                     if (read.containsKey(finding) && read.get(finding).outcome().equals(outcome)) {
@@ -234,7 +265,20 @@ class ShownTest {
                 });
             }
         }
+        assertThat(wrong).as("lash").noneMatch(w -> w.contains("lash"));
+        assertThat(byFinding).hasSizeGreaterThan(50);
         byFinding.forEach((finding, of) ->
                 assertThat((double) of[0] / of[1]).as(finding + ": " + wrong).isGreaterThanOrEqualTo(0.99));
+    }
+
+    /** Worn teeth rock further than the sheet allows, others as they should. */
+    private static void lash(Practised leg, List<String> wrong) {
+        boolean worn = leg.exercise().bench().findings().get("gear_teeth").equals("worn");
+        leg.assessed().setup().ifPresent(setup -> setup.sheet().gears().forEach(gear -> {
+            boolean inWindow = setup.place(gear.id()).lash().orElseThrow().out().inWindow();
+            if (inWindow == worn) {
+                wrong.add(leg.at.sheet().id() + " lash of " + gear.id() + ", worn " + worn);
+            }
+        }));
     }
 }

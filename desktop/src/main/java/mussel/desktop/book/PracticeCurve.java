@@ -1,0 +1,127 @@
+package mussel.desktop.book;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.DoubleFunction;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.chart.LineChart;
+import javafx.scene.chart.NumberAxis;
+import javafx.scene.chart.XYChart;
+import mussel.core.measure.Display;
+import mussel.core.measure.Money;
+import mussel.core.practice.Curve;
+import mussel.core.practice.Exercise;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.Texts;
+
+/** How somebody gets on in practice, leg by leg, with the mean of the last few and its band: money lost, goals got wrong, or how true what was suspected is. */
+final class PracticeCurve extends Column {
+    /** The most legs of a curve. */
+    private static final int MOST_SHOWN = 40;
+
+    private final String who;
+    private final Money money;
+    private final List<Exercise> back;
+    private final Column body = new Column(4);
+    private final PickRow measures;
+
+    /**
+     * The curve of exercises.
+     *
+     * @param who did them
+     * @param back those handed back, the earliest first
+     */
+    PracticeCurve(String who, Money money, List<Exercise> back) {
+        super(6);
+        this.who = who;
+        this.money = money;
+        this.back = back;
+        setId("practice-curve");
+        measures = new PickRow(
+                        "practice-measure",
+                        "How it goes",
+                        Stream.of(Measure.values())
+                                .map(m -> PickRow.Choice.text(m.name().toLowerCase(Locale.ROOT), m.title))
+                                .toList())
+                .keepsOne()
+                .onPick(m -> show(Measure.valueOf(m.orElseThrow().toUpperCase(Locale.ROOT))));
+        if (!back.isEmpty()) {
+            getChildren().addAll(measures, body);
+            show(Measure.MONEY);
+        }
+    }
+
+    /** What is drawn. */
+    private enum Measure {
+        MONEY("money lost", "lost against the advice", Exercise::lost),
+        GOALS(
+                "missed or needless",
+                "goals missed or needless",
+                e -> Optional.of((double) e.wrong().size())),
+        SUSPECTED("what was suspected", "bits a goal, where it was said", Exercise::score);
+
+        private final String title;
+        private final String axis;
+        private final Function<Exercise, Optional<Double>> of;
+
+        Measure(String title, String axis, Function<Exercise, Optional<Double>> of) {
+            this.title = title;
+            this.axis = axis;
+            this.of = of;
+        }
+    }
+
+    private void show(Measure measure) {
+        measures.show(Optional.of(measure.name().toLowerCase(Locale.ROOT)));
+        List<Double> values = back.subList(Math.max(0, back.size() - MOST_SHOWN), back.size()).stream()
+                .map(measure.of)
+                .flatMap(Optional::stream)
+                .toList();
+        String legs = back.size() + (back.size() == 1 ? " leg" : " legs") + " handed back by " + who + ".";
+        if (values.isEmpty()) {
+            body.getChildren().setAll(Texts.sentence(legs + " Nothing was said of what is suspected on any of them."));
+            return;
+        }
+        List<Curve.Point> points = Curve.of(values).points();
+        Curve.Point now = points.get(points.size() - 1);
+        DoubleFunction<String> figure = measure == Measure.MONEY ? money::sum : Display::significant;
+        body.getChildren()
+                .setAll(
+                        Texts.sentence(legs + " The last: " + figure.apply(now.value()) + " " + measure.axis
+                                + "; the last few " + figure.apply(now.mean()) + " on the mean ("
+                                + figure.apply(now.low()) + " to " + figure.apply(now.high()) + ")."),
+                        chart(measure, points));
+    }
+
+    private static Node chart(Measure measure, List<Curve.Point> points) {
+        NumberAxis across = new NumberAxis(1, Math.max(2, points.size()), 1);
+        across.setLabel("leg");
+        NumberAxis up = new NumberAxis();
+        up.setLabel(measure.axis);
+        LineChart<Number, Number> chart = new LineChart<>(across, up);
+        chart.getStyleClass().add("lives-chart");
+        chart.setAnimated(false);
+        chart.setCreateSymbols(points.size() < 2);
+        chart.setLegendVisible(false);
+        chart.setPrefHeight(200);
+        chart.setMinHeight(180);
+        chart.setAccessibleText(measure.axis + ", leg by leg: the mean of the last few with its band");
+        XYChart.Series<Number, Number> mean = new XYChart.Series<>();
+        XYChart.Series<Number, Number> each = new XYChart.Series<>();
+        XYChart.Series<Number, Number> low = new XYChart.Series<>();
+        XYChart.Series<Number, Number> high = new XYChart.Series<>();
+        for (int i = 0; i < points.size(); i++) {
+            Curve.Point point = points.get(i);
+            mean.getData().add(new XYChart.Data<>(i + 1, point.mean()));
+            each.getData().add(new XYChart.Data<>(i + 1, point.value()));
+            low.getData().add(new XYChart.Data<>(i + 1, point.low()));
+            high.getData().add(new XYChart.Data<>(i + 1, point.high()));
+        }
+        chart.getData().addAll(List.of(each, mean, low, high));
+        return chart;
+    }
+}
