@@ -231,6 +231,7 @@ public final class ShotsApp extends Application {
         view("came-back-lower", LIVE_SHORT, () -> down("#lives-record"));
         view("round", LIVE_SHORT, () -> book("due"));
         view("practice", LIVE_SHORT, () -> book("practice"));
+        view("practice-lower", LIVE_SHORT, () -> down("#practice-curve"));
         view("practice-begun", LIVE_SHORT, () -> press("#lesson-colour"));
         view("practice-drain", LIVE_SHORT, () -> {
             window.go(Station.DRAIN);

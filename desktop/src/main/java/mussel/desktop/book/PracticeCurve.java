@@ -57,19 +57,22 @@ final class PracticeCurve extends Column {
 
     /** What is drawn. */
     private enum Measure {
-        MONEY("money lost", "lost against the advice", Exercise::lost),
+        MONEY("money lost", "lost against the advice", "money", Exercise::lost),
         GOALS(
                 "missed or needless",
                 "goals missed or needless",
+                "goals",
                 e -> Optional.of((double) e.wrong().size())),
-        SUSPECTED("what was suspected", "bits a goal, where it was said", Exercise::score);
+        SUSPECTED("what was suspected", "bits a goal, where it was said", "bits", Exercise::score);
 
         private final String title;
+        private final String says;
         private final String axis;
         private final Function<Exercise, Optional<Double>> of;
 
-        Measure(String title, String axis, Function<Exercise, Optional<Double>> of) {
+        Measure(String title, String says, String axis, Function<Exercise, Optional<Double>> of) {
             this.title = title;
+            this.says = says;
             this.axis = axis;
             this.of = of;
         }
@@ -91,10 +94,12 @@ final class PracticeCurve extends Column {
         DoubleFunction<String> figure = measure == Measure.MONEY ? money::sum : Display::significant;
         body.getChildren()
                 .setAll(
-                        Texts.sentence(legs + " The last: " + figure.apply(now.value()) + " " + measure.axis
+                        Texts.sentence(legs + " The last: " + figure.apply(now.value()) + " " + measure.says
                                 + "; the last few " + figure.apply(now.mean()) + " on the mean ("
                                 + figure.apply(now.low()) + " to " + figure.apply(now.high()) + ")."),
-                        chart(measure, points));
+                        chart(measure, points),
+                        Texts.dim(
+                                "Thin: each leg. Thick: the mean of the last eight. Dashed: where that mean lies in 80 of 100."));
     }
 
     private static Node chart(Measure measure, List<Curve.Point> points) {
@@ -103,13 +108,13 @@ final class PracticeCurve extends Column {
         NumberAxis up = new NumberAxis();
         up.setLabel(measure.axis);
         LineChart<Number, Number> chart = new LineChart<>(across, up);
-        chart.getStyleClass().add("lives-chart");
+        chart.getStyleClass().addAll("lives-chart", "practice-chart");
         chart.setAnimated(false);
         chart.setCreateSymbols(points.size() < 2);
         chart.setLegendVisible(false);
         chart.setPrefHeight(200);
         chart.setMinHeight(180);
-        chart.setAccessibleText(measure.axis + ", leg by leg: the mean of the last few with its band");
+        chart.setAccessibleText(measure.says + ", leg by leg: the mean of the last few with its band");
         XYChart.Series<Number, Number> mean = new XYChart.Series<>();
         XYChart.Series<Number, Number> each = new XYChart.Series<>();
         XYChart.Series<Number, Number> low = new XYChart.Series<>();
