@@ -15,6 +15,7 @@ import javafx.scene.input.KeyCode;
 import mussel.app.data.Exporter;
 import mussel.core.job.Address;
 import mussel.core.job.JournalException;
+import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.store.SqliteJournal;
 import org.junit.jupiter.api.Test;
@@ -220,6 +221,19 @@ class PracticePageTest extends WindowJourney {
 
     private void toGoal(String goal) {
         to("pick-goal-" + goal + "-yes");
+    }
+
+    @Test
+    void whatLiesInThePracticeLogsPlaceIsLeftAloneAndThatIsTold() {
+        Path practice = folder.resolve("practice-yard.mussel");
+        try (SqliteJournal other = SqliteJournal.open(practice, DAY)) {
+            other.open(new LegRef("l1", "Byssus", LegRef.Position.SINGLE, "tern-60"), "bench");
+        }
+        practice();
+        assertThat(said("#trouble")).contains("is no practice log", "nothing of it was touched");
+        try (SqliteJournal other = SqliteJournal.open(practice, DAY)) {
+            assertThat(other.numbers()).hasSize(1);
+        }
     }
 
     @Test

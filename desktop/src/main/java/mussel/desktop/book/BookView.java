@@ -129,6 +129,7 @@ public final class BookView extends BorderPane {
     public void showPractice(boolean another) {
         show(Page.PRACTICE);
         PracticePage practice = (PracticePage) made.get(Page.PRACTICE);
+        practice.lessonsAgain();
         if (another) {
             practice.another();
         }

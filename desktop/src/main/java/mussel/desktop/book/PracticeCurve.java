@@ -94,12 +94,18 @@ final class PracticeCurve extends Column {
         DoubleFunction<String> figure = measure == Measure.MONEY ? money::sum : Display::significant;
         body.getChildren()
                 .setAll(
-                        Texts.sentence(legs + " The last: " + figure.apply(now.value()) + " " + measure.says
+                        Texts.sentence(legs + " The last: " + last(measure, now.value(), figure)
                                 + "; the last few " + figure.apply(now.mean()) + " on the mean ("
                                 + figure.apply(now.low()) + " to " + figure.apply(now.high()) + ")."),
                         chart(measure, points),
                         Texts.dim(
                                 "Thin: each leg. Thick: the mean of the last eight. Dashed: where that mean lies in 80 of 100."));
+    }
+
+    private static String last(Measure measure, double value, DoubleFunction<String> figure) {
+        return measure == Measure.MONEY && value < 0
+                ? figure.apply(-value) + " better than the advice"
+                : figure.apply(value) + " " + measure.says;
     }
 
     private static Node chart(Measure measure, List<Curve.Point> points) {

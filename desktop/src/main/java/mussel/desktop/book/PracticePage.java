@@ -47,7 +47,9 @@ final class PracticePage implements BookPage {
     private final ScrollPane scroll = new ScrollPane(page);
     private final PickRow way;
     private final TextField number = new TextField();
-    private final PickRow family;
+    /** Made once the practice log could be opened. */
+    private Optional<PickRow> family = Optional.empty();
+
     private boolean coached = true;
     /** The family legs are drawn of; empty for any. */
     private Optional<String> of = Optional.empty();
@@ -70,11 +72,6 @@ final class PracticePage implements BookPage {
                                 PickRow.Choice.text("own", "on your own")))
                 .keepsOne()
                 .onPick(w -> coached = w.equals(Optional.of("coached")));
-        List<PickRow.Choice> families = new ArrayList<>(List.of(PickRow.Choice.text(ANY, "any")));
-        bench().families().forEach(f -> families.add(PickRow.Choice.text(f.id(), f.title())));
-        family = new PickRow("practice-family", "Legs of", families)
-                .keepsOne()
-                .onPick(f -> of = f.filter(id -> !id.equals(ANY)));
         number.setId("practice-number");
         number.setPromptText("4711");
         number.setPrefColumnCount(8);
@@ -158,8 +155,7 @@ final class PracticePage implements BookPage {
 
     private void choose(List<Exercise> mine) {
         way.show(Optional.of(coached ? "coached" : "own"));
-        family.show(Optional.of(of.orElse(ANY)));
-        page.getChildren().addAll(way, family);
+        page.getChildren().addAll(way, families());
         goesOn(mine);
         int nr = 1;
         for (Lesson lesson : lessons()) {
@@ -217,6 +213,18 @@ final class PracticePage implements BookPage {
                         l -> open(l.number(), Optional.empty()),
                         () -> onTrouble.accept(
                                 "No further leg of this kind was found: it is very rare in these tables."));
+    }
+
+    private PickRow families() {
+        if (family.isEmpty()) {
+            List<PickRow.Choice> families = new ArrayList<>(List.of(PickRow.Choice.text(ANY, "any")));
+            bench().families().forEach(f -> families.add(PickRow.Choice.text(f.id(), f.title())));
+            family = Optional.of(new PickRow("practice-family", "Legs of", families)
+                    .keepsOne()
+                    .onPick(f -> of = f.filter(id -> !id.equals(ANY))));
+        }
+        family.get().show(Optional.of(of.orElse(ANY)));
+        return family.get();
     }
 
     /** What was begun and not handed back, and what was handed back last. */
@@ -313,7 +321,8 @@ final class PracticePage implements BookPage {
         });
     }
 
-    private void lessonsAgain() {
+    /** Shows all lessons, whatever reckoning was looked at. */
+    void lessonsAgain() {
         reckoned = Optional.empty();
         show();
     }

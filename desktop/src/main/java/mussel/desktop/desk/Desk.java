@@ -319,7 +319,10 @@ public final class Desk {
         drafts.clear();
         entered.undoLine().undoable().ifPresent(e -> {
             if (!exercise().map(x -> x.byHand(e.fact())).orElse(true)) {
-                onHint.accept("What was looked at was seen: it is not taken back.");
+                onHint.accept(
+                        entered.tagged().isPresent()
+                                ? "This leg is handed back: nothing of it is taken back any more."
+                                : "What was looked at was seen: it is not taken back.");
                 return;
             }
             if (e.fact() instanceof Fact.WorkedBy by) {
