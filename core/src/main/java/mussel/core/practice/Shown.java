@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 import mussel.core.drain.DrainEngine;
 import mussel.core.drain.DrainInput;
 import mussel.core.drain.DrainResult;
@@ -254,11 +255,13 @@ final class Shown {
         return with(List.of(read(Field.DRAINED, drained), read(Field.OIL_TEMP, temp), read(Field.MINUTES, minutes)));
     }
 
-    /** The job as it would be with these. */
+    /** The leg as it came, with these alone. */
     private Assessment with(List<Fact> facts) {
         List<Entry> entries =
                 new ArrayList<>(List.of(new Entry(1, job.id(), job.opened(), BY, new Fact.Opened(job.leg()))));
-        facts.forEach(f -> entries.add(new Entry(entries.size() + 1L, job.id(), job.opened(), BY, f)));
+        // What is known of it counts: the water it runs in has its own weight.
+        Stream.concat(LegContexts.facts(leg.context()).stream(), facts.stream())
+                .forEach(f -> entries.add(new Entry(entries.size() + 1L, job.id(), job.opened(), BY, f)));
         return at.assessed(Job.of(entries));
     }
 

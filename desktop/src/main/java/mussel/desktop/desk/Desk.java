@@ -122,7 +122,10 @@ public final class Desk {
             } else if (e.waitsForSuspicion(finding)) {
                 onHint.accept("Say first what you suspect, in per cent, at Verdict: then open it.");
             } else {
-                enter(e.look(finding));
+                List<Fact> shows = e.look(finding);
+                if (!shows.isEmpty()) {
+                    enter(shows);
+                }
             }
         });
     }

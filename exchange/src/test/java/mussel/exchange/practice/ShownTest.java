@@ -12,6 +12,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import mussel.core.drain.DrainInput;
+import mussel.core.drain.DrainResult;
+import mussel.core.drain.OilLook;
 import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
@@ -251,6 +254,7 @@ class ShownTest {
                 Practised leg = new Practised(sheet, number);
                 leg.lookAtAll();
                 lash(leg, wrong);
+                weight(leg, wrong);
                 Map<String, Made> read = leg.assessed().findings();
                 leg.exercise().bench().findings().forEach((finding, outcome) -> {
                     int[] of = byFinding.computeIfAbsent(finding, f -> new int[2]);
@@ -265,7 +269,7 @@ class ShownTest {
                 });
             }
         }
-        assertThat(wrong).as("lash").noneMatch(w -> w.contains("lash"));
+        assertThat(wrong).noneMatch(w -> w.contains("lash") || w.contains("weight"));
         assertThat(byFinding).hasSizeGreaterThan(50);
         byFinding.forEach((finding, of) ->
                 assertThat((double) of[0] / of[1]).as(finding + ": " + wrong).isGreaterThanOrEqualTo(0.99));
@@ -280,5 +284,22 @@ class ShownTest {
                 wrong.add(leg.at.sheet().id() + " lash of " + gear.id() + ", worn " + worn);
             }
         }));
+    }
+
+    /** What came out weighs as much water as the oil looks to hold, in whatever water the leg runs. */
+    private static void weight(Practised leg, List<String> wrong) {
+        leg.assessed().drain().ifPresent(drain -> {
+            DrainResult.Source density =
+                    drain.water().source(DrainResult.SourceName.DENSITY).orElseThrow();
+            DrainInput in = leg.assessed().drainInput().orElseThrow();
+            double free = in.freeWaterMl() / in.drainedMl();
+            OilLook look = in.oilWater().orElseThrow();
+            // The scale shows whole grams.
+            double gram = 0.5 / in.drainedMl() / 0.1;
+            if (density.fraction() < look.low() * 0.3 - gram
+                    || density.fraction() > free + look.high() * (1 - free) + gram) {
+                wrong.add(leg.at.sheet().id() + " weight: " + density.fraction() + " for " + look);
+            }
+        });
     }
 }
