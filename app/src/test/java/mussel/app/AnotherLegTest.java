@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
@@ -24,7 +23,6 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.exchange.library.Library;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** A leg that no file describes: named, taken in and worked on by keys alone. */
 class AnotherLegTest extends WindowJourney {
@@ -249,7 +247,7 @@ class AnotherLegTest extends WindowJourney {
 
         click("#sheets-file");
         Path file = folder.resolve("nameless-40.yaml");
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> Files.exists(file));
+        Hands.until(() -> Files.exists(file));
         assertThat(Families.read(file).value()).contains(sheet);
     }
 

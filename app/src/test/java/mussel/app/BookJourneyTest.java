@@ -12,9 +12,6 @@ import java.time.format.TextStyle;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.concurrent.Callable;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -35,19 +32,12 @@ import mussel.core.log.Visit;
 import mussel.store.Backups;
 import mussel.store.SqliteJournal;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The book in the real window on the demo: search, lives, twins, due, plan, a file taken in, a tag scanned. */
 class BookJourneyTest extends DemoJourney {
-    private static void settled(Callable<Boolean> there) throws TimeoutException {
-        // Asked on the interface thread: elsewhere the scene changes while it is looked through.
-        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> WaitForAsyncUtils.waitForAsyncFx(10_000, there));
-        Hands.settle();
-    }
-
-    private void takeIn(Path file) throws TimeoutException {
+    private void takeIn(Path file) {
         robot.interact(() -> window.takeInFile(file));
-        settled(() -> window.lookup("#take-in-file-page") != null);
+        Hands.until(() -> window.lookup("#take-in-file-page") != null);
     }
 
     private static String words(Node node) {
@@ -58,11 +48,11 @@ class BookJourneyTest extends DemoJourney {
     }
 
     @Test
-    void theLogbookFindsALegAndShowsItsLifeBesideItsTwins() throws TimeoutException {
+    void theLogbookFindsALegAndShowsItsLifeBesideItsTwins() {
         robot.push(KeyCode.CONTROL, KeyCode.L);
         TextField search = robot.lookup("#book-search").query();
         robot.clickOn(search).write("harvester pro");
-        settled(() -> robot.lookup("#found")
+        Hands.until(() -> robot.lookup("#found")
                         .<ListView<LogBook.Found>>query()
                         .getSelectionModel()
                         .getSelectedItem()
@@ -90,23 +80,23 @@ class BookJourneyTest extends DemoJourney {
     }
 
     @Test
-    void dueWorkLivesAndThePlanAreThere() throws TimeoutException {
+    void dueWorkLivesAndThePlanAreThere() {
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-due");
         assertThat(words(robot.lookup("#book").query())).contains("Gear oil", "By hours: ", "New gear oil");
         click("#book-page-lives");
-        settled(() -> words(robot.lookup("#lives-says").query()).contains("They wear out"));
+        Hands.until(() -> words(robot.lookup("#lives-says").query()).contains("They wear out"));
         assertThat(words(robot.lookup("#lives-says").query()))
                 .contains("Cheapest is to replace at", "The present 24 months");
         click("#book-page-plan");
-        settled(() -> words(robot.lookup("#plan-first").query()).contains("first bench: "));
+        Hands.until(() -> words(robot.lookup("#plan-first").query()).contains("first bench: "));
         Pane bars = robot.lookup("#plan-bars").query();
         assertThat(bars.lookupAll(".plan-bar")).hasSizeGreaterThan(20);
         assertThat(((Label) robot.lookup("#plan-about").query()).getText()).contains("min on the mean");
     }
 
     @Test
-    void aFileIsLookedIntoAndTakenInWhole() throws IOException, TimeoutException {
+    void aFileIsLookedIntoAndTakenInWhole() throws IOException {
         Path other = folder.resolve("other.mussel");
         DemoYard.fill(other, Instant.parse("2026-11-22T09:00:00Z"));
         Path json = folder.resolve("other.json");
@@ -124,7 +114,7 @@ class BookJourneyTest extends DemoJourney {
         takeIn(json);
         assertThat(words(robot.lookup("#take-in-file-page").query())).contains("1 new jobs");
         click("#take-in-file-do");
-        settled(() -> shop.book().jobs() == before + 1);
+        Hands.until(() -> shop.book().jobs() == before + 1);
         Path broken = Files.writeString(folder.resolve("broken.json"), "{\"format\":\"mussel-log\",\"jobs\":[");
         takeIn(broken);
         assertThat(words(robot.lookup("#take-in-file-page").query())).contains("Nothing of it was taken in", "line 1");
@@ -134,7 +124,7 @@ class BookJourneyTest extends DemoJourney {
 
     /** A file is drawn from a label onto the window, as from a file manager. */
     @Test
-    void aFileDroppedOnTheWindowIsLookedInto() throws IOException, TimeoutException {
+    void aFileDroppedOnTheWindowIsLookedInto() throws IOException {
         Path text = Files.writeString(folder.resolve("notes.txt"), "hello");
         Label handle = new Label("a file");
         handle.setOnDragDetected(e -> {
@@ -148,16 +138,16 @@ class BookJourneyTest extends DemoJourney {
             window.getChildren().add(handle);
         });
         robot.drag(handle).moveBy(30, -30).moveBy(300, -250).drop();
-        settled(() -> window.lookup("#take-in-file-page") != null);
+        Hands.until(() -> window.lookup("#take-in-file-page") != null);
         assertThat(words(robot.lookup("#take-in-file-page").query()))
                 .contains("notes.txt", "Nothing of it was taken in", "of a kind Mussel does not read");
     }
 
     @Test
-    void theBenchIsPlannedAnewWhenAStepIsTickedOrSomebodyIsAway() throws TimeoutException {
+    void theBenchIsPlannedAnewWhenAStepIsTickedOrSomebodyIsAway() {
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-plan");
-        settled(() -> words(robot.lookup("#plan-first").query()).contains("first bench: "));
+        Hands.until(() -> words(robot.lookup("#plan-first").query()).contains("first bench: "));
         Button done = (Button) robot.lookup("#plan-first").query().lookupAll(".button").stream()
                 .filter(b -> b.getId() != null && b.getId().startsWith("plan-done-"))
                 .findFirst()
@@ -176,10 +166,10 @@ class BookJourneyTest extends DemoJourney {
         Button here = robot.lookup("#here-0-" + day).query();
         assertThat(here.getText()).isEqualTo("here");
         robot.interact(here::fire);
-        settled(() -> robot.lookup("#here-0-" + day).queryAll().stream()
+        Hands.until(() -> robot.lookup("#here-0-" + day).queryAll().stream()
                 .anyMatch(b -> ((Button) b).getText().equals("away")));
         // The plan is worked out beside the window.
-        settled(() -> robot.lookup("#plan-bars").query().lookupAll(".plan-bar").stream()
+        Hands.until(() -> robot.lookup("#plan-bars").query().lookupAll(".plan-bar").stream()
                 .map(Node::getAccessibleText)
                 .noneMatch(t -> t.contains("first bench, " + weekday(day))));
         assertThat(shop.absences().of("first bench")).containsExactly(day);
@@ -190,7 +180,7 @@ class BookJourneyTest extends DemoJourney {
     }
 
     @Test
-    void aWholeLogIsTakenInBesideTheWork() throws IOException, TimeoutException {
+    void aWholeLogIsTakenInBesideTheWork() throws IOException {
         Path other = folder.resolve("sister.mussel");
         DemoYard.fill(other, Instant.parse("2025-03-01T09:00:00Z"));
         Path backup = folder.resolve("sister.mussel-backup");
@@ -199,8 +189,8 @@ class BookJourneyTest extends DemoJourney {
         takeIn(backup);
         assertThat(words(robot.lookup("#take-in-file-page").query())).contains("51 new jobs");
         click("#take-in-file-do");
-        settled(() -> shop.book().jobs() == before + 51);
-        settled(() -> robot.lookup("#filing").queryAs(Label.class).getText().isEmpty());
+        Hands.until(() -> shop.book().jobs() == before + 51);
+        Hands.until(() -> robot.lookup("#filing").queryAs(Label.class).getText().isEmpty());
         assertThat(shop.book().owed()).isEmpty();
         assertThat(shop.book().stale()).isEmpty();
         takeIn(backup);
@@ -209,11 +199,11 @@ class BookJourneyTest extends DemoJourney {
     }
 
     @Test
-    void aScannedTagOpensTheLifeOfItsLeg() throws TimeoutException {
+    void aScannedTagOpensTheLifeOfItsLeg() {
         robot.interact(() -> window.showBench());
         TextField find = robot.lookup("#find").query();
         robot.clickOn(find).write("mussel:leg:demo-Byssus-SINGLE");
-        settled(() -> !robot.lookup("#life-jobs").queryAll().isEmpty());
+        Hands.until(() -> !robot.lookup("#life-jobs").queryAll().isEmpty());
         ListView<Visit> life = robot.lookup("#life-jobs").query();
         assertThat(life.getItems()).allMatch(v -> v.boat().equals("Byssus"));
     }

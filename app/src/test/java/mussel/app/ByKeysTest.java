@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
@@ -21,7 +20,6 @@ import mussel.core.job.Topic;
 import mussel.desktop.kit.QuantityField;
 import mussel.desktop.shell.Stations;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** What hands do: real keys alone, nothing looked up to act on it. */
 class ByKeysTest extends WindowJourney {
@@ -88,7 +86,7 @@ class ByKeysTest extends WindowJourney {
         assertThat(now().proof().failed()).isEmpty();
         assertThat(now().job().tagged()).contains(shop.today());
         Path sheet = folder.resolve("job-" + now().job().id() + ".pdf");
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> Files.exists(sheet));
+        Hands.until(() -> Files.exists(sheet));
     }
 
     @Test

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import mussel.core.job.Fact;
@@ -16,17 +15,11 @@ import mussel.core.leak.LeakMode;
 import mussel.core.verdict.VerdictResult;
 import mussel.desktop.leak.LeakStation;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** A leg with milky oil is diagnosed in the real window: looks, holds on the simulated tester, soap, and which lip it is. */
 class DiagnosisTest extends DemoJourney {
     private void openMilkyLeg() {
         click("#leg-" + job("Spat Lass, port"));
-    }
-
-    private void waitFor(java.util.function.BooleanSupplier holds) throws Exception {
-        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(holds::getAsBoolean)
-                .get());
     }
 
     private boolean has(String finding, String outcome) {
@@ -57,13 +50,13 @@ class DiagnosisTest extends DemoJourney {
         click("#practice-hides-driveshaft_water_lip");
         click("#practice-speed-20");
         click("#practice-pump");
-        waitFor(() -> has("pressure_hold", "tight"));
+        Hands.until(() -> has("pressure_hold", "tight"));
         click("#practice-soap");
         assertThat(now().findings()).doesNotContainKey("bubbles_driveshaft");
         click("#practice-pull");
-        waitFor(() -> has("vacuum_hold", "slow") || has("vacuum_hold", "fast"));
+        Hands.until(() -> has("vacuum_hold", "slow") || has("vacuum_hold", "fast"));
         click("#practice-stage-driveshaft");
-        waitFor(() -> has("worse_turning_driveshaft", "yes"));
+        Hands.until(() -> has("worse_turning_driveshaft", "yes"));
         click("#practice-release");
 
         HeldTest vacuum = now().held(LeakMode.VACUUM).orElseThrow();
@@ -140,7 +133,7 @@ class DiagnosisTest extends DemoJourney {
         Path bad = write(
                 "bad.csv", "time (s),pressure (kPa),temperature (°C)\n0,-40,18\n10,-39,18\n5,-39,18\n20,-39,18\n");
         robot.interact(() -> station.read(bad.toFile()));
-        waitFor(() -> imported().contains("line 4 runs backwards"));
+        Hands.until(() -> imported().contains("line 4 runs backwards"));
         assertThat(now().held(LeakMode.VACUUM)).isEmpty();
         StringBuilder good = new StringBuilder("t (min);p (psi);temp (°F)\n");
         for (int i = 0; i < 60; i++) {
@@ -148,7 +141,7 @@ class DiagnosisTest extends DemoJourney {
         }
         Path csv = write("good.csv", good.toString());
         robot.interact(() -> station.read(csv.toFile()));
-        waitFor(() -> imported().startsWith("60 readings taken"));
+        Hands.until(() -> imported().startsWith("60 readings taken"));
         assertThat(now().held(LeakMode.VACUUM).orElseThrow().hold().instrument())
                 .isEqualTo("file good.csv");
     }

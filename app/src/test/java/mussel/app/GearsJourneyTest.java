@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.control.ButtonBase;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -24,7 +23,6 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** A big leg from marks and heights to shims, lash, torques, oil, proof and tag. */
 class GearsJourneyTest extends DemoJourney {
@@ -142,7 +140,7 @@ class GearsJourneyTest extends DemoJourney {
         Path pdf = folder.resolve("sheet.pdf");
         TagStation tag = (TagStation) window.station().orElseThrow();
         robot.interact(() -> tag.print(pdf));
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> tag.printed().startsWith("Written"));
+        Hands.until(() -> tag.printed().startsWith("Written"));
         try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
             assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
                     .contains("simulated", "Forward gear", "Proof", "Tagged all the same, because: practice bench");

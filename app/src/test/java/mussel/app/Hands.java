@@ -2,7 +2,9 @@ package mussel.app;
 
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.collections.ListChangeListener;
 import javafx.event.Event;
@@ -26,6 +28,9 @@ import org.testfx.util.WaitForAsyncUtils;
 final class Hands extends FxRobot {
     /** Turns of the interface thread in which a key that has not arrived is taken for gone: its window closed meanwhile. */
     private static final int TURNS = 60;
+
+    /** Long enough for the slowest machine: how quick something is, is no matter of these tests. */
+    private static final int PATIENCE_S = 180;
 
     private static final AtomicInteger SEEN = new AtomicInteger();
     private static boolean listening;
@@ -152,6 +157,19 @@ final class Hands extends FxRobot {
         WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(work));
     }
 
+    /** Waits until something holds, which is asked on the interface thread: elsewhere the scene changes while it is looked through. */
+    static void until(BooleanSupplier holds) {
+        try {
+            WaitForAsyncUtils.waitFor(
+                    PATIENCE_S,
+                    TimeUnit.SECONDS,
+                    () -> WaitForAsyncUtils.waitForAsyncFx(TimeUnit.SECONDS.toMillis(PATIENCE_S), holds::getAsBoolean));
+        } catch (TimeoutException e) {
+            throw new AssertionError("what was waited for did not come in " + PATIENCE_S + " s", e);
+        }
+        settle();
+    }
+
     /** Waits until what was asked for has been done and drawn. */
     static void settle() {
         // A frame may ask for the focus, which another frame places.
@@ -168,8 +186,8 @@ final class Hands extends FxRobot {
                 .findFirst()
                 .ifPresentOrElse(scene -> after(scene, done::countDown), done::countDown));
         try {
-            if (!done.await(30, TimeUnit.SECONDS)) {
-                throw new AssertionError("the window has drawn nothing for half a minute");
+            if (!done.await(PATIENCE_S, TimeUnit.SECONDS)) {
+                throw new AssertionError("the window has drawn nothing for " + PATIENCE_S + " s");
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

@@ -4,10 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.TimeUnit;
+import java.util.OptionalDouble;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import mussel.core.job.Field;
@@ -18,7 +19,6 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The whole slice in the real window: a leg is taken in, drained, stripped, built, filled and tagged, over a restart. */
 class JourneyTest extends WindowJourney {
@@ -96,7 +96,7 @@ class JourneyTest extends WindowJourney {
         Path pdf = folder.resolve("job.pdf");
         TagStation station = (TagStation) window.station().orElseThrow();
         robot.interact(() -> station.print(pdf));
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> station.printed().startsWith("Written"));
+        Hands.until(() -> station.printed().startsWith("Written"));
         try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
             assertThat(document.getNumberOfPages()).isEqualTo(1);
             assertThat(new PDFTextStripper().getText(document))
@@ -118,6 +118,40 @@ class JourneyTest extends WindowJourney {
         assertThat(now().job().reading(Field.DRAINED)).isEmpty();
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(now().job().reading(Field.DRAINED)).hasValue(148);
+    }
+
+    /** A hand that stops within a figure has made one of it; what it types on is the figure meant all the same. */
+    @Test
+    void aRestWithinAFigureChangesNothingUnderTheHand() {
+        takeIn("Byssus", "single", "tern-60");
+        go(Station.FILL);
+        click("#field-pumped .text-field");
+        robot.write("43");
+        Hands.until(() -> entered(Field.PUMPED).equals(OptionalDouble.of(43)));
+        robot.write("1 ml");
+        go(Station.TAG);
+        assertThat(now().job().reading(Field.PUMPED)).hasValue(431);
+
+        go(Station.DRAIN);
+        click("#field-drained .text-field");
+        robot.write("0,452 l");
+        Hands.until(() -> entered(Field.DRAINED).equals(OptionalDouble.of(452)));
+        int entries = window.desk().orElseThrow().entries();
+        assertThat(find("#field-drained .text-field", TextField.class).getText())
+                .isEqualTo("0,452 l");
+        go(Station.TAG);
+        assertThat(window.desk().orElseThrow().entries())
+                .as("entered once, not again when the field is left")
+                .isEqualTo(entries);
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        go(Station.DRAIN);
+        assertThat(find("#field-drained .text-field", TextField.class).getText())
+                .isEmpty();
+    }
+
+    /** What is in the journal, without what is being typed. */
+    private OptionalDouble entered(Field field) {
+        return window.desk().orElseThrow().job().reading(field);
     }
 
     @Test

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -20,7 +19,6 @@ import mussel.desktop.desk.Workshop;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** A leg that is in no file, from its intake to its tag by keys alone, what its manual says typed where it is wanted; then in a yard that has never heard of it. */
 class NamelessLegTest extends WindowJourney {
@@ -134,7 +132,7 @@ class NamelessLegTest extends WindowJourney {
         assertThat(now().job().sheet()).as("what it was worked by").isPresent();
         key(KeyCode.F5);
         Path paper = folder.resolve("job-" + now().job().id() + ".pdf");
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> Files.exists(paper));
+        Hands.until(() -> Files.exists(paper));
     }
 
     private void elsewhere(FamilySheet sheet) {

@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
@@ -125,14 +123,7 @@ class NothingIsCutTest extends DemoJourney {
 
     /** The order is worked out beside the window; what is looked at is the table with it. */
     private void waitForOrder(PartsStation parts) {
-        try {
-            WaitForAsyncUtils.waitFor(
-                    20,
-                    TimeUnit.SECONDS,
-                    () -> parts.ready() || now().supply().open().isEmpty());
-        } catch (TimeoutException e) {
-            throw new AssertionError("No order was worked out", e);
-        }
+        Hands.until(() -> parts.ready() || now().supply().open().isEmpty());
     }
 
     /** Does work on the interface thread and waits for it, without waiting for the screen to come to rest. */

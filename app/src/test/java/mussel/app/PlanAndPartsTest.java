@@ -41,8 +41,7 @@ class PlanAndPartsTest extends DemoJourney {
         click("#take-all");
         assertThat(now().job().reading(Field.FROM_SHELF.of("impeller"))).hasValue(1);
         PartsStation parts = (PartsStation) window.station().orElseThrow();
-        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(parts::ready)
-                .get());
+        Hands.until(parts::ready);
         click("#order");
         assertThat(now().job().orders()).hasSize(1);
         assertThat(now().supply().open()).isEmpty();
@@ -52,7 +51,7 @@ class PlanAndPartsTest extends DemoJourney {
         Path pdf = folder.resolve("estimate.pdf");
         EstimateStation estimate = (EstimateStation) window.station().orElseThrow();
         robot.interact(() -> estimate.print(pdf));
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> estimate.printed().startsWith("Written"));
+        Hands.until(() -> estimate.printed().startsWith("Written"));
         try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
             assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
                     .contains("Repair it, exchange it, or leave it?", "Spat Lass, port")

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -17,6 +18,7 @@ import mussel.core.job.Address;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Station;
+import mussel.core.leak.LeakMode;
 import mussel.store.SqliteJournal;
 import org.junit.jupiter.api.Test;
 
@@ -184,6 +186,30 @@ class PracticePageTest extends WindowJourney {
                 .as("the chart turns to what was read")
                 .isTrue();
         assertThat(said("#hold-verdict")).isNotEmpty();
+    }
+
+    /** Soap is brushed on under pressure: the hold goes on meanwhile. */
+    @Test
+    void soapIsBrushedOnWhileTheHoldGoesOn() {
+        practice();
+        click("#practice-family-tern-60");
+        click("#practice-number");
+        robot.write("4").push(KeyCode.ENTER);
+        go(Station.LEAK);
+        click("#practice-pump");
+        Hands.until(() -> readings() > 20);
+        Node soap = robot.lookup(n -> n.getId() != null && n.getId().startsWith("look-bubbles_"))
+                .match(PracticePageTest::inSight)
+                .query();
+        String place = ((Labeled) soap).getText().split(" · ")[0];
+        click("#" + soap.getId());
+        assertThat(seen("#practice-last")).as("leg 4 leaks under pressure").contains(place);
+        int then = readings();
+        Hands.until(() -> readings() > then + 20);
+    }
+
+    private int readings() {
+        return now().job().hold(LeakMode.PRESSURE).map(h -> h.readings().size()).orElse(0);
     }
 
     @Test

@@ -7,7 +7,6 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
@@ -21,7 +20,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxToolkit;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** A damaged logbook in the window: its backups are offered, looked into and put in its place. */
 class RefusalTest {
@@ -57,7 +55,7 @@ class RefusalTest {
     }
 
     private void settled(String words) throws Exception {
-        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> robot.lookup(".label").queryAll().stream()
+        Hands.until(() -> robot.lookup(".label").queryAll().stream()
                 .anyMatch(l -> ((Label) l).getText().contains(words)));
         Hands.settle();
     }
@@ -74,7 +72,7 @@ class RefusalTest {
         settled("set aside as it is");
         assertThat(log).as("looking changes nothing").hasBinaryContent(new byte[9_000]);
         robot.clickOn("#refusal-restore");
-        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> again.size() == 2);
+        Hands.until(() -> again.size() == 2);
         assertThat(again.get(1)).contains("What was there is kept in").contains(".set-aside-");
         try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
             assertThat(journal.entries(1)).hasSize(1);
@@ -92,7 +90,7 @@ class RefusalTest {
         settled("Brought out: 1 jobs with 1 entries");
         assertThat(log).as("looking changes nothing").hasBinaryContent(bytes);
         robot.clickOn("#refusal-restore");
-        WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, () -> !again.isEmpty());
+        Hands.until(() -> !again.isEmpty());
         assertThat(again.get(0)).contains("What is whole was put in its place");
         try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
             assertThat(journal.entries(1)).hasSize(1);

@@ -6,7 +6,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
@@ -19,7 +18,6 @@ import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Step;
 import mussel.desktop.desk.Desk;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** A job keeps the sheet it was worked by; what is changed in a sheet has its history, and can be taken back. */
 class SheetsOfJobsTest extends WindowJourney {
@@ -309,15 +307,10 @@ class SheetsOfJobsTest extends WindowJourney {
         shop.sheets().described().write(sheet.id(), file);
         Files.writeString(file, Files.readString(file).replace("430 ml", "455 ml"));
         robot.interact(() -> window.takeInFile(file));
-        WaitForAsyncUtils.waitFor(
-                20,
-                TimeUnit.SECONDS,
-                () -> robot.lookup("#take-in-file-page").tryQuery().isPresent()
-                        && words("#take-in-file-page").contains("oil, capacity: 455 ml (page 9), was 430 ml (page 9)"));
+        Hands.until(() -> robot.lookup("#take-in-file-page").tryQuery().isPresent()
+                && words("#take-in-file-page").contains("oil, capacity: 455 ml (page 9), was 430 ml (page 9)"));
         click("#take-in-file-do");
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> robot.lookup("#take-in-file-do")
-                .tryQuery()
-                .isEmpty());
+        Hands.until(() -> robot.lookup("#take-in-file-do").tryQuery().isEmpty());
         assertThat(shop.families().get(4).oil().capacityMl()).hasValue(455);
         robot.interact(() -> shop.sheets().undo(sheet.id()));
         assertThat(shop.families().get(4).oil().capacityMl()).hasValue(430);

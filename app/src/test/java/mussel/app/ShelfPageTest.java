@@ -3,7 +3,6 @@ package mussel.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.input.KeyCode;
 import mussel.core.book.ShelfPlan;
 import mussel.core.job.Job;
@@ -11,7 +10,6 @@ import mussel.core.job.Order;
 import mussel.core.job.Yard;
 import mussel.desktop.parts.PartsStation;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The shelf in the window: counted, kept at least, ordered for, and what comes is taken in, in parts and with what goes back. */
 class ShelfPageTest extends DemoJourney {
@@ -42,7 +40,7 @@ class ShelfPageTest extends DemoJourney {
         type("#least-tern-60-impeller", "9");
         assertThat(shop.yard().least()).contains(new Yard.Least("tern-60", "impeller", 9));
         assertThat(line("impeller").gap()).isGreaterThanOrEqualTo(6);
-        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> window.lookup("#shelf-ordered") != null);
+        Hands.until(() -> window.lookup("#shelf-ordered") != null);
         assertThat(said("#shelf-order")).contains("all here in", "€");
         click("#shelf-ordered");
         assertThat(shop.shelfPlan().missing())
@@ -76,8 +74,7 @@ class ShelfPageTest extends DemoJourney {
         click("#pick-goal-driveshaft_seals-yes");
         click("#station-parts");
         PartsStation parts = (PartsStation) window.station().orElseThrow();
-        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(parts::ready)
-                .get());
+        Hands.until(parts::ready);
         click("#order");
         Job job = now().job();
         Order order = job.orders().get(0);

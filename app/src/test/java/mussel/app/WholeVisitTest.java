@@ -5,9 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.concurrent.Callable;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import mussel.core.book.LayUpWork;
@@ -21,7 +18,6 @@ import mussel.core.job.Station;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The whole visit in the demo yard: complaint, twins, consent, lay-up, and what comes back. */
 class WholeVisitTest extends DemoJourney {
@@ -29,11 +25,6 @@ class WholeVisitTest extends DemoJourney {
         try (var document = Loader.loadPDF(paper.toFile())) {
             return new PDFTextStripper().getText(document).replaceAll("\\s+", " ");
         }
-    }
-
-    private static void until(Callable<Boolean> there) throws TimeoutException {
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, there);
-        WaitForAsyncUtils.waitForFxEvents();
     }
 
     @Test
@@ -62,7 +53,8 @@ class WholeVisitTest extends DemoJourney {
         click("#starboard-gear_neutral");
         assertThat(now().job().ticked("gear_neutral")).as("each leg its own").isEmpty();
         go(Station.PARTS);
-        until(() -> robot.lookup("#order").tryQuery().map(n -> !n.isDisabled()).orElse(false));
+        Hands.until(() ->
+                robot.lookup("#order").tryQuery().map(n -> !n.isDisabled()).orElse(false));
         assertThat(now().supply().forSister()).contains("1 × Impeller");
         click("#order");
         assertThat(now().visit().orElseThrow().sister().supply().open())
@@ -113,11 +105,11 @@ class WholeVisitTest extends DemoJourney {
         assertThat(said("#comeback")).contains("mended here: Driveshaft seals");
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-lives");
-        until(() -> said("#lives-came").contains("came back and cost"));
+        Hands.until(() -> said("#lives-came").contains("came back and cost"));
         assertThat(said("#lives-came")).contains("Where renewed, Driveshaft seals: 1 of", "stays as reckoned");
         assertThat(said("#lives-record")).contains("The most that an estimate named held in", "this yard’s own time");
         click("#count-comebacks-on");
-        until(() -> said("#lives-came").contains("That counts in what leaving it costs"));
+        Hands.until(() -> said("#lives-came").contains("That counts in what leaving it costs"));
         robot.interact(() -> window.showBench());
         open("Kelp Runner");
         assertThat(leaving()).as("what it truly cost is in it").isNotEqualTo(before);

@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.nio.charset.Charset;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
@@ -24,7 +23,6 @@ import mussel.store.SqliteJournal;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** A yard is set up from nothing by the keyboard, and takes a leg through an order and an estimate. */
 class YardFromNothingTest extends WindowJourney {
@@ -128,8 +126,7 @@ class YardFromNothingTest extends WindowJourney {
                 throw new AssertionError(e);
             }
         });
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> window.lookup("#prices-column-price") != null);
-        WaitForAsyncUtils.waitForFxEvents();
+        Hands.until(() -> window.lookup("#prices-column-price") != null);
         assertThat(said("#price-list-page")).contains("Windows-1252");
         robot.push(KeyCode.CONTROL, KeyCode.A).write("Gulf Seals").push(KeyCode.TAB);
         robot.write("nok").push(KeyCode.TAB);
@@ -137,9 +134,7 @@ class YardFromNothingTest extends WindowJourney {
         assertThat(said("#price-list-page")).contains("type the day’s rate, what one NOK is in USD");
         robot.clickOn("#prices-rate").write("0.1");
         reach("prices-do");
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> find("#prices-do", Button.class)
-                .getText()
-                .equals("Take it in"));
+        Hands.until(() -> find("#prices-do", Button.class).getText().equals("Take it in"));
         assertThat(said("#prices-says")).contains("T60-1302 again").contains("new, 0 dearer");
         assertThat(shop.yard().prices()).as("not before it was seen").isEmpty();
         robot.push(KeyCode.SPACE);
@@ -159,8 +154,7 @@ class YardFromNothingTest extends WindowJourney {
         click("#pick-goal-driveshaft_seals-yes");
         go(Station.PARTS);
         PartsStation parts = (PartsStation) window.station().orElseThrow();
-        WaitForAsyncUtils.waitFor(60, TimeUnit.SECONDS, () -> WaitForAsyncUtils.asyncFx(parts::ready)
-                .get());
+        Hands.until(parts::ready);
         assertThat(now().stores().catalogue().of("tern-60").offers())
                 .filteredOn(o -> o.supplier().equals("Gulf Seals"))
                 .isNotEmpty()
@@ -171,7 +165,7 @@ class YardFromNothingTest extends WindowJourney {
         Path pdf = folder.resolve("estimate.pdf");
         EstimateStation estimate = (EstimateStation) window.station().orElseThrow();
         robot.interact(() -> estimate.print(pdf));
-        WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> estimate.printed().startsWith("Written"));
+        Hands.until(() -> estimate.printed().startsWith("Written"));
         try (var document = Loader.loadPDF(pdf.toFile())) {
             assertThat(new PDFTextStripper().getText(document))
                     .contains("Sand Bar Boats", "$")

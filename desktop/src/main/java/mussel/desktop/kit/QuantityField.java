@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import java.util.function.DoubleFunction;
 import java.util.function.ObjDoubleConsumer;
+import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.AccessibleRole;
@@ -48,6 +49,8 @@ public final class QuantityField extends Column implements Question {
     private OnDoubted onDoubted = (typed, entered, doubt, confirmed) -> onEnter.accept(typed, entered);
     /** The text that was asked about last; empty while nothing is. */
     private String asked = "";
+    /** The text that was taken while typing rested; empty once the field shows a value again. */
+    private String taken = "";
 
     /** Takes an unlikely figure all the same. */
     public interface OnDoubted {
@@ -136,7 +139,7 @@ public final class QuantityField extends Column implements Question {
 
     /** What is being typed becomes a figure now. */
     public void settle() {
-        if (rest.getStatus() == javafx.animation.Animation.Status.RUNNING) {
+        if (resting()) {
             finish(false);
         }
     }
@@ -184,15 +187,26 @@ public final class QuantityField extends Column implements Question {
         return reply.map(Label::getText).orElse("");
     }
 
-    /** Shows the value of the job; what is being typed is left alone. */
+    /** Shows the value of the job; what is being typed is left alone, also where a rest in it made a figure of it. */
     public void show(OptionalDouble current, YardUnits yardUnits) {
         boolean same = current.equals(value) && yardUnits.equals(units);
         units = yardUnits;
         prompt();
         value = current;
-        if (!same && !(text.isFocused() && rest.getStatus() == javafx.animation.Animation.Status.RUNNING)) {
+        if (!same && !(text.isFocused() && (resting() || says(current)))) {
             revert();
         }
+    }
+
+    private boolean resting() {
+        return rest.getStatus() == Animation.Status.RUNNING;
+    }
+
+    /** Whether the text reads as this figure already. */
+    private boolean says(OptionalDouble figure) {
+        return figure.isPresent()
+                && AmountReader.read(text.getText(), kind, units, range) instanceof Typed.Understood understood
+                && understood.value() == figure.getAsDouble();
     }
 
     private String shown() {
@@ -201,6 +215,7 @@ public final class QuantityField extends Column implements Question {
 
     private void revert() {
         rest.stop();
+        taken = "";
         showing = true;
         text.setText(shown());
         showing = false;
@@ -263,8 +278,9 @@ public final class QuantityField extends Column implements Question {
     private boolean take(double figure, boolean byKey) {
         String written = text.getText().strip();
         boolean again = !asked.isEmpty() && asked.equals(written);
-        boolean fresh = !text.getText().equals(shown());
+        boolean fresh = !text.getText().equals(shown()) && !written.equals(taken);
         if (fresh || again) {
+            taken = written;
             Optional<String> doubt = doubts.apply(figure);
             if (doubt.isEmpty()) {
                 asked = "";
