@@ -47,6 +47,21 @@ public final class Bench {
         this.costing = costing;
     }
 
+    /** The same leg before anyone looked at it. */
+    Bench untouched() {
+        return new Bench(leg, tables, labourPerH, costing);
+    }
+
+    /** The same leg as the advice would have looked at it. */
+    Bench advised() {
+        return new Policies(tables, labourPerH, costing).look(leg, Policy.ADVICE);
+    }
+
+    /** The labour rate (money per hour). */
+    double labourPerH() {
+        return labourPerH;
+    }
+
     /** The leg. */
     public PracticeLeg leg() {
         return leg;

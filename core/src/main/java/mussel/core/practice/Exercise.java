@@ -30,12 +30,6 @@ import mussel.core.verdict.VerdictResult.Check;
 
 /** A practice leg as somebody goes about it, told by the entries of the practice log; once it is handed back, what it came to. */
 public final class Exercise {
-    /** What handing over costs the yard: an hour of putting it together and saying what was found (h). */
-    private static final double HANDING_OVER = 1;
-    /** A dealer asks more than the yard for the same. */
-    private static final double DEALER = 1.5;
-
-    private static final double LEAST = 0.01;
     private static final double PERCENT = 100;
 
     private final Job job;
@@ -177,23 +171,15 @@ public final class Exercise {
         return at.map(w -> new Shown(bench.leg(), knowledge(), w, job, bench.findings()).leaks());
     }
 
-    /** Goals that were called for and left, or done and not called for; none before it was handed back. */
-    public List<String> wrong() {
-        if (!back() || handedOver()) {
-            return List.of();
-        }
-        List<String> called = bench.leg().called();
-        List<String> done = done();
-        return knowledge().goals().stream()
-                .map(RepairGoal::id)
-                .filter(g -> called.contains(g) != done.contains(g))
-                .toList();
-    }
-
     /** Whether a look can be made now: one that is part of a reading made before cannot be made again. */
     public boolean offered(Finding finding) {
         return bench.offered(finding)
                 && (at.isEmpty() || Shown.together(finding.id()).stream().noneMatch(bench.findings()::containsKey));
+    }
+
+    /** Whether a look is made while a hold goes on, as soap is brushed on under pressure. */
+    public static boolean whileHeld(String finding) {
+        return finding.startsWith(Shown.SOAP);
     }
 
     /** What a look shows, as entries; none where it cannot be made now. What is one reading is seen together. */
@@ -230,30 +216,6 @@ public final class Exercise {
         return suspected;
     }
 
-    /**
-     * The last look against what the advice would have done then.
-     *
-     * @param made the look, or those that were one reading
-     * @param minutes what it took, its set-up with it (min)
-     * @param bits what it was expected to settle (bits)
-     * @param value what it was worth, less its time (money)
-     * @param advised what the advice would have looked at; none where nothing was worth its time any more
-     * @param advisedValue what that was worth
-     */
-    public record LastLook(
-            List<String> made, double minutes, double bits, double value, List<String> advised, double advisedValue) {
-        /** Keeps its own copies. */
-        public LastLook {
-            made = List.copyOf(made);
-            advised = List.copyOf(advised);
-        }
-
-        /** Whether it is what was advised. */
-        public boolean asAdvised() {
-            return advised.stream().anyMatch(made::contains);
-        }
-    }
-
     /** The last look against the advice; empty before any was made. */
     public Optional<LastLook> lastLook() {
         List<String> looked = looked();
@@ -262,7 +224,7 @@ public final class Exercise {
         }
         Set<String> reading = Shown.together(looked.get(looked.size() - 1));
         List<String> made = looked.stream().filter(reading::contains).toList();
-        Bench before = new Bench(bench.leg(), tables, labourPerH, costing);
+        Bench before = bench.untouched();
         looked.stream().filter(l -> !reading.contains(l)).forEach(before::look);
         VerdictResult then = before.ranked();
         Optional<Check> check =
@@ -302,62 +264,44 @@ public final class Exercise {
                 .toList();
     }
 
-    /**
-     * One look in the reckoning.
-     *
-     * @param finding which
-     * @param shows what it showed
-     * @param minutes what it took, its set-up with it (min)
-     * @param bits what it was expected to settle as it was made (bits)
-     * @param value what it was worth then, less its time (money)
-     */
-    public record Made(String finding, String shows, double minutes, double bits, double value) {}
+    /** What it comes to as it stands. */
+    private Settlement settlement() {
+        return new Settlement(
+                bench,
+                looked(),
+                done(),
+                handedOver(),
+                lesson.map(Lesson::handOver).orElse(false),
+                suspected());
+    }
 
-    /**
-     * What it came to.
-     *
-     * @param own as it was handed back
-     * @param advice what the program's advice would have cost on this leg
-     * @param advised what that would have looked at, in its order
-     * @param knowing what somebody who knew what is wrong would have cost, without a look
-     * @param looks each look that was made
-     * @param score how true what was suspected is, in bits a goal: nought is certain and right, one is a coin; empty where nothing was said
-     * @param right whether it was right to mend it, or to hand it over
-     */
-    public record Told(
-            Reckoning own,
-            Reckoning advice,
-            List<String> advised,
-            Reckoning knowing,
-            List<Made> looks,
-            Optional<Double> score,
-            boolean right) {
-        /** Keeps its own copies. */
-        public Told {
-            advised = List.copyOf(advised);
-            looks = List.copyOf(looks);
-        }
+    /** Tells what was wrong and what it came to; empty before it was handed back. */
+    public Optional<Told> told() {
+        return back() ? Optional.of(settlement().told()) : Optional.empty();
+    }
 
-        /** What was lost against the advice (money); below nought where it was beaten. */
-        public double lost() {
-            return own.cost() - advice.cost();
-        }
+    /** Goals that were called for and left or given away, or done and not called for or not the yard's to do; none before it was handed back. */
+    public List<String> wrong() {
+        return back() ? settlement().wrong() : List.of();
+    }
+
+    /** How true what is suspected is (bits a goal); empty where nothing was said. */
+    public Optional<Double> score() {
+        return settlement().score();
     }
 
     /** What it lost against the advice (money), as it was reckoned when it was handed back; empty before that. */
     public Optional<Double> lost() {
         OptionalDouble kept = job.reading(Field.LOST);
-        return !back() ? Optional.empty() : Optional.of(kept.isPresent() ? kept.getAsDouble() : loses());
-    }
-
-    private double loses() {
-        boolean handOver = lesson.map(Lesson::handOver).orElse(false);
-        return own(handOver).cost() - advice(handOver, advised()).cost();
+        return !back()
+                ? Optional.empty()
+                : Optional.of(
+                        kept.isPresent() ? kept.getAsDouble() : settlement().loses());
     }
 
     /** Handing it back, as entries: what it lost against the advice is kept with it. */
     public List<Fact> handBack(LocalDate on) {
-        double loses = loses();
+        double loses = settlement().loses();
         return List.of(
                 new Fact.Read(
                         Field.LOST.address(),
@@ -366,104 +310,6 @@ public final class Exercise {
                         "reckoned",
                         true),
                 new Fact.Tagged(on));
-    }
-
-    private Bench advised() {
-        return new Policies(tables, labourPerH, costing).look(bench.leg(), Policy.ADVICE);
-    }
-
-    private Reckoning advice(boolean handOver, Bench advised) {
-        return handOver ? over(advised) : advised.handBack();
-    }
-
-    /** Tells what was wrong and what it came to; empty before it was handed back. */
-    public Optional<Told> told() {
-        if (!back()) {
-            return Optional.empty();
-        }
-        Bench again = new Bench(bench.leg(), tables, labourPerH, costing);
-        List<Made> looks = new ArrayList<>();
-        for (String finding : looked()) {
-            Optional<Check> then = again.ranked().checks().stream()
-                    .filter(c -> c.finding().equals(finding))
-                    .findFirst();
-            double before = again.minutes();
-            String shows = again.look(finding).orElse("");
-            looks.add(new Made(
-                    finding,
-                    shows,
-                    again.minutes() - before,
-                    then.map(Check::gainBits).orElse(0.0),
-                    then.map(Check::value).orElse(0.0)));
-        }
-        Bench advised = advised();
-        Bench untouched = new Bench(bench.leg(), tables, labourPerH, costing);
-        boolean handOver = lesson.map(Lesson::handOver).orElse(false);
-        Reckoning advice = advice(handOver, advised);
-        return Optional.of(new Told(
-                own(handOver),
-                advice,
-                List.copyOf(advised.findings().keySet()),
-                handOver ? over(untouched) : Policies.known(untouched),
-                looks,
-                score(),
-                handOver == handedOver()));
-    }
-
-    /** As it was handed back: what is another's work and was done all the same comes back whole. */
-    private Reckoning own(boolean handOver) {
-        if (handedOver()) {
-            return over(bench);
-        }
-        if (!handOver) {
-            return bench.handBack(done());
-        }
-        Reckoning none = bench.handBack(List.of());
-        Reckoning mended = bench.handBack(done());
-        return new Reckoning(
-                none.minutes(),
-                none.looking(),
-                mended.work(),
-                none.comebacks(),
-                done(),
-                none.missed(),
-                done(),
-                none.looks());
-    }
-
-    /** Handed over: an hour of the yard's, and a dealer's price for what is called for. */
-    private Reckoning over(Bench at) {
-        Reckoning all = at.handBack(at.leg().called());
-        return new Reckoning(
-                all.minutes(),
-                all.looking(),
-                HANDING_OVER * labourPerH + DEALER * all.work(),
-                0,
-                List.of(),
-                List.of(),
-                List.of(),
-                all.looks());
-    }
-
-    /** The logarithmic score (Good 1952) of what was suspected before it was handed back; what was not spoken of counts as the tables have it beforehand. */
-    public Optional<Double> score() {
-        Map<String, Double> suspected = suspected();
-        if (suspected.isEmpty()) {
-            return Optional.empty();
-        }
-        VerdictResult before = new Bench(bench.leg(), tables, labourPerH, costing).believed();
-        double bits = 0;
-        for (RepairGoal goal : knowledge().goals()) {
-            double p = suspected.getOrDefault(
-                    goal.id(),
-                    before.decision(goal.id())
-                            .map(VerdictResult.Decision::probability)
-                            .orElse(0.0));
-            double held = Math.min(1 - LEAST, Math.max(LEAST, p));
-            boolean there = bench.leg().called().contains(goal.id());
-            bits -= Math.log(there ? held : 1 - held) / Math.log(2);
-        }
-        return Optional.of(bits / knowledge().goals().size());
     }
 
     /** What is wrong with it, by name. */

@@ -50,6 +50,9 @@ import org.hipparchus.random.MersenneTwister;
  * the finding itself. The figures come from sources of their own, seeded by the leg and what is read, so that the same leg shows the same to everybody.
  */
 final class Shown {
+    /** How the ids of what soap shows begin. */
+    static final String SOAP = "bubbles_";
+
     private static final String BY = "practice leg";
     private static final Set<String> VOLUME = Set.of("volume_more", "volume_less");
     private static final Set<String> VANES = Set.of("vane_tips", "vane_set");
@@ -59,7 +62,6 @@ final class Shown {
             "worse_side_load", Stage.SIDE_LOAD,
             "worse_shifting", Stage.SHIFT);
 
-    private static final String SOAP = "bubbles_";
     private static final double TICK_S = 0.25;
     private static final double READ_S = 5;
     private static final double SETTLE_S = 30;

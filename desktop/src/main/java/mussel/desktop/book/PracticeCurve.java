@@ -108,11 +108,11 @@ final class PracticeCurve extends Column {
                 : figure.apply(value) + " " + measure.says;
     }
 
-    private static Node chart(Measure measure, List<Curve.Point> points) {
+    private Node chart(Measure measure, List<Curve.Point> points) {
         NumberAxis across = new NumberAxis(1, Math.max(2, points.size()), 1);
         across.setLabel("leg");
         NumberAxis up = new NumberAxis();
-        up.setLabel(measure.axis);
+        up.setLabel(measure == Measure.MONEY && money.said() ? money.symbol() : measure.axis);
         LineChart<Number, Number> chart = new LineChart<>(across, up);
         chart.getStyleClass().addAll("lives-chart", "practice-chart");
         chart.setAnimated(false);

@@ -114,8 +114,12 @@ public final class Desk {
 
     /** Makes a look at a practice leg: what it shows is entered, and what is one reading with it. */
     public void look(String finding) {
-        // A hold that runs is ended: both hands are needed.
-        leave();
+        if (Exercise.whileHeld(finding)) {
+            settle();
+        } else {
+            // A hold that runs is ended: both hands are needed.
+            leave();
+        }
         exercise().ifPresent(e -> {
             if (e.back()) {
                 onHint.accept("This leg is handed back: what it showed stands.");

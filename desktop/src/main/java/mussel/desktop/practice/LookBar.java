@@ -18,6 +18,7 @@ import mussel.core.measure.Display;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.YardUnits;
 import mussel.core.practice.Exercise;
+import mussel.core.practice.LastLook;
 import mussel.core.verdict.Finding;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
@@ -83,7 +84,7 @@ final class LookBar extends Column {
                 + Display.workTime(exercise.bench().minutes()) + ", "
                 + exercise.bench().looks() + (exercise.bench().looks() == 1 ? " look." : " looks."));
         boolean open = !exercise.back();
-        Optional<Exercise.LastLook> made = open ? exercise.lastLook() : Optional.empty();
+        Optional<LastLook> made = open ? exercise.lastLook() : Optional.empty();
         last.setText(made.map(l -> "Seen last: " + seen(exercise, l) + ".").orElse(""));
         against.setText(made.filter(l -> exercise.coached())
                 .map(l -> against(exercise, l))
@@ -102,7 +103,7 @@ final class LookBar extends Column {
         return exercise.knowledge().finding(finding).map(Finding::title).orElse(finding);
     }
 
-    private static String seen(Exercise exercise, Exercise.LastLook look) {
+    private static String seen(Exercise exercise, LastLook look) {
         return look.made().stream()
                 .map(f -> name(exercise, f) + ": "
                         + exercise.bench().findings().get(f).replace('_', ' '))
@@ -110,7 +111,7 @@ final class LookBar extends Column {
     }
 
     /** What the advice would have done instead, and why. */
-    private String against(Exercise exercise, Exercise.LastLook look) {
+    private String against(Exercise exercise, LastLook look) {
         var money = desk.now().get().yard().money();
         String yours = Display.workTime(look.minutes()) + " for " + Display.significant(look.bits()) + " bits, worth "
                 + money.sum(Math.abs(look.value())) + (look.value() < 0 ? " less" : " more") + " than its time";

@@ -21,6 +21,7 @@ import mussel.core.practice.LegName;
 import mussel.core.practice.Lesson;
 import mussel.core.practice.PracticeLeg;
 import mussel.core.practice.Reckoning;
+import mussel.core.practice.Told;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.Tables;
@@ -93,8 +94,8 @@ class LessonsTest {
         note(new Fact.Chosen(Scale.GOAL.of("oil_change"), "yes"));
         note(new Fact.Tagged(LocalDate.of(2026, 11, 29)));
         Exercise done = exercise();
-        Exercise.Told told = done.told().orElseThrow();
-        assertThat(told.looks()).extracting(Exercise.Made::finding).containsExactly("oil_water", "washers");
+        Told told = done.told().orElseThrow();
+        assertThat(told.looks()).extracting(Told.Made::finding).containsExactly("oil_water", "washers");
         assertThat(told.looks().get(0).minutes()).as("its set-up with it").isEqualTo(9);
         assertThat(told.own().done()).containsExactly("oil_change");
         assertThat(told.own().cost())
@@ -129,16 +130,30 @@ class LessonsTest {
         String called = exercise().bench().leg().called().get(0);
         note(new Fact.Chosen(Scale.GOAL.of(called), "yes"));
         note(new Fact.Tagged(LocalDate.of(2026, 11, 29)));
-        Exercise.Told mended = exercise().told().orElseThrow();
+        Told mended = exercise().told().orElseThrow();
         assertThat(mended.right()).isFalse();
+        assertThat(exercise().wrong()).as("not the yard's to do").contains(called);
         entries.clear();
         entries.addAll(before);
         note(new Fact.Chosen(Scale.HANDED_OVER.address(), "yes"));
         note(new Fact.Tagged(LocalDate.of(2026, 11, 29)));
-        Exercise.Told over = exercise().told().orElseThrow();
+        Told over = exercise().told().orElseThrow();
         assertThat(over.right()).isTrue();
+        assertThat(exercise().wrong()).isEmpty();
         assertThat(over.own().cost()).isLessThan(mended.own().cost());
         assertThat(over.own().comebacks()).isZero();
+    }
+
+    @Test
+    void whatIsTheYardsWorkAndWasHandedOverCountsAsGivenAway() {
+        begin(lesson("colour"));
+        List<String> called = exercise().bench().leg().called();
+        assertThat(called).isNotEmpty();
+        note(new Fact.Chosen(Scale.HANDED_OVER.address(), "yes"));
+        assertThat(exercise().wrong()).as("not handed back yet").isEmpty();
+        note(new Fact.Tagged(LocalDate.of(2026, 11, 29)));
+        assertThat(exercise().wrong()).containsExactlyInAnyOrderElementsOf(called);
+        assertThat(exercise().told().orElseThrow().right()).isFalse();
     }
 
     @Test

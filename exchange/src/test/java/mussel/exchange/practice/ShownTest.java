@@ -27,6 +27,7 @@ import mussel.core.leak.LeakMode;
 import mussel.core.library.Size;
 import mussel.core.measure.NamedBy;
 import mussel.core.practice.Exercise;
+import mussel.core.practice.LastLook;
 import mussel.core.practice.LegName;
 import mussel.core.practice.Workplace;
 import mussel.core.sheet.FamilySheet;
@@ -172,7 +173,7 @@ class ShownTest {
                 .orElseThrow()
                 .findings();
         leg.look("gear_teeth");
-        Exercise.LastLook astray = leg.exercise().lastLook().orElseThrow();
+        LastLook astray = leg.exercise().lastLook().orElseThrow();
         assertThat(astray.asAdvised()).isFalse();
         assertThat(astray.minutes()).as("the case opened for it").isEqualTo(77);
         assertThat(astray.advised()).isEqualTo(advised);
