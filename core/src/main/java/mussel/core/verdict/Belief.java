@@ -18,6 +18,20 @@ record Belief(double total, double[] with, double[] without, double[] none) {
         return Math.min(1, Math.max(0, 1 - none[goal] / total));
     }
 
+    /** What of it is left without another, which is a part of it. */
+    Belief less(Belief part) {
+        return new Belief(
+                total - part.total, less(with, part.with), less(without, part.without), less(none, part.none));
+    }
+
+    private static double[] less(double[] all, double[] part) {
+        double[] left = new double[all.length];
+        for (int i = 0; i < left.length; i++) {
+            left[i] = Math.max(0, all[i] - part[i]);
+        }
+        return left;
+    }
+
     double odds(int cause) {
         return with[cause] / without[cause];
     }

@@ -9,6 +9,9 @@ final class Evidence {
     /** Rounding may cost this much of the figures at most (a part in {@code 2^53 / this}). */
     private static final double MOST_CANCELLED = 1e6;
 
+    /** A difference that is a smaller share than this of what it is taken from is not trusted: some ten figures are left of it. */
+    private static final double LEAST_LEFT = 1e-5;
+
     private final Shape shape;
     private final int[] made;
     private final Settings settings;
@@ -127,6 +130,21 @@ final class Evidence {
         return shape.spreads[finding] == null
                 ? quick(finding, k -> shape.likelihoods[finding].of(k, outcome))
                 : and(finding, outcome).belief();
+    }
+
+    /**
+     * The beliefs with one finding more, after each of its outcomes. An outcome is certain to come, so the first one has what the others leave of the beliefs as they
+     * are; where those leave too little of them to trust the difference, it is summed like the others.
+     */
+    Belief[] each(int finding, int outcomes) {
+        Belief[] each = new Belief[outcomes];
+        Belief left = belief;
+        for (int x = 1; x < outcomes; x++) {
+            each[x] = after(finding, x);
+            left = left.less(each[x]);
+        }
+        each[0] = left.total() > LEAST_LEFT * belief.total() ? left : after(finding, 0);
+        return each;
     }
 
     /** One block changes by a factor of each of its subsets; what the others say follows by how much each setting gains or loses. */

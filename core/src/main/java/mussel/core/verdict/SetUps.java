@@ -64,12 +64,12 @@ final class SetUps {
                     || !nothingPays && (access.minutes() == 0 || in.open().contains(access.id()))) {
                 continue;
             }
-            if (most - minutes(access) * in.labourPerH() / 60 <= 0) {
+            if (most - tables.setUp(access.id(), in) * in.labourPerH() / 60 <= 0) {
                 // Not even knowing everything would pay this set-up.
                 continue;
             }
             List<Look> best = best(access);
-            double least = most - minutes(access) * in.labourPerH() / 60;
+            double least = most - tables.setUp(access.id(), in) * in.labourPerH() / 60;
             if (best.size() > 1
                     && floor.map(f -> mayLead(access, best, least, f)).orElse(true)) {
                 valued.add(value(access, best));
@@ -77,10 +77,6 @@ final class SetUps {
         }
         valued.sort(Comparator.comparingDouble(Together::value).reversed().thenComparing(Together::access));
         return valued;
-    }
-
-    private double minutes(Access access) {
-        return in.open().contains(access.id()) ? 0 : access.minutes();
     }
 
     private record Look(int group, int at, Finding finding, Check check) {
@@ -145,7 +141,7 @@ final class SetUps {
         Sum sum = new Sum();
         Map<String, String> found = new HashMap<>(in.findings());
         walk(best, 0, 1, new ArrayList<>(evidence), found, sum);
-        double minutes = sum.minutes + minutes(access);
+        double minutes = sum.minutes + tables.setUp(access.id(), in);
         double saves = costNow - sum.cost;
         return new Together(
                 access.id(),
@@ -175,26 +171,27 @@ final class SetUps {
         }
         sum.minutes += weight * look.finding().minutes();
         Evidence before = so.get(look.group());
-        boolean last = from == looks.size() - 1;
-        for (int x = 0; x < look.finding().outcomes().size(); x++) {
-            if (last) {
-                Belief after = before.after(look.at(), x);
-                List<Belief> beliefs = new ArrayList<>();
-                so.forEach(e -> beliefs.add(e.belief()));
+        int outcomes = look.finding().outcomes().size();
+        if (from == looks.size() - 1) {
+            List<Belief> beliefs =
+                    new ArrayList<>(so.stream().map(Evidence::belief).toList());
+            for (Belief after : before.each(look.at(), outcomes)) {
                 beliefs.set(look.group(), after);
                 sum.cost += weight * after.total() / before.belief().total() * engine.cost(beliefs);
-            } else {
-                Evidence after = before.and(look.at(), x);
-                so.set(look.group(), after);
-                found.put(look.finding().id(), look.finding().outcomes().get(x));
-                walk(
-                        looks,
-                        from + 1,
-                        weight * after.belief().total() / before.belief().total(),
-                        so,
-                        found,
-                        sum);
             }
+            return;
+        }
+        for (int x = 0; x < outcomes; x++) {
+            Evidence after = before.and(look.at(), x);
+            so.set(look.group(), after);
+            found.put(look.finding().id(), look.finding().outcomes().get(x));
+            walk(
+                    looks,
+                    from + 1,
+                    weight * after.belief().total() / before.belief().total(),
+                    so,
+                    found,
+                    sum);
         }
         so.set(look.group(), before);
         found.remove(look.finding().id());

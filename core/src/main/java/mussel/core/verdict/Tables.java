@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** The diagnosis tables made ready for one context: the groups of causes that share findings. Worth keeping while the context stays. */
@@ -21,6 +22,11 @@ public final class Tables {
     private final Map<String, Map<String, Finding.Share>> given = new HashMap<>();
     private final Map<String, List<String>> bearing = new LinkedHashMap<>();
 
+    private final Map<String, Access> access = new HashMap<>();
+    private final Map<String, Finding> findings = new HashMap<>();
+    /** The findings that bear on what the leg came in for. */
+    private final Set<String> raised = new HashSet<>();
+
     private final Prepared prepared;
 
     private Tables(Knowledge knowledge, Context context, Prepared prepared) {
@@ -32,7 +38,16 @@ public final class Tables {
             Map<String, Finding.Share> rows = finding.given(context);
             given.put(finding.id(), rows);
             bearing.put(finding.id(), List.copyOf(rows.keySet()));
+            findings.put(finding.id(), finding);
         }
+        knowledge.access().forEach(a -> access.put(a.id(), a));
+        Set<String> complaint = knowledge.causes().stream()
+                .filter(c -> c.raisedByComplaint(context))
+                .map(Cause::id)
+                .collect(Collectors.toSet());
+        knowledge.findings().stream()
+                .filter(f -> f.given().stream().anyMatch(s -> complaint.contains(s.cause())))
+                .forEach(f -> raised.add(f.id()));
         List<String> left =
                 new ArrayList<>(knowledge.causes().stream().map(Cause::id).toList());
         while (!left.isEmpty()) {
@@ -129,9 +144,9 @@ public final class Tables {
     private boolean opened(Finding finding, VerdictInput in) {
         return finding.once().isEmpty()
                 || in.open().contains(finding.once().get())
-                || in.findings().keySet().stream()
-                        .flatMap(made -> knowledge.finding(made).stream())
-                        .anyMatch(made -> made.access().equals(finding.once().get()));
+                || in.findings().keySet().stream().anyMatch(made -> findings.get(made)
+                        .access()
+                        .equals(finding.once().get()));
     }
 
     /** More and less than went in are one measurement. */
@@ -143,6 +158,26 @@ public final class Tables {
 
     List<Group> groups() {
         return groups;
+    }
+
+    /** Whether a finding bears on what the leg came in for. */
+    boolean raised(Finding finding) {
+        return raised.contains(finding.id());
+    }
+
+    /** What a look takes now, its set-up with it where that is not open (min). */
+    double minutes(Finding finding, VerdictInput in) {
+        return finding.minutes() + setUp(finding.access(), in);
+    }
+
+    /** What a set-up takes now: nothing where it is open (min). */
+    double setUp(String of, VerdictInput in) {
+        return in.open().contains(of) ? 0 : access.get(of).minutes();
+    }
+
+    /** A finding by its id; the tables have it. */
+    Finding finding(String id) {
+        return findings.get(id);
     }
 
     List<String> goals() {

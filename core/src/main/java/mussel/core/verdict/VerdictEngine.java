@@ -1,6 +1,7 @@
 package mussel.core.verdict;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -39,7 +40,7 @@ public final class VerdictEngine {
         this.tables = tables;
         this.in = in;
         in.findings().forEach((id, outcome) -> {
-            Finding finding = tables.knowledge().finding(id).orElseThrow();
+            Finding finding = tables.finding(id);
             boolean benign = finding.outcomes().indexOf(outcome) == 0;
             if (!benign || finding.open(in.findings())) {
                 counted.put(id, outcome);
@@ -126,11 +127,9 @@ public final class VerdictEngine {
                 Finding of = group.findings.get(f);
                 if (of.id().equals(finding)) {
                     Evidence all = engine.evidence.get(g);
-                    double[] shares = new double[of.outcomes().size()];
-                    for (int x = 0; x < shares.length; x++) {
-                        shares[x] = all.after(f, x).total() / all.belief().total();
-                    }
-                    return shares;
+                    return Arrays.stream(all.each(f, of.outcomes().size()))
+                            .mapToDouble(b -> b.total() / all.belief().total())
+                            .toArray();
                 }
             }
         }
@@ -207,7 +206,7 @@ public final class VerdictEngine {
 
     private double[] goalProbabilities(List<Belief> beliefs) {
         double[] none = new double[marginal.length];
-        java.util.Arrays.fill(none, 1);
+        Arrays.fill(none, 1);
         for (Belief belief : beliefs) {
             for (int goal = 0; goal < none.length; goal++) {
                 none[goal] *= 1 - belief.goal(goal);
@@ -268,7 +267,7 @@ public final class VerdictEngine {
                 Finding finding = group.findings.get(f);
                 if (finding.open(in.findings())
                         && offered(finding)
-                        && (all || most > minutes(finding) * in.labourPerH() / 60)) {
+                        && (all || most > tables.minutes(finding, in) * in.labourPerH() / 60)) {
                     checks.add(check(g, f, finding, costNow));
                 }
             }
@@ -345,10 +344,13 @@ public final class VerdictEngine {
             for (int f = 0; f < group.findings.size(); f++) {
                 Finding finding = group.findings.get(f);
                 if (of.test(finding)
-                        && most - minutes(finding) * in.labourPerH() / 60 > best
+                        && most - tables.minutes(finding, in) * in.labourPerH() / 60 > best
                         && finding.open(in.findings())
                         && offered(finding)) {
-                    best = Math.max(best, check(g, f, finding, costNow).value());
+                    double saves = costNow
+                            - expectedCost(
+                                    evidence.get(g).each(f, finding.outcomes().size()), g);
+                    best = Math.max(best, saves - tables.minutes(finding, in) * in.labourPerH() / 60);
                 }
             }
         }
@@ -362,20 +364,15 @@ public final class VerdictEngine {
 
     /** What a look would settle and save, as if its gate stood open. */
     Check check(int g, int f, Finding finding, double costNow) {
-        Evidence all = evidence.get(g);
-        List<Belief> beliefs = new ArrayList<>(beliefs());
-        double entropy = entropy(all.belief());
+        Belief now = evidence.get(g).belief();
+        Belief[] each = evidence.get(g).each(f, finding.outcomes().size());
+        double entropy = entropy(now);
         double expectedEntropy = 0;
-        double expectedCost = 0;
-        for (int x = 0; x < finding.outcomes().size(); x++) {
-            Belief after = all.after(f, x);
-            double p = after.total() / all.belief().total();
-            beliefs.set(g, after);
-            expectedEntropy += p * entropy(after);
-            expectedCost += p * cost(beliefs);
+        for (Belief after : each) {
+            expectedEntropy += after.total() / now.total() * entropy(after);
         }
-        double minutes = minutes(finding);
-        double saves = costNow - expectedCost;
+        double minutes = tables.minutes(finding, in);
+        double saves = costNow - expectedCost(each, g);
         return new Check(
                 finding.id(),
                 entropy - expectedEntropy,
@@ -383,21 +380,19 @@ public final class VerdictEngine {
                 minutes,
                 saves - minutes * in.labourPerH() / 60,
                 finding.access(),
-                bearing(finding));
+                tables.raised(finding) ? VerdictResult.Bearing.COMPLAINT : VerdictResult.Bearing.BESIDE);
     }
 
-    /** What a look takes now, its set-up with it where that is not open (min). */
-    private double minutes(Finding finding) {
-        Access access = tables.knowledge().access(finding.access()).orElseThrow();
-        return finding.minutes() + (in.open().contains(access.id()) ? 0 : access.minutes());
-    }
-
-    private VerdictResult.Bearing bearing(Finding finding) {
-        boolean raised = finding.given().stream().anyMatch(s -> tables.knowledge()
-                .cause(s.cause())
-                .map(c -> c.raisedByComplaint(tables.context()))
-                .orElse(false));
-        return raised ? VerdictResult.Bearing.COMPLAINT : VerdictResult.Bearing.BESIDE;
+    /** What the job costs on the mean after a look, by what may be believed of the look's group then. */
+    private double expectedCost(Belief[] each, int g) {
+        List<Belief> beliefs = new ArrayList<>(beliefs());
+        double total = beliefs.get(g).total();
+        double cost = 0;
+        for (Belief after : each) {
+            beliefs.set(g, after);
+            cost += after.total() / total * cost(beliefs);
+        }
+        return cost;
     }
 
     /** The sum of the causes' binary entropies (bits). */
