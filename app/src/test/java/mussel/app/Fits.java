@@ -2,6 +2,7 @@ package mussel.app;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.geometry.Orientation;
@@ -137,9 +138,10 @@ final class Fits {
 
     private void overlaps() {
         List<Bounds> at = words.stream().map(Fits::written).toList();
+        List<Optional<Node>> scrolledBy = words.stream().map(Fits::pane).toList();
         for (int a = 0; a < words.size(); a++) {
             for (int b = a + 1; b < words.size(); b++) {
-                boolean together = pane(words.get(a)) == pane(words.get(b));
+                boolean together = scrolledBy.get(a).equals(scrolledBy.get(b));
                 if (together && overlap(at.get(a), at.get(b)) && !holds(words.get(a), words.get(b))) {
                     say(
                             words.get(a),
@@ -166,12 +168,12 @@ final class Fits {
     }
 
     /** What scrolls it: words that are scrolled out of sight lie on nothing. */
-    private static Node pane(Node node) {
+    private static Optional<Node> pane(Node node) {
         Node at = node;
         while (at != null && !(at instanceof ScrollPane)) {
             at = at.getParent();
         }
-        return at;
+        return Optional.ofNullable(at);
     }
 
     private static boolean overlap(Bounds a, Bounds b) {

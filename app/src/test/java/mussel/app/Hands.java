@@ -27,7 +27,7 @@ import org.testfx.util.WaitForAsyncUtils;
  */
 final class Hands extends FxRobot {
     /** Turns of the interface thread in which a key that has not arrived is taken for gone: its window closed meanwhile. */
-    private static final int TURNS = 60;
+    private static final int TURNS = 2_000;
 
     /** Long enough for the slowest machine: how quick something is, is no matter of these tests. */
     private static final int PATIENCE_S = 180;

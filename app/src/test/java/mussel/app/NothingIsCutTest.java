@@ -111,14 +111,8 @@ class NothingIsCutTest extends DemoJourney {
         if (station instanceof PartsStation parts) {
             waitForOrder(parts);
         }
-        act(() -> {
-            // The second pass is for what takes its width from what the first has laid out.
-            for (int pass = 0; pass < 2; pass++) {
-                window.applyCss();
-                window.layout();
-            }
-            troubles.addAll(Fits.troubles(view, window));
-        });
+        Hands.settle();
+        act(() -> troubles.addAll(Fits.troubles(view, window)));
     }
 
     /** The order is worked out beside the window; what is looked at is the table with it. */
