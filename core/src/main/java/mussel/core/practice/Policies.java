@@ -61,7 +61,7 @@ final class Policies {
     private void ahead(Bench bench) {
         boolean more = true;
         while (more) {
-            VerdictResult now = bench.advice();
+            VerdictResult now = bench.ranked();
             double best = 0;
             List<String> chosen = List.of();
             for (Together each : candidates(now)) {

@@ -1,6 +1,7 @@
 package mussel.core.verdict;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -24,6 +25,7 @@ public final class Tables {
 
     private final Map<String, Access> access = new HashMap<>();
     private final Map<String, Finding> findings = new HashMap<>();
+    private final Map<String, Double> sway = new HashMap<>();
     /** The findings that bear on what the leg came in for. */
     private final Set<String> raised = new HashSet<>();
 
@@ -39,6 +41,7 @@ public final class Tables {
             given.put(finding.id(), rows);
             bearing.put(finding.id(), List.copyOf(rows.keySet()));
             findings.put(finding.id(), finding);
+            sway.put(finding.id(), sway(finding, rows.values()));
         }
         knowledge.access().forEach(a -> access.put(a.id(), a));
         Set<String> complaint = knowledge.causes().stream()
@@ -158,6 +161,36 @@ public final class Tables {
 
     List<Group> groups() {
         return groups;
+    }
+
+    /**
+     * By which factor a finding can change the odds of anything at most: the largest ratio of the shares that any two sets of causes give to one of its outcomes. With c(x)
+     * the share of what is at most x, a product over the causes (noisy-MAX), an outcome's share is c(x) (1 - c(x-1) / c(x)); the first factor falls with each cause and the
+     * second rises.
+     */
+    double sway(Finding finding) {
+        return sway.get(finding.id());
+    }
+
+    private static double sway(Finding finding, Collection<Finding.Share> rows) {
+        double[] least = Likelihood.cumulative(finding.base());
+        double[] most = least.clone();
+        for (Finding.Share share : rows) {
+            double[] own = Likelihood.cumulative(share.shares());
+            for (int x = 0; x < least.length; x++) {
+                least[x] *= own[x];
+            }
+        }
+        least[least.length - 1] = 1;
+        most[most.length - 1] = 1;
+        double sway = 1;
+        for (int x = 0; x < least.length; x++) {
+            double rest = x == 0 ? 1 : 1 - most[x - 1] / most[x];
+            double above = x == 0 ? 1 : 1 - least[x - 1] / least[x];
+            double low = least[x] * rest;
+            sway = low > 0 ? Math.max(sway, most[x] * above / low) : Double.POSITIVE_INFINITY;
+        }
+        return sway;
     }
 
     /** Whether a finding bears on what the leg came in for. */

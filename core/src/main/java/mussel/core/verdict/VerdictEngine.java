@@ -3,14 +3,12 @@ package mussel.core.verdict;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Check;
 import mussel.core.verdict.VerdictResult.Decision;
@@ -23,11 +21,6 @@ import mussel.core.verdict.VerdictResult.Together;
  */
 public final class VerdictEngine {
     private static final double LN2 = Math.log(2);
-    /** Looks that may follow: those that come nearest, and what the first ones open. */
-    private static final int FOLLOWING = 10;
-    /** Looks, or looks of one set-up, that are thought two steps ahead: those that come nearest to paying by themselves. */
-    private static final int BREADTH = 4;
-
     private final Tables tables;
     private final VerdictInput in;
     private final Map<String, String> counted = new LinkedHashMap<>();
@@ -35,6 +28,7 @@ public final class VerdictEngine {
     private final List<int[]> made = new ArrayList<>();
     private final double[] marginal;
     private final double[] comeback;
+    private final Map<String, Check> valued = new HashMap<>();
 
     private VerdictEngine(Tables tables, VerdictInput in) {
         this.tables = tables;
@@ -60,8 +54,18 @@ public final class VerdictEngine {
         comeback = goals.stream().mapToDouble(g -> cost(g).comebackCost()).toArray();
     }
 
+    /** What is found, and what is open. */
+    VerdictInput in() {
+        return in;
+    }
+
+    /** What is known of each group. */
+    List<Evidence> evidence() {
+        return evidence;
+    }
+
     /** The same with one look more. */
-    private VerdictEngine(VerdictEngine before, int g, int f, int outcome) {
+    VerdictEngine(VerdictEngine before, int g, int f, int outcome) {
         Finding finding = before.tables.groups().get(g).findings.get(f);
         Map<String, String> found = new LinkedHashMap<>(before.in.findings());
         found.put(finding.id(), finding.outcomes().get(outcome));
@@ -91,14 +95,17 @@ public final class VerdictEngine {
     /** Only what to look at next and what to do as it stands; no cause is named, and nothing of what speaks for it. */
     public static VerdictResult advice(Tables tables, VerdictInput in) {
         VerdictEngine engine = new VerdictEngine(tables, in);
-        List<Check> checks = engine.checks(false);
-        VerdictResult singly = engine.unnamed(checks, List.of(), Optional.empty());
+        double[] p = engine.probabilities();
+        List<Check> paying = engine.checks(f -> engine.savesAtMost(p, tables.sway(f)) > engine.time(f));
+        VerdictResult singly = engine.unnamed(paying, List.of(), Optional.empty());
         List<Together> together =
-                new SetUps(engine, tables, in, engine.evidence, checks).valued(singly.advised(tables.knowledge()));
-        VerdictResult greedy = engine.unnamed(checks, together, Optional.empty());
-        return greedy.advised(tables.knowledge()).isPresent()
-                ? greedy
-                : engine.unnamed(checks, together, engine.ahead(checks, together));
+                new SetUps(engine, tables, in, engine.evidence, paying).valued(singly.advised(tables.knowledge()));
+        VerdictResult greedy = engine.unnamed(paying, together, Optional.empty());
+        if (greedy.advised(tables.knowledge()).isPresent()) {
+            return greedy;
+        }
+        List<Check> checks = engine.checks(finding -> true);
+        return engine.unnamed(checks, together, new Ahead(engine, tables, in).leads(checks));
     }
 
     private VerdictResult unnamed(List<Check> checks, List<Together> together, Optional<Together> ahead) {
@@ -162,7 +169,7 @@ public final class VerdictEngine {
         Optional<String> carrier = surprise > VerdictResult.CONTRADICTION_BITS
                 ? removed.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey)
                 : Optional.empty();
-        List<Check> checks = ranked ? checks(true) : List.of();
+        List<Check> checks = ranked ? checks(finding -> true) : List.of();
         List<Together> setUps = ranked ? new SetUps(this, tables, in, evidence, checks).valued() : List.of();
         boolean pays =
                 checks.stream().anyMatch(c -> c.value() > 0) || setUps.stream().anyMatch(t -> t.value() > 0);
@@ -171,7 +178,7 @@ public final class VerdictEngine {
                 decisions(),
                 checks,
                 setUps,
-                pays ? Optional.empty() : ahead(checks, setUps),
+                pays ? Optional.empty() : new Ahead(this, tables, in).leads(checks),
                 tables.knowledge().knowledgeVersion(),
                 counted.isEmpty() ? 0 : surprise,
                 carrier);
@@ -218,7 +225,7 @@ public final class VerdictEngine {
         return none;
     }
 
-    private List<Belief> beliefs() {
+    List<Belief> beliefs() {
         return evidence.stream().map(Evidence::belief).toList();
     }
 
@@ -252,22 +259,29 @@ public final class VerdictEngine {
         return cost;
     }
 
-    /**
-     * The looks not made, ranked.
-     *
-     * @param all whether those are among them that would not pay even if they told everything
-     */
-    private List<Check> checks(boolean all) {
+    /** The same if it were known of one group what is wrong there: what a look at it cannot do better than, on the mean. */
+    double costKnowing(int g) {
+        List<Belief> beliefs = new ArrayList<>(beliefs());
+        Belief known = beliefs.remove(g);
+        double[] elsewhere = goalProbabilities(beliefs);
+        double cost = 0;
+        for (int goal = 0; goal < elsewhere.length; goal++) {
+            double here = known.goal(goal);
+            cost += here * Math.min(marginal[goal], comeback[goal])
+                    + (1 - here) * Math.min(marginal[goal], elsewhere[goal] * comeback[goal]);
+        }
+        return cost;
+    }
+
+    /** The looks not made, ranked; of those alone that are asked for. */
+    private List<Check> checks(Predicate<Finding> of) {
         List<Check> checks = new ArrayList<>();
         double costNow = cost(beliefs());
-        double most = costNow - costKnowing(beliefs());
         for (int g = 0; g < evidence.size(); g++) {
             Group group = tables.groups().get(g);
             for (int f = 0; f < group.findings.size(); f++) {
                 Finding finding = group.findings.get(f);
-                if (finding.open(in.findings())
-                        && offered(finding)
-                        && (all || most > tables.minutes(finding, in) * in.labourPerH() / 60)) {
+                if (finding.open(in.findings()) && offered(finding) && of.test(finding)) {
                     checks.add(check(g, f, finding, costNow));
                 }
             }
@@ -280,81 +294,37 @@ public final class VerdictEngine {
         return checks;
     }
 
+    /** How likely each goal is called for. */
+    double[] probabilities() {
+        return goalProbabilities(beliefs());
+    }
+
+    /** What the time of a look costs now, its set-up's with it (money). */
+    double time(Finding finding) {
+        return tables.minutes(finding, in) * in.labourPerH() / 60;
+    }
+
     /**
-     * Where nothing pays by itself: what pays with the best look that may follow what it shows. Looks of which one tells what the other is worth are never found
-     * one by one.
+     * What looks save at most that can change the odds of anything by a factor at most. On the mean they change no probability, and what a goal costs is concave in its
+     * own (Jensen): nothing saves more than finding it as high or as low as can be.
      *
-     * @param checks the looks, valued singly
-     * @param together the set-ups, valued as one
+     * @param p the goals' probabilities
+     * @param sway the factor
      */
-    private Optional<Together> ahead(List<Check> checks, List<Together> together) {
-        Set<String> follow = checks.stream()
-                .sorted(Comparator.comparingDouble(Check::value).reversed())
-                .limit(FOLLOWING)
-                .map(Check::finding)
-                .collect(Collectors.toSet());
-        List<Together> near = Stream.concat(together.stream(), checks.stream().map(Check::alone))
-                .sorted(Comparator.comparingDouble(Together::value).reversed())
-                .limit(BREADTH)
-                .toList();
-        Optional<Together> best = Optional.empty();
-        for (Together first : near) {
-            double worth = first.value() + after(first.findings(), 0, follow);
-            if (worth > best.map(Together::value).orElse(0.0)) {
-                best = Optional.of(new Together(
-                        first.access(),
-                        first.findings(),
-                        worth + first.minutes() * in.labourPerH() / 60,
-                        first.minutes(),
-                        worth,
-                        first.bearing()));
+    double savesAtMost(double[] p, double sway) {
+        double saves = 0;
+        for (int goal = 0; goal < p.length; goal++) {
+            double odds = p[goal] / (1 - p[goal]);
+            double low = odds / (odds + sway);
+            double high = odds / (odds + 1 / sway);
+            double least = marginal[goal] / comeback[goal];
+            if (low < least && least < high) {
+                double up = (p[goal] - low) / (high - low);
+                double then = up * marginal[goal] + (1 - up) * low * comeback[goal];
+                saves += Math.max(0, Math.min(marginal[goal], p[goal] * comeback[goal]) - then);
             }
         }
-        return best;
-    }
-
-    /** What the best look after some is worth, on the mean over what those show. */
-    private double after(List<String> looks, int from, Set<String> follow) {
-        if (from == looks.size()) {
-            return best(f -> follow.contains(f.id()) || !f.gate().isEmpty());
-        }
-        Tables.Place place = tables.place(looks.get(from));
-        int g = tables.groups().indexOf(place.group());
-        Finding finding = place.group().findings.get(place.at());
-        if (!finding.open(in.findings()) || !offered(finding)) {
-            return after(looks, from + 1, follow);
-        }
-        double worth = 0;
-        for (int x = 0; x < finding.outcomes().size(); x++) {
-            VerdictEngine then = new VerdictEngine(this, g, place.at(), x);
-            double p = then.evidence.get(g).belief().total()
-                    / evidence.get(g).belief().total();
-            worth += p * then.after(looks, from + 1, follow);
-        }
-        return worth;
-    }
-
-    /** What the best of some looks is worth; nought where none pays. */
-    private double best(Predicate<Finding> of) {
-        double costNow = cost(beliefs());
-        double most = costNow - costKnowing(beliefs());
-        double best = 0;
-        for (int g = 0; g < evidence.size(); g++) {
-            Group group = tables.groups().get(g);
-            for (int f = 0; f < group.findings.size(); f++) {
-                Finding finding = group.findings.get(f);
-                if (of.test(finding)
-                        && most - tables.minutes(finding, in) * in.labourPerH() / 60 > best
-                        && finding.open(in.findings())
-                        && offered(finding)) {
-                    double saves = costNow
-                            - expectedCost(
-                                    evidence.get(g).each(f, finding.outcomes().size()), g);
-                    best = Math.max(best, saves - tables.minutes(finding, in) * in.labourPerH() / 60);
-                }
-            }
-        }
-        return best;
+        return saves;
     }
 
     /** Whether a look is still to be made, can be made on this leg and can be made now, whatever its gate. */
@@ -364,6 +334,10 @@ public final class VerdictEngine {
 
     /** What a look would settle and save, as if its gate stood open. */
     Check check(int g, int f, Finding finding, double costNow) {
+        return valued.computeIfAbsent(finding.id(), id -> value(g, f, finding, costNow));
+    }
+
+    private Check value(int g, int f, Finding finding, double costNow) {
         Belief now = evidence.get(g).belief();
         Belief[] each = evidence.get(g).each(f, finding.outcomes().size());
         double entropy = entropy(now);
@@ -384,7 +358,7 @@ public final class VerdictEngine {
     }
 
     /** What the job costs on the mean after a look, by what may be believed of the look's group then. */
-    private double expectedCost(Belief[] each, int g) {
+    double expectedCost(Belief[] each, int g) {
         List<Belief> beliefs = new ArrayList<>(beliefs());
         double total = beliefs.get(g).total();
         double cost = 0;

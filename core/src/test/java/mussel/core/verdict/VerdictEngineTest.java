@@ -240,6 +240,47 @@ class VerdictEngineTest {
         });
     }
 
+    /** What cannot pay is left out before it is worked out: that changes nothing of what is advised. */
+    @Property(tries = 150)
+    void theAdviceAloneIsThatOfTheWholeVerdict(
+            @ForAll long seed,
+            @ForAll @IntRange(min = 1, max = 6) int causes,
+            @ForAll @IntRange(min = 1, max = 8) int findings) {
+        random.setSeed(seed);
+        Knowledge tables = tables(causes, findings);
+        VerdictInput in = new VerdictInput(Optional.empty(), someFindings(tables), LABOUR, List.of(), Map.of());
+        Tables ready = Tables.of(tables, Context.empty());
+        VerdictResult whole = VerdictEngine.run(ready, in);
+        VerdictResult advice = VerdictEngine.advice(ready, in);
+        assertThat(advice.decisions()).isEqualTo(whole.decisions());
+        assertThat(advice.advised(tables)).isEqualTo(whole.advised(tables));
+    }
+
+    @Property(tries = 100)
+    void noTwoSetsOfCausesMakeAnOutcomeOtherByMoreThanItsSway(
+            @ForAll long seed, @ForAll @IntRange(min = 1, max = 6) int causes) {
+        random.setSeed(seed);
+        Knowledge tables = tables(causes, 4);
+        Tables ready = Tables.of(tables, Context.empty());
+        for (Finding finding : tables.findings()) {
+            double most = 1;
+            for (int x = 0; x < finding.outcomes().size(); x++) {
+                double low = Double.POSITIVE_INFINITY;
+                double high = 0;
+                for (int s = 0; s < 1 << causes; s++) {
+                    double share = cdf(tables, finding, s, x) - cdf(tables, finding, s, x - 1);
+                    low = Math.min(low, share);
+                    high = Math.max(high, share);
+                }
+                most = Math.max(most, high / low);
+            }
+            assertThat(ready.sway(finding)).isGreaterThanOrEqualTo(most * (1 - 1e-9));
+            if (finding.outcomes().size() == 2) {
+                assertThat(ready.sway(finding)).as("of two outcomes exactly").isCloseTo(most, within(most * 1e-9));
+            }
+        }
+    }
+
     /** The cost after several looks, over every way they can come out. */
     private static double expectedCost(Knowledge tables, Map<String, String> made, List<String> looks, double[] all) {
         if (looks.isEmpty()) {

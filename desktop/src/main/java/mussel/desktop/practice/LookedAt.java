@@ -1,7 +1,9 @@
 package mussel.desktop.practice;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import mussel.core.brief.Brief.Handle;
@@ -13,6 +15,9 @@ import mussel.desktop.kit.Column;
 
 /** A station with what can be looked at there standing over it. */
 final class LookedAt implements StationView {
+    /** Stations whose figures are all seen and never typed here: they stand there as what is written, not as what is to be filled in. */
+    private static final Set<Station> SEEN =
+            EnumSet.of(Station.INTAKE, Station.DRAIN, Station.LEAK, Station.PUMP, Station.SETUP);
     /** As far in as what stands on the station. */
     private static final double SIDE = 13;
 
@@ -25,6 +30,9 @@ final class LookedAt implements StationView {
         this.bar = new LookBar(desk, station, inner::look);
         this.page = new Column(8, bar, inner.node());
         page.getStyleClass().add("looked-at");
+        if (SEEN.contains(station)) {
+            page.getStyleClass().add("seen-only");
+        }
         Column.setMargin(bar, new Insets(0, SIDE, 0, SIDE));
     }
 

@@ -92,6 +92,10 @@ public final class JobSheetPdf {
                         + Letterhead.who(all.yard()) + ".",
                 BODY + 1);
         page.line();
+        Optional<String> notReal = NotReal.of(all);
+        if (notReal.isPresent()) {
+            page.heading(notReal.get(), BODY);
+        }
         String countersign = Countersign.of(all).says();
         page.pair(
                 "At the bench",
@@ -127,10 +131,6 @@ public final class JobSheetPdf {
                 page.text(note, BODY);
             }
             page.text("Water and volume are estimates; their bounds are two standard uncertainties.", FOOT);
-        }
-        Optional<String> notReal = NotReal.of(all);
-        if (notReal.isPresent()) {
-            page.heading(notReal.get(), BODY);
         }
         page.skip(6);
     }

@@ -158,6 +158,11 @@ class ShownTest {
                 assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
                         .as(paper.toString())
                         .contains("this leg is not there");
+                if (paper.equals(sheet)) {
+                    assertThat(new PDFTextStripper().getText(document))
+                            .as("before anything is read that a customer might take for his")
+                            .containsSubsequence("this leg is not there", "What came out");
+                }
             }
         }
     }
