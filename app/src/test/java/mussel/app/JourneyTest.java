@@ -131,6 +131,12 @@ class JourneyTest extends WindowJourney {
         robot.write("1 ml");
         go(Station.TAG);
         assertThat(now().job().reading(Field.PUMPED)).hasValue(431);
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(now().job().reading(Field.PUMPED))
+                .as("its beginning was no figure of its own")
+                .isEmpty();
+        robot.push(KeyCode.CONTROL, KeyCode.Y);
+        assertThat(now().job().reading(Field.PUMPED)).hasValue(431);
 
         go(Station.DRAIN);
         click("#field-drained .text-field");

@@ -282,17 +282,57 @@ public final class Desk {
 
     /** Enters a reading made by hand. */
     public boolean read(Address field, double value, String typed) {
-        drafts.remove(field);
-        return note(Fact.Read.byHand(field, value, typed));
+        return read(field, value, typed, false);
+    }
+
+    /**
+     * Enters a reading made by hand.
+     *
+     * @param further whether it is what became of the reading entered last, which was only its beginning and is taken back
+     */
+    public boolean read(Address field, double value, String typed, boolean further) {
+        return read(field, List.of(Fact.Read.byHand(field, value, typed)), further);
     }
 
     /** Enters a reading that was asked about: that it was, and whether it was confirmed, goes before it. */
-    public boolean readDoubted(Address field, double value, String typed, String doubt, boolean confirmed) {
-        drafts.remove(field);
+    public boolean readDoubted(
+            Address field, double value, String typed, String doubt, boolean confirmed, boolean further) {
         String mark = typed + ": " + doubt + (confirmed ? " Confirmed." : " Left standing, not confirmed.");
-        return note(List.of(
-                new Fact.Noted(Topic.DOUBTED.of(field.name() + (field.of().isEmpty() ? "" : "-" + field.of())), mark),
-                Fact.Read.byHand(field, value, typed)));
+        return read(
+                field, List.of(new Fact.Noted(doubted(field), mark), Fact.Read.byHand(field, value, typed)), further);
+    }
+
+    private static Address doubted(Address field) {
+        return Topic.DOUBTED.of(field.name() + (field.of().isEmpty() ? "" : "-" + field.of()));
+    }
+
+    private boolean read(Address field, List<Fact> reading, boolean further) {
+        drafts.remove(field);
+        if (!further) {
+            return reading.size() == 1 ? note(reading.get(0)) : note(reading);
+        }
+        List<Fact> facts = new ArrayList<>(beginning(field));
+        facts.addAll(reading);
+        return note(facts);
+    }
+
+    /** Takes back the reading entered last, with what it was asked; nothing where something else was entered since. */
+    private List<Fact> beginning(Address field) {
+        List<Entry> standing = entered.undoLine().standing();
+        int at = standing.size() - 1;
+        if (at < 0
+                || !(standing.get(at).fact() instanceof Fact.Read read)
+                || !read.about().equals(field)) {
+            return List.of();
+        }
+        List<Fact> back =
+                new ArrayList<>(List.of(new Fact.Retracted(standing.get(at).seq())));
+        if (at > 0
+                && standing.get(at - 1).fact() instanceof Fact.Noted noted
+                && noted.about().equals(doubted(field))) {
+            back.add(new Fact.Retracted(standing.get(at - 1).seq()));
+        }
+        return back;
     }
 
     /** The job as it is in the journal, computed: without what is being typed. */

@@ -34,10 +34,11 @@ public final class JobFields {
                     desk.typing(made::settle);
                     desk.draft(at, value);
                 })
-                .onEnter((typed, value) -> desk.read(at, value, typed))
+                .onEnter((typed, value) -> desk.read(at, value, typed, made.further()))
                 .onDoubt(
                         value -> Plausible.doubt(desk.assessed(), at, value),
-                        (typed, value, doubt, confirmed) -> desk.readDoubted(at, value, typed, doubt, confirmed))
+                        (typed, value, doubt, confirmed) ->
+                                desk.readDoubted(at, value, typed, doubt, confirmed, made.further()))
                 .onClear(() -> desk.note(new Fact.Cleared(at)));
         fields.put(at, made);
         return made;

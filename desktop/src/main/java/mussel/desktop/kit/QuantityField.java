@@ -51,6 +51,8 @@ public final class QuantityField extends Column implements Question {
     private String asked = "";
     /** The text that was taken while typing rested; empty once the field shows a value again. */
     private String taken = "";
+    /** Whether the figure being entered is what became of the one taken while typing rested. */
+    private boolean further;
 
     /** Takes an unlikely figure all the same. */
     public interface OnDoubted {
@@ -177,6 +179,11 @@ public final class QuantityField extends Column implements Question {
         return this;
     }
 
+    /** Whether the figure being entered is what became of one that was entered while typing rested: that one was only its beginning. */
+    public boolean further() {
+        return further;
+    }
+
     /** The text control itself, for focus and tests. */
     public TextField text() {
         return text;
@@ -280,6 +287,7 @@ public final class QuantityField extends Column implements Question {
         boolean again = !asked.isEmpty() && asked.equals(written);
         boolean fresh = !text.getText().equals(shown()) && !written.equals(taken);
         if (fresh || again) {
+            further = fresh && !taken.isEmpty();
             taken = written;
             Optional<String> doubt = doubts.apply(figure);
             if (doubt.isEmpty()) {
