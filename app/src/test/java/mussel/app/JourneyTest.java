@@ -149,6 +149,17 @@ class JourneyTest extends WindowJourney {
         assertThat(window.desk().orElseThrow().entries())
                 .as("entered once, not again when the field is left")
                 .isEqualTo(entries);
+        go(Station.DRAIN);
+        click("#field-drained .text-field");
+        robot.push(KeyCode.CONTROL, KeyCode.A).write("450");
+        Hands.until(() -> entered(Field.DRAINED).equals(OptionalDouble.of(450)));
+        robot.push(KeyCode.CONTROL, KeyCode.A).write("448");
+        go(Station.TAG);
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(now().job().reading(Field.DRAINED))
+                .as("another figure, not what became of the first")
+                .hasValue(450);
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         go(Station.DRAIN);
         assertThat(find("#field-drained .text-field", TextField.class).getText())

@@ -287,7 +287,7 @@ public final class QuantityField extends Column implements Question {
         boolean again = !asked.isEmpty() && asked.equals(written);
         boolean fresh = !text.getText().equals(shown()) && !written.equals(taken);
         if (fresh || again) {
-            further = fresh && !taken.isEmpty();
+            further = fresh && !taken.isEmpty() && written.startsWith(taken);
             taken = written;
             Optional<String> doubt = doubts.apply(figure);
             if (doubt.isEmpty()) {
