@@ -4,6 +4,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.collections.ListChangeListener;
@@ -172,22 +173,39 @@ final class Hands extends FxRobot {
 
     /** Waits until what was asked for has been done and drawn. */
     static void settle() {
-        // A frame may ask for the focus, which another frame places.
-        for (int frame = 0; frame < 2; frame++) {
-            drawn();
-        }
+        settled(() -> {});
     }
 
-    private static void drawn() {
+    /** The same, and does work at the moment all is laid out, before anything can change it. */
+    static void settled(Runnable work) {
+        // A frame may ask for the focus, which another frame places.
+        drawn(() -> {});
+        drawn(work);
+    }
+
+    private static void drawn(Runnable work) {
         CountDownLatch done = new CountDownLatch(1);
+        AtomicReference<RuntimeException> failed = new AtomicReference<>();
+        Runnable last = () -> {
+            try {
+                work.run();
+            } catch (RuntimeException e) {
+                failed.set(e);
+            } finally {
+                done.countDown();
+            }
+        };
         Platform.runLater(() -> Window.getWindows().stream()
                 .map(Window::getScene)
                 .filter(s -> s != null)
                 .findFirst()
-                .ifPresentOrElse(scene -> after(scene, done::countDown), done::countDown));
+                .ifPresentOrElse(scene -> after(scene, last), last));
         try {
             if (!done.await(PATIENCE_S, TimeUnit.SECONDS)) {
                 throw new AssertionError("the window has drawn nothing for " + PATIENCE_S + " s");
+            }
+            if (failed.get() != null) {
+                throw failed.get();
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

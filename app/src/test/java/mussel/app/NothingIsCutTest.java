@@ -111,8 +111,7 @@ class NothingIsCutTest extends DemoJourney {
         if (station instanceof PartsStation parts) {
             waitForOrder(parts);
         }
-        Hands.settle();
-        act(() -> troubles.addAll(Fits.troubles(view, window)));
+        Hands.settled(() -> troubles.addAll(Fits.troubles(view, window)));
     }
 
     /** The order is worked out beside the window; what is looked at is the table with it. */
