@@ -187,6 +187,10 @@ public final class ShotsApp extends Application {
         view("data", () -> book("data"));
         view("take-in-file", LIVE_SHORT, () -> window.takeInFile(anotherYard()));
         view("half-known", () -> {
+            // Not there where the pictures begin here.
+            if (window.lookup("#take-in-file-leave") instanceof ButtonBase leave) {
+                leave.fire();
+            }
             FamilySheet sheet =
                     shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "splines", "trim_tab", "true"));
             int job = shop.takeIn(new LegRef("nameless", "Skiff", LegRef.Position.SINGLE, sheet.id()));

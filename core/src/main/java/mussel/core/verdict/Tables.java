@@ -147,9 +147,9 @@ public final class Tables {
     private boolean opened(Finding finding, VerdictInput in) {
         return finding.once().isEmpty()
                 || in.open().contains(finding.once().get())
-                || in.findings().keySet().stream().anyMatch(made -> findings.get(made)
-                        .access()
-                        .equals(finding.once().get()));
+                || in.findings().keySet().stream()
+                        .anyMatch(made ->
+                                finding(made).access().equals(finding.once().get()));
     }
 
     /** More and less than went in are one measurement. */
@@ -208,8 +208,15 @@ public final class Tables {
         return in.open().contains(of) ? 0 : access.get(of).minutes();
     }
 
-    /** A finding by its id; the tables have it. */
+    /**
+     * A finding by its id.
+     *
+     * @throws IllegalArgumentException where the tables have none of that id; input is checked against them before
+     */
     Finding finding(String id) {
+        if (!findings.containsKey(id)) {
+            throw new IllegalArgumentException("No finding " + id);
+        }
         return findings.get(id);
     }
 
