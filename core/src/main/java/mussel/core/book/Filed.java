@@ -130,15 +130,23 @@ public record Filed(Visit visit, BenchLine line, String words) {
 
     /** The lash a gear is left with, else the one it came with. */
     private static Optional<Measure> lash(SetupPlace place) {
-        Quantity quantity = place.id().equals("reverse") ? Quantity.LASH_REVERSE : Quantity.LASH_FORWARD;
-        return place.after()
+        return quantity(place).flatMap(quantity -> place.after()
                 .or(place::lash)
                 .map(a -> new Measure(
                         quantity,
                         a.out().lashMm(),
                         a.out().lashMm() - a.out().spreadMm() / 2,
                         a.out().lashMm() + a.out().spreadMm() / 2,
-                        place.simulated()));
+                        place.simulated())));
+    }
+
+    /** The measure that a gear's lash is kept under; a gear of another place has none, and is not taken for one of these. */
+    private static Optional<Quantity> quantity(SetupPlace place) {
+        return switch (place.id()) {
+            case "forward" -> Optional.of(Quantity.LASH_FORWARD);
+            case "reverse" -> Optional.of(Quantity.LASH_REVERSE);
+            default -> Optional.empty();
+        };
     }
 
     /** Causes somebody confirmed or ruled out, as likely as the verdict held them. */

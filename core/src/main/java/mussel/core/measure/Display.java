@@ -113,9 +113,22 @@ public final class Display {
         return symbol.isEmpty() ? figure : figure + " " + symbol;
     }
 
+    /** A bare figure as it is, with hard spaces where it is long. */
+    static String figure(Number value) {
+        return plain(new BigDecimal(value.toString()));
+    }
+
+    /** The same with so many decimals. */
+    static String fixed(BigDecimal value, int decimals) {
+        return grouped(value.setScale(decimals, RoundingMode.HALF_EVEN).toPlainString());
+    }
+
     private static String plain(BigDecimal value) {
         BigDecimal stripped = value.signum() == 0 ? BigDecimal.ZERO : value.stripTrailingZeros();
-        String text = stripped.scale() < 0 ? stripped.setScale(0).toPlainString() : stripped.toPlainString();
+        return grouped(stripped.scale() < 0 ? stripped.setScale(0).toPlainString() : stripped.toPlainString());
+    }
+
+    private static String grouped(String text) {
         int start = text.startsWith("-") ? 1 : 0;
         int point = text.indexOf('.') < 0 ? text.length() : text.indexOf('.');
         StringBuilder out = new StringBuilder(text);

@@ -52,10 +52,16 @@ public record Money(String code, String written) {
 
     private static Optional<Currency> currency(String code) {
         try {
-            return Optional.of(Currency.getInstance(code.strip().toUpperCase(Locale.ROOT)));
+            return Optional.of(Currency.getInstance(code.strip().toUpperCase(Locale.ROOT)))
+                    .filter(Money::isPaidWith);
         } catch (IllegalArgumentException none) {
             return Optional.empty();
         }
+    }
+
+    /** Gold, drawing rights, codes for tests and for no currency stand in ISO 4217 as well: nobody pays with them, and they have no coins. */
+    private static boolean isPaidWith(Currency currency) {
+        return currency.getDefaultFractionDigits() >= 0;
     }
 
     /** Where currencies are at home that are not among the first: looked for once, when one of them is asked for. */
@@ -126,10 +132,11 @@ public record Money(String code, String written) {
     }
 
     private String written(BigDecimal amount, int decimals) {
-        NumberFormat format = said() ? NumberFormat.getCurrencyInstance(locale()) : NumberFormat.getInstance(locale());
-        if (said()) {
-            format.setCurrency(Currency.getInstance(code));
+        if (!said()) {
+            return Display.fixed(amount, decimals);
         }
+        NumberFormat format = NumberFormat.getCurrencyInstance(locale());
+        format.setCurrency(Currency.getInstance(code));
         format.setMinimumFractionDigits(decimals);
         format.setMaximumFractionDigits(decimals);
         format.setRoundingMode(RoundingMode.HALF_EVEN);

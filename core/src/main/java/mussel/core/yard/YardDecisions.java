@@ -111,11 +111,17 @@ public final class YardDecisions {
         if (kept.isPresent()) {
             return kept.get();
         }
-        // The sheet may still be on its way: nobody else waits for whoever waits for it.
-        Yard base = sheet.get();
-        synchronized (this) {
-            now = Optional.of(over(base, standing(all())));
+        return alone(() -> {
+            now = Optional.of(over(sheet.get(), standing(all())));
             return now.get();
+        });
+    }
+
+    /** One at a time, and only once the sheet is there: it may still be on its way, and nobody waits for whoever waits for it. */
+    private <T> T alone(Supplier<T> work) {
+        sheet.get();
+        synchronized (this) {
+            return work.get();
         }
     }
 
@@ -129,7 +135,11 @@ public final class YardDecisions {
     }
 
     /** The yard as it was at a moment, in the units of today. */
-    public synchronized Yard at(Instant moment) {
+    public Yard at(Instant moment) {
+        return alone(() -> stoodAt(moment));
+    }
+
+    private Yard stoodAt(Instant moment) {
         List<Entry> about = all().stream().filter(this::ofTheSheet).toList();
         List<Entry> stood = about.stream().filter(e -> !e.at().isAfter(moment)).toList();
         // Between two decisions the yard is the same, whatever the moment.
@@ -233,8 +243,8 @@ public final class YardDecisions {
     }
 
     /** The yard as it would be with a table's lines; a JournalException says what is wrong with them. */
-    public synchronized Yard would(YardTable table, List<List<String>> lines) {
-        return with(table.thing(), text(table, lines));
+    public Yard would(YardTable table, List<List<String>> lines) {
+        return alone(() -> with(table.thing(), text(table, lines)));
     }
 
     private String text(YardTable table, List<List<String>> lines) {
@@ -256,33 +266,40 @@ public final class YardDecisions {
     }
 
     /** Decides a table's lines; a JournalException says what is wrong with them, and nothing has changed then. */
-    public synchronized void decide(String by, YardTable table, List<List<String>> lines) {
-        decide(by, table.thing(), text(table, lines));
+    public void decide(String by, YardTable table, List<List<String>> lines) {
+        alone(() -> decided(by, table.thing(), text(table, lines)));
     }
 
     /** Decides everything as another yard has it, thing by thing. */
-    public synchronized void decide(String by, Yard as) {
+    public void decide(String by, Yard as) {
         Set<String> things = new LinkedHashSet<>(form.things(as).keySet());
         things.addAll(form.things(yard()).keySet());
         things.forEach(thing -> decide(by, thing, as));
     }
 
     /** Decides that a thing is as another yard has it. */
-    public synchronized void decide(String by, String thing, Yard as) {
-        decide(by, thing, form.things(as).getOrDefault(thing, NONE));
+    public void decide(String by, String thing, Yard as) {
+        alone(() -> decided(by, thing, form.things(as).getOrDefault(thing, NONE)));
     }
 
-    private void decide(String by, String thing, String text) {
+    /** Whether anything became different by it. */
+    private boolean decided(String by, String thing, String text) {
         String kept = text.isEmpty() ? NONE : text;
         with(thing, kept);
-        if (!kept.equals(form.things(yard()).getOrDefault(thing, NONE))) {
+        boolean other = !kept.equals(form.things(yard()).getOrDefault(thing, NONE));
+        if (other) {
             Decisions.about(journal, Settings.YARD + thing).decide(by, kept);
             forget();
         }
+        return other;
     }
 
     /** What was changed and stands, the latest first. */
-    public synchronized List<Change> history() {
+    public List<Change> history() {
+        return alone(this::told);
+    }
+
+    private List<Change> told() {
         List<Change> changes = new ArrayList<>();
         Map<String, String> decided = new TreeMap<>();
         Map<String, String> others = new TreeMap<>();

@@ -75,4 +75,13 @@ class DisplayTest {
                 .isEqualTo("391 ± 28 ml");
         assertThat(Display.withDoubt(Kind.VOLUME, 391.2, 27.5, YardUnits.US)).isEqualTo("13.2 ± 0.9 fl oz");
     }
+
+    @Test
+    void countsInSentencesHaveTheThousandsMarkOfAllOtherFigures() {
+        Sentences say = Sentences.beside(mussel.core.job.FactWords.class);
+        assertThat(say.say("fact.delivered", 12345, "T60-0601")).isEqualTo("the delivery of 12\u00a0345 × T60-0601");
+        assertThat(Display.exact(Kind.COUNT, 12345, YardUnits.METRIC)).isEqualTo("12\u00a0345");
+        assertThat(say.say("fact.held", 12345)).isEqualTo("12\u00a0345 readings of a test");
+        assertThat(say.say("fact.held", 1)).isEqualTo("one reading of a test");
+    }
 }

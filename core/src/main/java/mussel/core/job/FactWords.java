@@ -1,0 +1,126 @@
+package mussel.core.job;
+
+import java.util.Arrays;
+import java.util.Locale;
+import mussel.core.measure.NamedBy;
+import mussel.core.measure.Sentences;
+
+/** What an entry says, in a few words, as undo names it. Every kind of fact has its own: a new one does not compile without. */
+public final class FactWords implements Fact.Cases<String> {
+    private static final FactWords WORDS = new FactWords();
+    private static final Sentences SAY = Sentences.beside(FactWords.class);
+
+    private FactWords() {}
+
+    /** The fact in a few words. */
+    public static String of(Fact fact) {
+        return fact.in(WORDS);
+    }
+
+    private static String name(Address about) {
+        return Field.at(about).map(Field::label).orElseGet(() -> Arrays.stream(Scale.values())
+                .filter(s -> NamedBy.file(s).equals(about.name()))
+                .map(Scale::label)
+                .findFirst()
+                .orElse(plain(about.name())));
+    }
+
+    private static String plain(String id) {
+        return id.replace('_', ' ');
+    }
+
+    @Override
+    public String opened(Fact.Opened fact) {
+        return SAY.say("fact.opened", fact.leg().title());
+    }
+
+    @Override
+    public String legCorrected(Fact.LegCorrected fact) {
+        return SAY.say("fact.leg", fact.leg().title());
+    }
+
+    @Override
+    public String read(Fact.Read fact) {
+        return SAY.say("fact.read", name(fact.about()), fact.typed());
+    }
+
+    @Override
+    public String chosen(Fact.Chosen fact) {
+        return SAY.say("fact.chosen", name(fact.about()), plain(fact.outcome()));
+    }
+
+    @Override
+    public String cleared(Fact.Cleared fact) {
+        return SAY.say("fact.cleared", name(fact.about()));
+    }
+
+    @Override
+    public String ticked(Fact.Ticked fact) {
+        return SAY.say(fact.done() ? "fact.step.done" : "fact.step.open", plain(fact.step()));
+    }
+
+    @Override
+    public String noted(Fact.Noted fact) {
+        return SAY.say("fact.note", plain(fact.about().name()));
+    }
+
+    @Override
+    public String holdBegun(Fact.HoldBegun fact) {
+        return SAY.say("fact.test", fact.mode().name().toLowerCase(Locale.ROOT));
+    }
+
+    @Override
+    public String held(Fact.Held fact) {
+        return SAY.say("fact.held", fact.readings().size());
+    }
+
+    @Override
+    public String ordered(Fact.Ordered fact) {
+        return SAY.say("fact.order", fact.order());
+    }
+
+    @Override
+    public String arrived(Fact.Arrived fact) {
+        return SAY.say("fact.arrived", fact.order());
+    }
+
+    @Override
+    public String delivered(Fact.Delivered fact) {
+        return SAY.say("fact.delivered", fact.came(), fact.sku());
+    }
+
+    @Override
+    public String pictured(Fact.Pictured fact) {
+        return SAY.say("fact.picture", fact.title());
+    }
+
+    @Override
+    public String workedBy(Fact.WorkedBy fact) {
+        return SAY.say("fact.manual");
+    }
+
+    @Override
+    public String decided(Fact.Decided fact) {
+        return SAY.say("fact.setting", plain(fact.key()));
+    }
+
+    @Override
+    public String countersigned(Fact.Countersigned fact) {
+        return SAY.say("fact.signed");
+    }
+
+    @Override
+    public String tagged(Fact.Tagged fact) {
+        return SAY.say("fact.tag");
+    }
+
+    @Override
+    public String unread(Fact.Unread fact) {
+        return SAY.say("fact.unread");
+    }
+
+    @Override
+    public String retracted(Fact.Retracted fact) {
+        return SAY.say("fact.undone");
+    }
+}
