@@ -348,7 +348,7 @@ public final class Backups {
         Path fresh = log.resolveSibling(log.getFileName() + ".restored");
         try {
             Durable.folders(log.getParent());
-            FileChannel held = SqliteJournal.lock(log);
+            FileChannel held = LogLock.take(log);
             try (held) {
                 Files.deleteIfExists(fresh);
                 make.put(fresh);

@@ -31,7 +31,7 @@ public final class DemoLog {
      */
     public static void throwAway(Path named) {
         Path file = LogFile.real(named);
-        try (FileChannel held = SqliteJournal.lock(file)) {
+        try (FileChannel held = LogLock.take(file)) {
             if (!held.isOpen() || !is(file)) {
                 throw new JournalException(file + " is no demo data. Nothing of it was touched.");
             }
@@ -46,7 +46,7 @@ public final class DemoLog {
     /** Moves what lies in the demo data's place, and is none, out of the way under a name of its own. */
     public static void setAside(Path named) {
         Path file = LogFile.real(named);
-        try (FileChannel held = SqliteJournal.lock(file)) {
+        try (FileChannel held = LogLock.take(file)) {
             int nr = 1;
             while (held.isOpen() && Files.exists(file.resolveSibling(file.getFileName() + ".set-aside-" + nr))) {
                 nr++;

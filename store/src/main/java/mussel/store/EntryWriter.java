@@ -54,6 +54,23 @@ final class EntryWriter {
                 .orElse(1);
     }
 
+    /** The number of the next entry. */
+    long next() {
+        return next;
+    }
+
+    /** Whether a job has entries. */
+    boolean has(int job) throws SQLException {
+        return heads.containsKey(job)
+                || log.one(HEAD, row -> row.getLong(1), job).isPresent();
+    }
+
+    /** Whether an entry of that number can follow those of its job. */
+    boolean fits(int job, long seq) throws SQLException {
+        Head head = heads.containsKey(job) ? heads.get(job) : stored(job);
+        return seq > head.last();
+    }
+
     /** Adds an entry under the next number. */
     Entry add(int job, Instant at, String by, Fact fact) throws SQLException {
         return add(next, job, at, by, fact);

@@ -11,6 +11,8 @@ import org.sqlite.SQLiteConfig;
 
 /** Connections to a log file: for work, or for reading beside whoever works in it. */
 final class LogConnections {
+    private static final int AT_ONCE_MS = 50;
+
     private LogConnections() {}
 
     /**
@@ -31,6 +33,17 @@ final class LogConnections {
                 return connect("jdbc:sqlite:" + file.toUri() + "?immutable=1", new SQLiteConfig(), file);
             }
         } catch (SQLException | IOException e) {
+            throw unopened(file, e);
+        }
+    }
+
+    /** The same for the hands at the window, which wait for no other writer: what they enter meanwhile is kept beside the log. */
+    static Connection atOnce(Path file) {
+        Connection connection = writing(file);
+        try (Statement pragma = connection.createStatement()) {
+            pragma.execute("PRAGMA busy_timeout = " + AT_ONCE_MS);
+            return connection;
+        } catch (SQLException e) {
             throw unopened(file, e);
         }
     }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.sql.SQLException;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Durable;
+import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
 
 /** Runs work on the database and says in a sentence why it failed. */
@@ -49,10 +50,15 @@ final class SqlWork {
         } catch (JournalException e) {
             throw e;
         } catch (SQLException | RuntimeException e) {
-            throw new JournalException(
-                    "That could not be written to the logbook: " + plain(e) + ". Type it again once that is mended.",
-                    e);
+            String sentence =
+                    "That could not be written to the logbook: " + plain(e) + ". Type it again once that is mended.";
+            throw busy(e) ? new BusyException(sentence, e) : new JournalException(sentence, e);
         }
+    }
+
+    private static boolean busy(Throwable e) {
+        return e instanceof SQLiteException sqlite
+                && (sqlite.getResultCode().code & 0xff) == SQLiteErrorCode.SQLITE_BUSY.code;
     }
 
     <T> T read(Work<T> work) {

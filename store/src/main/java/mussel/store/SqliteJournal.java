@@ -2,14 +2,12 @@ package mussel.store;
 
 import java.io.IOException;
 import java.nio.channels.FileChannel;
-import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
-import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -19,6 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import mussel.core.book.LogBook;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
@@ -28,9 +27,7 @@ import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.exchange.file.Durable;
-import mussel.exchange.job.FactJson;
 import mussel.exchange.log.Chain;
-import mussel.exchange.log.FactText;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
@@ -41,9 +38,6 @@ import org.jdbi.v3.core.Jdbi;
  * plug. One process at a time may write; others may read.
  */
 public final class SqliteJournal implements Journal {
-    private static final String READ = "SELECT seq, job, at, by, fact FROM entry";
-    /** Numbers up to here stay as they are when a log comes into an empty one; larger ones leave too little room after them. */
-    private static final long MOST_KEPT = 1_000_000_000L;
 
     private final Path file;
     private final Connection connection;
@@ -56,14 +50,21 @@ public final class SqliteJournal implements Journal {
     private final Map<String, String> settings;
     private final Prepared prepared;
     private final SheetTable sheets;
+    private final Optional<WaitingEntries> waiting;
     private String whyReadOnly = "";
     private String told = "";
     private Handle mapped;
     private Optional<KeptAside> kept = Optional.empty();
 
     private SqliteJournal(
-            Path file, Connection connection, Optional<FileChannel> lock, Optional<LogIdentity> identity, Clock clock) {
+            Path file,
+            Connection connection,
+            Optional<FileChannel> lock,
+            Optional<LogIdentity> identity,
+            Optional<WaitingEntries> waiting,
+            Clock clock) {
         this.file = file;
+        this.waiting = waiting;
         this.connection = connection;
         this.lock = lock;
         this.clock = clock;
@@ -103,7 +104,7 @@ public final class SqliteJournal implements Journal {
      */
     public static SqliteJournal open(Path file, Clock clock) {
         Path path = LogFile.real(file);
-        FileChannel lock = lock(path);
+        FileChannel lock = LogLock.take(path);
         try {
             String told = WriteAhead.check(path, lock, clock);
             int version = LogFile.inspect(path);
@@ -114,15 +115,21 @@ public final class SqliteJournal implements Journal {
                 }
                 migrate(path, clock);
             }
-            Connection connection = LogConnections.writing(path);
+            Connection connection = LogConnections.atOnce(path);
             LogIdentity identity = identity(path, connection);
             WriteAhead.note(lock, identity);
-            SqliteJournal journal =
-                    new SqliteJournal(path, connection, Optional.of(lock), Optional.of(identity), clock);
+            SqliteJournal journal = new SqliteJournal(
+                    path,
+                    connection,
+                    Optional.of(lock),
+                    Optional.of(identity),
+                    Optional.of(new WaitingEntries(path, identity.id())),
+                    clock);
             journal.told = told;
+            journal.bringInWaiting();
             return journal;
         } catch (RuntimeException e) {
-            closeQuietly(lock, e);
+            LogLock.closeQuietly(lock, e);
             throw e;
         }
     }
@@ -142,7 +149,8 @@ public final class SqliteJournal implements Journal {
             throw new JournalException("The logbook " + path
                     + " is of an earlier Mussel. Open it once in the window, which brings it up to date.");
         }
-        return new SqliteJournal(path, LogConnections.reading(path), Optional.empty(), Optional.empty(), clock);
+        return new SqliteJournal(
+                path, LogConnections.reading(path), Optional.empty(), Optional.empty(), Optional.empty(), clock);
     }
 
     private static LogIdentity identity(Path path, Connection connection) {
@@ -159,37 +167,15 @@ public final class SqliteJournal implements Journal {
         }
     }
 
-    /**
-     * Does work on a connection of its own to the same file, on whatever thread it is called. What it writes is seen here once it is written;
-     * settings are the exception: they are known only to the journal that keeps them.
-     */
+    /** Does work on a connection of its own to the same file, on whatever thread it is called. Settings it keeps are not seen here. */
     public <T> T aside(Function<SqliteJournal, T> ask) {
         Connection own = readOnly() ? LogConnections.reading(file) : LogConnections.writing(file);
-        try (SqliteJournal beside = new SqliteJournal(file, own, Optional.empty(), identity, clock)) {
-            return ask.apply(beside);
-        }
-    }
-
-    /** Takes the right to write to a log until the channel is closed. */
-    static FileChannel lock(Path file) {
-        try {
-            Durable.folders(file.getParent());
-            FileChannel channel = LogFile.lockChannel(file);
+        try (SqliteJournal beside = new SqliteJournal(file, own, Optional.empty(), identity, waiting, clock)) {
             try {
-                if (channel.tryLock() != null) {
-                    return channel;
-                }
-            } catch (OverlappingFileLockException e) {
-                closeQuietly(channel, e);
-                throw openElsewhere(file, e);
+                return ask.apply(beside);
+            } finally {
+                beside.bringInWaiting();
             }
-            channel.close();
-            throw openElsewhere(file, null);
-        } catch (IOException e) {
-            throw new JournalException(
-                    "The folder of the logbook " + file + " cannot be written: " + Durable.why(e)
-                            + ". Choose another with --log.",
-                    e);
         }
     }
 
@@ -201,7 +187,7 @@ public final class SqliteJournal implements Journal {
     public static SqliteJournal openOrRead(Path file, Clock clock) {
         try {
             return open(file, clock);
-        } catch (OpenElsewhereException e) {
+        } catch (LogLock.OpenElsewhereException e) {
             throw e;
         } catch (JournalException e) {
             try {
@@ -223,27 +209,6 @@ public final class SqliteJournal implements Journal {
     /** Why it was opened for reading only; empty where it can be written. */
     public String whyReadOnly() {
         return whyReadOnly;
-    }
-
-    private static final class OpenElsewhereException extends JournalException {
-        private static final long serialVersionUID = 1L;
-
-        OpenElsewhereException(String message, Throwable cause) {
-            super(message, cause);
-        }
-    }
-
-    private static JournalException openElsewhere(Path file, Throwable cause) {
-        return new OpenElsewhereException(
-                "The logbook " + file + " is open in another Mussel. Go to that window, or close it first.", cause);
-    }
-
-    private static void closeQuietly(AutoCloseable resource, Exception cause) {
-        try {
-            resource.close();
-        } catch (Exception e) {
-            cause.addSuppressed(e);
-        }
     }
 
     static void migrate(Path file, Clock clock) {
@@ -280,20 +245,63 @@ public final class SqliteJournal implements Journal {
 
     private List<Entry> entering(Optional<Integer> to, String by, List<Fact> facts) {
         try {
-            return together(() -> {
-                int job = to.isPresent() ? to.get() : EntryWriter.nextJob(prepared);
-                EntryWriter writer = new EntryWriter(prepared);
-                Instant at = clock.instant();
-                List<Entry> made = new ArrayList<>();
-                for (Fact fact : facts) {
-                    made.add(writer.add(job, at, by, fact));
-                }
-                writer.finish();
-                return made;
-            });
+            return orLater(
+                    () -> {
+                        int job = to.isPresent() ? to.get() : EntryWriter.nextJob(prepared);
+                        EntryWriter writer = new EntryWriter(prepared);
+                        Instant at = clock.instant();
+                        List<Entry> made = new ArrayList<>();
+                        for (Fact fact : facts) {
+                            made.add(writer.add(job, at, by, fact));
+                        }
+                        writer.finish();
+                        return made;
+                    },
+                    () -> later(to, by, facts, Map.of()));
         } catch (AdriftException e) {
             int job = to.orElseGet(() -> work.read(() -> EntryWriter.nextJob(prepared)));
             throw keptAside().keep(e, job, by, facts);
+        }
+    }
+
+    /** Whether this is the journal of the hands at the window, for whom what cannot be written at once waits beside the log. */
+    private boolean atOnce() {
+        return lock.isPresent();
+    }
+
+    private List<Entry> later(Optional<Integer> to, String by, List<Fact> facts, Map<String, String> settings) {
+        WaitingEntries wait = waiting.orElseThrow();
+        int job = to.map(wait::numberOf)
+                .orElseGet(() -> wait.nextJob(work.read(() -> EntryWriter.nextJob(prepared)) - 1));
+        return wait.keep(job, clock.instant(), by, facts, work.read(() -> EntryWriter.last(prepared)), settings);
+    }
+
+    /** Puts what waits into the log, where nobody else writes. Says whether nothing waits any more. */
+    @Override
+    public boolean bringInWaiting() {
+        return readOnly()
+                || waiting.map(w -> !w.some() || w.bringIn(this::take)).orElse(true);
+    }
+
+    @Override
+    public int numberOf(int job) {
+        return waiting.map(w -> w.numberOf(job)).orElse(job);
+    }
+
+    private boolean take(WaitingEntries.Change change, Map<Long, Long> seqs, Map<Integer, Integer> jobs) {
+        try {
+            together(() -> {
+                new WaitingIntoLog(prepared, seqs, jobs).add(change.entries());
+                for (Map.Entry<String, String> setting : change.settings().entrySet()) {
+                    keep(setting.getKey(), setting.getValue());
+                }
+                return null;
+            });
+            settings.putAll(change.settings());
+            change.sheets().forEach(sheets::keep);
+            return true;
+        } catch (BusyException e) {
+            return false;
         }
     }
 
@@ -335,14 +343,29 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public List<Entry> entries(int job) {
-        return work.read(() -> handle().createQuery(READ + " WHERE job = :job ORDER BY seq")
+        return waits() ? waiting.orElseThrow().with(job, () -> inLog(job)) : inLog(job);
+    }
+
+    private boolean waits() {
+        return waiting.map(WaitingEntries::some).orElse(false);
+    }
+
+    private List<Entry> inLog(int job) {
+        return work.read(() -> handle().createQuery(EntryRow.READ + " WHERE job = :job ORDER BY seq")
                 .bind("job", job)
-                .map((row, context) -> entry(row))
+                .map((row, context) -> EntryRow.of(row))
                 .list());
     }
 
     @Override
     public Optional<Job.Mark> mark(int job) {
+        if (waits()) {
+            List<Entry> all = entries(job);
+            return all.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(new Job.Mark(
+                            job, all.size(), all.get(all.size() - 1).seq()));
+        }
         return work.read(() -> handle().createQuery(
                         "SELECT count(*) AS entries, max(seq) AS last FROM entry WHERE job = :job HAVING count(*) > 0")
                 .bind("job", job)
@@ -353,8 +376,8 @@ public final class SqliteJournal implements Journal {
     @Override
     public List<List<Entry>> all() {
         Map<Integer, List<Entry>> jobs = new LinkedHashMap<>();
-        work.read(() -> handle().createQuery(READ + " WHERE job > 0 ORDER BY seq")
-                        .map((row, context) -> entry(row))
+        work.read(() -> handle().createQuery(EntryRow.READ + " WHERE job > 0 ORDER BY seq")
+                        .map((row, context) -> EntryRow.of(row))
                         .list())
                 .forEach(e ->
                         jobs.computeIfAbsent(e.job(), j -> new ArrayList<>()).add(e));
@@ -386,10 +409,10 @@ public final class SqliteJournal implements Journal {
     @Override
     public void bring(Map<String, String> brought, Consumer<Consumer<Brought>> jobs) {
         together(() -> {
-            Bringing into = new Bringing();
+            Bringing into = new Bringing(prepared, work, waiting);
             jobs.accept(into::add);
-            into.writer.finish();
-            for (int job : into.writer.jobs()) {
+            into.writer().finish();
+            for (int job : into.writer().jobs()) {
                 readBack(job);
             }
             for (Map.Entry<String, String> setting : brought.entrySet()) {
@@ -402,7 +425,7 @@ public final class SqliteJournal implements Journal {
 
     /** What came in must be what the next start reads: a whole job, with as many entries as its head says. */
     private void readBack(int job) throws SQLException {
-        List<Entry> entries = entries(job);
+        List<Entry> entries = inLog(job);
         long wanted = prepared.one("SELECT entries FROM head WHERE job = ?", row -> row.getLong(1), job)
                 .orElse(0L);
         if (entries.size() != wanted || job != YARD && Job.of(entries).id() != job) {
@@ -410,52 +433,9 @@ public final class SqliteJournal implements Journal {
         }
     }
 
-    /** Entries on their way in, job by job, so that a log of any size goes through. */
-    private final class Bringing {
-        private final EntryWriter writer;
-        private final boolean keepNumbers;
-
-        Bringing() throws SQLException {
-            writer = new EntryWriter(prepared);
-            keepNumbers = EntryWriter.last(prepared) == 0;
-        }
-
-        void add(Brought job) {
-            Map<Long, Long> numbers = new HashMap<>(job.known());
-            for (Entry entry : job.entries()) {
-                Fact fact = entry.fact() instanceof Fact.Retracted back
-                        ? new Fact.Retracted(numbers.getOrDefault(back.entry(), 0L))
-                        : entry.fact();
-                if (!FactText.read(FactJson.write(fact)).equals(fact)) {
-                    throw new JournalException("Job " + job.job() + " has an entry, number " + entry.seq()
-                            + ", that would not be understood once it is in. Nothing was taken in.");
-                }
-                // What the database refuses here is told as what it refuses anywhere.
-                Entry in = work.step(() -> keepNumbers && entry.seq() <= MOST_KEPT
-                        ? writer.add(entry.seq(), job.job(), entry.at(), entry.by(), fact)
-                        : writer.add(job.job(), entry.at(), entry.by(), fact));
-                numbers.put(entry.seq(), in.seq());
-            }
-        }
-    }
-
     @Override
     public Map<String, String> settings() {
         return Map.copyOf(settings);
-    }
-
-    /** Whatever stands there becomes an entry: what is not understood is named and stands in no other's way. */
-    private static Entry entry(ResultSet row) throws SQLException {
-        String by = Optional.ofNullable(row.getString("by")).orElse("");
-        String text = Optional.ofNullable(row.getString("fact")).orElse("");
-        Fact fact = FactText.read(text);
-        Instant at = Instant.EPOCH;
-        try {
-            at = Instant.parse(Optional.ofNullable(row.getString("at")).orElse(""));
-        } catch (DateTimeException e) {
-            fact = new Fact.Unread(text, "its time is “" + row.getString("at") + "”");
-        }
-        return new Entry(row.getLong("seq"), row.getInt("job"), at, by, fact);
     }
 
     @Override
@@ -465,34 +445,61 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public void keepSetting(String key, String value) {
-        together(() -> {
-            keep(key, value);
-            return null;
-        });
+        orLater(
+                () -> {
+                    keep(key, value);
+                    return null;
+                },
+                () -> later(Optional.of(YARD), "", List.of(), Map.of(key, value)));
         settings.put(key, value);
+    }
+
+    /** Writes at once, or keeps what is to be written beside the log while somebody else writes to it. */
+    private <T> T orLater(SqlWork.Work<T> change, Supplier<T> later) {
+        try {
+            return bringInWaiting() ? together(change) : later.get();
+        } catch (BusyException e) {
+            if (!atOnce()) {
+                throw e;
+            }
+            return later.get();
+        }
     }
 
     @Override
     public Entry decide(String by, Fact fact, String key, String value) {
-        Entry made = together(() -> {
-            EntryWriter writer = new EntryWriter(prepared);
-            Entry entry = writer.add(YARD, clock.instant(), by, fact);
-            writer.finish();
-            keep(key, value);
-            return entry;
-        });
+        Entry made = orLater(
+                () -> {
+                    EntryWriter writer = new EntryWriter(prepared);
+                    Entry entry = writer.add(YARD, clock.instant(), by, fact);
+                    writer.finish();
+                    keep(key, value);
+                    return entry;
+                },
+                () -> later(Optional.of(YARD), by, List.of(fact), Map.of(key, value))
+                        .get(0));
         settings.put(key, value);
         return made;
     }
 
     @Override
     public void keepSheet(String name, String text) {
-        sheets.keep(name, text);
+        if (bringInWaiting()) {
+            try {
+                sheets.keep(name, text);
+                return;
+            } catch (BusyException e) {
+                if (!atOnce()) {
+                    throw e;
+                }
+            }
+        }
+        waiting.orElseThrow().keepSheet(name, text);
     }
 
     @Override
     public Optional<String> sheet(String name) {
-        return sheets.text(name);
+        return waiting.flatMap(w -> w.sheet(name)).or(() -> sheets.text(name));
     }
 
     @Override
@@ -572,6 +579,9 @@ public final class SqliteJournal implements Journal {
         try {
             if (identity.isPresent() && identity.get().adrift()) {
                 return;
+            }
+            if (atOnce()) {
+                bringInWaiting();
             }
             connection.close();
         } catch (SQLException e) {

@@ -98,6 +98,21 @@ public interface Journal extends AutoCloseable {
     /** The lines of the bench kept beside the journal. */
     BenchLines benchLines();
 
+    /**
+     * Puts entries into the journal that wait beside it because something long was writing to it, as a file that was taken in. They are safe and count
+     * already; those that find it taken go on waiting.
+     *
+     * @return whether none waits any more
+     */
+    default boolean bringInWaiting() {
+        return true;
+    }
+
+    /** The number of a job that was opened while it had to wait: another where its own was taken meanwhile. */
+    default int numberOf(int job) {
+        return job;
+    }
+
     /** Whether entries are refused because the journal was opened for reading. */
     boolean readOnly();
 

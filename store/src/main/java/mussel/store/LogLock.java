@@ -1,0 +1,57 @@
+package mussel.store;
+
+import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.OverlappingFileLockException;
+import java.nio.file.Path;
+import mussel.core.job.JournalException;
+import mussel.exchange.file.Durable;
+
+/** The right to write to a log: one process at a time has it. */
+final class LogLock {
+    private LogLock() {}
+
+    /** Takes the right to write to a log until the channel is closed. */
+    static FileChannel take(Path file) {
+        try {
+            Durable.folders(file.getParent());
+            FileChannel channel = LogFile.lockChannel(file);
+            try {
+                if (channel.tryLock() != null) {
+                    return channel;
+                }
+            } catch (OverlappingFileLockException e) {
+                closeQuietly(channel, e);
+                throw openElsewhere(file, e);
+            }
+            channel.close();
+            throw openElsewhere(file, null);
+        } catch (IOException e) {
+            throw new JournalException(
+                    "The folder of the logbook " + file + " cannot be written: " + Durable.why(e)
+                            + ". Choose another with --log.",
+                    e);
+        }
+    }
+
+    static final class OpenElsewhereException extends JournalException {
+        private static final long serialVersionUID = 1L;
+
+        OpenElsewhereException(String message, Throwable cause) {
+            super(message, cause);
+        }
+    }
+
+    private static JournalException openElsewhere(Path file, Throwable cause) {
+        return new OpenElsewhereException(
+                "The logbook " + file + " is open in another Mussel. Go to that window, or close it first.", cause);
+    }
+
+    static void closeQuietly(AutoCloseable resource, Exception cause) {
+        try {
+            resource.close();
+        } catch (Exception e) {
+            cause.addSuppressed(e);
+        }
+    }
+}
