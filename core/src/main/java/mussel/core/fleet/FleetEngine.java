@@ -13,6 +13,7 @@ import com.google.ortools.sat.LinearExprBuilder;
 import com.google.ortools.sat.Literal;
 import java.util.ArrayList;
 import java.util.List;
+import mussel.core.measure.StopToken;
 
 /**
  * Places every task of every leg by the CP-SAT solver of OR-Tools: a leg's tasks one after the other, nobody and no tool at two places
@@ -60,9 +61,21 @@ public final class FleetEngine {
 
     /** The plan. A leg with a task longer than anybody's day is left out and named: cut work into pieces of some hours. */
     public static FleetPlan plan(Fleet fleet) {
+        return plan(fleet, new StopToken());
+    }
+
+    /**
+     * The same for somebody who may not wait for it.
+     *
+     * @throws mussel.core.measure.WorkStoppedException when it was stopped
+     */
+    public static FleetPlan plan(Fleet fleet, StopToken stop) {
+        stop.check();
         FleetEngine engine = new FleetEngine(fleet);
         engine.build();
-        return engine.solve();
+        FleetPlan plan = engine.solve(stop);
+        stop.check();
+        return plan;
     }
 
     /**
@@ -177,8 +190,9 @@ public final class FleetEngine {
         });
     }
 
-    private FleetPlan solve() {
+    private FleetPlan solve(StopToken stop) {
         CpSolver solver = new CpSolver();
+        stop.onStop(solver::stopSearch);
         solver.getParameters()
                 .setMaxTimeInSeconds(LONGEST_S)
                 .setNumWorkers(1)

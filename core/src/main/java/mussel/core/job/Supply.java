@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mussel.core.measure.Sentences;
+import mussel.core.measure.StopToken;
 import mussel.core.parts.Catalogue;
 import mussel.core.parts.Objective;
 import mussel.core.parts.PartsEngine;
@@ -193,9 +194,9 @@ public final class Supply {
     }
 
     /** The best order for the open rest. Takes up to some seconds for a large one: not for the interface's own thread. */
-    public Answer best(Objective objective, OptionalDouble deadlineDays) {
+    public Answer best(Objective objective, OptionalDouble deadlineDays, StopToken stop) {
         PartsInput in = input(objective, deadlineDays);
-        PartsResult out = PartsEngine.run(in);
+        PartsResult out = PartsEngine.run(in, stop);
         return new Answer(in, out, new PartsWords(in, out, all.yard().money(), this::title));
     }
 

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import mussel.core.measure.StopToken;
 
 /**
  * The order as an integer programme for the CP-SAT solver of OR-Tools: so many of each offer, at most its stock; each part covered; each
@@ -53,7 +54,8 @@ final class CoverModel {
     }
 
     /** How many of each offer to take, and how far that may be from the best. */
-    Solution solve() {
+    Solution solve(StopToken stop) {
+        stop.check();
         LinearExprBuilder pieces = LinearExpr.newBuilder();
         long mostPieces = 1;
         for (int i = 0; i < offers.size(); i++) {
@@ -67,7 +69,9 @@ final class CoverModel {
                 .setNumWorkers(1)
                 .setRandomSeed(SEED)
                 .setLinearizationLevel(LINEARIZATION);
+        stop.onStop(solver::stopSearch);
         CpSolverStatus status = solver.solve(model);
+        stop.check();
         if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
             throw new IllegalStateException("The solver found no order although one exists: " + status);
         }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
+import mussel.core.measure.StopToken;
 import mussel.core.parts.PartsResult.Alternative;
 import mussel.core.parts.PartsResult.Line;
 
@@ -19,6 +20,15 @@ public final class PartsEngine {
 
     /** Computes the order; the input has been checked. */
     public static PartsResult run(PartsInput in) {
+        return run(in, new StopToken());
+    }
+
+    /**
+     * The same for somebody who may not wait for it.
+     *
+     * @throws mussel.core.measure.WorkStoppedException when it was stopped
+     */
+    public static PartsResult run(PartsInput in, StopToken stop) {
         Map<String, Integer> need = sum(in.need());
         List<Wanted> fromShelf = takeFromShelf(need, in.shelf());
         List<Offer> inTime = in.offers().stream()
@@ -39,8 +49,8 @@ public final class PartsEngine {
                     0,
                     List.of());
         }
-        Alternative best = best(need, inTime, in.suppliers(), in.objective());
-        Alternative other = best(need, inTime, in.suppliers(), in.objective().other());
+        Alternative best = best(need, inTime, in.suppliers(), in.objective(), stop);
+        Alternative other = best(need, inTime, in.suppliers(), in.objective().other(), stop);
         return new PartsResult(
                 true,
                 best.lines(),
@@ -88,12 +98,16 @@ public final class PartsEngine {
     }
 
     private static Alternative best(
-            Map<String, Integer> need, List<Offer> offers, List<Supplier> suppliers, Objective objective) {
+            Map<String, Integer> need,
+            List<Offer> offers,
+            List<Supplier> suppliers,
+            Objective objective,
+            StopToken stop) {
         if (need.isEmpty()) {
             return new Alternative(objective, List.of(), 0, 0, 0, List.of(), 0);
         }
         List<Offer> allowed = objective == Objective.COST ? offers : soonest(need, offers);
-        CoverModel.Solution found = new CoverModel(need, allowed, suppliers).solve();
+        CoverModel.Solution found = new CoverModel(need, allowed, suppliers).solve(stop);
         return order(need, allowed, suppliers, found, objective);
     }
 

@@ -21,6 +21,7 @@ import mussel.core.job.Plausible;
 import mussel.core.job.Scale;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
+import mussel.core.measure.StopToken;
 import mussel.core.parts.Objective;
 import mussel.core.plan.Planning;
 import mussel.core.sheet.FamilySheet;
@@ -149,8 +150,8 @@ class PlausibleTest {
         note(journal, new Fact.Chosen(Scale.GOAL.of("pump_kit"), "yes"));
         note(journal, new Fact.Chosen(Scale.GOAL.of("driveshaft_seals"), "yes"));
         Assessment now = now(LegBefore.UNKNOWN);
-        OrderTable table =
-                OrderTable.of(now, Optional.of(now.supply().best(Objective.COST, java.util.OptionalDouble.empty())));
+        OrderTable table = OrderTable.of(
+                now, Optional.of(now.supply().best(Objective.COST, java.util.OptionalDouble.empty(), new StopToken())));
         assertThat(table.lines()).hasSameSizeAs(now.supply().rows());
         assertThat(table.lines()).allSatisfy(l -> {
             assertThat(l.from()).isNotBlank();
@@ -160,7 +161,7 @@ class PlausibleTest {
         double total =
                 table.lines().stream().mapToDouble(l -> l.price().orElse(0)).sum();
         var best = now.supply()
-                .best(Objective.COST, java.util.OptionalDouble.empty())
+                .best(Objective.COST, java.util.OptionalDouble.empty(), new StopToken())
                 .result();
         assertThat(total)
                 .as("each line of the order is priced once")

@@ -32,6 +32,7 @@ import mussel.core.job.Topic;
 import mussel.core.job.TorqueWork;
 import mussel.core.job.Worth;
 import mussel.core.job.Yard;
+import mussel.core.measure.StopToken;
 import mussel.core.parts.Objective;
 import mussel.core.parts.Wanted;
 import mussel.core.plan.Planning;
@@ -262,17 +263,17 @@ class WorkAndWorthTest {
     void theOrderCoversWhatTheShelfDoesNotAndSaysWhatTheKitLeavesOut() {
         goal("pump_kit", "driveshaft_seals");
         shelf = Map.of("plug_washer", 14, "cotter_pin", 9);
-        Supply.Answer cheap = now().supply().best(Objective.COST, OptionalDouble.empty());
+        Supply.Answer cheap = now().supply().best(Objective.COST, OptionalDouble.empty(), new StopToken());
 
         assertThat(cheap.result().feasible()).isTrue();
         assertThat(cheap.result().gap()).isZero();
         assertThat(cheap.result().fromShelf()).contains(new Wanted("plug_washer", 3));
         assertThat(cheap.words().leftOut()).anyMatch(s -> s.contains("2 × Driveshaft seal"));
 
-        Supply.Answer soon = now().supply().best(Objective.SPEED, OptionalDouble.empty());
+        Supply.Answer soon = now().supply().best(Objective.SPEED, OptionalDouble.empty(), new StopToken());
         assertThat(soon.result().leadDays().orElseThrow())
                 .isLessThanOrEqualTo(cheap.result().leadDays().orElseThrow());
-        Supply.Answer late = now().supply().best(Objective.COST, OptionalDouble.of(0));
+        Supply.Answer late = now().supply().best(Objective.COST, OptionalDouble.of(0), new StopToken());
         assertThat(late.result().feasible()).isFalse();
         assertThat(late.words().summary()).contains("in time");
     }
