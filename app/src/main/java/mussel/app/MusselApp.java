@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -44,7 +45,8 @@ public final class MusselApp extends Application {
     private Stage stage;
     private MusselWindow window;
     private Workshop shop;
-    private Optional<ChainWatch> watch = Optional.empty();
+    /** The watch over the chains and whether the application has stopped: the one is begun by whoever fetches, the other ends it. */
+    private final Watching watching = new Watching();
 
     /** Begins to open a logbook, and the log file before it; the window takes it when it is there. */
     static void prepare(Path log) {
@@ -94,7 +96,7 @@ public final class MusselApp extends Application {
                 report("ready_ms");
                 openOne("tour".equals(startup));
             }
-            CompletableFuture.runAsync(this::fetch);
+            inBackground(this::fetch);
         });
     }
 
@@ -126,7 +128,7 @@ public final class MusselApp extends Application {
         stage.getScene().setRoot(opened());
         if (window != null) {
             window.tell(done);
-            CompletableFuture.runAsync(this::fetch);
+            inBackground(this::fetch);
         }
     }
 
@@ -148,6 +150,17 @@ public final class MusselApp extends Application {
         } catch (JournalException e) {
             Platform.runLater(() -> window.tellToo(e.getMessage()));
         }
+    }
+
+    private void inBackground(Runnable work) {
+        shop.background()
+                .begin(
+                        stop -> {
+                            work.run();
+                            return null;
+                        },
+                        done -> {},
+                        e -> unforeseen(Thread.currentThread(), e));
     }
 
     /** Runs work when the events of the frame to come are through. */
@@ -183,8 +196,8 @@ public final class MusselApp extends Application {
             if (System.getProperty("mussel.startup", "").isEmpty()) {
                 Scratch.sweep();
                 backUp();
-                watch = Optional.of(
-                        ChainWatch.begin(logbook, troubles -> Platform.runLater(() -> window.tellToo(troubles))));
+                watching.begin(
+                        () -> ChainWatch.begin(logbook, troubles -> Platform.runLater(() -> window.tellToo(troubles))));
             }
         } catch (RuntimeException e) {
             catalogue.completeExceptionally(e);
@@ -225,6 +238,22 @@ public final class MusselApp extends Application {
         }
     }
 
+    /** One watch at a time, and none once it has ended. */
+    private static final class Watching {
+        private Optional<ChainWatch> watch = Optional.empty();
+        private boolean ended;
+
+        synchronized void begin(Supplier<ChainWatch> begin) {
+            watch.ifPresent(ChainWatch::stop);
+            watch = ended ? Optional.empty() : Optional.of(begin.get());
+        }
+
+        synchronized void end() {
+            ended = true;
+            watch.ifPresent(ChainWatch::stop);
+        }
+    }
+
     private static void report(String what) {
         long started =
                 ProcessHandle.current().info().startInstant().orElseThrow().toEpochMilli();
@@ -233,7 +262,7 @@ public final class MusselApp extends Application {
 
     @Override
     public void stop() {
-        watch.ifPresent(ChainWatch::stop);
+        watching.end();
         if (window != null) {
             window.close();
         }

@@ -39,7 +39,7 @@ final class PracticeLog implements Ports.Practice {
         Workshop.Catalogue now = yard.forPractice();
         if (bench.isEmpty() || !now.equals(worked)) {
             worked = now;
-            bench = Optional.of(Yards.practising(opened(), file, clock, now, this));
+            bench = Optional.of(Yards.practising(opened(), file, clock, now, this, yard.background()));
         }
         return bench.get();
     }

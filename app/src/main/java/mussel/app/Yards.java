@@ -27,6 +27,7 @@ import mussel.core.parts.PriceList;
 import mussel.core.parts.PriceQuestion;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Overrides;
+import mussel.desktop.desk.Background;
 import mussel.desktop.desk.Ports;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.desk.Workshop.Catalogue;
@@ -98,13 +99,18 @@ public final class Yards {
             throw new JournalException(
                     log + " is a practice log: its legs are not there. Open the yard's own logbook.");
         }
-        return shop(journal, log, clock, catalogue, new PracticeLog(log, clock));
+        return shop(journal, log, clock, catalogue, new PracticeLog(log, clock), new Background());
     }
 
     /** The shop over a practice log. */
     static Workshop practising(
-            SqliteJournal journal, Path log, Clock clock, Catalogue catalogue, Ports.Practice practice) {
-        return shop(journal, log, clock, CompletableFuture.completedFuture(catalogue), practice);
+            SqliteJournal journal,
+            Path log,
+            Clock clock,
+            Catalogue catalogue,
+            Ports.Practice practice,
+            Background background) {
+        return shop(journal, log, clock, CompletableFuture.completedFuture(catalogue), practice, background);
     }
 
     private static Workshop shop(
@@ -112,7 +118,8 @@ public final class Yards {
             Path log,
             Clock clock,
             CompletableFuture<Catalogue> catalogue,
-            Ports.Practice practice) {
+            Ports.Practice practice,
+            Background background) {
         return new Workshop(
                 journal,
                 journal.book(),
@@ -128,7 +135,8 @@ public final class Yards {
                         YardTables.form(),
                         new Lists(),
                         practice,
-                        new YardData(journal, log, DataFolder.path(), clock)));
+                        new YardData(journal, log, DataFolder.path(), clock),
+                        background));
     }
 
     /** The yard's logo, where it has one and the picture is there. */

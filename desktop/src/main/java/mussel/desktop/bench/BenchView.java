@@ -2,11 +2,14 @@ package mussel.desktop.bench;
 
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -35,6 +38,11 @@ import mussel.desktop.kit.Words;
 /** The home screen: every leg on the bench, what it waits for, the next action; beside it what is due in the fleet. */
 public final class BenchView extends BorderPane {
     private static final int MOST_DUE = 9;
+    private static final int MOST_COUNTED = 100;
+    private static final int MOST_NAMED = 3;
+    /** Cards that are wider than they must be by less than this keep their words as they are: they were made before the window was laid out (px). */
+    private static final double WIDER = 40;
+
     private static final double GAP = 12;
     /** As many cards as a window of the usual size shows. */
     private static final int AT_ONCE = 14;
@@ -53,6 +61,10 @@ public final class BenchView extends BorderPane {
     private List<BenchLine> open = List.of();
     private String wanted = "";
     private double type = 1;
+    /** The room for words on a card. */
+    private double words = LegCard.LEAST_WORDS;
+    /** What is due in one sentence, where there is no room for a list beside two columns of cards. */
+    private final Label dueLine = new Words();
 
     /** The bench of a shop; calls back with the job to open. */
     public BenchView(Workshop shop, Consumer<Integer> onOpen) {
@@ -64,6 +76,11 @@ public final class BenchView extends BorderPane {
         cards.setTileAlignment(Pos.TOP_LEFT);
         scroll = new SheetPane(cards);
         setCenter(scroll);
+        dueLine.setId("due-line");
+        dueLine.getStyleClass().add("filing");
+        dueLine.setWrapText(true);
+        dueLine.setMaxWidth(Double.MAX_VALUE);
+        widthProperty().addListener((o, was, is) -> placeDue());
         scroll.viewportBoundsProperty().addListener((o, was, is) -> share(is.getWidth()));
         due.getStyleClass().add("side");
         due.setPrefWidth(DUE);
@@ -111,6 +128,7 @@ public final class BenchView extends BorderPane {
                 shop.units(),
                 l == shown.get(0) && l.open() && !l.waiting(),
                 type,
+                words,
                 onOpen);
         cards.getChildren().setAll(shown.stream().limit(AT_ONCE).map(card).toList());
         further.stop();
@@ -129,7 +147,23 @@ public final class BenchView extends BorderPane {
         double least = LegCard.LEAST_WIDTH * type;
         int columns = Math.max(1, (int) ((room + GAP) / (least + GAP)));
         cards.setPrefColumns(columns);
-        cards.setPrefTileWidth(Math.max(least, Math.floor((room - (columns - 1) * GAP) / columns)));
+        double tile = Math.max(least, Math.floor((room - (columns - 1) * GAP) / columns));
+        cards.setPrefTileWidth(tile);
+        double wider = tile - least < WIDER ? 0 : tile - least;
+        double now = LegCard.LEAST_WORDS * type + wider;
+        if (now != words) {
+            words = now;
+            Platform.runLater(this::show);
+        }
+    }
+
+    /** The list of what is due stands beside the cards where these keep two columns, else it is a line below them. */
+    private void placeDue() {
+        boolean beside = getWidth() - (DUE + GAP) * type >= 2 * LegCard.LEAST_WIDTH * type + 4 * GAP;
+        if (beside != (getRight() == due)) {
+            setRight(beside ? due : null);
+            setBottom(beside ? null : dueLine);
+        }
     }
 
     /** How much larger the type is than plain; the cards follow. */
@@ -137,6 +171,7 @@ public final class BenchView extends BorderPane {
         if (type != share) {
             type = share;
             due.setPrefWidth(DUE * type);
+            placeDue();
             share(scroll.getViewportBounds().getWidth());
             show();
         }
@@ -215,7 +250,8 @@ public final class BenchView extends BorderPane {
 
     /** What tagged jobs say is next due; the book knows more of each. */
     private void showDue() {
-        List<LogBook.Awaiting> awaiting = shop.book().next(MOST_DUE + 1);
+        List<LogBook.Awaiting> awaiting = shop.book().next(MOST_COUNTED);
+        sayDue(awaiting);
         due.getChildren().setAll(Texts.heading("Due"));
         if (awaiting.isEmpty()) {
             due.getChildren().add(Texts.dim("Nothing yet. Once a leg is tagged, its next services stand here."));
@@ -226,6 +262,21 @@ public final class BenchView extends BorderPane {
         if (awaiting.size() > MOST_DUE) {
             due.getChildren().add(Texts.dim("and more, in the book (Ctrl L)"));
         }
+    }
+
+    private void sayDue(List<LogBook.Awaiting> awaiting) {
+        long overdue = awaiting.stream()
+                .filter(a -> Due.urgency(shop.today(), a.likely()) == Due.Urgency.OVERDUE)
+                .count();
+        String first = awaiting.stream()
+                .limit(MOST_NAMED)
+                .map(a -> a.leg().title() + " " + a.due().what().toLowerCase(Locale.ROOT))
+                .collect(Collectors.joining("; "));
+        dueLine.setText(
+                awaiting.isEmpty()
+                        ? "Nothing is due yet."
+                        : overdue + (awaiting.size() == MOST_COUNTED ? " or more" : "") + " overdue. First: " + first
+                                + ". All of it: Ctrl L.");
     }
 
     private HBox dueLine(LogBook.Awaiting each, Due.Urgency urgency) {

@@ -35,8 +35,10 @@ final class LegCard extends Row {
 
     private static final double PICTURE = 0.2;
     private static final double PICTURE_WIDTH = 76;
-    private static final double WORDS = 196;
-    private static final double HEIGHT = 158;
+    /** The room for words beside the picture of the narrowest card (px at the plain size of type). */
+    static final double LEAST_WORDS = 196;
+
+    private static final double HEIGHT = 136;
     private static final double BETWEEN = 4;
 
     private final Runnable open;
@@ -45,6 +47,7 @@ final class LegCard extends Row {
      * A card.
      *
      * @param first whether it is the one to go on with: it alone wears the warm colour
+     * @param words the room for words beside the picture (px)
      */
     LegCard(
             BenchLine line,
@@ -53,6 +56,7 @@ final class LegCard extends Row {
             YardUnits units,
             boolean first,
             double type,
+            double words,
             Consumer<Integer> onOpen) {
         super(8);
         open = () -> onOpen.accept(line.job());
@@ -72,7 +76,6 @@ final class LegCard extends Row {
                 ? Display.exact(Kind.RUNNING, line.hours().getAsDouble(), units)
                 : "hours not read";
         String next = line.waiting() ? "Waits: " + line.waits() : line.next().says();
-        double words = WORDS * type;
         StackPane nextBox = new StackPane(Texts.bare(next, words, line.waiting() ? "plain" : "strong"));
         nextBox.getStyleClass().add("next");
         nextBox.setAlignment(Pos.TOP_LEFT);

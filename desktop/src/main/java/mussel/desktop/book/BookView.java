@@ -6,22 +6,24 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
+import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.PickRow;
 
-/** The yard's book: its pages under one row of tiles. Pages are made when first opened. */
+/** The yard's book: its pages under one row of tiles. The page that is shown is kept; the others are made when they are opened. */
 public final class BookView extends BorderPane {
     private final Workshop shop;
     private final Consumer<Integer> onOpen;
     private final Consumer<Integer> onPractise;
     private final Consumer<Path> onTakeIn;
     private final Consumer<String> onTrouble;
-    private final Aside aside;
+    private final BackgroundQuery aside;
     private final PickRow pages;
     /** Room for all tiles in one line, in Glove too (px). */
     private static final double ONE_LINE = 620;
@@ -75,7 +77,7 @@ public final class BookView extends BorderPane {
         this.onPractise = onPractise;
         this.onTakeIn = onTakeIn;
         this.onTrouble = onTrouble;
-        this.aside = new Aside(onTrouble);
+        this.aside = new BackgroundQuery(shop.background(), onTrouble);
         setId("book");
         getStyleClass().add("book");
         List<PickRow.Choice> tiles = Stream.of(Page.values())
@@ -99,6 +101,9 @@ public final class BookView extends BorderPane {
         shown = page;
         pages.show(Optional.of(page.id()));
         aside.cancel();
+        // A page is quick to make, and all of them together are a third of what the window keeps.
+        made.keySet().retainAll(Set.of(page));
+        nodes.keySet().retainAll(Set.of(page));
         BookPage opened = made.computeIfAbsent(page, this::make);
         body.getChildren().setAll(nodes.computeIfAbsent(page, p -> opened.node()));
         opened.show();

@@ -95,6 +95,7 @@ final class DataPage implements BookPage {
     private void save(String what, String file, Consumer<Path> write) {
         Paper.place(page, what, file)
                 .ifPresent(path -> Paper.write(
+                        shop,
                         "The " + what.toLowerCase(java.util.Locale.ROOT),
                         path,
                         () -> write.accept(path),
@@ -106,7 +107,7 @@ final class DataPage implements BookPage {
         chooser.setTitle("Folder for the lists");
         File folder = chooser.showDialog(page.getScene().getWindow());
         if (folder != null) {
-            Paper.write("The lists", folder.toPath(), () -> shop.data().lists(folder.toPath()), said::setText);
+            Paper.write(shop, "The lists", folder.toPath(), () -> shop.data().lists(folder.toPath()), said::setText);
         }
     }
 

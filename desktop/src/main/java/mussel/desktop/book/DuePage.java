@@ -33,6 +33,7 @@ import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
@@ -68,7 +69,7 @@ final class DuePage implements BookPage {
         calendar.setOnAction(e -> Paper.place(page, "Calendar", "due.ics").ifPresent(this::calendar));
         HBox head = new Row(12, Texts.title("Due"), calendar, said);
         head.setAlignment(Pos.CENTER_LEFT);
-        ScrollPane scroll = new ScrollPane(lines);
+        ScrollPane scroll = new ScrollArea(lines);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -76,7 +77,7 @@ final class DuePage implements BookPage {
         HBox.setHgrow(left, Priority.ALWAYS);
         layUp.getStyleClass().add("side");
         Column aside = new Column(14, round, layUp);
-        ScrollPane side = new ScrollPane(aside);
+        ScrollPane side = new ScrollArea(aside);
         side.setFitToWidth(true);
         side.setMinWidth(LEAST_SIDE);
         side.setPrefWidth(SIDE);
@@ -87,7 +88,7 @@ final class DuePage implements BookPage {
     }
 
     private void calendar(Path file) {
-        Paper.write("The calendar", file, () -> shop.data().calendar(file), said::setText);
+        Paper.write(shop, "The calendar", file, () -> shop.data().calendar(file), said::setText);
     }
 
     @Override

@@ -60,7 +60,8 @@ final class LegLife extends Column {
         file.setId(id + "-file");
         file.setMinWidth(Region.USE_PREF_SIZE);
         file.setOnAction(e -> Paper.place(this, "Leg", "leg.json")
-                .ifPresent(to -> Paper.write("The leg", to, () -> shop.data().leg(leg, to), about::setText)));
+                .ifPresent(
+                        to -> Paper.write(shop, "The leg", to, () -> shop.data().leg(leg, to), about::setText)));
         Region spring = new Region();
         HBox.setHgrow(spring, Priority.ALWAYS);
         head.getChildren().addAll(spring, file);

@@ -30,11 +30,13 @@ import mussel.core.measure.NamedBy;
 import mussel.core.measure.Range;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Interval;
+import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 
@@ -49,7 +51,7 @@ final class LivesPage implements BookPage {
     private static final int MANY = 5_000;
 
     private final Workshop shop;
-    private final Aside aside;
+    private final BackgroundQuery aside;
     private final VBox page = new Column(10);
     private final VBox says = new Column(4);
     private final VBox came = new Column(3);
@@ -68,7 +70,7 @@ final class LivesPage implements BookPage {
     /** Lives with what was asked and what came of it. */
     private record Answer(YardLives lives, LivesInput in, LivesResult out, Comebacks comebacks) {}
 
-    LivesPage(Workshop shop, Aside aside) {
+    LivesPage(Workshop shop, BackgroundQuery aside) {
         this.shop = shop;
         this.aside = aside;
         List<PickRow.Choice> kinds = new ArrayList<>();
@@ -168,7 +170,7 @@ final class LivesPage implements BookPage {
 
     @Override
     public Node node() {
-        ScrollPane scroll = new ScrollPane(page);
+        ScrollPane scroll = new ScrollArea(page);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         return scroll;
@@ -186,7 +188,7 @@ final class LivesPage implements BookPage {
         Wearing of = what;
         Predicate<Renewed> filter = filter(where.orElse(""));
         aside.ask(
-                () -> shop.book().aside(book -> {
+                stop -> shop.book().aside(book -> {
                     // It reads every visit there is: in a long log once a sitting.
                     Comebacks back = last == null || book.jobs() < MANY ? Comebacks.of(book.every()) : last.comebacks();
                     Map<String, MeterReading> readings = book.lastReadings();

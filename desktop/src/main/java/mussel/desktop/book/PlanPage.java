@@ -28,10 +28,12 @@ import mussel.core.fleet.FleetPlan.Placement;
 import mussel.core.fleet.FleetPlan.Ready;
 import mussel.core.job.JournalException;
 import mussel.core.sheet.Step;
+import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
 
 /** The plan of the bench: who does what when, drawn as bars over the working days; which promise breaks, and why. */
@@ -46,7 +48,7 @@ final class PlanPage implements BookPage {
     private static final double BAR_AIR = 12;
 
     private final Workshop shop;
-    private final Aside aside;
+    private final BackgroundQuery aside;
     private final Consumer<Integer> onOpen;
     private final Consumer<String> trouble;
     private final VBox page = new Column(10);
@@ -57,7 +59,7 @@ final class PlanPage implements BookPage {
     private final Label about = Texts.sentence("");
     private Fleet fleet;
 
-    PlanPage(Workshop shop, Aside aside, Consumer<Integer> onOpen, Consumer<String> trouble) {
+    PlanPage(Workshop shop, BackgroundQuery aside, Consumer<Integer> onOpen, Consumer<String> trouble) {
         this.shop = shop;
         this.aside = aside;
         this.onOpen = onOpen;
@@ -69,7 +71,7 @@ final class PlanPage implements BookPage {
         first.setId("plan-first");
         broken.setId("plan-broken");
         about.setId("plan-about");
-        ScrollPane scroll = new ScrollPane(bars);
+        ScrollPane scroll = new ScrollArea(bars);
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         HBox words = new Row(24, first, broken);
@@ -87,22 +89,28 @@ final class PlanPage implements BookPage {
 
     @Override
     public void show() {
-        state.setText("planning…");
-        BenchPlan asked = shop.benchPlan();
-        fleet = asked.fleet();
-        if (bars.getChildren().isEmpty()) {
-            aside.ask(() -> FleetEngine.first(asked.fleet()), plan -> {
-                answer(asked, plan, "A first plan; a better one is being looked for…");
-                search(asked);
-            });
-        } else {
-            search(asked);
-        }
+        state.setText("Planning…");
+        boolean empty = bars.getChildren().isEmpty();
+        aside.ask(
+                stop -> {
+                    BenchPlan asked = shop.apart(Workshop::benchPlan);
+                    return new First(asked, empty ? Optional.of(FleetEngine.first(asked.fleet())) : Optional.empty());
+                },
+                first -> {
+                    fleet = first.asked().fleet();
+                    first.plan()
+                            .ifPresent(plan ->
+                                    answer(first.asked(), plan, "A first plan; a better one is being looked for…"));
+                    search(first.asked());
+                });
     }
+
+    /** What there is to plan, and a plan made at once where none is shown yet. */
+    private record First(BenchPlan asked, Optional<FleetPlan> plan) {}
 
     private void search(BenchPlan asked) {
         aside.ask(
-                () -> FleetEngine.plan(asked.fleet()),
+                stop -> FleetEngine.plan(asked.fleet(), stop),
                 plan -> answer(
                         asked,
                         plan,

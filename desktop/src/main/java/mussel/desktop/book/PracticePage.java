@@ -29,6 +29,7 @@ import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.practice.PracticeReckoning;
 
@@ -44,7 +45,7 @@ final class PracticePage implements BookPage {
     private final Consumer<Integer> onPractise;
     private final Consumer<String> onTrouble;
     private final VBox page = new Column(10);
-    private final ScrollPane scroll = new ScrollPane(page);
+    private final ScrollPane scroll = new ScrollArea(page);
     private final PickRow way;
     private final TextField number = new TextField();
     /** Made once the practice log could be opened. */
@@ -194,7 +195,7 @@ final class PracticePage implements BookPage {
             return;
         }
         String goals = weak.goals().stream()
-                .flatMap(g -> shop.shippedTables().goal(g).stream())
+                .flatMap(g -> shop.tables().shippedTables().goal(g).stream())
                 .map(RepairGoal::title)
                 .collect(Collectors.joining(", "));
         Label says = Texts.dim(
@@ -208,7 +209,7 @@ final class PracticePage implements BookPage {
     }
 
     private void seek(Weak weak, int after) {
-        weak.next(SEED, after, nr -> bench().judge().tables(context(nr, Optional.empty())))
+        weak.next(SEED, after, nr -> bench().tables().judge().tables(context(nr, Optional.empty())))
                 .ifPresentOrElse(
                         l -> open(l.number(), Optional.empty()),
                         () -> onTrouble.accept(
@@ -295,7 +296,7 @@ final class PracticePage implements BookPage {
                 .next(
                         SEED,
                         after,
-                        nr -> bench().judge().tables(context(nr, lesson)),
+                        nr -> bench().tables().judge().tables(context(nr, lesson)),
                         shop.yard().labourPerH());
         leg.ifPresentOrElse(
                 l -> open(l.number(), lesson),

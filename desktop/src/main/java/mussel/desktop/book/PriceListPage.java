@@ -32,11 +32,13 @@ import mussel.core.parts.PriceHead;
 import mussel.core.parts.PriceList;
 import mussel.core.parts.PriceQuestion;
 import mussel.core.parts.Seller;
+import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
 
 /** A supplier's price list that may be taken in: whose it is, in which money, which column is what; what it would change; then it is taken, or not. */
@@ -60,7 +62,7 @@ public final class PriceListPage extends Column {
     private final Label progress = Texts.dim("");
     private final Button act = new Button("Look into it");
     private final Button leave = new Button("Leave it");
-    private final Aside aside = new Aside(this::refuse);
+    private final BackgroundQuery aside;
     private final AtomicBoolean stopped = new AtomicBoolean();
     private Optional<PriceHead> head = Optional.empty();
     private Optional<DecimalMark> mark = Optional.empty();
@@ -79,6 +81,7 @@ public final class PriceListPage extends Column {
     public PriceListPage(Workshop shop, Path file, Runnable onLeave, Consumer<String> onDone) {
         super(10);
         this.shop = shop;
+        aside = new BackgroundQuery(shop.background(), this::refuse);
         this.file = file;
         this.onDone = onDone;
         setId("price-list-page");
@@ -130,7 +133,7 @@ public final class PriceListPage extends Column {
         says.setId("prices-says");
         refusal.setId("prices-refusal");
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
-        ScrollPane scroll = new ScrollPane(says);
+        ScrollPane scroll = new ScrollArea(says);
         scroll.setFitToWidth(true);
         scroll.setMaxHeight(LIST);
         scroll.managedProperty().bind(javafx.beans.binding.Bindings.isNotEmpty(says.getChildren()));
@@ -139,7 +142,7 @@ public final class PriceListPage extends Column {
         }
         getChildren().addAll(0, List.of(Texts.title(file.getFileName().toString())));
         getChildren().addAll(whose, matched, marks, refusal, scroll, new Row(10, act, leave, progress));
-        aside.ask(() -> shop.priceLists().head(file, Map.of()), this::begins);
+        aside.ask(stop -> shop.priceLists().head(file, Map.of()), this::begins);
     }
 
     private String yardsMoney() {
@@ -307,15 +310,32 @@ public final class PriceListPage extends Column {
         act.setDisable(true);
         leave.setText("Stop");
         progress.setText("Reading…");
+        Yard yard = shop.yard();
         aside.ask(
-                () -> shop.priceLists().read(file, asked, lines -> {
-                    Platform.runLater(() -> progress.setText(lines + " lines so far"));
-                    return !stopped.get();
-                }),
-                list -> looked(list, seller, before));
+                stop -> {
+                    PriceList list = shop.priceLists().read(file, asked, lines -> {
+                        Platform.runLater(() -> progress.setText(lines + " lines so far"));
+                        return !stopped.get();
+                    });
+                    Yard with = with(yard, list, seller);
+                    List<String> changes = list.open() ? List.of() : shop.apart(own -> own.wouldChange(with, stop));
+                    return new Read(list, with, changes);
+                },
+                read -> looked(read, before));
     }
 
-    private void looked(PriceList list, Seller seller, List<Price> before) {
+    /** A list that was read, the yard with its prices, and what these change on the legs that are open. */
+    private record Read(PriceList list, Yard with, List<String> changes) {}
+
+    private static Yard with(Yard yard, PriceList list, Seller seller) {
+        List<Seller> sellers = new ArrayList<>(yard.suppliers());
+        sellers.removeIf(s -> s.id().equalsIgnoreCase(seller.id()));
+        sellers.add(seller);
+        return yard.buying(sellers, list.over(yard.prices()));
+    }
+
+    private void looked(Read read, List<Price> before) {
+        PriceList list = read.list();
         progress.setText("");
         act.setDisable(false);
         leave.setText("Leave it");
@@ -326,23 +346,18 @@ public final class PriceListPage extends Column {
                     + " Its prices can be read in two ways: say what stands before decimals.");
             return;
         }
-        List<Seller> sellers = new ArrayList<>(shop.yard().suppliers());
-        sellers.removeIf(s -> s.id().equalsIgnoreCase(seller.id()));
-        sellers.add(seller);
-        Yard with = shop.yard().buying(sellers, list.over(before));
         lines.addAll(list.says(before));
         lines.addAll(list.told());
         if (list.untold() > 0) {
             lines.add("and " + list.untold() + " more lines of that kind.");
         }
-        List<String> changes = shop.wouldChange(with);
-        if (!changes.isEmpty()) {
+        if (!read.changes().isEmpty()) {
             lines.add("On the legs that are open:");
-            lines.addAll(changes);
+            lines.addAll(read.changes());
         }
         lines.stream().map(Texts::sentence).forEach(says.getChildren()::add);
         if (!list.prices().isEmpty()) {
-            found = Optional.of(new Found(list, with));
+            found = Optional.of(new Found(list, read.with()));
             act.setText("Take it in");
         }
         act.requestFocus();

@@ -2,6 +2,7 @@ package mussel.desktop.book;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +23,7 @@ import mussel.core.job.BenchLine;
 import mussel.core.job.LegRef;
 import mussel.core.job.Yard;
 import mussel.core.log.Due;
+import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
@@ -36,11 +38,13 @@ final class RoundCard extends Column {
     private final Workshop shop;
     private final Consumer<Integer> onOpen;
     private final Label said = Texts.dim("");
+    private final BackgroundQuery looking;
 
     RoundCard(Workshop shop, Consumer<Integer> onOpen) {
         super(6);
         this.shop = shop;
         this.onOpen = onOpen;
+        looking = new BackgroundQuery(shop.background(), said::setText);
         setId("round");
         getStyleClass().add("side");
     }
@@ -53,29 +57,59 @@ final class RoundCard extends Column {
                 .filter(a -> !a.due().on().isAfter(shop.today().plusMonths(MONTHS)))
                 .limit(MOST)
                 .forEach(a -> legs.put(a.leg().id(), a.leg()));
+        hide(legs.isEmpty());
+        looking.ask(stop -> shop.apart(own -> looked(own, legs.values())), this::lay);
+    }
+
+    private void hide(boolean hidden) {
+        setVisible(!hidden);
+        setManaged(!hidden);
+    }
+
+    /**
+     * A boat of the round.
+     *
+     * @param leg its leg
+     * @param here its job, where it has been taken in
+     * @param done how many steps of its lay-up are done
+     * @param boat what it needs; empty where nothing is known of the leg
+     */
+    private record Looked(LegRef leg, Optional<Integer> here, int done, Optional<LayUpRound.Boat> boat) {}
+
+    private static List<Looked> looked(Workshop shop, Collection<LegRef> legs) {
         Map<String, Integer> open = shop.journal().benchLines().open().stream()
                 .collect(Collectors.toMap(l -> l.leg().id(), BenchLine::job, (first, later) -> later));
+        return legs.stream()
+                .map(leg -> {
+                    Optional<Integer> here = Optional.ofNullable(open.get(leg.id()));
+                    return new Looked(
+                            leg,
+                            here,
+                            here.map(shop::layUpDone).orElse(0),
+                            here.or(() -> last(shop, leg)).map(shop::layUp));
+                })
+                .toList();
+    }
+
+    private void lay(List<Looked> boats) {
         List<Node> rows = new ArrayList<>();
-        List<LayUpRound.Boat> boats = new ArrayList<>();
         List<WorkList.Line> lines = new ArrayList<>();
-        for (LegRef leg : legs.values()) {
-            Optional<Integer> here = Optional.ofNullable(open.get(leg.id()));
-            Optional<Integer> known = here.or(() -> last(leg));
-            known.map(shop::layUp).ifPresent(boats::add);
-            int done = here.map(shop::layUpDone).orElse(0);
-            String says = leg.title()
-                    + here.map(j -> ": " + done + " of " + LayUpWork.STEPS.size() + " steps, job " + j)
+        for (Looked each : boats) {
+            String says = each.leg().title()
+                    + each.here()
+                            .map(j -> ": " + each.done() + " of " + LayUpWork.STEPS.size() + " steps, job " + j)
                             .orElse(": not taken in");
-            lines.add(new WorkList.Line(says, done == LayUpWork.STEPS.size()));
-            rows.add(row(leg, here, says));
+            lines.add(new WorkList.Line(says, each.done() == LayUpWork.STEPS.size()));
+            rows.add(row(each.leg(), each.here(), says));
         }
         getChildren().clear();
-        setVisible(!rows.isEmpty());
-        setManaged(!rows.isEmpty());
+        hide(rows.isEmpty());
         if (rows.isEmpty()) {
             return;
         }
-        LayUpRound round = LayUpRound.of(boats, shop.yard().bottles());
+        LayUpRound round = LayUpRound.of(
+                boats.stream().flatMap(b -> b.boat().stream()).toList(),
+                shop.yard().bottles());
         getChildren()
                 .add(Texts.heading("The round before frost: " + rows.size() + (rows.size() == 1 ? " boat" : " boats")));
         getChildren().addAll(rows);
@@ -90,7 +124,7 @@ final class RoundCard extends Column {
         getChildren().add(new Row(8, print, said));
     }
 
-    private Optional<Integer> last(LegRef leg) {
+    private static Optional<Integer> last(Workshop shop, LegRef leg) {
         return shop.journal().benchLines().jobsOf(leg.id()).stream().max(Integer::compare);
     }
 
@@ -105,8 +139,8 @@ final class RoundCard extends Column {
         Yard yard = shop.yard();
         LocalDate day = shop.today();
         Paper.place(shop, this, "Round", "round.pdf")
-                .ifPresent(file ->
-                        Paper.write("The round", file, () -> shop.papers().list(yard, day, list, file), said::setText));
+                .ifPresent(file -> Paper.write(
+                        shop, "The round", file, () -> shop.papers().list(yard, day, list, file), said::setText));
     }
 
     private Node row(LegRef leg, Optional<Integer> open, String how) {

@@ -207,6 +207,10 @@ final class SheetsPage implements BookPage {
         String family = of.orElseThrow();
         Paper.placeAsLast(shop, page, "The sheet as a file", family + ".yaml")
                 .ifPresent(place -> Paper.write(
-                        "The sheet", place, () -> shop.sheets().described().write(family, place), written::setText));
+                        shop,
+                        "The sheet",
+                        place,
+                        () -> shop.sheets().described().write(family, place),
+                        written::setText));
     }
 }

@@ -7,11 +7,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import mussel.core.book.ShelfPlan;
 import mussel.core.fill.FillEngine;
 import mussel.core.fill.FillInput;
@@ -28,6 +30,7 @@ import mussel.core.parts.PartsWords;
 import mussel.core.parts.Wanted;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
+import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
@@ -39,9 +42,13 @@ import mussel.desktop.kit.Texts;
 /** What lies on the shelf against what the bench wants, what falls due and what is to stay; the order that closes the gap; and what is on its way. */
 final class ShelfPage implements BookPage {
     private static final String ALL = "asked-for";
+    /** Lines that a window of the usual size shows. */
+    private static final int AT_ONCE = 12;
+
+    private static final int AT_A_TIME = 6;
 
     private final Workshop shop;
-    private final Aside aside;
+    private final BackgroundQuery aside;
     private final Consumer<String> onTrouble;
     private final Column page = new Column();
     private final Column coming = new Column(6);
@@ -51,9 +58,10 @@ final class ShelfPage implements BookPage {
     private final Rows<ShelfRow> rows;
     private final Column families = new Column();
     private final Label said = Texts.dim("");
+    private final PauseTransition further = new PauseTransition(Duration.millis(30));
     private String shown = ALL;
 
-    ShelfPage(Workshop shop, Aside aside, Consumer<String> onTrouble) {
+    ShelfPage(Workshop shop, BackgroundQuery aside, Consumer<String> onTrouble) {
         this.shop = shop;
         this.aside = aside;
         this.onTrouble = onTrouble;
@@ -123,7 +131,6 @@ final class ShelfPage implements BookPage {
 
     @Override
     public void show() {
-        ShelfPlan plan = shop.shelfPlan();
         if (families.getChildren().isEmpty()) {
             List<PickRow.Choice> choices = new ArrayList<>();
             choices.add(PickRow.Choice.text(ALL, "What is asked for"));
@@ -135,21 +142,39 @@ final class ShelfPage implements BookPage {
             pick.show(Optional.of(ALL));
             families.getChildren().add(pick);
         }
-        lines(plan);
         parcels();
-        order(plan);
+        if (table.getChildren().isEmpty()) {
+            said.setText("Working out what the stock has to cover…");
+        }
+        aside.ask(stop -> shop.apart(Workshop::shelfPlan), plan -> {
+            lines(plan);
+            order(plan);
+        });
     }
 
     private void lines(ShelfPlan plan) {
+        boolean all = shown.equals(ALL);
+        List<ShelfPlan.Line> lines = all
+                ? plan.lines()
+                : shop.families().stream()
+                        .filter(f -> f.id().equals(shown))
+                        .flatMap(f -> f.parts().stream().map(p -> line(plan, f, p)))
+                        .toList();
         rows.begin();
-        if (shown.equals(ALL)) {
-            plan.lines().forEach(l -> rows.next().show(l, shop.units(), true));
-        } else {
-            shop.families().stream().filter(f -> f.id().equals(shown)).forEach(f -> f.parts()
-                    .forEach(p -> rows.next().show(line(plan, f, p), shop.units(), false)));
-        }
-        rows.end();
+        lay(lines, all, AT_ONCE);
         said.setText(plan.lines().isEmpty() ? "Nothing was counted, and nothing is asked for." : "");
+    }
+
+    /** Lays out some lines and the others a few at a time: those that are seen first do not wait for the rest. */
+    private void lay(List<ShelfPlan.Line> lines, boolean named, int now) {
+        further.stop();
+        lines.stream().limit(now).forEach(l -> rows.next().show(l, shop.units(), named));
+        if (lines.size() <= now) {
+            rows.end();
+            return;
+        }
+        further.setOnFinished(e -> lay(lines.subList(now, lines.size()), named, AT_A_TIME));
+        further.playFromStart();
     }
 
     private static ShelfPlan.Line line(ShelfPlan plan, FamilySheet family, Part part) {
@@ -210,7 +235,7 @@ final class ShelfPage implements BookPage {
         order.getChildren().add(working);
         PartsInput asked = plan.order(shop::catalogue);
         List<String> unlisted = plan.unlisted(shop::catalogue);
-        aside.ask(() -> PartsEngine.run(asked), found -> {
+        aside.ask(stop -> PartsEngine.run(asked, stop), found -> {
             order.getChildren().remove(working);
             answer(plan, asked, found, unlisted);
         });

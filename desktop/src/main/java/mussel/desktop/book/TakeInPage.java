@@ -2,13 +2,13 @@ package mussel.desktop.book;
 
 import java.util.List;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import mussel.desktop.desk.Incoming;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
 
 /** What a file would change, before it is taken in; then how far that is. */
@@ -17,9 +17,8 @@ public final class TakeInPage extends Column {
 
     private final Button take = new Button("Take it in");
     private final Button leave = new Button("Leave it");
-    private final Label progress = Texts.dim("");
 
-    /** A file, with what to do when it is taken, or left or stopped. */
+    /** A file, with what to do when it is taken or left. */
     public TakeInPage(Incoming incoming, Runnable onTake, Runnable onLeave) {
         super(10);
         getStyleClass().addAll("station", "sheet-over");
@@ -30,31 +29,21 @@ public final class TakeInPage extends Column {
         if (says.size() > MOST_LINES) {
             lines.getChildren().add(Texts.dim("and " + (says.size() - MOST_LINES) + " more."));
         }
-        ScrollPane scroll = new ScrollPane(lines);
+        ScrollPane scroll = new ScrollArea(lines);
         scroll.setFitToWidth(true);
         scroll.setMaxHeight(320);
         take.setId("take-in-file-do");
         take.getStyleClass().add("act");
         take.setDisable(!incoming.sound() || !incoming.changes());
-        take.setOnAction(e -> {
-            take.setDisable(true);
-            leave.setText("Stop");
-            onTake.run();
-        });
+        take.setOnAction(e -> onTake.run());
         leave.setId("take-in-file-leave");
         leave.setOnAction(e -> onLeave.run());
-        progress.setId("take-in-file-progress");
         String verdict = !incoming.sound()
                 ? "Nothing of it was taken in:"
                 : incoming.changes() ? "This would change:" : "Everything in it is here already.";
-        HBox actions = new Row(10, take, leave, progress);
+        HBox actions = new Row(10, take, leave);
         actions.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         getChildren()
                 .addAll(Texts.title(incoming.file().getFileName().toString()), Texts.heading(verdict), scroll, actions);
-    }
-
-    /** Says how far it is. */
-    public void progress(String sentence) {
-        progress.setText(sentence);
     }
 }

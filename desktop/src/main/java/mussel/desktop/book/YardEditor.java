@@ -14,6 +14,7 @@ import javafx.scene.control.TextField;
 import mussel.core.job.JournalException;
 import mussel.core.job.Yard;
 import mussel.core.yard.YardTable;
+import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
@@ -41,6 +42,7 @@ final class YardEditor extends Column {
     private final Column effect = new Column(2);
     private final Label refusal = Texts.wrapped("", "refusal");
     private final Button keep = new Button("Keep");
+    private final BackgroundQuery changing;
     private int added;
     private Optional<List<List<String>>> looked = Optional.empty();
 
@@ -49,6 +51,7 @@ final class YardEditor extends Column {
         this.shop = shop;
         this.table = table;
         this.onDone = onDone;
+        changing = new BackgroundQuery(shop.background(), this::refused);
         getStyleClass().add("card");
         setId("yard-editor");
         List<List<String>> said = shop.decisions().form().lines(table, shop.yard());
@@ -216,6 +219,7 @@ final class YardEditor extends Column {
     /** What was told of it before is not what would be taken now. */
     private void touched() {
         looked = Optional.empty();
+        changing.cancel();
         effect.getChildren().clear();
         keep.setText("Keep");
     }
@@ -228,25 +232,42 @@ final class YardEditor extends Column {
     private void keep() {
         List<List<String>> written = written();
         try {
-            if (!looked.equals(Optional.of(written))) {
-                Yard would = shop.decisions().would(table, written);
-                shop.check(would);
-                List<String> changes = shop.wouldChange(would);
-                looked = Optional.of(written);
-                refusal.setText("");
-                if (!changes.isEmpty()) {
-                    effect.getChildren().setAll(Texts.heading("On the legs that are open"));
-                    changes.stream().map(Texts::sentence).forEach(effect.getChildren()::add);
-                    keep.setText("Take it");
-                    fireEvent(new SeeMe());
-                    return;
-                }
+            if (looked.equals(Optional.of(written))) {
+                decide(written);
+                return;
             }
-            shop.decisions().decide(shop.by(), table, written);
-            onDone.run();
+            Yard would = shop.decisions().would(table, written);
+            shop.tables().check(would);
+            refusal.setText("");
+            effect.getChildren().setAll(Texts.dim("Working out what it changes on the legs that are open…"));
+            changing.ask(stop -> shop.apart(own -> own.wouldChange(would, stop)), changes -> told(written, changes));
         } catch (JournalException e) {
-            effect.getChildren().clear();
-            refusal.setText("Not kept. " + e.getMessage());
+            refused(e.getMessage());
         }
+    }
+
+    private void told(List<List<String>> written, List<String> changes) {
+        if (!written.equals(written())) {
+            return;
+        }
+        looked = Optional.of(written);
+        if (changes.isEmpty()) {
+            keep();
+            return;
+        }
+        effect.getChildren().setAll(Texts.heading("On the legs that are open"));
+        changes.stream().map(Texts::sentence).forEach(effect.getChildren()::add);
+        keep.setText("Take it");
+        fireEvent(new SeeMe());
+    }
+
+    private void decide(List<List<String>> written) {
+        shop.decisions().decide(shop.by(), table, written);
+        onDone.run();
+    }
+
+    private void refused(String why) {
+        effect.getChildren().clear();
+        refusal.setText("Not kept. " + why);
     }
 }

@@ -203,7 +203,7 @@ final class YardPage implements BookPage {
     private void file() {
         Paper.placeAsLast(shop, page, "The yard as a file", "yard.yaml")
                 .ifPresent(place -> Paper.write(
-                        "The yard's sheet", place, () -> shop.data().yard(shop.yard(), place), written::setText));
+                        shop, "The yard's sheet", place, () -> shop.data().yard(shop.yard(), place), written::setText));
     }
 
     private void history() {

@@ -27,6 +27,7 @@ import mussel.core.job.Sister;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
+import mussel.core.measure.StopToken;
 import mussel.core.plan.Planning;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Judge;
@@ -118,9 +119,10 @@ final class Around {
     }
 
     /** What another yard would change on the legs that are open, a line for each leg it changes; of more than the bench holds at once the first ones. */
-    List<String> wouldChange(Yard other, IntFunction<Optional<Assessment>> job) {
+    List<String> wouldChange(Yard other, IntFunction<Optional<Assessment>> job, StopToken stop) {
         List<String> lines = new ArrayList<>();
         for (BenchLine line : journal.benchLines().open()) {
+            stop.check();
             if (lines.size() == MOST_CHANGED) {
                 lines.add("and perhaps others.");
                 break;

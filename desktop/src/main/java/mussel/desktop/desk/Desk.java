@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.Callable;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -14,11 +13,11 @@ import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
-import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.JournalException;
 import mussel.core.job.Topic;
 import mussel.core.practice.Exercise;
+import mussel.desktop.desk.Background.Work;
 
 /**
  * One job on the desk: entries go into the journal at once, and whatever is computed follows. What is being typed is a draft: it is
@@ -33,7 +32,7 @@ public final class Desk {
 
     private final Map<Address, Double> drafts = new LinkedHashMap<>();
     private final ReadOnlyObjectWrapper<Assessment> now = new ReadOnlyObjectWrapper<>();
-    private final List<Runnable> leaving = new ArrayList<>();
+    private final Map<String, Runnable> leaving = new LinkedHashMap<>();
     /** Finishes what is being typed: only one place can be typed into, and those that are gone must not be held on to. */
     private Runnable typing = () -> {};
 
@@ -70,15 +69,19 @@ public final class Desk {
         refresh();
     }
 
-    /** What to do before the job leaves the desk, as to enter readings that wait. */
-    public void onLeave(Runnable work) {
-        leaving.add(work);
+    /**
+     * What to do before the job leaves the desk, as to enter readings that wait.
+     *
+     * @param who whose work it is: made anew, they take the place of those before them
+     */
+    public void onLeave(String who, Runnable work) {
+        leaving.put(who, work);
     }
 
     /** The job leaves the desk: what waits is entered. */
     public void leave() {
         settle();
-        leaving.forEach(Runnable::run);
+        List.copyOf(leaving.values()).forEach(Runnable::run);
     }
 
     /** The job as it stands, drafts included. */
@@ -208,46 +211,40 @@ public final class Desk {
      * @param what what is done, as it stands in a sentence, like "the reading of hold.csv"
      * @return the work, for those who show that it goes on or let it go
      */
-    public <T> Task<T> aside(String what, Callable<T> work, Consumer<T> answer) {
+    public <T> Task<T> aside(String what, Work<T> work, Consumer<T> answer) {
         return aside(what, work, answer, true);
     }
 
     /** The same for what a station works out by itself and will again: an answer that comes too late is dropped without a word. */
-    public <T> Task<T> quietlyAside(String what, Callable<T> work, Consumer<T> answer) {
+    public <T> Task<T> quietlyAside(String what, Work<T> work, Consumer<T> answer) {
         return aside(what, work, answer, false);
     }
 
-    private <T> Task<T> aside(String what, Callable<T> work, Consumer<T> answer, boolean asked) {
+    private <T> Task<T> aside(String what, Work<T> work, Consumer<T> answer, boolean asked) {
         int sitting = sittings;
         String leg = entered.leg().title();
-        Task<T> task = new Task<>() {
-            @Override
-            protected T call() throws Exception {
-                return work.call();
-            }
-        };
-        task.setOnSucceeded(e -> {
-            if (sitting == sittings) {
-                answer.accept(task.getValue());
-            } else if (asked) {
-                tell("Nothing came of " + what + " for " + leg
-                        + ": another leg was put on the desk meanwhile. Open that leg again and begin once more.");
-            }
-        });
-        task.setOnFailed(e -> {
-            Throwable why = task.getException();
-            System.getLogger("mussel").log(System.Logger.Level.ERROR, "Beside the desk", why);
-            if (sitting == sittings) {
-                tell(
-                        why instanceof JournalException
-                                ? why.getMessage()
-                                : "Nothing came of " + what + ". The log in the data folder says more.");
-            }
-        });
-        Thread thread = new Thread(task, "beside the desk");
-        thread.setDaemon(true);
-        thread.start();
-        return task;
+        return shop.background()
+                .begin(
+                        work,
+                        found -> {
+                            if (sitting == sittings) {
+                                answer.accept(found);
+                            } else if (asked) {
+                                tell(
+                                        "Nothing came of " + what + " for " + leg
+                                                + ": another leg was put on the desk meanwhile. Open that leg again and begin once more.");
+                            }
+                        },
+                        why -> {
+                            System.getLogger("mussel").log(System.Logger.Level.ERROR, "Beside the desk", why);
+                            if (sitting == sittings) {
+                                tell(
+                                        why instanceof JournalException
+                                                ? why.getMessage()
+                                                : "Nothing came of " + what
+                                                        + ". The log in the data folder says more.");
+                            }
+                        });
     }
 
     /** Which sitting this is: it changes whenever a job is put on the desk. */
@@ -443,34 +440,5 @@ public final class Desk {
         drafts.forEach((field, value) -> all.add(new Entry(
                 Long.MAX_VALUE - all.size(), job, entries.get(0).at(), "", Fact.Read.byHand(field, value, ""))));
         now.set(shop.assess(Job.of(all)).orElseThrow());
-    }
-
-    /** What undo would take back, in words. */
-    public static String words(Fact fact) {
-        if (fact instanceof Fact.Read read) {
-            return Field.at(read.about()).map(Field::label).orElse(read.about().name()) + " " + read.typed();
-        }
-        if (fact instanceof Fact.Chosen chosen) {
-            return plain(chosen.about().name()) + " " + plain(chosen.outcome());
-        }
-        if (fact instanceof Fact.Ticked ticked) {
-            return (ticked.done() ? "step done: " : "step open: ") + plain(ticked.step());
-        }
-        if (fact instanceof Fact.Noted noted) {
-            return "note on " + plain(noted.about().name());
-        }
-        if (fact instanceof Fact.Cleared cleared) {
-            return plain(cleared.about().name()) + " cleared";
-        }
-        if (fact instanceof Fact.HoldBegun hold) {
-            return "the whole " + plain(hold.mode().name().toLowerCase(java.util.Locale.ROOT)) + " hold";
-        }
-        return fact instanceof Fact.Tagged
-                ? "the tag"
-                : fact instanceof Fact.WorkedBy ? "what was typed from the manual" : "the leg's name";
-    }
-
-    private static String plain(String id) {
-        return id.replace('_', ' ');
     }
 }

@@ -1,6 +1,5 @@
 package mussel.desktop.desk;
 
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -18,21 +17,20 @@ import mussel.core.job.JournalException;
 
 /** Brings what is derived from the journal, the book and the lines of the bench, up to date with it, with the families and with the yard. */
 final class Filing {
-    private static final int FILED_AT_ONCE = 24;
+    /** The job that was just left, and the one in the same visit: more than these would be felt under the hand. */
+    private static final int FILED_AT_ONCE = 2;
+
+    private static final int SETTLED_TOGETHER = 24;
     private static final String STAMP = "bench_stamp";
 
     private final Workshop shop;
     private final CompletableFuture<Workshop.Catalogue> catalogue;
-    private final Clock clock;
-    private final Ports ports;
     private final Map<Integer, String> unfiled = new TreeMap<>();
     private final Set<Integer> partners = new TreeSet<>();
 
-    Filing(Workshop shop, CompletableFuture<Workshop.Catalogue> catalogue, Clock clock, Ports ports) {
+    Filing(Workshop shop, CompletableFuture<Workshop.Catalogue> catalogue) {
         this.shop = shop;
         this.catalogue = catalogue;
-        this.clock = clock;
-        this.ports = ports;
     }
 
     /** Jobs that could not be read, each in a sentence. */
@@ -105,12 +103,13 @@ final class Filing {
      * @param goOn told how many jobs are left, before each few; false to leave the rest for another time
      */
     void settle(IntPredicate goOn) {
-        ports.data().aside((journal, book) -> {
-            Filing own = new Workshop(journal, book, catalogue, clock, ports).filing();
-            if (own.settleHere(book.owed(), goOn)) {
-                List<Integer> bench =
-                        journal.benchLines().open().stream().map(BenchLine::job).toList();
-                book.owe(bench);
+        shop.apart(apart -> {
+            Filing own = apart.filing();
+            if (own.settleHere(apart.book().owed(), goOn)) {
+                List<Integer> bench = apart.journal().benchLines().open().stream()
+                        .map(BenchLine::job)
+                        .toList();
+                apart.book().owe(bench);
                 own.settleHere(bench, left -> goOn.test(0));
             }
             return null;
@@ -118,11 +117,11 @@ final class Filing {
     }
 
     private boolean settleHere(List<Integer> owed, IntPredicate goOn) {
-        for (int from = 0; from < owed.size(); from += FILED_AT_ONCE) {
+        for (int from = 0; from < owed.size(); from += SETTLED_TOGETHER) {
             if (!goOn.test(owed.size() - from)) {
                 return false;
             }
-            shop.book().settle(filed(owed.subList(from, Math.min(owed.size(), from + FILED_AT_ONCE))));
+            shop.book().settle(filed(owed.subList(from, Math.min(owed.size(), from + SETTLED_TOGETHER))));
         }
         return true;
     }

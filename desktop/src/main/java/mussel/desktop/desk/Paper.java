@@ -55,24 +55,19 @@ public final class Paper {
     }
 
     /** Writes; the sentence says where it lies or why it does not. Returns the task, for those who show that it is at work. */
-    public static Task<Void> write(String what, Path file, Runnable writing, Consumer<String> say) {
-        Task<Void> task = new Task<>() {
-            @Override
-            protected Void call() {
-                writing.run();
-                return null;
-            }
-        };
-        task.setOnSucceeded(e -> say.accept("Written: " + file));
-        task.setOnFailed(e -> say.accept(
-                task.getException() instanceof JournalException journal
-                        ? journal.getMessage()
-                        : what + " could not be written to " + file + ": " + reason(task.getException())
-                                + ". Choose another place."));
-        Thread thread = new Thread(task, "paper");
-        thread.setDaemon(true);
-        thread.start();
-        return task;
+    public static Task<Void> write(Workshop shop, String what, Path file, Runnable writing, Consumer<String> say) {
+        return shop.background()
+                .begin(
+                        stop -> {
+                            writing.run();
+                            return null;
+                        },
+                        written -> say.accept("Written: " + file),
+                        why -> say.accept(
+                                why instanceof JournalException
+                                        ? why.getMessage()
+                                        : what + " could not be written to " + file + ": " + reason(why)
+                                                + ". Choose another place."));
     }
 
     private static String reason(Throwable failure) {

@@ -31,6 +31,7 @@ import mussel.core.yard.YardForm;
  * @param priceLists reads suppliers' price lists
  * @param practice legs that are not there
  * @param data brings data in and out
+ * @param background what is done off the interface thread
  */
 public record Ports(
         JobSheets jobSheets,
@@ -42,7 +43,8 @@ public record Ports(
         YardForm yardForm,
         PriceLists priceLists,
         Practice practice,
-        Data data) {
+        Data data,
+        Background background) {
     /** Legs that are not there, in a log of their own. */
     public interface Practice {
         /** The practice log, opened when it is first asked for. A JournalException says why it could not be. */

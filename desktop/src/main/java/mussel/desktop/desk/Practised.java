@@ -13,7 +13,7 @@ final class Practised {
     static Optional<Exercise> exercise(Workshop shop, Job job) {
         return Exercise.of(
                 job,
-                shop.judge()::tables,
+                shop.tables().judge()::tables,
                 shop.practice().lessons(),
                 shop.yard().labourPerH(),
                 shop.sheets()

@@ -23,6 +23,11 @@ public interface StationView {
         return true;
     }
 
+    /** Whether something runs here that must not be let go of, as a hold. */
+    default boolean running() {
+        return false;
+    }
+
     /** Does what the act beside the station presses; says whether it is this station's to do. */
     default boolean press(Handle handle) {
         return false;

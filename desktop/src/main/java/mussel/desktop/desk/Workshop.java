@@ -11,9 +11,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Function;
 import java.util.function.IntPredicate;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import mussel.core.book.BenchPlan;
 import mussel.core.book.LayUpRound;
 import mussel.core.book.LayUpWork;
@@ -26,7 +26,6 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
-import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.OwnRecord;
 import mussel.core.job.PumpHabit;
@@ -34,16 +33,13 @@ import mussel.core.job.Settings;
 import mussel.core.job.Suppliers;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
-import mussel.core.measure.Problems;
+import mussel.core.measure.StopToken;
 import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.core.parts.Seller;
 import mussel.core.practice.Exercise;
 import mussel.core.sheet.FamilySheet;
-import mussel.core.verdict.Calibration;
-import mussel.core.verdict.Judge;
 import mussel.core.verdict.Knowledge;
-import mussel.core.verdict.Learned;
 import mussel.core.verdict.Overrides;
 import mussel.core.yard.YardDecisions;
 
@@ -52,7 +48,6 @@ import mussel.core.yard.YardDecisions;
  * be on their way, and whoever asks for them waits.
  */
 public final class Workshop {
-    private static final String LEARN = "learn_priors";
     /** The most legs named as changed by a decision. */
     private static final int MOST_DUE = 4_000;
 
@@ -61,7 +56,7 @@ public final class Workshop {
     private final CompletableFuture<Catalogue> catalogue;
     private final Clock clock;
     private final Ports ports;
-    private Optional<Judged> judge = Optional.empty();
+    private final DiagnosisTables tables;
     private final Around around;
     private final Families families;
     private final YardDecisions decisions;
@@ -80,8 +75,9 @@ public final class Workshop {
         families = new Families(journal, ports.sheets(), this::offered);
         decisions = new YardDecisions(journal, this::sheet, ports.yardForm());
         shelf = new Shelf(journal, decisions, families::workedBy, this::listed);
-        around = new Around(journal, book, clock, families, shelf, this::judge);
-        filing = new Filing(this, catalogue, clock, ports);
+        tables = new DiagnosisTables(journal, book, decisions, catalogue);
+        around = new Around(journal, book, clock, families, shelf, tables::judge);
+        filing = new Filing(this, catalogue);
     }
 
     /**
@@ -221,7 +217,7 @@ public final class Workshop {
 
     private void followYard() {
         shelf.forget();
-        judge = Optional.empty();
+        tables.forget();
     }
 
     /** Sets how the yard renews pumps; every open job follows. */
@@ -327,6 +323,16 @@ public final class Workshop {
     /** An exercise by its job; empty where it is none, or the sheet of its family or its lesson is not here. */
     public Optional<Exercise> exercise(Job job) {
         return Practised.exercise(this, job);
+    }
+
+    /** What is done off the interface thread. */
+    public Background background() {
+        return ports.background();
+    }
+
+    /** Does work in a shop over connections of its own, on whatever thread it is called: nothing of it is shared with the interface thread. */
+    public <T> T apart(Function<Workshop, T> work) {
+        return ports.data().aside((own, itsBook) -> work.apply(new Workshop(own, itsBook, catalogue, clock, ports)));
     }
 
     /** Data in and out. */
@@ -444,8 +450,8 @@ public final class Workshop {
     /**
      * What another yard would change on the legs that are open, a line for each leg it changes; of more than the bench holds at once the first ones.
      */
-    public List<String> wouldChange(Yard other) {
-        return around.wouldChange(other, this::assessed);
+    public List<String> wouldChange(Yard other, StopToken stop) {
+        return around.wouldChange(other, this::assessed, stop);
     }
 
     Surroundings surroundings(Job job) {
@@ -473,77 +479,9 @@ public final class Workshop {
         around.forgetOwn();
     }
 
-    /** The diagnosis tables in use: the yard's own numbers among them, and what it has found where it wants that counted. */
-    public Judge judge() {
-        return judge(yard());
-    }
-
-    /** The same as a yard would have them. */
-    private Judge judge(Yard by) {
-        Overrides own = numbers(by);
-        if (judge.isEmpty() || !judge.get().own().equals(own)) {
-            Knowledge shipped = catalogue.join().shipped();
-            // What was found is read with the tables as they are, before it counts.
-            judge = Optional.of(new Judged(own, new Judge(shipped, own)));
-            if (learning()) {
-                Knowledge learned =
-                        Learned.from(own.over(shipped), judgedCauses()).knowledge();
-                judge = Optional.of(new Judged(own, new Judge(learned, own.costsAlone())));
-            }
-        }
-        return judge.get().judge();
-    }
-
-    /** Tables in use, and the numbers of the yard they were made with. */
-    private record Judged(Overrides own, Judge judge) {}
-
-    /** A yard's own numbers: those of its file, and over them those it has decided. */
-    private Overrides numbers(Yard by) {
-        Overrides file = catalogue.join().own();
-        return by.tables().map(file::with).orElse(file);
-    }
-
-    /** Refuses a yard whose own numbers do not fit the diagnosis tables; a JournalException says which. */
-    public void check(Yard other) {
-        Problems problems = new Problems();
-        other.tables().ifPresent(t -> t.check(catalogue.join().shipped(), problems));
-        if (!problems.none()) {
-            throw new JournalException(problems.list().stream()
-                    .map(p -> p.at().substring(1).replace('/', ' ') + " " + p.problem() + ".")
-                    .collect(Collectors.joining(" ")));
-        }
-    }
-
-    /** Tables with the yard's own numbers in place. */
-    public Knowledge own(Knowledge tables) {
-        return ownNumbers().over(tables);
-    }
-
-    /** Whether the priors learn from what was found. */
-    public boolean learning() {
-        return journal.setting(LEARN, "off").equals("on");
-    }
-
-    /** Sets whether the priors learn; every verdict from now on follows. */
-    public void setLearning(boolean on) {
-        decisions.keep(by(), LEARN, on ? "on" : "off");
-        judge = Optional.empty();
-    }
-
-    /** Every cause confirmed or found absent when a case was opened, with what had been expected of it. */
-    public List<Calibration.Judged> judgedCauses() {
-        refreshBench();
-        return book.judged();
-    }
-
-    /** The diagnosis tables that ship. */
-    public Knowledge shippedTables() {
-        return catalogue.join().shipped();
-    }
-
-    /** The yard's own numbers for them. */
-    public Overrides ownNumbers() {
-        return numbers(yard());
+    /** The diagnosis tables, and the yard's own numbers for them. */
+    public DiagnosisTables tables() {
+        return tables;
     }
 
     /** Every job of the journal whose family is known, in the order of opening. */

@@ -31,7 +31,6 @@ import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
-import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
@@ -59,8 +58,8 @@ public final class DrainStation implements StationView {
     private final VBox waterCard;
     private final VBox waitCard;
     private final VBox problems = new Column(4);
-    private final Pages plugs = new Pages();
-    private final Map<String, Node> plugsOf = new HashMap<>();
+    private final VBox plugs = new Column(8);
+    private final Map<Plug, Node> plugsOf = new HashMap<>();
 
     /** The station of a job. */
     public DrainStation(Desk desk) {
@@ -138,11 +137,14 @@ public final class DrainStation implements StationView {
         return row;
     }
 
-    /** The rows of a family's plugs; each family has its own. */
-    private Node plugs(FamilySheet family) {
-        VBox rows = new Column(8);
-        family.plugs().forEach(plug -> rows.getChildren().add(plug(plug)));
-        return rows;
+    /** The rows of a leg's plugs; plugs that are alike are one row, whatever leg has them. */
+    private void plugs(FamilySheet sheet) {
+        List<Node> rows = sheet.plugs().stream()
+                .map(plug -> plugsOf.computeIfAbsent(plug, this::plug))
+                .toList();
+        if (!plugs.getChildren().equals(rows)) {
+            plugs.getChildren().setAll(rows);
+        }
     }
 
     private Node plug(Plug plug) {
@@ -182,7 +184,7 @@ public final class DrainStation implements StationView {
     @Override
     public void show(Assessment now) {
         manual.show(now);
-        plugs.show(plugsOf.computeIfAbsent(now.sheet().id(), f -> plugs(now.sheet())));
+        plugs(now.sheet());
         fields.show(now);
         subtitle.setText(
                 subtitle(now) + now.yard().habits().map(h -> " " + h.draining()).orElse(""));

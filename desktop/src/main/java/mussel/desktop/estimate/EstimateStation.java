@@ -123,7 +123,8 @@ public final class EstimateStation implements StationView {
     /** Writes the owner's estimate, off the interface thread. */
     public void print(Path file) {
         Assessment now = desk.now().get();
-        Paper.write("The estimate", file, () -> desk.shop().papers().estimate(now, file), printed::setText);
+        Paper.write(
+                desk.shop(), "The estimate", file, () -> desk.shop().papers().estimate(now, file), printed::setText);
     }
 
     @Override

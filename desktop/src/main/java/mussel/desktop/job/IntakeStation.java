@@ -139,7 +139,7 @@ public final class IntakeStation implements StationView {
     /** Writes the letter for a leg that came back, off the interface thread. */
     private void letter(Path file) {
         Assessment now = desk.now().get();
-        Paper.write("The letter", file, () -> desk.shop().papers().letter(now, file), printed::setText);
+        Paper.write(desk.shop(), "The letter", file, () -> desk.shop().papers().letter(now, file), printed::setText);
     }
 
     private Node noted(JobNote note) {

@@ -21,6 +21,11 @@ public final class Pages extends StackPane {
         page.layout();
     }
 
+    /** Lets go of every page that is not shown; they are made anew when they are wanted. */
+    public void keepOnlyShown() {
+        getChildren().removeIf(page -> !page.isVisible());
+    }
+
     private void take(Node page) {
         if (!getChildren().contains(page)) {
             if (page instanceof Region region) {

@@ -2,11 +2,10 @@ package mussel.desktop.kit;
 
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.Region;
 
 /** A page that is taller than its room. What has the focus stays where it is seen, whatever is shown or hidden above it. */
-public final class SheetPane extends ScrollPane {
+public final class SheetPane extends ScrollArea {
     private static final double AIR = 28;
 
     private final Region sheet;

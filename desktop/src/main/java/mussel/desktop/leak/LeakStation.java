@@ -293,7 +293,7 @@ public final class LeakStation implements StationView {
         imported.setText("Reading " + file.getName() + " …");
         desk.aside(
                 "the reading of " + file.getName(),
-                () -> desk.shop().holdFiles().read(file.toPath()),
+                stop -> desk.shop().holdFiles().read(file.toPath()),
                 hold -> take(file, hold));
     }
 
@@ -419,6 +419,11 @@ public final class LeakStation implements StationView {
     }
 
     @Override
+    public boolean running() {
+        return recorder.recording();
+    }
+
+    @Override
     public boolean press(Handle handle) {
         if (handle == Handle.HOLD) {
             time.text().requestFocus();
@@ -456,8 +461,8 @@ public final class LeakStation implements StationView {
         }
         LeakTest test = desk.now().get().sheet().leakTest();
         OptionalDouble barometer = desk.job().reading(Field.BAROMETER);
-        judging =
-                Optional.of(desk.quietlyAside("judging the hold", () -> HeldTest.of(hold, test, barometer), judged -> {
+        judging = Optional.of(
+                desk.quietlyAside("judging the hold", stop -> HeldTest.of(hold, test, barometer), judged -> {
                     if (hold.mode() == shownMode) {
                         show(Optional.of(judged), true);
                     }

@@ -68,7 +68,7 @@ final class PracticePanel extends Column {
         this.desk = desk;
         this.recorder = recorder;
         this.onReading = onReading;
-        desk.onLeave(this::stop);
+        desk.onLeave("tester", this::stop);
         setId("practice");
         getStyleClass().addAll("card", "simulated");
         clock.setCycleCount(Timeline.INDEFINITE);

@@ -99,7 +99,7 @@ public final class TagStation implements StationView {
     /** Writes the job sheet into a file, off the interface thread. */
     public void print(Path file) {
         Assessment job = desk.now().get();
-        Task<Void> task = Paper.write("The job sheet", file, () -> write(job, file), printed::setText);
+        Task<Void> task = Paper.write(desk.shop(), "The job sheet", file, () -> write(job, file), printed::setText);
         busy.visibleProperty().bind(task.runningProperty());
     }
 
@@ -114,7 +114,8 @@ public final class TagStation implements StationView {
     /** Writes the tag that hangs on the leg, off the interface thread. */
     public void tag(Path file) {
         Assessment job = desk.now().get();
-        Task<Void> task = Paper.write("The tag", file, () -> desk.shop().data().tag(job, file), printed::setText);
+        Task<Void> task = Paper.write(
+                desk.shop(), "The tag", file, () -> desk.shop().data().tag(job, file), printed::setText);
         busy.visibleProperty().bind(task.runningProperty());
     }
 

@@ -259,9 +259,9 @@ public final class PartsStation implements StationView {
         }
         working = desk.quietlyAside(
                 "working out the order",
-                () -> new Answers(
-                        now.supply().best(Objective.COST, deadline),
-                        now.supply().best(Objective.SPEED, deadline)),
+                stop -> new Answers(
+                        now.supply().best(Objective.COST, deadline, stop),
+                        now.supply().best(Objective.SPEED, deadline, stop)),
                 found -> {
                     // What was worked out as something else was asked already answers nothing any more.
                     if (asked.equals(Optional.of(question))) {
@@ -352,8 +352,8 @@ public final class PartsStation implements StationView {
         Assessment now = desk.now().get();
         Optional<Path> file = Paper.place(
                 desk.shop(), sheet, "Order", "order-" + order.placed().order() + "." + kind);
-        file.ifPresent(
-                f -> Paper.write("The order", f, () -> desk.shop().papers().order(now, order, f), said::setText));
+        file.ifPresent(f -> Paper.write(
+                desk.shop(), "The order", f, () -> desk.shop().papers().order(now, order, f), said::setText));
     }
 
     /** Whether an order is worked out, for those who wait for it. */

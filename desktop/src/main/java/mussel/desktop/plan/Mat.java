@@ -103,7 +103,12 @@ final class Mat extends Column {
         MatPrint drawn = new MatPrint(job, getScene());
         List<byte[]> cameOff = drawn.cameOff();
         List<byte[]> wayBack = drawn.wayBack();
-        Paper.write("The mat", file, () -> desk.shop().papers().mat(job, cameOff, wayBack, file), printed::setText);
+        Paper.write(
+                desk.shop(),
+                "The mat",
+                file,
+                () -> desk.shop().papers().mat(job, cameOff, wayBack, file),
+                printed::setText);
     }
 
     /** A group with its pictures; pictures are dropped on it or chosen. */

@@ -152,6 +152,7 @@ public final class PracticeReckoning extends Column {
                 notes);
         Paper.place(shop, this, "Practice", "practice-" + exercise.job().id() + ".pdf")
                 .ifPresent(file -> Paper.write(
+                        shop,
                         "The page",
                         file,
                         () -> shop.papers().list(shop.yard(), shop.today(), list, file),

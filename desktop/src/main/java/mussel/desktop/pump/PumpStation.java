@@ -196,6 +196,11 @@ public final class PumpStation implements StationView {
     }
 
     @Override
+    public boolean running() {
+        return telltale.running();
+    }
+
+    @Override
     public Node node() {
         return sheet;
     }

@@ -48,6 +48,10 @@ final class Stopwatch extends Row {
     }
 
     /** Stops without handing anything over, as when the job leaves the desk. */
+    boolean running() {
+        return running;
+    }
+
     void halt() {
         timer.stop();
         running = false;

@@ -57,7 +57,7 @@ final class TelltaleCard extends Column {
         simulated.setId("simulated-flow");
         simulated.getStyleClass().add("simulated");
         simulated.setOnAction(e -> simulate());
-        desk.onLeave(watch::halt);
+        desk.onLeave("telltale", watch::halt);
         FlowPane buttons = new Flow(10, 8, watch, another, simulated);
         getChildren().addAll(current, buttons, readings);
     }
@@ -109,6 +109,11 @@ final class TelltaleCard extends Column {
 
     private static Fact read(Address at, double value, String typed, Telltale by) {
         return new Fact.Read(at, value, typed, by.name(), by.simulated());
+    }
+
+    /** Whether the stopwatch runs. */
+    boolean running() {
+        return watch.running();
     }
 
     void show(Assessment now) {

@@ -11,6 +11,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
@@ -21,7 +22,7 @@ final class BenchHeader extends Row {
     private static final String LEG_CODE = "mussel:leg:";
 
     private static final double FIND_WIDTH = 280;
-    private static final double LEAST_FIND = 150;
+    private static final double LEAST_FIND = 96;
     private static final double LOOKS_WIDTH = 142;
 
     private final PauseTransition scanned = new PauseTransition(Duration.millis(250));
@@ -35,7 +36,7 @@ final class BenchHeader extends Row {
             Runnable onBook,
             Runnable onTakeIn,
             Supplier<Node> looks) {
-        super(14);
+        super(10);
         this.onFind = onFind;
         this.onScan = onScan;
         getStyleClass().add("header");
@@ -55,17 +56,22 @@ final class BenchHeader extends Row {
         book.setOnAction(e -> onBook.run());
         Region spring = new Region();
         HBox.setHgrow(spring, Priority.ALWAYS);
-        Later find = new Later(FIND_WIDTH, this::find);
+        StackPane find = new StackPane();
+        find.setPrefWidth(FIND_WIDTH);
         find.setMinWidth(LEAST_FIND);
+        find.sceneProperty().addListener((o, was, is) -> {
+            if (is != null && find.getChildren().isEmpty()) {
+                Later.afterFirstFrame(is, () -> find.getChildren().setAll(find()));
+            }
+        });
         getChildren().setAll(title, count, spring, find, book, take, new Later(LOOKS_WIDTH, looks));
     }
 
     private Node find() {
         TextField find = new TextField();
         find.setId("find");
-        find.setPrefWidth(FIND_WIDTH);
-        find.setMinWidth(LEAST_FIND);
-        find.setPromptText("find a leg or a boat");
+        find.setMinWidth(0);
+        find.setPromptText("Find a leg");
         find.setAccessibleText("find a leg, a boat, what is next");
         find.textProperty().addListener((o, was, is) -> found(find, is));
         return find;

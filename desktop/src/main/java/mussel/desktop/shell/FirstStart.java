@@ -8,6 +8,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import mussel.core.measure.Money;
 import mussel.core.measure.UnitSet;
+import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Texts;
@@ -100,6 +101,20 @@ final class FirstStart extends Column {
     }
 
     /** Puts the caret where one begins. */
+    /** Asks over the window, and keeps what was said. */
+    static void ask(Workshop shop, Overlay overlay, Consumer<Runnable> guarded, Runnable whenDone) {
+        FirstStart page = new FirstStart(said -> guarded.accept(() -> {
+            overlay.close();
+            shop.rename(said.name());
+            shop.readIn(said.units());
+            shop.reckonIn(said.currency());
+            shop.setDemo(said.demo());
+            whenDone.run();
+        }));
+        overlay.show(page);
+        page.begin();
+    }
+
     void begin() {
         name.requestFocus();
     }

@@ -1,15 +1,13 @@
 package mussel.desktop.shell;
 
 import java.nio.file.Path;
-import java.util.Optional;
-import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Region;
-import mussel.desktop.book.Aside;
 import mussel.desktop.book.PriceListPage;
 import mussel.desktop.book.TakeInPage;
+import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Incoming;
 import mussel.desktop.desk.Workshop;
 
@@ -18,9 +16,8 @@ final class Imports {
     private final Workshop shop;
     private final Around window;
     private final WorkStrip strip;
-    private final Aside reading = new Aside(this::notTaken);
-    private final Aside taking = new Aside(this::notTaken);
-    private Optional<TakeInPage> page = Optional.empty();
+    private final BackgroundQuery reading;
+    private final BackgroundQuery taking;
 
     /** What stands around a file that comes in. */
     interface Around {
@@ -33,17 +30,16 @@ final class Imports {
         /** Says a sentence across the window. */
         void tell(String sentence);
 
-        /** Shows the bench as it is now. */
-        void showBench();
-
-        /** Shows what is shown as it is now. */
-        void refresh();
+        /** Shows what is shown as it is now; a job that became another by what came in is read anew. */
+        void takenIn();
     }
 
     Imports(Workshop shop, Around window, WorkStrip strip) {
         this.shop = shop;
         this.window = window;
         this.strip = strip;
+        reading = new BackgroundQuery(shop.background(), this::notTaken);
+        taking = new BackgroundQuery(shop.background(), this::notTaken);
     }
 
     /** Whether a file is being taken in. */
@@ -77,49 +73,41 @@ final class Imports {
             window.over(new PriceListPage(shop, file, window::closeOver, done -> {
                 window.closeOver();
                 window.tell(done);
-                window.refresh();
+                window.takenIn();
             }));
             return;
         }
         Pace pace = new Pace(jobs -> strip.say("Looking into " + file.getFileName() + ": " + jobs + " jobs so far."));
         strip.say("Looking into " + file.getFileName() + "…", pace::stop);
-        reading.ask(() -> shop.data().look(file, pace), incoming -> {
+        reading.ask(stop -> shop.data().look(file, pace), incoming -> {
             strip.say("");
             show(incoming);
         });
     }
 
     private void show(Incoming incoming) {
-        Pace pace = new Pace(jobs -> page(p -> p.progress(jobs + " jobs are in.")));
-        TakeInPage made = new TakeInPage(incoming, () -> take(incoming, pace), () -> {
-            if (taking.busy()) {
-                pace.stop();
-            } else {
-                window.closeOver();
-            }
-        });
-        page = Optional.of(made);
-        window.over(made);
+        window.over(new TakeInPage(incoming, () -> take(incoming), window::closeOver));
     }
 
-    private void page(Consumer<TakeInPage> say) {
-        page.filter(p -> p.getScene() != null).ifPresent(say);
-    }
-
-    private void take(Incoming incoming, Pace pace) {
-        page(p -> p.progress("Taking it in…"));
+    /** Taken in behind the window, which goes on: what is entered meanwhile waits for its turn in the log. */
+    private void take(Incoming incoming) {
+        String name = incoming.file().getFileName().toString();
+        window.closeOver();
+        Pace pace = new Pace(jobs -> strip.say("Taking in " + name + ": " + jobs + " jobs so far."));
+        strip.say("Taking in " + name + "…", pace::stop);
         taking.ask(
-                () -> {
+                stop -> {
+                    stop.onStop(pace::stop);
                     incoming.take().accept(pace);
                     return incoming;
                 },
                 taken -> {
-                    window.closeOver();
+                    strip.say("");
                     taken.then().run();
                     shop.sheets().readAnew();
                     shop.decisions().forget();
-                    window.tell("Taken in: " + taken.file().getFileName() + ".");
-                    window.showBench();
+                    window.tell("Taken in: " + name + ".");
+                    window.takenIn();
                 });
     }
 

@@ -6,6 +6,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import mussel.core.job.Assessment;
+import mussel.core.job.FactWords;
 import mussel.core.job.Field;
 import mussel.core.job.UndoLine;
 import mussel.core.measure.Display;
@@ -74,6 +75,6 @@ final class JobHeader extends Row {
         UndoLine line = desk.job().undoLine();
         undo.setDisable(line.undoable().isEmpty());
         redo.setDisable(line.redoable().isEmpty());
-        line.undoable().ifPresent(e -> undo.getTooltip().setText("Take back: " + Desk.words(e.fact()) + " (Ctrl Z)"));
+        line.undoable().ifPresent(e -> undo.getTooltip().setText("Take back: " + FactWords.of(e.fact()) + " (Ctrl Z)"));
     }
 }

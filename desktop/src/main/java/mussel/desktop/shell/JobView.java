@@ -99,6 +99,25 @@ final class JobView extends BorderPane {
         middle.place(0);
     }
 
+    /** Reads the job anew where something came into it by another way, and stays where it is. */
+    void readAnew() {
+        desk.settle();
+        int job = desk.job().id();
+        int now = desk.shop().journal().numberOf(job);
+        if (now != job
+                || !desk.shop()
+                        .journal()
+                        .mark(job)
+                        .equals(Optional.of(desk.job().mark()))) {
+            double top = middle.top();
+            sitting = true;
+            desk.sit(now);
+            sitting = false;
+            show(desk.now().get());
+            middle.place(top);
+        }
+    }
+
     /** The desk the job is on. */
     Desk desk() {
         return desk;
@@ -266,6 +285,20 @@ final class JobView extends BorderPane {
         made.setOnGo(strip -> go(strip ? Station.STRIP : Station.BUILD));
         made.setFolded(folded && !pulledOut);
         return made;
+    }
+
+    /** Lets go of the stations that are not shown and where nothing runs, as when all would have to be styled anew. */
+    void keepOnlyShown() {
+        stations.entrySet().removeIf(e -> {
+            boolean goes = e.getKey() != here && !e.getValue().running();
+            if (goes) {
+                sheets.getChildren().remove(e.getValue().node());
+                seen.remove(e.getKey());
+            }
+            return goes;
+        });
+        cutaways.values().removeIf(c -> !c.isVisible());
+        drawings.keepOnlyShown();
     }
 
     /** Makes a station that is not shown and fills it with this job, so that going there later is quick. */

@@ -15,7 +15,10 @@ final class Later extends StackPane {
         sceneProperty().addListener((o, was, is) -> {
             if (is != null && !come) {
                 come = true;
-                afterFirstFrame(is, () -> getChildren().setAll(content.get()));
+                afterFirstFrame(is, () -> {
+                    getChildren().setAll(content.get());
+                    setMinWidth(USE_PREF_SIZE);
+                });
             }
         });
     }

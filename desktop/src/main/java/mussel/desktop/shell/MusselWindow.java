@@ -87,7 +87,12 @@ public final class MusselWindow extends StackPane {
         getStyleClass().add("mussel");
         job = new OpenJob(
                 shop,
-                () -> new JobHeader(new Spine(this::go), this::back, this::undo, this::redo, looks(false)),
+                () -> new JobHeader(
+                        new Spine(this::go),
+                        this::back,
+                        () -> desk().ifPresent(Desk::undo),
+                        () -> desk().ifPresent(Desk::redo),
+                        looks(false)),
                 this::tell,
                 this::hint);
         sceneProperty().addListener((o, was, is) -> {
@@ -148,13 +153,17 @@ public final class MusselWindow extends StackPane {
         }
 
         @Override
-        public void showBench() {
-            MusselWindow.this.showBench();
-        }
-
-        @Override
-        public void refresh() {
-            book.filter(Node::isVisible).ifPresentOrElse(BookView::show, MusselWindow.this::showBench);
+        public void takenIn() {
+            guarded(() -> {
+                shop.journal().bringInWaiting();
+                if (jobView().isPresent()) {
+                    jobView().filter(v -> !job.practising()).ifPresent(JobView::readAnew);
+                } else if (book.filter(Node::isVisible).isPresent()) {
+                    book.get().show();
+                } else {
+                    MusselWindow.this.refreshBench();
+                }
+            });
         }
     }
 
@@ -229,16 +238,7 @@ public final class MusselWindow extends StackPane {
 
     /** Asks what is asked before the first leg. */
     public void askFirst() {
-        FirstStart page = new FirstStart(said -> guarded(() -> {
-            overlay.close();
-            shop.rename(said.name());
-            shop.readIn(said.units());
-            shop.reckonIn(said.currency());
-            shop.setDemo(said.demo());
-            bench.refresh();
-        }));
-        overlay.show(page);
-        page.begin();
+        FirstStart.ask(shop, overlay, this::guarded, bench::refresh);
     }
 
     /**
@@ -345,6 +345,7 @@ public final class MusselWindow extends StackPane {
     public void close() {
         leave();
         settling.stop();
+        shop.background().close();
     }
 
     private Optional<JobView> jobView() {
@@ -445,8 +446,18 @@ public final class MusselWindow extends StackPane {
         overlay.show(new KeysPage(where, own, strokes.here()));
     }
 
+    /** What nobody looks at is let go of before all would have to be styled anew: with it that takes seconds. */
+    private void keepOnlyShown() {
+        body.getChildren().removeAll(job.keepOnlyShown());
+        if (!book.map(Node::isVisible).orElse(false)) {
+            book.ifPresent(body.getChildren()::remove);
+            book = Optional.empty();
+        }
+    }
+
     /** Larger for gloves, and back. */
     public void glove() {
+        keepOnlyShown();
         look.setGlove(!look.glove());
         look.apply(this);
         type();
@@ -462,6 +473,7 @@ public final class MusselWindow extends StackPane {
 
     /** Light or dark. */
     public void dark() {
+        keepOnlyShown();
         look.setDark(!look.dark());
         look.apply(this);
         guarded(() -> shop.journal().keepSetting("look", look.dark() ? "dark" : "light"));
@@ -475,14 +487,6 @@ public final class MusselWindow extends StackPane {
             practice().ifPresent(p -> p.readIn(other));
         });
         desk().ifPresentOrElse(Desk::refresh, bench::refresh);
-    }
-
-    private void undo() {
-        desk().ifPresent(Desk::undo);
-    }
-
-    private void redo() {
-        desk().ifPresent(Desk::redo);
     }
 
     /** The book is shown, and nothing is being typed there whose own undo is meant. */
@@ -517,8 +521,8 @@ public final class MusselWindow extends StackPane {
                 .control(KeyCode.K, "what became different in the sheet was seen", this::workable, this::sheetSeen)
                 .plain(KeyCode.F5, "open the leg in the warm colour", this::onBench, bench::openFirst)
                 .stations(this::workable, this::go)
-                .control(KeyCode.Z, "take the last entry back", this::workable, this::undo)
-                .control(KeyCode.Y, "do it again", this::workable, this::redo)
+                .control(KeyCode.Z, "take the last entry back", this::workable, () -> desk().ifPresent(Desk::undo))
+                .control(KeyCode.Y, "do it again", this::workable, () -> desk().ifPresent(Desk::redo))
                 .control(KeyCode.Z, "take the last change of a sheet or the yard back", this::inBook, () -> book.get()
                         .undo())
                 .control(KeyCode.Y, "do that again", this::inBook, () -> book.get()
@@ -556,7 +560,7 @@ public final class MusselWindow extends StackPane {
     }
 
     private boolean closable() {
-        return overlay.shown() && !imports.busy();
+        return overlay.shown();
     }
 
     private void act() {

@@ -1,5 +1,6 @@
 package mussel.desktop.shell;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -100,6 +101,16 @@ final class OpenJob {
     /** What waits to be entered is entered. */
     void leave() {
         each().map(JobView::desk).forEach(Desk::leave);
+    }
+
+    /** Lets go of what is not shown; returns the views that go. */
+    List<JobView> keepOnlyShown() {
+        shown.ifPresent(JobView::keepOnlyShown);
+        List<JobView> gone = each().filter(v -> !shown.equals(Optional.of(v))).toList();
+        gone.forEach(v -> v.desk().leave());
+        yards = yards.filter(v -> !gone.contains(v));
+        practice = practice.filter(v -> !gone.contains(v));
+        return gone;
     }
 
     /** How much larger the type is than plain. */

@@ -13,9 +13,11 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import mussel.desktop.book.Aside;
+import mussel.desktop.desk.Background;
+import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
+import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
 
 /** What the window shows where the logbook cannot be opened: why, and its backups, each looked into before it is put in its place. */
@@ -24,7 +26,7 @@ public final class Refusal extends StackPane {
 
     private final Rescue rescue;
     private final Consumer<String> again;
-    private final Aside aside = new Aside(this::trouble);
+    private final BackgroundQuery aside = new BackgroundQuery(new Background(), this::trouble);
     private final Label said = Texts.wrapped("", "strong");
     private final VBox preview = new Column(8);
 
@@ -86,7 +88,7 @@ public final class Refusal extends StackPane {
         } else {
             VBox list = new Column(4);
             copies.forEach(copy -> list.getChildren().add(line(copy)));
-            ScrollPane scroll = new ScrollPane(list);
+            ScrollPane scroll = new ScrollArea(list);
             scroll.setFitToWidth(true);
             scroll.setMaxHeight(300);
             page.getChildren().add(scroll);
@@ -132,7 +134,7 @@ public final class Refusal extends StackPane {
     private <T> void work(String busy, Callable<T> task, Consumer<T> answer) {
         preview.getChildren().clear();
         said.setText(busy);
-        aside.ask(task, result -> {
+        aside.ask(stop -> task.call(), result -> {
             said.setText("");
             answer.accept(result);
         });

@@ -4,14 +4,14 @@ import java.util.List;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.scene.control.Label;
-import mussel.desktop.book.Aside;
+import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Texts;
 
 /** Brings book and bench up to date beside the interface thread, and the line that says how far it is. */
 final class Settling {
     private final Workshop shop;
-    private final Aside aside;
+    private final BackgroundQuery aside;
     private final Runnable whenDone;
     private final Label line = Texts.wrapped("", "filing");
     /** Jobs that cannot be filed, as those whose family's sheet is not here. */
@@ -27,7 +27,7 @@ final class Settling {
      */
     Settling(Workshop shop, Consumer<String> tell, Runnable whenDone) {
         this.shop = shop;
-        this.aside = new Aside(tell);
+        this.aside = new BackgroundQuery(shop.background(), tell);
         this.whenDone = whenDone;
         line.setId("filing");
         line.managedProperty().bind(line.textProperty().isNotEmpty());
@@ -47,10 +47,10 @@ final class Settling {
             return;
         }
         aside.ask(
-                () -> {
+                stop -> {
                     shop.settle(left -> {
                         Platform.runLater(() -> say(left, owed.size()));
-                        return !closing;
+                        return !closing && !stop.stopped();
                     });
                     return owed.size();
                 },

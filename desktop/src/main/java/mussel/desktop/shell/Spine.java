@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Group;
@@ -37,7 +38,12 @@ final class Spine extends Pane {
     private static final double LINE = 1.36;
 
     private static final double NARROW_FLOAT_Y = 15;
+    private static final double HEIGHT = 74;
     private static final double LEAST_STEP = 82;
+    /** The most rows of names under floats that stand close. */
+    private static final int MOST_ROWS = 3;
+
+    private static final double MARK_HEIGHT = 26;
     /** A float without its name. */
     private static final double MARK = 34;
 
@@ -46,6 +52,9 @@ final class Spine extends Pane {
 
     private final Map<Station, StationFloat> floats = new EnumMap<>(Station.class);
     private final Path rope = new Path();
+    private int rows = 2;
+    /** The room left of the first float and right of the last for their names. */
+    private double margin;
 
     Spine(Consumer<Station> onStation) {
         getStyleClass().add("spine");
@@ -58,8 +67,8 @@ final class Spine extends Pane {
             floats.put(station, button);
             getChildren().add(button);
         }
-        setMinHeight(74);
-        setPrefHeight(74);
+        setMinHeight(HEIGHT);
+        setPrefHeight(HEIGHT);
     }
 
     void show(Assessment now, Station here) {
@@ -69,19 +78,28 @@ final class Spine extends Pane {
 
     @Override
     protected void layoutChildren() {
-        double step = getWidth() / floats.size();
-        boolean narrow = step < LEAST_STEP;
+        double plain = getWidth() / floats.size();
+        margin = 0;
+        boolean narrow = plain < LEAST_STEP || named(plain, 1).size() < floats.size();
+        margin = narrow ? margin() : 0;
+        double step = (getWidth() - 2 * margin) / floats.size();
         pseudoClassStateChanged(NARROW, narrow);
         rope.getElements().clear();
-        Set<StationFloat> named = named(step, narrow);
+        Set<StationFloat> named = named(step, narrow ? MOST_ROWS - 1 : 1);
+        rows = narrow ? MOST_ROWS - 1 : 1;
+        if (narrow && named.size() < floats.size()) {
+            rows = MOST_ROWS;
+            named = named(step, rows);
+        }
+        room();
         double lastX = 0;
         double lastY = 0;
         int i = 0;
         for (StationFloat button : floats.values()) {
             button.named(named.contains(button));
-            double x = step * (i + 0.5);
+            double x = margin + step * (i + 0.5);
             button.setGraphicTextGap(
-                    NAME_GAP + row(i, narrow) * LINE * button.getFont().getSize());
+                    NAME_GAP + i % rows * LINE * button.getFont().getSize());
             double width = named.contains(button)
                     ? Math.min(button.room(), 2 * Math.min(x, getWidth() - x))
                     : Math.min(step, MARK);
@@ -99,13 +117,28 @@ final class Spine extends Pane {
         }
     }
 
-    /** Where floats stand close the names stand in two rows below them, every other one in the lower. */
-    private static int row(int index, boolean narrow) {
-        return narrow ? index % 2 : 0;
+    private double margin() {
+        List<StationFloat> all = List.copyOf(floats.values());
+        double ends = Math.max(all.get(0).room(), all.get(all.size() - 1).room());
+        double beyond = ends / 2 - SPILL - getWidth() / all.size() / 2;
+        return Math.max(0, Math.ceil(beyond / (1 - 1.0 / all.size())));
     }
 
-    /** Those whose names have room: the one shown first, then in working order, each beside its neighbours in its own row. */
-    private Set<StationFloat> named(double step, boolean narrow) {
+    /** Three rows of names want more height than two. */
+    private void room() {
+        double size = floats.values().iterator().next().getFont().getSize();
+        double wanted =
+                rows < MOST_ROWS ? HEIGHT : Math.max(HEIGHT, MARK_HEIGHT + NAME_GAP + (rows + 0.2) * LINE * size);
+        if (Math.abs(wanted - getMinHeight()) > 1) {
+            Platform.runLater(() -> {
+                setMinHeight(wanted);
+                setPrefHeight(wanted);
+            });
+        }
+    }
+
+    /** Those whose names have room where they stand in so many rows, one below the other in turn: the one shown first, then in working order, each beside its neighbours in its own row. */
+    private Set<StationFloat> named(double step, int inRows) {
         List<StationFloat> all = List.copyOf(floats.values());
         List<StationFloat> wanted = new ArrayList<>(all);
         wanted.sort(Comparator.comparing(f -> !f.here));
@@ -113,9 +146,9 @@ final class Spine extends Pane {
         for (StationFloat each : wanted) {
             int at = all.indexOf(each);
             boolean free = named.stream()
-                    .filter(other -> row(all.indexOf(other), narrow) == row(at, narrow))
+                    .filter(other -> all.indexOf(other) % inRows == at % inRows)
                     .allMatch(other -> Math.abs(all.indexOf(other) - at) * step > (other.room() + each.room()) / 2);
-            double middle = step * (at + 0.5);
+            double middle = margin + step * (at + 0.5);
             double edge = Math.min(middle, getWidth() - middle);
             boolean inside = each.room() / 2 - edge <= SPILL;
             if (free && (inside || each.here)) {

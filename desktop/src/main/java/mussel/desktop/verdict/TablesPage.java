@@ -36,8 +36,13 @@ final class TablesPage {
         rows.add(Texts.sentence("Diagnosis tables " + now.knowledge().knowledgeVersion()
                 + ". Every number is an estimate of experience with its reason beside it. Put your own into knowledge.yaml in the"
                 + " data folder; what it changes stands here."));
-        changes(rows, "The yard's own numbers", shop.ownNumbers().changes(shop.shippedTables()), "None.");
-        List<Calibration.Judged> judged = shop.judgedCauses();
+        changes(
+                rows,
+                "The yard's own numbers",
+                shop.tables().ownNumbers().changes(shop.tables().shippedTables()),
+                "None.");
+        shop.refreshBench();
+        List<Calibration.Judged> judged = shop.tables().judgedCauses();
         learning(rows, page, shop, judged);
         calibration(rows, Calibration.of(judged));
         rows.add(Texts.heading("A finding"));
@@ -58,8 +63,9 @@ final class TablesPage {
     }
 
     private static void learning(List<Node> rows, VBox page, Workshop shop, List<Calibration.Judged> judged) {
-        List<Overrides.Change> moved =
-                Learned.from(shop.own(shop.shippedTables()), judged).changes();
+        List<Overrides.Change> moved = Learned.from(
+                        shop.tables().own(shop.tables().shippedTables()), judged)
+                .changes();
         changes(rows, "What this yard has found", moved, "Nothing was confirmed when opened so far.");
         if (!moved.isEmpty()) {
             PickRow use = new PickRow(
@@ -67,8 +73,8 @@ final class TablesPage {
                     "",
                     List.of(Choice.text("off", "keep the tables' priors"), Choice.text("on", "use the yard's counts")));
             use.keepsOne();
-            use.show(java.util.Optional.of(shop.learning() ? "on" : "off"));
-            use.onPick(which -> which.ifPresent(w -> shop.setLearning(w.equals("on"))));
+            use.show(java.util.Optional.of(shop.tables().learning() ? "on" : "off"));
+            use.onPick(which -> which.ifPresent(w -> shop.tables().setLearning(w.equals("on"))));
             rows.add(use);
         }
     }

@@ -102,7 +102,7 @@ final class LayUpCard extends Column {
         Assessment now = desk.now().get();
         WorkList list =
                 spring ? SpringWork.of(now).list(now) : LayUpWork.of(now).list(now);
-        Paper.write("The list", file, () -> desk.shop().papers().list(now, list, file), printed::setText);
+        Paper.write(desk.shop(), "The list", file, () -> desk.shop().papers().list(now, list, file), printed::setText);
     }
 
     /** A step's tick and what it says. */

@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import mussel.core.brief.Brief;
-import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -88,22 +87,11 @@ class DeskTest {
     void whatWaitsIsEnteredBeforeTheJobLeavesTheDesk() {
         int first = desk.job().id();
         int second = test.shop.takeIn(new LegRef("x", "Kelp Runner", LegRef.Position.SINGLE, "tern-60"));
-        desk.onLeave(() -> desk.note(new Fact.Noted(Topic.COMPLAINT.address(), "waiting")));
+        desk.onLeave("test", () -> desk.note(new Fact.Noted(Topic.COMPLAINT.address(), "waiting")));
         desk.sit(second);
         assertThat(test.journal.entries(first)).hasSize(3);
         assertThat(test.journal.entries(second)).hasSize(2);
         assertThat(desk.job().id()).isEqualTo(second);
-    }
-
-    @Test
-    void undoNamesWhatItWouldTakeBack() {
-        assertThat(Desk.words(Fact.Read.byHand(Field.DRAINED.address(), 1, "452 ml")))
-                .isEqualTo("came out 452 ml");
-        assertThat(Desk.words(new Fact.Chosen(Address.the("oil_water"), "milky")))
-                .isEqualTo("oil water milky");
-        assertThat(Desk.words(new Fact.HoldBegun("h", mussel.core.leak.LeakMode.VACUUM, 0.1, "x", true)))
-                .isEqualTo("the whole vacuum hold");
-        assertThat(Desk.words(new Fact.Ticked("leg_off", true))).isEqualTo("step done: leg off");
     }
 
     @Test
@@ -127,7 +115,7 @@ class DeskTest {
         Desk again = test.leg("Spat Lass", LegRef.Position.PORT, "tern-60");
         assertThat(test.shop.earlier(again.job()))
                 .containsExactly("Job " + port.job().id() + ", not finished.");
-        assertThat(test.shop.judgedCauses()).hasSize(2);
+        assertThat(test.shop.tables().judgedCauses()).hasSize(2);
     }
 
     @Test
@@ -162,18 +150,26 @@ class DeskTest {
     @Test
     void priorsLearnOnlyWhenAskedTo() {
         desk.choose(Scale.CONFIRMED.of("gear_wear"), Optional.of("yes"));
-        double before =
-                test.shop.judge().knowledge().cause("gear_wear").orElseThrow().prior();
-        test.shop.setLearning(true);
+        double before = test.shop
+                .tables()
+                .judge()
+                .knowledge()
+                .cause("gear_wear")
+                .orElseThrow()
+                .prior();
+        test.shop.refreshBench();
+        test.shop.tables().setLearning(true);
         assertThat(test.shop
+                        .tables()
                         .judge()
                         .knowledge()
                         .cause("gear_wear")
                         .orElseThrow()
                         .prior())
                 .isGreaterThan(before);
-        test.shop.setLearning(false);
+        test.shop.tables().setLearning(false);
         assertThat(test.shop
+                        .tables()
                         .judge()
                         .knowledge()
                         .cause("gear_wear")

@@ -50,8 +50,13 @@ public final class TestShop {
     /** The shop. */
     public final Workshop shop;
 
-    /** An empty shop. */
+    /** An empty shop in which what is done in the background is done at once. */
     public TestShop() {
+        this(new Background(Runnable::run));
+    }
+
+    /** An empty shop with another runner. */
+    public TestShop(Background background) {
         shop = new Workshop(
                 journal,
                 book,
@@ -74,7 +79,8 @@ public final class TestShop {
                         YardTables.form(),
                         new NoLists(),
                         new NoPractice(),
-                        new NoData()));
+                        new NoData(),
+                        background));
     }
 
     private static final class NoPractice implements Ports.Practice {

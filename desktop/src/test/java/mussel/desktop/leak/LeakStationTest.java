@@ -22,12 +22,13 @@ import mussel.core.leak.Stage;
 import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.desktop.FxThread;
+import mussel.desktop.desk.Background;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
 import org.junit.jupiter.api.Test;
 
 class LeakStationTest {
-    private final TestShop test = new TestShop();
+    private final TestShop test = new TestShop(new Background());
 
     private static LeakReading reading(int i, double kpa) {
         return new LeakReading(i, kpa, 18, Optional.of(Stage.STILL));
