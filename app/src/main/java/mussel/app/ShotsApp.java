@@ -1,6 +1,7 @@
 package mussel.app;
 
 import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
@@ -9,10 +10,13 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
@@ -21,7 +25,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.image.PixelReader;
+import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.stage.Stage;
 import javafx.util.Duration;
@@ -43,21 +47,24 @@ import mussel.store.Backups;
 /** Walks through the main views on demo data and keeps a picture of each. The day is fixed, so that pictures can be compared. */
 public final class ShotsApp extends Application {
     private static final Instant DAY = Instant.parse("2026-11-23T09:00:00Z");
-    private static final Duration SETTLE = Duration.millis(350);
-    private static final Duration LIVE_SHORT = Duration.seconds(1.5);
-    private static final Duration LIVE_PLAN = Duration.seconds(4);
-    private static final Duration LIVE = Duration.seconds(9);
+    /** What moves has come to rest by then (nothing moves for longer than a fifth of a second). */
+    private static final Duration SETTLE = Duration.millis(260);
+    /** Long enough for a simulated hold to say something. */
+    private static final Duration LIVE = Duration.seconds(5);
+
+    private static final Duration LOOK_AGAIN = Duration.millis(40);
 
     private static Path folder;
     private static int width;
     private static int height;
     private static boolean dark;
     private static boolean glove;
-    private static String from = "bench";
+    private static Set<String> only = Set.of();
 
     private final Deque<Runnable> views = new ArrayDeque<>();
     private MusselWindow window;
-    private boolean begun;
+    private final List<CompletableFuture<Void>> written = new ArrayList<>();
+    private Workshop shop;
     private Scene scene;
 
     static void prepare(Path to, int w, int h, boolean inDark, boolean forGloves) {
@@ -68,9 +75,9 @@ public final class ShotsApp extends Application {
         glove = forGloves;
     }
 
-    /** Leaves out the views before that one; only views that stand on their own can be begun with. */
-    static void beginWith(String view) {
-        from = view;
+    /** Keeps pictures of these views alone; of all where none is named. */
+    static void only(Set<String> views) {
+        only = Set.copyOf(views);
     }
 
     @Override
@@ -83,7 +90,7 @@ public final class ShotsApp extends Application {
         Path log = Scratch.folder().resolve("demo.mussel");
         DemoYard.fill(log, DAY);
         DemoPractice.fill(PracticeLog.beside(log), DAY);
-        Workshop shop = Yards.open(log, Clock.fixed(DAY, ZoneOffset.UTC), SheetFiles.shipped());
+        shop = Yards.open(log, Clock.fixed(DAY, ZoneOffset.UTC), SheetFiles.shipped());
         Look look = Look.of(shop.journal());
         look.setDark(dark);
         look.setGlove(glove);
@@ -170,22 +177,22 @@ public final class ShotsApp extends Application {
             press("#strip-view-goals");
         });
         view("tools", () -> press("#strip-view-tools"));
-        view("parts", LIVE, () -> show(big, Station.PARTS));
+        view("parts", () -> show(big, Station.PARTS));
         view("mat-back", () -> {
             show(opened, Station.BUILD);
             press("#build-view-mat");
         });
         view("portable", () -> show(job(shop, "Mooring punt"), Station.STRIP));
-        view("logbook", LIVE_SHORT, () -> window.showBook(Optional.of("demo-Byssus-SINGLE")));
+        view("logbook", () -> window.showBook(Optional.of("demo-Byssus-SINGLE")));
         view("twins", () -> {
             window.showBook(Optional.of("demo-Sound Harvester-PORT"));
             press("#beside-twin");
         });
         view("due", () -> book("due"));
-        view("lives", LIVE_SHORT, () -> book("lives"));
-        view("bench-plan", LIVE_PLAN, () -> book("plan"));
+        view("lives", () -> book("lives"));
+        view("bench-plan", () -> book("plan"));
         view("data", () -> book("data"));
-        view("take-in-file", LIVE_SHORT, () -> window.takeInFile(anotherYard()));
+        view("take-in-file", () -> window.takeInFile(anotherYard()));
         view("half-known", () -> {
             // Not there where the pictures begin here.
             if (window.lookup("#take-in-file-leave") instanceof ButtonBase leave) {
@@ -210,8 +217,8 @@ public final class ShotsApp extends Application {
             press("#yard-leave");
             press("#change-wrenches");
         });
-        view("shelf", Duration.seconds(3), () -> book("shelf"));
-        view("shelf-coming", Duration.seconds(2), () -> press("#shelf-ordered"));
+        view("shelf", () -> book("shelf"));
+        view("shelf-coming", () -> press("#shelf-ordered"));
         view("lay-up", () -> {
             show(opened, Station.BESIDE);
             press("#layup-open");
@@ -226,35 +233,35 @@ public final class ShotsApp extends Application {
             middle().setVvalue(1);
         });
         view("estimate-both", () -> show(big, Station.ESTIMATE));
-        view("parts-both", LIVE, () -> show(big, Station.PARTS));
+        view("parts-both", () -> show(big, Station.PARTS));
         view("put-off", () -> {
             show(job(shop, "Sound Harvester, starboard"), Station.STRIP);
             press("#strip-view-goals");
         });
-        view("came-back", LIVE_SHORT, () -> book("lives"));
-        view("came-back-lower", LIVE_SHORT, () -> down("#lives-record"));
-        view("round", LIVE_SHORT, () -> book("due"));
-        view("practice", LIVE_SHORT, () -> book("practice"));
-        view("practice-lower", LIVE_SHORT, () -> down("#practice-curve"));
-        view("practice-begun", LIVE_SHORT, () -> press("#lesson-colour"));
-        view("practice-drain", LIVE_SHORT, () -> {
+        view("came-back", () -> book("lives"));
+        view("came-back-lower", () -> down("#lives-record"));
+        view("round", () -> book("due"));
+        view("practice", () -> book("practice"));
+        view("practice-lower", () -> down("#practice-curve"));
+        view("practice-begun", () -> press("#lesson-colour"));
+        view("practice-drain", () -> {
             window.go(Station.DRAIN);
             press("#look-oil_water");
             press("#look-volume_more");
             press("#look-washers");
         });
-        view("practice-leak", LIVE_SHORT, () -> {
+        view("practice-leak", () -> {
             window.go(Station.LEAK);
             press("#look-pressure_hold");
         });
-        view("practice-pump", LIVE_SHORT, () -> {
+        view("practice-pump", () -> {
             window.go(Station.PUMP);
             press("#look-vane_tips");
         });
-        view("practice-goals", LIVE_SHORT, () -> window.go(Station.STRIP));
-        view("practice-back", LIVE_SHORT, () -> window.go(Station.TAG));
-        view("practice-told", LIVE_SHORT, () -> press("#practice-back"));
-        view("practice-own", LIVE_SHORT, () -> {
+        view("practice-goals", () -> window.go(Station.STRIP));
+        view("practice-back", () -> window.go(Station.TAG));
+        view("practice-told", () -> press("#practice-back"));
+        view("practice-own", () -> {
             press("#practice-lessons");
             window.applyCss();
             window.layout();
@@ -262,7 +269,7 @@ public final class ShotsApp extends Application {
             press("#practice-any");
             window.go(Station.VERDICT);
         });
-        view("practice-own-drain", LIVE_SHORT, () -> {
+        view("practice-own-drain", () -> {
             window.go(Station.DRAIN);
             press("#look-oil_water");
         });
@@ -276,11 +283,11 @@ public final class ShotsApp extends Application {
             press("#yard-leave");
             press("#change-tools");
         });
-        view("price-list", Duration.seconds(2), () -> {
+        view("price-list", () -> {
             book("yard");
             window.takeInFile(priceList(shop));
         });
-        view("price-list-looked", Duration.seconds(2), () -> {
+        view("price-list-looked", () -> {
             ((TextField) window.lookup("#prices-supplier")).setText("Skerry Chandlers");
             ((TextField) window.lookup("#prices-currency")).setText("NOK");
             ((TextField) window.lookup("#prices-rate")).setText("0.086");
@@ -309,7 +316,8 @@ public final class ShotsApp extends Application {
             press("#another-case-split_skeg");
         });
         views.add(() -> {
-            window.leave();
+            written.forEach(CompletableFuture::join);
+            window.close();
             Platform.exit();
         });
         next();
@@ -407,40 +415,49 @@ public final class ShotsApp extends Application {
     }
 
     private void view(String name, Duration wait, Runnable arrange) {
-        begun |= name.equals(from);
-        if (!begun) {
-            return;
-        }
+        boolean wanted = only.isEmpty() || only.contains(name);
         views.add(() -> {
             arrange.run();
-            PauseTransition settle = new PauseTransition(wait);
-            settle.setOnFinished(e -> {
-                keep(name);
+            after(wanted ? wait : LOOK_AGAIN, () -> {
+                if (wanted) {
+                    keep(name);
+                }
                 next();
             });
-            settle.play();
         });
+    }
+
+    /** Does something after a while, once nothing is worked out in the background any more. */
+    private void after(Duration wait, Runnable then) {
+        PauseTransition pause = new PauseTransition(wait);
+        pause.setOnFinished(e -> {
+            if (shop.background().busy()) {
+                after(SETTLE, then);
+            } else {
+                then.run();
+            }
+        });
+        pause.play();
     }
 
     private void next() {
         Platform.runLater(views.remove());
     }
 
+    /** Takes the picture here; packing and writing it goes on beside the next. */
     private void keep(String name) {
         WritableImage picture = scene.snapshot(null);
-        PixelReader pixels = picture.getPixelReader();
         int w = (int) picture.getWidth();
         int h = (int) picture.getHeight();
         BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
-        for (int y = 0; y < h; y++) {
-            for (int x = 0; x < w; x++) {
-                image.setRGB(x, y, pixels.getArgb(x, y));
+        int[] pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
+        picture.getPixelReader().getPixels(0, 0, w, h, PixelFormat.getIntArgbInstance(), pixels, 0, w);
+        written.add(CompletableFuture.runAsync(() -> {
+            try {
+                ImageIO.write(image, "png", folder.resolve(name + ".png").toFile());
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
             }
-        }
-        try {
-            ImageIO.write(image, "png", folder.resolve(name + ".png").toFile());
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        }));
     }
 }

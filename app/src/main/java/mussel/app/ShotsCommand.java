@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import javafx.application.Application;
 import picocli.CommandLine.Command;
@@ -33,8 +34,12 @@ final class ShotsCommand implements Callable<Integer> {
     @Option(names = "--glove", description = "with the Glove setting")
     private boolean glove;
 
-    @Option(names = "--from", paramLabel = "VIEW", defaultValue = "bench", description = "begins with this view")
-    private String from;
+    @Option(
+            names = "--only",
+            paramLabel = "NAME",
+            arity = "1..*",
+            description = "only these views, as their pictures are named")
+    private Set<String> only = Set.of();
 
     @Spec
     private CommandSpec spec;
@@ -54,7 +59,7 @@ final class ShotsCommand implements Callable<Integer> {
         Logging.toFileIn(DataFolder.path());
         String[] sides = size.split("x");
         ShotsApp.prepare(folder, Integer.parseInt(sides[0]), Integer.parseInt(sides[1]), dark, glove);
-        ShotsApp.beginWith(from);
+        ShotsApp.only(only);
         try {
             Application.launch(ShotsApp.class);
             return 0;

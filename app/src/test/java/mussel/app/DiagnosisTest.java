@@ -177,7 +177,7 @@ class DiagnosisTest extends DemoJourney {
         click("#verdict-view-tables");
         assertThat(robot.lookup("#learn-on").tryQuery()).isPresent();
         click("#learn-on");
-        assertThat(shop.learning()).isTrue();
+        assertThat(shop.tables().learning()).isTrue();
         go(Station.STRIP);
         click("#strip-view-inspect");
         click("#pick-before_cleaning-wear_plate-judge_after_cleaning");

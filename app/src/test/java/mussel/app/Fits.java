@@ -9,6 +9,7 @@ import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.chart.Chart;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
@@ -21,9 +22,12 @@ import javafx.scene.text.Text;
 final class Fits {
     private static final double SLACK = 3;
     private static final double AIR = 0.3;
+    /** Stations on the longline reach into each other by design: their names stand in rows. */
+    private static final String FLOAT = "station-float";
 
     private final List<String> troubles = new ArrayList<>();
     private final List<Node> words = new ArrayList<>();
+    private final List<Node> controls = new ArrayList<>();
     private final String view;
 
     private Fits(String view) {
@@ -35,6 +39,7 @@ final class Fits {
         Fits fits = new Fits(view);
         fits.walk(root, false, false);
         fits.overlaps();
+        fits.controlsApart();
         return fits.troubles;
     }
 
@@ -57,6 +62,14 @@ final class Fits {
         }
         if (!drawn) {
             leaves(node);
+        }
+        if (node instanceof ButtonBase || node instanceof TextInputControl) {
+            if (!node.getStyleClass().contains(FLOAT)) {
+                controls.add(node);
+            }
+            if (!scrolled) {
+                inWindow(node);
+            }
         }
         boolean bar = false;
         if (node instanceof ScrollPane pane) {
@@ -133,6 +146,32 @@ final class Fits {
                             in.getMaxX(),
                             in.getMinY(),
                             in.getMaxY()));
+        }
+    }
+
+    /** What is pressed or typed into and is not scrolled stands wholly in the window. */
+    private void inWindow(Node node) {
+        Bounds at = node.localToScene(node.getLayoutBounds());
+        boolean out = at.getMinX() < -SLACK
+                || at.getMinY() < -SLACK
+                || at.getMaxX() > node.getScene().getWidth() + SLACK
+                || at.getMaxY() > node.getScene().getHeight() + SLACK;
+        if (out) {
+            say(node, "stands outside the window at " + box(at));
+        }
+    }
+
+    private void controlsApart() {
+        List<Bounds> at =
+                controls.stream().map(c -> c.localToScene(c.getLayoutBounds())).toList();
+        List<Optional<Node>> scrolledBy = controls.stream().map(Fits::pane).toList();
+        for (int a = 0; a < controls.size(); a++) {
+            for (int b = a + 1; b < controls.size(); b++) {
+                boolean together = scrolledBy.get(a).equals(scrolledBy.get(b));
+                if (together && overlap(at.get(a), at.get(b)) && !holds(controls.get(a), controls.get(b))) {
+                    say(controls.get(a), "lies under " + name(controls.get(b)) + " at " + box(at.get(b)));
+                }
+            }
         }
     }
 

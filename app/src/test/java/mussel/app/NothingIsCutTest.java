@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.ToggleButton;
 import javafx.stage.Stage;
 import mussel.core.job.BenchLine;
@@ -33,8 +35,10 @@ class NothingIsCutTest extends DemoJourney {
         "1280, 800, false, false, METRIC",
         "1024, 700, false, true, US",
         "1024, 640, false, false, METRIC",
+        "1024, 700, true, false, METRIC",
         "1280, 800, true, true, US",
-        "1920, 1080, false, false, US",
+        "1920, 1080, false, true, US",
+        "1920, 1080, true, false, METRIC",
     })
     void everyViewFits(int width, int height, boolean glove, boolean dark, UnitSet units) {
         act(() -> {
@@ -111,7 +115,34 @@ class NothingIsCutTest extends DemoJourney {
         if (station instanceof PartsStation parts) {
             waitForOrder(parts);
         }
-        Hands.settled(() -> troubles.addAll(Fits.troubles(view, window)));
+        Hands.settled(() -> {
+            troubles.addAll(Fits.troubles(view, window));
+            window.lookupAll(".station-float").stream()
+                    .filter(NothingIsCutTest::seen)
+                    .map(Button.class::cast)
+                    .filter(b -> b.getContentDisplay() == ContentDisplay.GRAPHIC_ONLY)
+                    .forEach(b -> troubles.add(view + ": the longline does not name " + b.getText()));
+        });
+    }
+
+    @ParameterizedTest(name = "{0} x {1}, glove {2}: {3} legs")
+    @CsvSource({"1024, 700, true, 6", "1280, 800, false, 12"})
+    void soManyLegsAreInSight(int width, int height, boolean glove, int legs) {
+        act(() -> {
+            Stage stage = (Stage) window.getScene().getWindow();
+            stage.setWidth(width);
+            stage.setHeight(height);
+            if (glove) {
+                window.glove();
+            }
+        });
+        Hands.settle();
+        long[] seen = new long[1];
+        Hands.settled(() -> seen[0] = window.lookupAll(".leg-card").stream()
+                .map(card -> card.localToScene(card.getLayoutBounds()))
+                .filter(at -> at.getMaxY() <= window.getHeight() && at.getMaxX() <= window.getWidth())
+                .count());
+        assertThat(seen[0]).isGreaterThanOrEqualTo(legs);
     }
 
     /** The order is worked out beside the window; what is looked at is the table with it. */

@@ -16,13 +16,17 @@ class ShelfPageTest extends DemoJourney {
     private void shelfPage() {
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-shelf");
+        worked();
     }
 
     private void type(String id, String figure) {
+        // Lines further down the page come a moment after those that are seen at once.
+        Hands.until(() -> window.lookup(id) != null);
         click(id + " .text-field");
         robot.push(KeyCode.CONTROL, KeyCode.A);
         robot.push(KeyCode.DELETE);
         robot.write(figure).push(KeyCode.ENTER);
+        worked();
     }
 
     private ShelfPlan.Line line(String part) {

@@ -26,6 +26,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
 
 /** A real window on a logbook of its own, driven by mouse and keys. */
 abstract class WindowJourney {
@@ -52,6 +53,8 @@ abstract class WindowJourney {
         }
     }
 
+    private static Stage stage;
+
     @TempDir
     Path folder;
 
@@ -61,14 +64,18 @@ abstract class WindowJourney {
 
     @BeforeAll
     static void startTheWindowSystem() throws Exception {
-        FxToolkit.registerPrimaryStage();
+        stage = FxToolkit.registerPrimaryStage();
+        // The toolkit would keep every event of its stage for its reports, and with each all that it was about: a
+        // window that is tested for long grows by that.
+        FxToolkit.toolkitContext().setRegisteredStage(null);
         Look.loadType();
     }
 
     @BeforeEach
     void start() throws Exception {
         shop = Yards.open(logbook(), new Moving(), SheetFiles.shipped());
-        FxToolkit.setupStage(this::show);
+        WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(() -> show(stage)));
+        Hands.settle();
     }
 
     /** The logbook the window is opened on. */
@@ -110,6 +117,11 @@ abstract class WindowJourney {
                 .filter(Node::isVisible)
                 .map(Label::getText)
                 .collect(Collectors.joining("\n"));
+    }
+
+    /** Waits until nothing is worked out in the background any more and what came of it is shown. */
+    void worked() {
+        Hands.until(() -> !shop.background().busy());
     }
 
     /** Brings a node of the station sheet into sight and clicks it with the mouse. */

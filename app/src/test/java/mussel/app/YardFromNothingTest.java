@@ -65,7 +65,7 @@ class YardFromNothingTest extends WindowJourney {
             line(i, lines[i]);
         }
         reach("yard-keep");
-        assertThat(window.lookup("#yard-editor")).as(table).isNull();
+        Hands.until(() -> window.lookup("#yard-editor") == null);
     }
 
     private static String[] of(String... cells) {

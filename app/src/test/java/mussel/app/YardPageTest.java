@@ -49,6 +49,7 @@ class YardPageTest extends WindowJourney {
             robot.push(KeyCode.BACK_SPACE).write(cells[i]);
         }
         robot.push(KeyCode.ENTER);
+        worked();
     }
 
     private int job(String boat, boolean tagged) {
@@ -105,9 +106,11 @@ class YardPageTest extends WindowJourney {
         click("#change-units");
         click("#yard-0-0-us");
         click("#yard-keep");
+        worked();
         click("#change-units_of");
         click("#yard-0-3");
         robot.write("lbf·ft").push(KeyCode.ENTER);
+        worked();
         say("labour_per_h", "1,250.50");
         say("tools", "slide hammer");
         say("oils", "plain-90", "Plain gear oil 90");
@@ -170,6 +173,7 @@ class YardPageTest extends WindowJourney {
         robot.push(KeyCode.CONTROL, KeyCode.A).push(KeyCode.BACK_SPACE).write("Bo");
         click("#yard-0-2-apprentice");
         click("#yard-keep");
+        worked();
         int job = job("Byssus", false);
         robot.push(KeyCode.F10);
         robot.push(KeyCode.DIGIT1);
@@ -208,12 +212,15 @@ class YardPageTest extends WindowJourney {
                 .push(KeyCode.TAB)
                 .write("counted here");
         click("#yard-keep");
+        worked();
         assertThat(words("#yard-editor")).anyMatch(t -> t.contains("no cause of the tables: no_such_cause"));
         click("#yard-0-0");
         robot.push(KeyCode.CONTROL, KeyCode.A).write(cause);
         click("#yard-keep");
+        worked();
         if (window.lookup("#yard-keep") != null) {
             click("#yard-keep");
+            worked();
         }
         robot.interact(() -> window.open(job));
         assertThat(now().knowledge().causes().get(0).prior()).isEqualTo(0.31);
@@ -231,6 +238,7 @@ class YardPageTest extends WindowJourney {
         click("#yard-0-0-vent_first");
         click("#yard-0-1-when_bad");
         click("#yard-keep");
+        worked();
         robot.interact(() -> window.open(job));
         go(Station.DRAIN);
         assertThat(robot.lookup(".label").queryAllAs(Label.class))
@@ -255,8 +263,10 @@ class YardPageTest extends WindowJourney {
                 .orElseThrow();
         click("#yard-tools-" + tool.replace(' ', '-'));
         click("#yard-keep");
+        worked();
         if (window.lookup("#yard-keep") != null) {
             click("#yard-keep");
+            worked();
         }
         assertThat(shop.yard().tools()).hasSize(had - 1).doesNotContain(tool);
     }
