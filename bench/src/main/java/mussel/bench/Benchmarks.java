@@ -18,12 +18,17 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 public final class Benchmarks {
     private Benchmarks() {}
 
-    /** Takes the project's folder, the JSON file to write and, where not all is wanted: engines, work, visit, practice, start, memory, desk, keys, or --log with a number of jobs. */
+    /** Takes the project's folder, the JSON file to write and, where not all is wanted: engines, work, visit, practice, start, memory, desk, keys, --log with a number of jobs, or --soak with minutes and a number of open legs. */
     public static void main(String[] args) throws IOException, InterruptedException, RunnerException {
         Path home = Path.of(args[0]);
         Path out = Path.of(args[1]);
         List<String> wanted = List.of(args).subList(2, args.length);
         List<Measured> all = new ArrayList<>();
+        int soak = wanted.indexOf("--soak");
+        if (soak >= 0) {
+            double minutes = Double.parseDouble(wanted.get(soak + 1));
+            all.addAll(new SoakBenchmark(Integer.parseInt(wanted.get(soak + 2)), minutes).run());
+        }
         int log = wanted.indexOf("--log");
         if (log >= 0) {
             all.addAll(new LogBenchmark(home, Integer.parseInt(wanted.get(log + 1))).run());

@@ -39,13 +39,18 @@ final class OnScreen {
     /** Does work on the interface thread and waits for it. */
     static <T> T on(Callable<T> work) {
         CompletableFuture<T> result = new CompletableFuture<>();
-        Platform.runLater(() -> {
+        Runnable doing = () -> {
             try {
                 result.complete(work.call());
             } catch (Exception e) {
                 result.completeExceptionally(e);
             }
-        });
+        };
+        if (Platform.isFxApplicationThread()) {
+            doing.run();
+        } else {
+            Platform.runLater(doing);
+        }
         return result.join();
     }
 }
