@@ -45,7 +45,8 @@ final class MemoryBenchmark {
         return new Measured(what, mb, "MB", wanted);
     }
 
-    private static double residentMb(ProcessHandle process) {
+    /** What a process holds in memory (MB). */
+    static double residentMb(ProcessHandle process) {
         try {
             return Files.readAllLines(Path.of("/proc", String.valueOf(process.pid()), "status")).stream()
                     .filter(l -> l.startsWith("VmRSS:"))

@@ -87,7 +87,7 @@ final class SoakMeter {
 
     void round() {
         rounds++;
-        residentMb = Math.max(residentMb, residentMb());
+        residentMb = Math.max(residentMb, MemoryBenchmark.residentMb(ProcessHandle.current()));
     }
 
     /** The figures since the last call. The heap is collected for it; that pause does not count. */
@@ -142,18 +142,6 @@ final class SoakMeter {
             return (int) open.count();
         } catch (IOException e) {
             return 0;
-        }
-    }
-
-    private static double residentMb() {
-        try {
-            return Files.readAllLines(Path.of("/proc/self/status")).stream()
-                    .filter(l -> l.startsWith("VmRSS:"))
-                    .mapToDouble(l -> Double.parseDouble(l.replaceAll("\\D", "")) / 1024)
-                    .findFirst()
-                    .orElse(Double.NaN);
-        } catch (IOException e) {
-            return Double.NaN;
         }
     }
 }
