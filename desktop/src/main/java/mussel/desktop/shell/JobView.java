@@ -287,6 +287,11 @@ final class JobView extends BorderPane {
         return made;
     }
 
+    /** Whether something runs at a station that must not be let go of. */
+    boolean running() {
+        return stations.values().stream().anyMatch(StationView::running);
+    }
+
     /** Lets go of the stations that are not shown and where nothing runs, as when all would have to be styled anew. */
     void keepOnlyShown() {
         stations.entrySet().removeIf(e -> {

@@ -106,7 +106,10 @@ final class OpenJob {
     /** Lets go of what is not shown; returns the views that go. */
     List<JobView> keepOnlyShown() {
         shown.ifPresent(JobView::keepOnlyShown);
-        List<JobView> gone = each().filter(v -> !shown.equals(Optional.of(v))).toList();
+        // A hold goes on while somebody looks at the bench.
+        List<JobView> gone = each().filter(v -> !shown.equals(Optional.of(v)))
+                .filter(v -> !v.running())
+                .toList();
         gone.forEach(v -> v.desk().leave());
         yards = yards.filter(v -> !gone.contains(v));
         practice = practice.filter(v -> !gone.contains(v));
