@@ -174,7 +174,7 @@ public final class SqliteJournal implements Journal {
             try {
                 return ask.apply(beside);
             } finally {
-                beside.bringInWaiting();
+                waiting.filter(w -> !readOnly()).ifPresent(w -> w.tryBringIn(beside::take));
             }
         }
     }

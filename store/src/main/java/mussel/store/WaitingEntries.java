@@ -186,6 +186,15 @@ final class WaitingEntries {
         return true;
     }
 
+    /** The same after other work: what cannot go in goes on waiting, and is no failure of the work it waited for. */
+    void tryBringIn(Taking taking) {
+        try {
+            bringIn(taking);
+        } catch (JournalException e) {
+            System.getLogger("mussel").log(System.Logger.Level.WARNING, "Entries go on waiting", e);
+        }
+    }
+
     /** The number a job got when it went in, where another had taken its own meanwhile. */
     synchronized int numberOf(int job) {
         return moved.getOrDefault(job, job);
