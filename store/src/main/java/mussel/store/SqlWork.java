@@ -61,6 +61,15 @@ final class SqlWork {
                 && (sqlite.getResultCode().code & 0xff) == SQLiteErrorCode.SQLITE_BUSY.code;
     }
 
+    /** Whether the log refused what was to be written for its own sake, and not because of the disk or another program. */
+    static boolean refusedForGood(JournalException e) {
+        return !(e instanceof BusyException)
+                && !(e instanceof AdriftException)
+                && (!(e.getCause() instanceof SQLException)
+                        || e.getCause() instanceof SQLiteException sqlite
+                                && (sqlite.getResultCode().code & 0xff) == SQLiteErrorCode.SQLITE_CONSTRAINT.code);
+    }
+
     <T> T read(Work<T> work) {
         try {
             return work.run();

@@ -125,8 +125,9 @@ public final class SqliteJournal implements Journal {
                     Optional.of(identity),
                     Optional.of(new WaitingEntries(path, identity.id())),
                     clock);
-            journal.told = told;
-            journal.bringInWaiting();
+            journal.told = (told + " "
+                            + journal.waiting.orElseThrow().bringInOrSetAside(journal::take, SqlWork::refusedForGood))
+                    .strip();
             return journal;
         } catch (RuntimeException e) {
             LogLock.closeQuietly(lock, e);
@@ -288,10 +289,10 @@ public final class SqliteJournal implements Journal {
         return waiting.map(w -> w.numberOf(job)).orElse(job);
     }
 
-    private boolean take(WaitingEntries.Change change, Map<Long, Long> seqs, Map<Integer, Integer> jobs) {
+    private boolean take(WaitingEntries.Change change) {
         try {
             together(() -> {
-                new WaitingIntoLog(prepared, seqs, jobs).add(change.entries());
+                new WaitingIntoLog(prepared, waiting.orElseThrow()).add(change.entries());
                 for (Map.Entry<String, String> setting : change.settings().entrySet()) {
                     keep(setting.getKey(), setting.getValue());
                 }

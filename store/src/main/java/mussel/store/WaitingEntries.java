@@ -18,6 +18,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
@@ -33,6 +35,7 @@ import mussel.exchange.record.Json;
 final class WaitingEntries {
     private static final String ENDING = ".waiting";
     private static final String LOG = "log";
+    private static final String GOING = "going";
 
     private final Path file;
     private final String log;
@@ -41,6 +44,9 @@ final class WaitingEntries {
     private long lastSeq;
 
     private int lastJob;
+    /** Numbers that entries and jobs got in the logbook where another had taken their own meanwhile. */
+    private final Map<Long, Long> seqs = new HashMap<>();
+
     private final Map<Integer, Integer> moved = new HashMap<>();
 
     /**
@@ -55,7 +61,7 @@ final class WaitingEntries {
     /** Puts a change into the logbook, all of it or nothing. */
     interface Taking {
         /** Returns false where somebody else still writes. */
-        boolean take(Change change, Map<Long, Long> seqs, Map<Integer, Integer> jobs);
+        boolean take(Change change);
     }
 
     /** What waits for the log of that id; what was left waiting for it is read. */
@@ -80,7 +86,17 @@ final class WaitingEntries {
                 JsonNode node = line.endsWith("}")
                         ? Json.mapper().readTree(line)
                         : Json.mapper().nullNode();
-                if (node.isObject()) {
+                if (node.has(GOING)) {
+                    JsonNode going = node.get(GOING);
+                    going.path("seqs")
+                            .properties()
+                            .forEach(e -> seqs.put(
+                                    Long.valueOf(e.getKey()), e.getValue().asLong()));
+                    going.path("jobs")
+                            .properties()
+                            .forEach(e -> moved.put(
+                                    Integer.valueOf(e.getKey()), e.getValue().asInt()));
+                } else if (node.isObject()) {
                     changes.add(change(node));
                 }
             }
@@ -131,17 +147,9 @@ final class WaitingEntries {
             if (!Files.exists(file)) {
                 Durable.write(
                         file,
-                        out -> out.write(
-                                (Json.mapper().createObjectNode().put(LOG, log).toString() + "\n")
-                                        .getBytes(StandardCharsets.UTF_8)));
+                        out -> out.write(line(Json.mapper().createObjectNode().put(LOG, log))));
             }
-            try (FileChannel channel = FileChannel.open(file, StandardOpenOption.APPEND)) {
-                ByteBuffer line = ByteBuffer.wrap((json(change) + "\n").getBytes(StandardCharsets.UTF_8));
-                while (line.hasRemaining()) {
-                    channel.write(line);
-                }
-                channel.force(true);
-            }
+            append(json(change));
         } catch (IOException e) {
             throw new JournalException(
                     "The logbook is being written to, and the entry could not be kept beside it: " + Durable.why(e)
@@ -151,8 +159,49 @@ final class WaitingEntries {
         changes.add(change);
     }
 
+    private void append(ObjectNode node) throws IOException {
+        try (FileChannel channel = FileChannel.open(file, StandardOpenOption.APPEND)) {
+            ByteBuffer bytes = ByteBuffer.wrap(line(node));
+            while (bytes.hasRemaining()) {
+                channel.write(bytes);
+            }
+            channel.force(true);
+        }
+    }
+
+    private static byte[] line(ObjectNode node) {
+        return (node + "\n").getBytes(StandardCharsets.UTF_8);
+    }
+
+    /**
+     * Writes down, before a change is committed to the logbook, the numbers its entries get there: whoever starts after the plug was pulled knows by
+     * them which entries are in.
+     */
+    synchronized void going(Map<Long, Long> entries, Map<Integer, Integer> jobs) {
+        seqs.putAll(entries);
+        moved.putAll(jobs);
+        if (entries.isEmpty() && jobs.isEmpty()) {
+            return;
+        }
+        ObjectNode node = Json.mapper().createObjectNode();
+        ObjectNode going = node.putObject(GOING);
+        going.set("seqs", Json.mapper().valueToTree(entries));
+        going.set("jobs", Json.mapper().valueToTree(jobs));
+        try {
+            append(node);
+        } catch (IOException e) {
+            throw new JournalException(
+                    "Entries that wait in " + file + " could not go into the logbook: " + Durable.why(e) + ".", e);
+        }
+    }
+
+    /** The number an entry got where another had taken its own. */
+    synchronized long seqOf(long seq) {
+        return seqs.getOrDefault(seq, seq);
+    }
+
     /** The entries of a job: those of the logbook, read here so that none is missed on its way in, and those that wait. */
-    synchronized List<Entry> with(int job, java.util.function.Supplier<List<Entry>> inLog) {
+    synchronized List<Entry> with(int job, Supplier<List<Entry>> inLog) {
         List<Entry> all = new ArrayList<>(inLog.get());
         changes.stream()
                 .flatMap(c -> c.entries().stream())
@@ -170,13 +219,16 @@ final class WaitingEntries {
 
     /** Puts what waits into the logbook, in its order; what finds it taken goes on waiting. Says whether nothing waits any more. */
     synchronized boolean bringIn(Taking taking) {
-        Map<Long, Long> seqs = new HashMap<>();
         while (!changes.isEmpty()) {
-            if (!taking.take(changes.get(0), seqs, moved)) {
+            if (!taking.take(changes.get(0))) {
                 return false;
             }
             changes.remove(0);
         }
+        return end();
+    }
+
+    private boolean end() {
         try {
             Files.deleteIfExists(file);
         } catch (IOException e) {
@@ -200,7 +252,42 @@ final class WaitingEntries {
         return moved.getOrDefault(job, job);
     }
 
-    private static String json(Change change) {
+    /**
+     * Puts what waits into the logbook when it is opened. What the logbook refuses for its own sake, and would refuse each time, is kept in a file of its
+     * own, so that it holds up nothing that comes after it.
+     *
+     * @return what was set aside and where, in a sentence; empty where nothing was
+     */
+    synchronized String bringInOrSetAside(Taking taking, Predicate<JournalException> forGood) {
+        StringBuilder told = new StringBuilder();
+        while (true) {
+            try {
+                bringIn(taking);
+                return told.toString();
+            } catch (JournalException e) {
+                if (!forGood.test(e)) {
+                    throw e;
+                }
+                Path aside = file.resolveSibling(file.getFileName() + "-refused-" + System.nanoTime());
+                byte[] refused = line(json(changes.remove(0)));
+                try {
+                    Durable.write(aside, out -> out.write(refused));
+                } catch (IOException io) {
+                    throw new JournalException(
+                            "Entries that wait in " + file
+                                    + " could not go into the logbook, nor into a file of their own: " + Durable.why(io)
+                                    + ".",
+                            e);
+                }
+                told.append("An entry made while the logbook was busy could not go into it. It is kept in ")
+                        .append(aside)
+                        .append(". ")
+                        .append(e.getMessage());
+            }
+        }
+    }
+
+    private static ObjectNode json(Change change) {
         ObjectNode node = Json.mapper().createObjectNode();
         ArrayNode entries = node.putArray("entries");
         for (Entry entry : change.entries()) {
@@ -213,7 +300,7 @@ final class WaitingEntries {
         }
         node.set("settings", Json.mapper().valueToTree(change.settings()));
         node.set("sheets", Json.mapper().valueToTree(change.sheets()));
-        return node.toString();
+        return node;
     }
 
     private static Change change(JsonNode node) {

@@ -1,6 +1,7 @@
 package mussel.store;
 
 import java.sql.SQLException;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,19 +11,15 @@ import mussel.core.job.Fact;
 /** Puts entries that waited beside the log into it, inside a transaction that is open. */
 final class WaitingIntoLog {
     private final Prepared prepared;
-    private final Map<Long, Long> seqs;
-    private final Map<Integer, Integer> jobs;
+    private final WaitingEntries waiting;
+    /** Numbers that are new in this transaction. */
+    private final Map<Long, Long> seqs = new HashMap<>();
 
-    /**
-     * A way in.
-     *
-     * @param seqs numbers that entries got instead of their own, written down for those that follow
-     * @param jobs the same for jobs
-     */
-    WaitingIntoLog(Prepared prepared, Map<Long, Long> seqs, Map<Integer, Integer> jobs) {
+    private final Map<Integer, Integer> jobs = new HashMap<>();
+
+    WaitingIntoLog(Prepared prepared, WaitingEntries waiting) {
         this.prepared = prepared;
-        this.seqs = seqs;
-        this.jobs = jobs;
+        this.waiting = waiting;
     }
 
     void add(List<Entry> entries) throws SQLException {
@@ -31,28 +28,35 @@ final class WaitingIntoLog {
             add(writer, entry);
         }
         writer.finish();
+        waiting.going(seqs, jobs);
     }
 
-    /** An entry that waited keeps its number unless another has taken it meanwhile, and so does its job; one that is in already, from before the plug was pulled, is passed over. */
+    /** An entry keeps its number unless another has taken it meanwhile, and so does its job; one that is in already, from before the plug was pulled, is passed over. */
     private void add(EntryWriter writer, Entry entry) throws SQLException {
-        Optional<Entry> there = prepared.one(EntryRow.READ + " WHERE seq = ?", EntryRow::of, entry.seq());
-        if (there.filter(t -> t.job() == jobs.getOrDefault(entry.job(), entry.job())
-                        && t.at().equals(entry.at())
-                        && t.by().equals(entry.by())
-                        && t.fact().equals(entry.fact()))
-                .isPresent()) {
+        long seq = seqOf(entry.seq());
+        Fact fact =
+                entry.fact() instanceof Fact.Retracted back ? new Fact.Retracted(seqOf(back.entry())) : entry.fact();
+        Optional<Entry> there = prepared.one(EntryRow.READ + " WHERE seq = ?", EntryRow::of, seq);
+        if (there.equals(Optional.of(new Entry(seq, jobOf(entry.job()), entry.at(), entry.by(), fact)))) {
             return;
         }
-        if (entry.fact() instanceof Fact.Opened && writer.has(entry.job())) {
+        if (fact instanceof Fact.Opened && writer.has(jobOf(entry.job()))) {
             jobs.put(entry.job(), EntryWriter.nextJob(prepared));
         }
-        int job = jobs.getOrDefault(entry.job(), entry.job());
-        Fact fact = entry.fact() instanceof Fact.Retracted back
-                ? new Fact.Retracted(seqs.getOrDefault(back.entry(), back.entry()))
-                : entry.fact();
-        Entry in = there.isEmpty() && writer.fits(job, entry.seq())
-                ? writer.add(entry.seq(), job, entry.at(), entry.by(), fact)
+        int job = jobOf(entry.job());
+        Entry in = there.isEmpty() && writer.fits(job, seq)
+                ? writer.add(seq, job, entry.at(), entry.by(), fact)
                 : writer.add(job, entry.at(), entry.by(), fact);
-        seqs.put(entry.seq(), in.seq());
+        if (in.seq() != seq) {
+            seqs.put(entry.seq(), in.seq());
+        }
+    }
+
+    private long seqOf(long seq) {
+        return seqs.getOrDefault(seq, waiting.seqOf(seq));
+    }
+
+    private int jobOf(int job) {
+        return jobs.getOrDefault(job, waiting.numberOf(job));
     }
 }

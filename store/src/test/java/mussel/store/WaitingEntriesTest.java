@@ -17,6 +17,8 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Journal.Brought;
 import mussel.core.job.LegRef;
+import mussel.exchange.job.FactJson;
+import mussel.exchange.record.Json;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -153,6 +155,64 @@ class WaitingEntriesTest {
         }
         assertThat(Integrity.of(log, CLOCK).troubles()).isEmpty();
         takenIn();
+    }
+
+    @Test
+    void aJobThatGotAnotherNumberGoesInOnceToo() throws Exception {
+        takeIn();
+        int opened = journal.open(HERE, "ann").job();
+        Entry milky = journal.append(opened, "ann", chosen("milky"));
+        journal.append(opened, "ann", new Fact.Retracted(milky.seq()));
+        // The plug is pulled after the commit: the file that held the entries is still there.
+        Path kept = Files.createLink(folder.resolve("kept"), waiting());
+        takenIn();
+        assertThat(journal.bringInWaiting()).isTrue();
+        int now = journal.numberOf(opened);
+        List<Fact> once = facts(journal.entries(now));
+        assertThat(now).isNotEqualTo(opened);
+        journal.close();
+        Files.move(kept, waiting());
+
+        journal = SqliteJournal.open(log(), CLOCK);
+        assertThat(journal.numbers()).containsExactly(job, 2, now);
+        assertThat(facts(journal.entries(now))).isEqualTo(once).hasSize(3);
+        assertThat(facts(journal.entries(2))).containsExactly(new Fact.Opened(THERE), chosen("haze"));
+        assertThat(Integrity.of(log(), CLOCK).troubles()).isEmpty();
+    }
+
+    @Test
+    void whatTheLogRefusesIsSetAsideAndHoldsUpNothing() throws Exception {
+        journal.close();
+        LegRef practice = new LegRef(LegRef.PRACTICE + "1", "Not there", LegRef.Position.SINGLE, "tern-60");
+        String id = LogIdentity.id(log()).orElseThrow();
+        String opened = Json.mapper().writeValueAsString(FactJson.write(new Fact.Opened(practice)));
+        Files.writeString(
+                waiting(),
+                "{\"log\":\"" + id + "\"}\n"
+                        + "{\"entries\":[{\"seq\":7,\"job\":9,\"at\":\"2026-11-23T09:00:00Z\",\"by\":\"ann\",\"fact\":"
+                        + opened
+                        + "}],\"settings\":{},\"sheets\":{}}\n"
+                        + "{\"entries\":[],\"settings\":{\"glove\":\"on\"},\"sheets\":{}}\n");
+        journal = SqliteJournal.open(log(), CLOCK);
+        assertThat(journal.told()).contains("practice leg", "yard.mussel.waiting-refused-");
+        assertThat(journal.setting("glove", "off")).isEqualTo("on");
+        assertThat(journal.numbers()).containsExactly(job);
+        assertThat(waiting()).doesNotExist();
+        try (Stream<Path> files = Files.list(folder)) {
+            assertThat(files.filter(f -> f.toString().contains(".waiting-refused-"))
+                            .map(WaitingEntriesTest::text))
+                    .singleElement()
+                    .asString()
+                    .contains("Not there");
+        }
+    }
+
+    private static String text(Path file) {
+        try {
+            return Files.readString(file);
+        } catch (java.io.IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        }
     }
 
     private void copyInto(Path to) throws Exception {
