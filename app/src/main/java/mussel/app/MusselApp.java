@@ -37,11 +37,10 @@ public final class MusselApp extends Application {
     private static final double LEAST_HEIGHT = 640;
     private static final int MOST_TOLD = 4;
 
-    private static CompletableFuture<SqliteJournal> opening;
+    private static CompletableFuture<Opened> opening;
     private static Path logbook;
     private static int exitCode = Main.FAILED;
 
-    private final CompletableFuture<Catalogue> catalogue = new CompletableFuture<>();
     private Stage stage;
     private MusselWindow window;
     private Workshop shop;
@@ -54,8 +53,24 @@ public final class MusselApp extends Application {
         opening = CompletableFuture.supplyAsync(() -> {
             Logging.toFileIn(DataFolder.path());
             Logging.quieten();
-            return SqliteJournal.openOrRead(log, Clock.systemDefaultZone());
+            return Opened.of(log);
         });
+    }
+
+    /**
+     * A logbook that is open, with all that is known before the window stands.
+     *
+     * @param journal the logbook
+     * @param catalogue the families, which are still on their way
+     * @param shop the shop over both
+     */
+    private record Opened(SqliteJournal journal, CompletableFuture<Catalogue> catalogue, Workshop shop) {
+        static Opened of(Path log) {
+            Clock clock = Clock.systemDefaultZone();
+            SqliteJournal journal = SqliteJournal.openOrRead(log, clock);
+            CompletableFuture<Catalogue> catalogue = new CompletableFuture<>();
+            return new Opened(journal, catalogue, Yards.over(journal, log, clock, catalogue));
+        }
     }
 
     /** What the process is to end with: 0 once the window stood on its logbook. */
@@ -103,11 +118,11 @@ public final class MusselApp extends Application {
     /** The window over the logbook, or why that could not be opened and what can be done. */
     private Parent opened() {
         try {
-            shop = Yards.over(opening.join(), logbook, Clock.systemDefaultZone(), catalogue);
+            shop = opening.join().shop();
             window = new MusselWindow(shop, Look.of(shop.journal()));
-            readOnly(opening.join().whyReadOnly());
-            if (!opening.join().told().isEmpty()) {
-                window.tellToo(opening.join().told());
+            readOnly(opening.join().journal().whyReadOnly());
+            if (!opening.join().journal().told().isEmpty()) {
+                window.tellToo(opening.join().journal().told());
             }
             exitCode = 0;
             return window;
@@ -175,7 +190,10 @@ public final class MusselApp extends Application {
             Tabled tables = Tabled.load(DataFolder.path());
             Supplied supplied = Supplied.load(DataFolder.path());
             OwnFiles.OwnYard yard = OwnFiles.OwnYard.load(DataFolder.path());
-            catalogue.complete(Yards.catalogue(families.sheets(), families.own(), yard.yard(), tables, supplied));
+            opening.join()
+                    .catalogue()
+                    .complete(Yards.catalogue(families.sheets(), families.own(), yard.yard(), tables, supplied));
+            Image icon = new Image(MusselApp.class.getResourceAsStream("mussel.png"));
             Platform.runLater(() -> {
                 Stream.of(
                                 shop.settingsSetAside(),
@@ -187,10 +205,10 @@ public final class MusselApp extends Application {
                         .limit(MOST_TOLD)
                         .forEach(window::tellToo);
                 window.refreshBench();
-                stage.getIcons().add(new Image(MusselApp.class.getResourceAsStream("mussel.png")));
+                stage.getIcons().add(icon);
                 window.firstStart();
                 if (System.getProperty("mussel.startup", "").isEmpty()) {
-                    window.prepare(System::gc);
+                    window.prepare(() -> {});
                 }
             });
             if (System.getProperty("mussel.startup", "").isEmpty()) {
@@ -200,7 +218,7 @@ public final class MusselApp extends Application {
                         () -> ChainWatch.begin(logbook, troubles -> Platform.runLater(() -> window.tellToo(troubles))));
             }
         } catch (RuntimeException e) {
-            catalogue.completeExceptionally(e);
+            opening.join().catalogue().completeExceptionally(e);
             unforeseen(Thread.currentThread(), e);
         }
     }

@@ -41,7 +41,7 @@ class ArchitectureTest {
             .resideOutsideOfPackage("mussel.store..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("java.sql..", "org.jdbi..", "org.sqlite..", "org.flywaydb..");
+            .resideInAnyPackage("java.sql..", "org.sqlite..", "org.flywaydb..");
 
     @ArchTest
     static final ArchRule onlyTheDesktopAndTheApplicationKnowScreens = noClasses()

@@ -30,8 +30,6 @@ import mussel.exchange.file.Durable;
 import mussel.exchange.log.Chain;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
-import org.jdbi.v3.core.Handle;
-import org.jdbi.v3.core.Jdbi;
 
 /**
  * The journal in one SQLite file, write-ahead logged and synced at each entry: an entry whose call has returned survives a pulled
@@ -49,11 +47,11 @@ public final class SqliteJournal implements Journal {
     private final SqliteLogBook book;
     private final Map<String, String> settings;
     private final Prepared prepared;
+    private final Rows rows;
     private final SheetTable sheets;
     private final Optional<WaitingEntries> waiting;
     private String whyReadOnly = "";
     private String told = "";
-    private Handle mapped;
     private Optional<KeptAside> kept = Optional.empty();
 
     private SqliteJournal(
@@ -71,7 +69,8 @@ public final class SqliteJournal implements Journal {
         this.identity = identity;
         this.work = new SqlWork(identity.isEmpty(), () -> identity.ifPresent(LogIdentity::check));
         this.prepared = new Prepared(connection);
-        this.sheets = new SheetTable(prepared, new Rows(connection, work), work);
+        this.rows = new Rows(connection, work);
+        this.sheets = new SheetTable(prepared, rows, work);
         this.benchLines = new SqliteBenchLines(connection, work);
         this.book = new SqliteLogBook(file, connection, work, benchLines);
         this.settings = work.read(this::readSettings);
@@ -87,14 +86,6 @@ public final class SqliteJournal implements Journal {
             }
         }
         return read;
-    }
-
-    /** The mapper, made when the first entries are asked for: the bench does without. */
-    private Handle handle() {
-        if (mapped == null) {
-            mapped = Jdbi.create(() -> connection).open();
-        }
-        return mapped;
     }
 
     /**
@@ -352,10 +343,7 @@ public final class SqliteJournal implements Journal {
     }
 
     private List<Entry> inLog(int job) {
-        return work.read(() -> handle().createQuery(EntryRow.READ + " WHERE job = :job ORDER BY seq")
-                .bind("job", job)
-                .map((row, context) -> EntryRow.of(row))
-                .list());
+        return rows.query(EntryRow.READ + " WHERE job = ? ORDER BY seq", EntryRow::of, job);
     }
 
     @Override
@@ -367,19 +355,19 @@ public final class SqliteJournal implements Journal {
                     : Optional.of(new Job.Mark(
                             job, all.size(), all.get(all.size() - 1).seq()));
         }
-        return work.read(() -> handle().createQuery(
-                        "SELECT count(*) AS entries, max(seq) AS last FROM entry WHERE job = :job HAVING count(*) > 0")
-                .bind("job", job)
-                .map((row, context) -> new Job.Mark(job, row.getInt("entries"), row.getLong("last")))
-                .findOne());
+        return rows
+                .query(
+                        "SELECT count(*), max(seq) FROM entry WHERE job = ? HAVING count(*) > 0",
+                        row -> new Job.Mark(job, row.getInt(1), row.getLong(2)),
+                        job)
+                .stream()
+                .findFirst();
     }
 
     @Override
     public List<List<Entry>> all() {
         Map<Integer, List<Entry>> jobs = new LinkedHashMap<>();
-        work.read(() -> handle().createQuery(EntryRow.READ + " WHERE job > 0 ORDER BY seq")
-                        .map((row, context) -> EntryRow.of(row))
-                        .list())
+        rows.query(EntryRow.READ + " WHERE job > 0 ORDER BY seq", EntryRow::of)
                 .forEach(e ->
                         jobs.computeIfAbsent(e.job(), j -> new ArrayList<>()).add(e));
         return List.copyOf(jobs.values());
@@ -387,18 +375,13 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public List<Integer> numbers() {
-        return work.read(() -> handle().createQuery("SELECT DISTINCT job FROM entry WHERE job > 0 ORDER BY job")
-                .mapTo(Integer.class)
-                .list());
+        return rows.query("SELECT DISTINCT job FROM entry WHERE job > 0 ORDER BY job", row -> row.getInt(1));
     }
 
     @Override
     public List<Integer> jobsBegun(String leg, Instant at) {
-        return work
-                .read(() -> handle().createQuery("SELECT job FROM entry WHERE at = :at ORDER BY job")
-                        .bind("at", at.toString())
-                        .mapTo(Integer.class)
-                        .list())
+        return rows
+                .query("SELECT job FROM entry WHERE at = ? ORDER BY job", row -> row.getInt(1), at.toString())
                 .stream()
                 .distinct()
                 .filter(job -> entries(job).get(0).fact() instanceof Fact.Opened opened
@@ -520,38 +503,34 @@ public final class SqliteJournal implements Journal {
 
     /** Takes out everything that was derived from the entries, which are all owed again. */
     void forgetDerived() {
-        work.write(() -> {
-            handle().useTransaction(h -> {
-                for (String table : List.of(
-                        "visit",
-                        "renewal",
-                        "expectation",
-                        "search",
-                        "bench_line",
-                        "bench_due",
-                        "bench_shelf",
-                        "shelf_now",
-                        "due_now",
-                        "bench_outline",
-                        "owed")) {
-                    h.execute("DELETE FROM " + table);
-                }
-                h.execute("INSERT INTO owed SELECT job, max(seq) FROM entry WHERE job > 0 GROUP BY job");
-            });
-            return null;
+        rows.together(() -> {
+            for (String table : List.of(
+                    "visit",
+                    "renewal",
+                    "expectation",
+                    "search",
+                    "bench_line",
+                    "bench_due",
+                    "bench_shelf",
+                    "shelf_now",
+                    "due_now",
+                    "bench_outline",
+                    "owed")) {
+                rows.update("DELETE FROM " + table);
+            }
+            rows.update("INSERT INTO owed SELECT job, max(seq) FROM entry WHERE job > 0 GROUP BY job");
         });
     }
 
     /** Says what kind of log it is. */
     public void mark(LogKind kind) {
-        work.write(() -> handle().execute("UPDATE log SET demo = ?", kind.ordinal()));
+        rows.together(() -> rows.update("UPDATE log SET demo = ?", kind.ordinal()));
     }
 
     /** What kind of log it is. */
     public LogKind kind() {
-        return work.read(() -> LogKind.of(handle().createQuery("SELECT demo FROM log")
-                .mapTo(Integer.class)
-                .one()));
+        return work.read(() -> LogKind.of(
+                prepared.one("SELECT demo FROM log", row -> row.getInt(1)).orElseThrow()));
     }
 
     /** What was noticed when it was opened and is to be told; empty where nothing was. */

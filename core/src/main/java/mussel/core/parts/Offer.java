@@ -27,14 +27,23 @@ public record Offer(
 
     /** How many of a part one of these brings. */
     public int of(String part) {
-        return contains.stream()
-                .filter(c -> c.part().equals(part))
-                .mapToInt(Wanted::qty)
-                .sum();
+        int all = 0;
+        for (Wanted each : contains) {
+            if (each.part().equals(part)) {
+                all += each.qty();
+            }
+        }
+        return all;
     }
 
     /** Whether several different parts are in it. */
     public boolean isKit() {
-        return contains.stream().map(Wanted::part).distinct().count() > 1;
+        String first = contains.get(0).part();
+        for (Wanted each : contains) {
+            if (!each.part().equals(first)) {
+                return true;
+            }
+        }
+        return false;
     }
 }

@@ -131,14 +131,13 @@ public final class BenchView extends BorderPane {
                 words,
                 onOpen);
         cards.getChildren().setAll(shown.stream().limit(AT_ONCE).map(card).toList());
-        further.stop();
-        if (shown.size() > AT_ONCE) {
-            further(shown.subList(AT_ONCE, shown.size()), card);
-        }
+        further(shown.subList(Math.min(AT_ONCE, shown.size()), shown.size()), card);
         if (shown.isEmpty()) {
             cards.getChildren().add(nothing());
         }
-        showDue();
+        if (!due.getChildren().isEmpty()) {
+            showDue();
+        }
     }
 
     /** Each card gets an equal share of the room, as many beside each other as fit. */
@@ -219,9 +218,12 @@ public final class BenchView extends BorderPane {
         }
     }
 
-    /** The cards below the window's edge, a few at a time once the first are seen. */
+    /** What is due and the cards below the window's edge, a few at a time once the first are seen. */
     private void further(List<BenchLine> lines, Function<BenchLine, LegCard> card) {
         further.setOnFinished(e -> {
+            if (due.getChildren().isEmpty()) {
+                showDue();
+            }
             int now = Math.min(AT_A_TIME, lines.size());
             cards.getChildren().addAll(lines.stream().limit(now).map(card).toList());
             if (lines.size() > now) {
