@@ -5,29 +5,38 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import mussel.app.demo.DemoYard;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Journeys through the demo's yard. */
 abstract class DemoJourney extends WindowJourney {
-    /** The demo's yard, made once and copied for each journey. */
-    @TempDir
-    static Path made;
-
     @Override
     Path logbook() {
         Path demo = folder.resolve("demo.mussel");
-        Path first = made.resolve("demo.mussel");
         try {
-            if (!Files.exists(first)) {
-                DemoYard.fill(first, DAY.instant());
-            }
             if (!Files.exists(demo)) {
-                Files.copy(first, demo);
+                Files.copy(Made.ONCE, demo);
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
         return demo;
+    }
+
+    /** The demo's yard, made once for all journeys of a process. */
+    private static final class Made {
+        static final Path ONCE = once();
+
+        private static Path once() {
+            try {
+                Path folder = Files.createTempDirectory("mussel-demo");
+                Path log = folder.resolve("demo.mussel");
+                DemoYard.fill(log, DAY.instant());
+                folder.toFile().deleteOnExit();
+                log.toFile().deleteOnExit();
+                return log;
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
     }
 
     /** The open job of a leg. */

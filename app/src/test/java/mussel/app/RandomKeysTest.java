@@ -23,7 +23,7 @@ import org.junit.jupiter.api.Test;
  * somewhere that is seen. {@code -Dmussel.sequences=2000} is the whole of it; the suite tries some.
  */
 class RandomKeysTest extends DemoJourney {
-    private static final int SEQUENCES = Integer.getInteger("mussel.sequences", 25);
+    private static final int SEQUENCES = Integer.getInteger("mussel.sequences", 12);
     private static final int KEYS = 12;
     private static final long SEED = Long.getLong("mussel.seed", 20261201);
 

@@ -26,9 +26,21 @@ final class RealKeys {
     private final Scene scene;
     private final Robot robot = OnScreen.on(Robot::new);
     private final AtomicInteger received = new AtomicInteger();
+    private final long apartNs;
 
+    /** Keys as quick as the window takes them. */
     RealKeys(Scene scene) {
+        this(scene, 0);
+    }
+
+    /**
+     * Keys as a hand presses them.
+     *
+     * @param apartNs how long the hand rests after each (ns)
+     */
+    RealKeys(Scene scene, long apartNs) {
         this.scene = scene;
+        this.apartNs = apartNs;
         Window window = scene.getWindow();
         EventHandler<Event> count = e -> received.incrementAndGet();
         OnScreen.on(() -> {
@@ -86,6 +98,7 @@ final class RealKeys {
             LockSupport.parkNanos(POLL_NS);
         }
         drawn();
+        LockSupport.parkNanos(apartNs);
     }
 
     /** Waits until the window has laid out a frame. */

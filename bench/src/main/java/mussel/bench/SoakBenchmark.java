@@ -37,6 +37,9 @@ import mussel.desktop.shell.Stations;
 final class SoakBenchmark {
     private static final int QUARTERS = 4;
     private static final int LEGS_A_ROUND = 12;
+    /** A key every 150 ms: quicker than a hand that reads what it opens, slow enough that shares of the time are those of work at a bench. */
+    private static final long HAND_NS = 150_000_000L;
+
     private static final long HOLD_NS = 1_500_000_000L;
     private static final long WORK_NS = TimeUnit.SECONDS.toNanos(5);
     private static final int PLAIN_DIGITS = 9;
@@ -63,7 +66,7 @@ final class SoakBenchmark {
         moreLegs();
         window = OnScreen.window(shop);
         meter = new SoakMeter();
-        keys = new RealKeys(window.getScene());
+        keys = new RealKeys(window.getScene(), HAND_NS);
         OnScreen.on(() -> {
             window.prepare(() -> {});
             return null;

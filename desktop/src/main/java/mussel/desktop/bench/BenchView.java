@@ -57,6 +57,7 @@ public final class BenchView extends BorderPane {
     private final SheetPane scroll;
     private final VBox due = new Column(8);
     private final PauseTransition further = new PauseTransition(Duration.millis(40));
+    private final PauseTransition dueSoon = new PauseTransition(Duration.millis(40));
     private final Label count = new Words();
     private List<BenchLine> open = List.of();
     private String wanted = "";
@@ -88,6 +89,14 @@ public final class BenchView extends BorderPane {
         BorderPane.setMargin(due, new Insets(12, 12, 12, 0));
         setRight(due);
         addEventHandler(KeyEvent.KEY_PRESSED, this::arrows);
+        dueSoon.setOnFinished(e -> {
+            // A window that was closed meanwhile has let go of its logbook.
+            if (getScene() != null
+                    && getScene().getWindow() != null
+                    && getScene().getWindow().isShowing()) {
+                showDue();
+            }
+        });
     }
 
     /** How many legs there are and how many can be worked on. */
@@ -104,6 +113,8 @@ public final class BenchView extends BorderPane {
     public void refresh() {
         shop.refreshBench();
         show();
+        dueSoon.stop();
+        showDue();
     }
 
     /** Shows only legs whose boat, family or next action holds the text. */
@@ -112,7 +123,7 @@ public final class BenchView extends BorderPane {
         show();
     }
 
-    /** Shows the lines as they are kept. */
+    /** Shows the lines as they are kept; what is due comes right after them. */
     public void show() {
         BenchLines lines = shop.journal().benchLines();
         open = lines.open();
@@ -131,12 +142,13 @@ public final class BenchView extends BorderPane {
                 words,
                 onOpen);
         cards.getChildren().setAll(shown.stream().limit(AT_ONCE).map(card).toList());
-        further(shown.subList(Math.min(AT_ONCE, shown.size()), shown.size()), card);
+        further.stop();
+        if (shown.size() > AT_ONCE) {
+            further(shown.subList(AT_ONCE, shown.size()), card);
+        }
+        dueSoon.playFromStart();
         if (shown.isEmpty()) {
             cards.getChildren().add(nothing());
-        }
-        if (!due.getChildren().isEmpty()) {
-            showDue();
         }
     }
 
@@ -218,12 +230,9 @@ public final class BenchView extends BorderPane {
         }
     }
 
-    /** What is due and the cards below the window's edge, a few at a time once the first are seen. */
+    /** The cards below the window's edge, a few at a time once the first are seen. */
     private void further(List<BenchLine> lines, Function<BenchLine, LegCard> card) {
         further.setOnFinished(e -> {
-            if (due.getChildren().isEmpty()) {
-                showDue();
-            }
             int now = Math.min(AT_A_TIME, lines.size());
             cards.getChildren().addAll(lines.stream().limit(now).map(card).toList());
             if (lines.size() > now) {
