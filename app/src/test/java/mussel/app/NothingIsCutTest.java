@@ -80,6 +80,7 @@ class NothingIsCutTest extends DemoJourney {
                 window.showBook(Optional.empty());
                 window.book().orElseThrow().show(page);
             });
+            Hands.until(() -> !shop.background().busy());
             look("book " + page, troubles);
         }
         assertThat(troubles).isEmpty();

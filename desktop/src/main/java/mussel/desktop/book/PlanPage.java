@@ -64,7 +64,9 @@ final class PlanPage implements BookPage {
         this.aside = aside;
         this.onOpen = onOpen;
         this.trouble = trouble;
-        HBox head = new Row(12, Texts.title("Bench plan"), state);
+        Label title = Texts.title("Bench plan");
+        title.setMinWidth(Label.USE_PREF_SIZE);
+        HBox head = new Row(12, title, state);
         head.setAlignment(Pos.CENTER_LEFT);
         bars.setId("plan-bars");
         bars.getStyleClass().add("plan-bars");

@@ -253,6 +253,7 @@ final class PracticePage implements BookPage {
     private static Button button(String id, String text, Runnable does) {
         Button button = new Button(text);
         button.setId(id);
+        button.setMinWidth(Button.USE_PREF_SIZE);
         button.setOnAction(e -> does.run());
         return button;
     }
