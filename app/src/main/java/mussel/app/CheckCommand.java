@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.concurrent.Callable;
 import mussel.desktop.desk.Workshop;
 import mussel.store.Integrity;
+import mussel.store.SqliteJournal;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -34,6 +35,10 @@ final class CheckCommand implements Callable<Integer> {
         Clock clock = Clock.systemDefaultZone();
         PrintWriter out = spec.commandLine().getOut();
         if (mend) {
+            try (SqliteJournal journal = SqliteJournal.open(main.log(), clock)) {
+                journal.mendCounter();
+                journal.forgetDerived();
+            }
             Workshop shop = Yards.open(main.log(), clock);
             try {
                 shop.book().owe(shop.journal().numbers());

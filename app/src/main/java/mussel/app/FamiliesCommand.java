@@ -8,6 +8,7 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
+import mussel.exchange.sheet.SheetFiles;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -73,10 +74,12 @@ final class FamiliesCommand implements Callable<Integer> {
     private int check() {
         int refused = 0;
         for (Path file : check) {
-            Read<FamilySheet> read = Families.read(file);
+            Read<List<FamilySheet>> read = OwnFiles.read(file, SheetFiles::families);
             read.problems().forEach(p -> spec.commandLine().getErr().println(Families.line(file, p)));
             refused += read.problems().isEmpty() ? 0 : 1;
-            read.value().ifPresent(s -> spec.commandLine().getOut().println(file + ": " + s.title() + " is sound"));
+            read.value()
+                    .orElse(List.of())
+                    .forEach(s -> spec.commandLine().getOut().println(file + ": " + s.title() + " is sound"));
         }
         return refused == 0 ? 0 : 2;
     }

@@ -1,10 +1,13 @@
 package mussel.app;
 
 import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.Callable;
 import mussel.desktop.desk.Incoming;
 import mussel.desktop.desk.Workshop;
+import mussel.exchange.file.Scratch;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -29,11 +32,15 @@ final class ImportCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         Clock clock = Clock.systemDefaultZone();
-        Workshop shop = Yards.open(main.log(), clock);
+        Path folder = Scratch.folder();
+        // A look leaves nothing behind, not even an empty logbook.
+        boolean none = file.dryRun() && !Files.exists(main.log());
+        Workshop shop = Yards.open(none ? folder.resolve("empty.mussel") : main.log(), clock);
         try {
             return takeIn(shop);
         } finally {
             shop.journal().close();
+            Scratch.remove(folder);
         }
     }
 

@@ -45,6 +45,7 @@ import picocli.CommandLine.ScopeType;
             ExportCommand.class,
             ImportCommand.class,
             DueCommand.class,
+            PricesCommand.class,
             CheckCommand.class,
             SalvageCommand.class,
             BackupCommand.class,

@@ -15,7 +15,6 @@ import mussel.store.SqliteJournal;
 
 /** The practice log beside a yard's: a file of its own, marked so that neither takes what is the other's. */
 final class PracticeLog implements Ports.Practice {
-    private static final String NAME = "practice-";
 
     private final Path file;
     private final Clock clock;
@@ -31,7 +30,7 @@ final class PracticeLog implements Ports.Practice {
 
     /** Where the practice log of a yard's lies. */
     static Path beside(Path yard) {
-        return yard.resolveSibling(NAME + yard.getFileName());
+        return yard.resolveSibling(LogKind.PRACTICE_NAME + yard.getFileName());
     }
 
     @Override

@@ -12,7 +12,6 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Pattern;
 import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
@@ -20,6 +19,7 @@ import java.util.zip.ZipFile;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import mussel.core.job.JournalException;
+import mussel.core.job.Settings;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.InFile;
 import mussel.exchange.file.Scratch;
@@ -31,7 +31,6 @@ import mussel.exchange.file.Scratch;
 final class BackupFile {
     private static final String LOG = "log";
     private static final String PICTURES = "pictures/";
-    private static final Pattern PICTURE = Pattern.compile(PICTURES + "[0-9a-f]{64}\\.(?:jpg|jpeg|png|gif)");
     private static final long LOG_UNSUSPECTED = 64L * 1024 * 1024;
     private static final long MOST_SHRUNK = 100;
     private static final long MOST_SHEET = 8L * 1024 * 1024;
@@ -82,6 +81,16 @@ final class BackupFile {
         }
     }
 
+    /** Copies the log as it is at one moment; false where it is too damaged for that. */
+    static boolean copied(Path log, Path copy) {
+        try {
+            copyLog(log, copy);
+            return true;
+        } catch (JournalException e) {
+            return false;
+        }
+    }
+
     private static void put(ZipOutputStream zip, String name, Path file) throws IOException {
         zip.putNextEntry(new ZipEntry(name));
         Files.copy(file, zip);
@@ -103,9 +112,13 @@ final class BackupFile {
         zip.stream().forEach(this::lookAt);
     }
 
+    private static boolean isPicture(String name) {
+        return name.startsWith(PICTURES) && Settings.isPicture(name.substring(PICTURES.length()));
+    }
+
     private void lookAt(ZipEntry entry) {
         String name = entry.getName();
-        boolean picture = PICTURE.matcher(name).matches();
+        boolean picture = isPicture(name);
         if (!name.equals(LOG) && !picture && !OwnSheets.isSheet(name)) {
             String shown = name.length() > 80 ? name.substring(0, 80) + "…" : name;
             throw new JournalException(file + " holds “" + shown.replaceAll("\\p{Cntrl}", "?")
@@ -251,14 +264,25 @@ final class BackupFile {
         }
     }
 
+    /** The names of its pictures. */
+    List<String> pictures() throws IOException {
+        try (ZipFile zip = new ZipFile(file.toFile())) {
+            lookThrough(zip);
+            return zip.stream()
+                    .map(ZipEntry::getName)
+                    .filter(BackupFile::isPicture)
+                    .map(name -> name.substring(PICTURES.length()))
+                    .toList();
+        }
+    }
+
     /** Puts its pictures into a folder; a bad one here gives way to a good one. Returns what is wrong with them, in sentences. */
     List<String> bringPictures(PictureFolder here) throws IOException {
         List<String> says = new ArrayList<>();
         try (ZipFile zip = new ZipFile(file.toFile())) {
             lookThrough(zip);
-            for (ZipEntry entry : zip.stream()
-                    .filter(e -> PICTURE.matcher(e.getName()).matches())
-                    .toList()) {
+            for (ZipEntry entry :
+                    zip.stream().filter(e -> isPicture(e.getName())).toList()) {
                 String name = entry.getName().substring(PICTURES.length());
                 if (!here.has(name)) {
                     Optional<byte[]> content = bytes(zip, entry);

@@ -281,6 +281,20 @@ public final class Backups {
         }
     }
 
+    /** The names of the pictures that come with a backup, also those of the folder it shares with others. */
+    public static Set<String> pictures(Path backup) {
+        try {
+            Set<String> names = new HashSet<>(new BackupFile(backup).pictures());
+            for (Path shared : PictureFolder.in(backup.toAbsolutePath().resolveSibling("pictures"))
+                    .sound()) {
+                names.add(shared.getFileName().toString());
+            }
+            return names;
+        } catch (IOException e) {
+            throw new JournalException("The pictures of " + backup + " could not be read: " + Durable.why(e) + ".", e);
+        }
+    }
+
     /** Puts the sheets of a backup that can be read into the data folder; those that are there already stay. */
     public void bringSheets(Path backup) {
         sheets(backup, true);
@@ -319,11 +333,28 @@ public final class Backups {
      * @throws JournalException with a sentence when the backup is damaged or the logbook is open; nothing has changed then
      */
     public Restored restore(Path backup) {
-        return replace(fresh -> new BackupFile(backup).unpack(fresh), () -> {
+        return replace(fresh -> apart(backup, new BackupFile(backup).unpack(fresh)), () -> {
             List<String> says = new ArrayList<>(restorePictures(backup));
             sheets(backup, true);
             return says;
         });
+    }
+
+    /**
+     * A practice log takes the place of a practice log only, and a yard's log that of a yard's.
+     *
+     * @throws JournalException with a sentence where the two would cross
+     */
+    public void apart(Path backup, Path inside) {
+        boolean practice = LogKind.in(inside).equals(Optional.of(LogKind.PRACTICE));
+        if (practice != LogKind.isPractice(log)) {
+            throw new JournalException(
+                    practice
+                            ? backup + " is a backup of a practice log, and " + log
+                                    + " is not a practice log. Nothing was changed. Name the practice log with --log to restore it."
+                            : backup + " is a backup of a shop's logbook, and " + log
+                                    + " is a practice log. Nothing was changed. Name the logbook with --log to restore it.");
+        }
     }
 
     /** Puts a log that was brought out of a damaged one in its place; the damaged one is set aside. */

@@ -180,5 +180,45 @@ final class ChainCheck {
         if (!Arrays.equals(settings, seal.settings())) {
             trouble.accept("A setting of the yard was changed by another hand.");
         }
+        sheets();
+        identity();
+        counter();
+    }
+
+    private void sheets() {
+        byte[] sum = Chain.start();
+        for (byte[] each : rows.query(
+                "SELECT name FROM sheet", row -> SealMigration.sheetDigest(String.valueOf(row.getString(1))))) {
+            sum = Chain.sum(sum, each);
+        }
+        if (!Arrays.equals(sum, sealed("sheets"))) {
+            trouble.accept("A spec sheet that jobs were worked by was deleted or put in by another hand.");
+        }
+    }
+
+    private void identity() {
+        List<byte[]> is = rows.query(SealMigration.LOG, SealMigration::logDigest);
+        if (is.size() != 1 || !Arrays.equals(is.get(0), sealed("log"))) {
+            trouble.accept(
+                    "What the logbook is (its id, its kind, since when it is chained) was changed by another hand.");
+        }
+    }
+
+    private byte[] sealed(String column) {
+        return rows.query("SELECT " + column + " FROM seal", row -> row.getBytes(1))
+                .get(0);
+    }
+
+    /** The counter that gives entries their numbers stands at the last one. */
+    private void counter() {
+        long last = rows.query("SELECT coalesce(max(seq), 0) FROM entry", row -> row.getLong(1))
+                .get(0);
+        long counter = rows.query(
+                        "SELECT coalesce(max(seq), 0) FROM sqlite_sequence WHERE name = 'entry'", row -> row.getLong(1))
+                .get(0);
+        if (counter != last) {
+            trouble.accept("The counter of entries is at " + counter + ", and the last entry has the number " + last
+                    + ": another hand changed it. mussel check --mend sets it right.");
+        }
     }
 }

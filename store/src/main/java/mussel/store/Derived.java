@@ -24,9 +24,17 @@ final class Derived {
     private record Table(String name, String title, String columns) {}
 
     private static final List<Table> TABLES = List.of(
-            new Table("visit", "the book's line", "job, leg, boat, family, day, tagged, hours, water, sand"),
-            new Table("bench_line", "the bench's line", "job, leg, boat, position, family, hours, tagged"),
+            new Table(
+                    "visit",
+                    "the book's line",
+                    "job, upto, leg, boat, title, family, named, day, tagged, hours, water, sand, record"),
+            new Table(
+                    "bench_line",
+                    "the bench's line",
+                    "job, upto, leg, boat, position, family, family_name, hours, promised, wet, dye, water, heat, tagged"),
             new Table("renewal", "what was renewed", "job, what, failed, age"),
+            new Table("expectation", "what was expected", "job, cause, probability, prior, found"),
+            new Table("search", "what it is found by", "rowid AS job, words, marks"),
             new Table("bench_due", "what is due", "job, id, at_hours, on_day"),
             new Table("due_now", "what is due", "leg, id, job, at_hours, on_day"),
             new Table("bench_shelf", "what it took off the shelf", "job, family, part, qty"));
@@ -48,11 +56,12 @@ final class Derived {
             List<String> told = new ArrayList<>();
             Rows rows = new Rows(reading, SqlWork.reading());
             // What waits to be filed, or belongs to a family that is not here, differs and rightly so.
-            String waits = "(SELECT job FROM owed UNION SELECT job FROM fresh.owed UNION SELECT job FROM entry"
-                    + " GROUP BY job HAVING max(seq) > coalesce((SELECT upto FROM visit v WHERE v.job = entry.job), 0))";
+            String waits = "(SELECT job FROM owed UNION SELECT job FROM fresh.owed UNION SELECT e.job FROM entry e"
+                    + " JOIN visit v ON v.job = e.job GROUP BY e.job HAVING max(e.seq) > max(v.upto))";
             for (Table table : TABLES) {
                 compare(rows, table, waits, told);
             }
+            outlines(rows, told);
             sums(rows, told);
             told.stream().limit(MOST_TOLD).forEach(trouble);
             if (told.size() > MOST_TOLD) {
@@ -66,9 +75,11 @@ final class Derived {
     }
 
     private static void compare(Rows rows, Table table, String waits, List<String> told) {
-        String here = "SELECT " + table.columns() + " FROM main." + table.name() + " WHERE job NOT IN " + waits;
-        String there = "SELECT " + table.columns() + " FROM fresh." + table.name() + " WHERE job NOT IN " + waits;
-        String about = table.columns().substring(0, table.columns().indexOf(','));
+        String job = table.columns().startsWith("rowid") ? "rowid" : "job";
+        String here = "SELECT " + table.columns() + " FROM main." + table.name() + " WHERE " + job + " NOT IN " + waits;
+        String there =
+                "SELECT " + table.columns() + " FROM fresh." + table.name() + " WHERE " + job + " NOT IN " + waits;
+        String about = table.columns().startsWith("leg") ? "leg" : "job";
         for (String differing : rows.query(
                 "SELECT DISTINCT " + about + " FROM (SELECT * FROM (" + here + " EXCEPT " + there
                         + ") UNION ALL SELECT * FROM (" + there + " EXCEPT " + here + ")) ORDER BY 1",
@@ -79,10 +90,24 @@ final class Derived {
         }
     }
 
+    private static void outlines(Rows rows, List<String> told) {
+        String columns = "family, nr, id, kind, path";
+        rows.query(
+                        "SELECT DISTINCT family FROM (SELECT * FROM (SELECT " + columns
+                                + " FROM main.bench_outline EXCEPT SELECT " + columns
+                                + " FROM fresh.bench_outline) UNION ALL SELECT * FROM (SELECT " + columns
+                                + " FROM fresh.bench_outline EXCEPT SELECT " + columns + " FROM main.bench_outline))",
+                        row -> row.getString(1))
+                .forEach(family -> told.add("The outline of " + family
+                        + " (bench_outline) is not what its sheet gives. mussel check --mend makes it anew."));
+    }
+
     private static void sums(Rows rows, List<String> told) {
         rows.query(
-                        "SELECT part FROM (SELECT family, part, qty FROM shelf_now WHERE qty <> 0 EXCEPT SELECT family, part, sum(qty)"
-                                + " FROM bench_shelf GROUP BY family, part)",
+                        "SELECT DISTINCT part FROM (SELECT * FROM (SELECT family, part, qty FROM shelf_now WHERE qty <> 0 EXCEPT"
+                                + " SELECT family, part, sum(qty) FROM bench_shelf GROUP BY family, part)"
+                                + " UNION ALL SELECT * FROM (SELECT family, part, sum(qty) AS qty FROM bench_shelf GROUP BY family, part"
+                                + " HAVING sum(qty) <> 0 EXCEPT SELECT family, part, qty FROM shelf_now))",
                         row -> row.getString(1))
                 .forEach(part -> told.add("The shelf's count of " + part + " (shelf_now) is not the sum of its jobs."));
         long lost = rows.query(

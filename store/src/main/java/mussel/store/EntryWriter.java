@@ -38,8 +38,8 @@ final class EntryWriter {
         this.next = last + 1;
         if (last >= MOST_SEQ) {
             throw new JournalException(
-                    "Nothing can be entered: an entry of the logbook has the number " + last
-                            + ", after which there is none. No Mussel gave that number; mussel check says more, and mussel salvage makes a logbook whose numbers are in order.");
+                    "Nothing can be entered: the logbook counts its entries up to " + last
+                            + ", after which there is no number. No Mussel gave that number; mussel check says more, mussel check --mend sets the counter right, and mussel salvage makes a logbook whose numbers are in order.");
         }
     }
 

@@ -20,6 +20,7 @@ import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
 import mussel.exchange.file.Durable;
+import mussel.exchange.file.Scratch;
 
 /**
  * What a full check of a logbook found.
@@ -58,10 +59,24 @@ public record Integrity(int jobs, long entries, int pictures, int stale, String 
     private static Integrity of(Path named, Clock clock, Optional<Consumer<SqliteJournal>> refile) {
         Path log = LogFile.real(named);
         List<String> troubles = new ArrayList<>();
+        SqliteJournal.read(log, clock).close();
+        file(log, troubles);
+        Path folder = Scratch.folder();
+        try {
+            // Everything is held against one moment of the log, whoever writes to it meanwhile.
+            Path moment = folder.resolve("moment.mussel");
+            return of(log, BackupFile.copied(log, moment) ? moment : log, clock, refile, troubles);
+        } finally {
+            Scratch.remove(folder);
+        }
+    }
+
+    private static Integrity of(
+            Path named, Path log, Clock clock, Optional<Consumer<SqliteJournal>> refile, List<String> troubles) {
         try (SqliteJournal journal = SqliteJournal.read(log, clock)) {
-            file(log, troubles);
             troubles.addAll(Schema.differs(log, clock));
             chain(log, troubles);
+            Set<String> sheets = new HashSet<>(journal.sheetNames());
             Set<String> pictures = new HashSet<>();
             int jobs = 0;
             long entries = 0;
@@ -70,6 +85,7 @@ public record Integrity(int jobs, long entries, int pictures, int stale, String 
                 List<Entry> of = journal.entries(job);
                 entries += of.size();
                 read(job, of, troubles);
+                workedBy(job, of, sheets, troubles);
                 of.stream()
                         .map(Entry::fact)
                         .filter(Fact.Pictured.class::isInstance)
@@ -86,7 +102,7 @@ public record Integrity(int jobs, long entries, int pictures, int stale, String 
             unread(Journal.YARD, yard, troubles);
             sheets(journal, troubles);
             int stale = journal.book().stale().size();
-            pictures(log, pictures, troubles);
+            pictures(named, pictures, troubles);
             if (troubles.isEmpty()) {
                 refile.ifPresent(again -> Derived.compare(log, clock, again, troubles::add));
             }
@@ -154,6 +170,16 @@ public record Integrity(int jobs, long entries, int pictures, int stale, String 
                         + ", by which jobs were worked, is not what was put in. A backup may have it."));
     }
 
+    private static void workedBy(int job, List<Entry> entries, Set<String> sheets, List<String> troubles) {
+        entries.stream()
+                .map(Entry::fact)
+                .filter(f -> f instanceof Fact.WorkedBy by && !sheets.contains(by.sheet()))
+                .map(f -> ((Fact.WorkedBy) f).sheet())
+                .distinct()
+                .forEach(sheet -> troubles.add("Job " + job + " was worked by the spec sheet " + sheet
+                        + ", which is not in the logbook. A backup may have it."));
+    }
+
     private static void unread(int job, List<Entry> entries, List<String> troubles) {
         entries.stream()
                 .filter(e -> e.fact() instanceof Fact.Unread)
@@ -178,7 +204,10 @@ public record Integrity(int jobs, long entries, int pictures, int stale, String 
         for (String name : names) {
             Path file = folder.at(name);
             try {
-                if (!Files.exists(file)) {
+                if (!Settings.isPicture(name)) {
+                    troubles.add("“" + name.replaceAll("\\p{Cntrl}", "?").substring(0, Math.min(60, name.length()))
+                            + "” is not a name that a picture has.");
+                } else if (!Files.exists(file)) {
                     troubles.add("The picture " + name + " is missing. A backup may have it.");
                 } else if (!folder.unchanged(file)) {
                     troubles.add("The picture " + name + " is not what was put in. A backup may have it.");

@@ -11,9 +11,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import mussel.core.job.JournalException;
+import mussel.core.job.Settings;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.InFile;
 
@@ -25,7 +25,6 @@ public final class PictureFolder {
     /** The largest picture taken in (bytes). */
     public static final long MOST_BYTES = 40L * 1024 * 1024;
 
-    private static final Pattern NAME = Pattern.compile("[0-9a-f]{64}\\.(?:jpg|jpeg|png|gif)");
     private static final Set<String> KINDS = Set.of("jpg", "jpeg", "png", "gif");
 
     private final Path folder;
@@ -89,7 +88,7 @@ public final class PictureFolder {
         List<Path> sound = new ArrayList<>();
         try (Stream<Path> files = Files.list(folder)) {
             for (Path file : files.filter(
-                            f -> NAME.matcher(f.getFileName().toString()).matches())
+                            f -> Settings.isPicture(f.getFileName().toString()))
                     .sorted()
                     .toList()) {
                 if (unchanged(file)) {
@@ -105,9 +104,9 @@ public final class PictureFolder {
         return new PictureFolder(folder);
     }
 
-    /** Where a picture of that name lies. */
+    /** Where a picture of that name lies; where nothing lies for a name that no picture has. */
     public Path at(String name) {
-        return folder.resolve(Path.of(name).getFileName());
+        return folder.resolve(Settings.isPicture(name) ? name : "no-picture");
     }
 
     /** Whether a picture still is what its name says. */

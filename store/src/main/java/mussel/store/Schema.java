@@ -32,6 +32,9 @@ final class Schema {
                     told.add("The " + name + " was changed by another hand.");
                 }
             });
+            if (!history(here).equals(history(there))) {
+                told.add("The list of the versions the database went through was changed by another hand.");
+            }
             is.keySet().stream()
                     .filter(name -> !ought.containsKey(name))
                     .forEach(name -> told.add("The " + name + " was put into the database by another hand."));
@@ -41,6 +44,14 @@ final class Schema {
         } finally {
             Scratch.remove(folder);
         }
+    }
+
+    private static List<String> history(Connection db) {
+        return new Rows(db, SqlWork.reading())
+                .query(
+                        "SELECT version || ' ' || description || ' ' || type || ' ' || coalesce(checksum, '') || ' ' || success"
+                                + " FROM flyway_schema_history ORDER BY installed_rank",
+                        row -> row.getString(1));
     }
 
     private static Map<String, String> parts(Connection db) {

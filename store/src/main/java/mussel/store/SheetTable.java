@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
+import mussel.exchange.log.Chain;
 import mussel.exchange.sheet.KeptSheet;
 
 /** The sheets that jobs were worked by: deflated, each under the name its content gives it, so that one that was changed is found out by itself. */
@@ -26,11 +27,15 @@ final class SheetTable {
         this.work = work;
     }
 
-    void keep(String name, String text) {
-        work.write(() -> {
-            log.change("INSERT OR IGNORE INTO sheet (name, content) VALUES (?, ?)", name, packed(text));
-            return null;
-        });
+    /** Keeps a sheet under its name, inside a transaction that is open; one that is there already stays. */
+    void keep(String name, String text) throws SQLException {
+        if (log.one("SELECT 1 FROM sheet WHERE name = ?", row -> row.getInt(1), name)
+                .isPresent()) {
+            return;
+        }
+        log.change("INSERT INTO sheet (name, content) VALUES (?, ?)", name, packed(text));
+        byte[] sum = log.one("SELECT sheets FROM seal", row -> row.getBytes(1)).orElseThrow();
+        log.change("UPDATE seal SET sheets = ?", Chain.sum(sum, SealMigration.sheetDigest(name)));
     }
 
     /** A sheet as it was put in; empty where there is none of that name, or it is not what was put in. */

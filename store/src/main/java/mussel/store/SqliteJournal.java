@@ -209,7 +209,7 @@ public final class SqliteJournal implements Journal {
             Flyway.configure(SqliteJournal.class.getClassLoader())
                     .dataSource("jdbc:sqlite:" + file.toUri(), "", "")
                     .locations("classpath:mussel/store/migration")
-                    .javaMigrations(new ChainMigration(clock.instant()))
+                    .javaMigrations(new ChainMigration(clock.instant()), new SealMigration())
                     .load()
                     .migrate();
         } catch (FlywayException | IOException e) {
@@ -287,10 +287,12 @@ public final class SqliteJournal implements Journal {
                 for (Map.Entry<String, String> setting : change.settings().entrySet()) {
                     keep(setting.getKey(), setting.getValue());
                 }
+                for (Map.Entry<String, String> sheet : change.sheets().entrySet()) {
+                    sheets.keep(sheet.getKey(), sheet.getValue());
+                }
                 return null;
             });
             settings.putAll(change.settings());
-            change.sheets().forEach(sheets::keep);
             return true;
         } catch (BusyException e) {
             return false;
@@ -468,17 +470,15 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public void keepSheet(String name, String text) {
-        if (bringInWaiting()) {
-            try {
-                sheets.keep(name, text);
-                return;
-            } catch (BusyException e) {
-                if (!atOnce()) {
-                    throw e;
-                }
-            }
-        }
-        waiting.orElseThrow().keepSheet(name, text);
+        orLater(
+                () -> {
+                    sheets.keep(name, text);
+                    return null;
+                },
+                () -> {
+                    waiting.orElseThrow().keepSheet(name, text);
+                    return null;
+                });
     }
 
     @Override
@@ -502,7 +502,7 @@ public final class SqliteJournal implements Journal {
     }
 
     /** Takes out everything that was derived from the entries, which are all owed again. */
-    void forgetDerived() {
+    public void forgetDerived() {
         rows.together(() -> {
             for (String table : List.of(
                     "visit",
@@ -522,9 +522,20 @@ public final class SqliteJournal implements Journal {
         });
     }
 
+    /** Sets the counter of entries to the last one, where another hand has moved it. */
+    public void mendCounter() {
+        rows.together(() -> rows.update(
+                "UPDATE sqlite_sequence SET seq = (SELECT coalesce(max(seq), 0) FROM entry) WHERE name = 'entry'"));
+    }
+
     /** Says what kind of log it is. */
     public void mark(LogKind kind) {
-        rows.together(() -> rows.update("UPDATE log SET demo = ?", kind.ordinal()));
+        rows.together(() -> {
+            rows.update("UPDATE log SET demo = ?", kind.ordinal());
+            byte[] sealed =
+                    rows.query(SealMigration.LOG, SealMigration::logDigest).get(0);
+            rows.update("UPDATE seal SET log = ?", sealed);
+        });
     }
 
     /** What kind of log it is. */

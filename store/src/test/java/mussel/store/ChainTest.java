@@ -125,6 +125,12 @@ class ChainTest {
                 "a setting edited # UPDATE setting SET value = '20' WHERE key LIKE 'shelf%' # A setting of the yard was changed",
                 "a setting put in # INSERT INTO setting VALUES ('units', 'US') # A setting of the yard was changed",
                 "a table put in # CREATE TABLE more (x) # The table more was put into the database",
+                "a sheet put in # INSERT INTO sheet (name, content) VALUES ('x', x'00') # A spec sheet that jobs were worked by",
+                "the id edited # UPDATE log SET id = 'x' # What the logbook is",
+                "the kind edited # UPDATE log SET demo = 1 # What the logbook is",
+                "the chain's beginning moved # UPDATE log SET chained_from = 5 # What the logbook is",
+                "the counter moved # UPDATE sqlite_sequence SET seq = 4611686018427387904 WHERE name = 'entry' # The counter of entries",
+                "a version taken out # DELETE FROM flyway_schema_history WHERE version = '8' # The list of the versions",
                 "an index dropped # DROP INDEX entry_of_job # The index entry_of_job was taken out",
                 "a trigger put in # CREATE TRIGGER quiet AFTER INSERT ON entry BEGIN SELECT 1; END # The trigger quiet was put into the database"
             })
@@ -193,7 +199,7 @@ class ChainTest {
                 "DROP TABLE sheet",
                 "ALTER TABLE bench_line DROP COLUMN next_of",
                 "ALTER TABLE bench_line DROP COLUMN next_named",
-                "DELETE FROM flyway_schema_history WHERE version IN ('7', '8', '9')",
+                "DELETE FROM flyway_schema_history WHERE version IN ('7', '8', '9', '10')",
                 "PRAGMA user_version = 6");
         Files.copy(log, folder.resolve("old.mussel"), StandardCopyOption.REPLACE_EXISTING);
         try (SqliteJournal journal = SqliteJournal.open(log, NOON)) {

@@ -46,8 +46,11 @@ class PictureFolderTest {
     void aNameNeverLeadsOutOfTheFolder() {
         PictureFolder pictures = PictureFolder.beside(folder.resolve("yard.mussel"));
 
-        assertThat(pictures.at("../../secret.png").normalize())
-                .isEqualTo(folder.resolve("yard.mussel.pictures").resolve("secret.png"));
+        for (String name : List.of("../../secret.png", "/", "..", "", "a\0b.png", "x".repeat(5_000))) {
+            assertThat(pictures.at(name).normalize().getParent())
+                    .as(name.substring(0, Math.min(20, name.length())))
+                    .isEqualTo(folder.resolve("yard.mussel.pictures"));
+        }
     }
 
     private List<Path> kept() throws IOException {

@@ -15,6 +15,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.IntPredicate;
+import java.util.function.Predicate;
 import mussel.core.book.LogSource;
 import mussel.core.book.Merge;
 import mussel.core.job.Decisions;
@@ -43,6 +44,7 @@ import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.exchange.yard.YardTables;
 import mussel.store.Backups;
 import mussel.store.MetSheet;
+import mussel.store.PictureFolder;
 import mussel.store.SqliteJournal;
 
 /** Looks into a file and says what taking it in would change; takes it in whole or not at all. */
@@ -106,7 +108,7 @@ public final class Importer {
 
     private Incoming log(Path file, IntPredicate goOn) throws IOException {
         try {
-            return merge(file, new JsonLog(file), goOn);
+            return merge(file, new JsonLog(file), picture -> false, goOn);
         } catch (JsonLog.UnsoundException e) {
             return refused(file, told(e.problems()));
         } catch (StoppedException e) {
@@ -132,7 +134,7 @@ public final class Importer {
         try {
             LogSource inside = new BackupLog(file, clock);
             Backups here = Backups.of(journal.file(), dataFolder, clock);
-            Incoming jobs = merge(file, inside, goOn);
+            Incoming jobs = merge(file, inside, Backups.pictures(file)::contains, goOn);
             List<MetSheet> sheets = here.meets(file);
             List<String> says = new ArrayList<>(jobs.says());
             says.addAll(
@@ -157,11 +159,18 @@ public final class Importer {
         }
     }
 
-    private Incoming merge(Path file, LogSource copy, IntPredicate goOn) {
-        Merge merge = journal.aside(own -> Merge.of(own, new Paced(copy, goOn)));
+    private Incoming merge(Path file, LogSource copy, Predicate<String> brings, IntPredicate goOn) {
+        Mentioned mentioned = new Mentioned(copy);
+        Merge merge = journal.aside(own -> Merge.of(own, new Paced(mentioned, goOn)));
+        PictureFolder pictures = PictureFolder.beside(journal.file());
+        List<String> says = new ArrayList<>(merge.says());
+        if (merge.changes()) {
+            says.addAll(mentioned.missing(
+                    journal.sheetNames(), name -> brings.test(name) || Files.isRegularFile(pictures.at(name))));
+        }
         return new Incoming(
                 file,
-                merge.says(),
+                says,
                 List.of(),
                 merge.changes(),
                 pace -> {

@@ -6,8 +6,10 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import mussel.core.book.LogSource;
 import mussel.core.book.Merge;
+import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Scratch;
 import mussel.store.Backups;
@@ -39,10 +41,12 @@ public final class Restorer {
      */
     public List<String> preview(Path backup) {
         return Backups.look(backup, clock, inside -> {
+            backups.apart(backup, inside.file());
             List<String> says = new ArrayList<>();
             List<Integer> jobs = inside.numbers();
-            long entries =
-                    jobs.stream().mapToLong(j -> inside.entries(j).size()).sum();
+            long entries = Stream.concat(Stream.of(Journal.YARD), jobs.stream())
+                    .mapToLong(j -> inside.entries(j).size())
+                    .sum();
             says.add("The backup holds " + jobs.size() + " jobs with " + entries + " entries.");
             says.add(Files.exists(log) ? compared(inside) : "There is no logbook " + log + " yet.");
             backups.meets(backup).forEach(s -> says.add(s.says()));
@@ -54,7 +58,7 @@ public final class Restorer {
         try (SqliteJournal here = SqliteJournal.read(log, clock)) {
             Merge lost = Merge.of(inside, LogSource.of(here));
             return lost.changes()
-                    ? "Not in it, and gone from the logbook after restoring: "
+                    ? "Not in the backup, and so not in the logbook after restoring: "
                             + lost.says().get(0)
                     : "Everything in the logbook is in it.";
         } catch (JournalException e) {

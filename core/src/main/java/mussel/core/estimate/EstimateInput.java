@@ -25,17 +25,16 @@ import mussel.core.measure.Problems;
  * @param leave leaving it as it is; not weighed when absent
  */
 public record EstimateInput(
-        @Given(value = "the labour rate (money per hour)", min = 0, max = 10_000) double labourPerH,
+        @Given(value = "the labour rate (money per hour)", min = 0, max = 1e10) double labourPerH,
         @Given("how long the repair takes") Minutes minutes,
-        @Given(value = "what the parts cost", min = 0, max = 10_000_000) double partsTotal,
-        @Given(value = "what special tools cost", min = 0, max = 10_000_000, orElse = "0") double toolsTotal,
+        @Given(value = "what the parts cost", min = 0, max = 1e13) double partsTotal,
+        @Given(value = "what special tools cost", min = 0, max = 1e13, orElse = "0") double toolsTotal,
         @Given("the doubtful parts") List<Doubtful> doubtful,
         @Given("the exchange units") List<Exchange> exchange,
         @Given(value = "how long the repair lasts", kind = Kind.RUNNING, min = 0, minOpen = true, max = 100_000)
                 OptionalDouble repairLifeH,
         @Given(value = "the days until the repair is done", min = 0, max = 1_000, orElse = "0") double repairLeadDays,
-        @Given(value = "what a day without the leg costs", min = 0, max = 1_000_000, orElse = "0")
-                double downtimePerDay,
+        @Given(value = "what a day without the leg costs", min = 0, max = 1e12, orElse = "0") double downtimePerDay,
         @Given("what leaving it means") Optional<Leave> leave)
         implements Checked {
     /** The most doubtful parts that are enumerated. */
@@ -113,7 +112,7 @@ public record EstimateInput(
      */
     public record Doubtful(
             @Given("the doubtful part") String part,
-            @Given(value = "its price", min = 0, max = 10_000_000) double price,
+            @Given(value = "its price", min = 0, max = 1e13) double price,
             @Given(value = "the probability that it is needed", min = 0, max = 1) double probability) {}
 
     /**
@@ -129,8 +128,8 @@ public record EstimateInput(
      */
     public record Exchange(
             @Given("the unit's name") String name,
-            @Given(value = "its price", min = 0, max = 10_000_000) double price,
-            @Given(value = "the core charge", min = 0, max = 10_000_000, orElse = "0") double coreCharge,
+            @Given(value = "its price", min = 0, max = 1e13) double price,
+            @Given(value = "the core charge", min = 0, max = 1e13, orElse = "0") double coreCharge,
             @Given(value = "whether the old unit goes back", orElse = "true") boolean coreReturned,
             @Given(value = "the minutes to fit it", kind = Kind.DURATION, min = 0, max = 100_000, orElse = "0")
                     double minutes,
@@ -147,7 +146,7 @@ public record EstimateInput(
      */
     public record Leave(
             @Given(value = "the probability that it comes back", min = 0, max = 1) double comebackProbability,
-            @Given(value = "what a comeback costs", min = 0, max = 10_000_000) double comebackCost,
+            @Given(value = "what a comeback costs", min = 0, max = 1e13) double comebackCost,
             @Given(value = "how long it lasts", kind = Kind.RUNNING, min = 0, minOpen = true, max = 100_000)
                     OptionalDouble expectedLifeH) {}
 }

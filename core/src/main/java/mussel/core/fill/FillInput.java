@@ -71,7 +71,7 @@ public record FillInput(
     public record Bottle(
             @Given("the bottle's name") String name,
             @Given(value = "what a whole bottle holds", kind = Kind.VOLUME, min = 1, max = 250_000) double ml,
-            @Given(value = "the price of a bottle", min = 0, max = 1_000_000) double price,
+            @Given(value = "the price of a bottle", min = 0, max = 1e12) double price,
             @Given(value = "how many whole bottles are owned", min = 0, max = 10_000, orElse = "0") int have,
             @Given(
                             value = "how much is left in an opened one",

@@ -23,7 +23,7 @@ public final class Settings {
     private static final int LONGEST_KEY = 400;
     private static final int MOST_COUNT = 1_000_000;
     private static final double MOST_MONTHS = 1_200;
-    private static final double MOST_FIGURE = 1e6;
+    private static final double MOST_FIGURE = 1e12;
     private static final int LONGEST_SHEET = 400_000;
 
     /** What the setting that holds a sheet of the yard's own begins with; the family's id follows. */
@@ -57,12 +57,27 @@ public final class Settings {
     /** The folder papers went to last. It is of one machine, and goes with no log to another. */
     public static final String PAPERS = "paper_folder";
 
+    /** What belongs to one machine and whoever is at it: nobody decides it, and another's never comes in. */
+    private static final Set<String> OF_A_MACHINE = Set.of(PAPERS, "by", "bench_stamp");
+
+    private static final Set<String> OF_A_SCREEN = Set.of("look", "glove");
+
     private static final int LONGEST_PATH = 4_096;
     private static final Pattern SHELF_OF = Pattern.compile("shelf:[^:]+:.+");
     private static final Pattern PICTURE = Pattern.compile("[0-9a-f]{64}\\.(?:jpg|jpeg|png|gif)");
     private static final Set<String> FIGURES = Set.of("life-planned", "life-failure", "life-risk");
 
     private Settings() {}
+
+    /** Whether a name is one that a picture is kept under: the SHA-256 of its content and its kind. */
+    public static boolean isPicture(String name) {
+        return PICTURE.matcher(name).matches();
+    }
+
+    /** Whether it is something a yard decides, and not how one machine is set. */
+    public static boolean isDecided(String key) {
+        return !OF_A_MACHINE.contains(key) && !OF_A_SCREEN.contains(key);
+    }
 
     /** Why a setting is not understood here; empty where it is. */
     public static Optional<String> problem(String key, String value) {
@@ -83,7 +98,7 @@ public final class Settings {
                     : Optional.of("is longer than anything a yard decides");
         }
         if (key.startsWith(PAGE)) {
-            return value.isEmpty() || PICTURE.matcher(value).matches()
+            return value.isEmpty() || isPicture(value)
                     ? Optional.empty()
                     : Optional.of("is “" + shown(value) + "”, and no picture's name");
         }
@@ -143,7 +158,7 @@ public final class Settings {
     /** The settings that mean something on another machine too. */
     public static Map<String, String> ofTheYard(Map<String, String> settings) {
         Map<String, String> yard = new TreeMap<>(settings);
-        yard.remove(PAPERS);
+        yard.keySet().removeAll(OF_A_MACHINE);
         return yard;
     }
 

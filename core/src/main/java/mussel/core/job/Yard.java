@@ -66,8 +66,8 @@ public record Yard(
         @Given("how money is written (language and country)") Optional<String> moneyAs,
         @Given(value = "the oils", atLeast = 1) List<Oil> oils,
         @Given(value = "the bottles", atLeast = 1) List<FillInput.Bottle> bottles,
-        @Given(value = "the labour rate (money per hour)", min = 0, max = 10_000, orElse = "72") double labourPerH,
-        @Given(value = "what a day without a leg costs (money per day)", min = 0, max = 1_000_000, orElse = "0")
+        @Given(value = "the labour rate (money per hour)", min = 0, max = 1e10, orElse = "72") double labourPerH,
+        @Given(value = "what a day without a leg costs (money per day)", min = 0, max = 1e12, orElse = "0")
                 double downtimePerDay,
         @Given("how it renews pumps") Optional<PumpHabit> pumpHabit,
         @Given("its torque wrenches") List<Wrench> wrenches,

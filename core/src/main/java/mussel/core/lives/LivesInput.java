@@ -22,9 +22,9 @@ public record LivesInput(
         @Given(value = "the share that may fail", min = 0.001, max = 0.9, orElse = "0.1") double risk,
         @Given(value = "the present interval", kind = Kind.MONTHS, min = 0.1, max = 240) OptionalDouble calendarMonths,
         @Given(value = "the hours a month", kind = Kind.RUNNING, min = 0.1, max = 744) OptionalDouble hoursPerMonth,
-        @Given(value = "the cost of a planned replacement", kind = Kind.MONEY, min = 0, minOpen = true, max = 1e7)
+        @Given(value = "the cost of a planned replacement", kind = Kind.MONEY, min = 0, minOpen = true, max = 1e13)
                 OptionalDouble plannedCost,
-        @Given(value = "the cost of a failure", kind = Kind.MONEY, min = 0, minOpen = true, max = 1e7)
+        @Given(value = "the cost of a failure", kind = Kind.MONEY, min = 0, minOpen = true, max = 1e13)
                 OptionalDouble failureCost) {
     /** Keeps its own copy. */
     public LivesInput {

@@ -1,4 +1,4 @@
-package mussel.core.parts;
+package mussel.core.measure;
 
 /** What a price list writes before its decimals. */
 public enum DecimalMark {

@@ -2,6 +2,7 @@ package mussel.core.measure;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.text.DecimalFormatSymbols;
 import java.text.NumberFormat;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -27,6 +28,25 @@ public record Money(String code, String written) {
     /** A country's rules come before those of its neighbours who pay in the same. */
     private static final List<String> WHERE =
             List.of("en-US", "en-GB", "en-IE", "nb-NO", "sv-SE", "da-DK", "en-CA", "en-AU", "en-NZ");
+
+    /**
+     * How many zeros more an amount has than the same value in euro, for currencies of small units: by the exchange rates of 2025, to the nearest power
+     * of ten; two where a currency has no coins and is not named here. It widens bounds against slips of the finger and converts nothing.
+     */
+    private static final Map<String, Integer> ZEROS = zeros(Map.of(
+            6, "IRR",
+            5, "LBP",
+            4, "VND IDR UZS LAK GNF SYP PYG SLL STD ZWL",
+            3, "KHR MGA TZS UGX COP MMK IQD KRW KPW RWF BIF MNT NGN MWK CDF SOS CLP ARS AOA SDG",
+            2,
+                    "JPY HUF ISK KZT AMD DZD XOF XAF KMF DJF CRC LKR PKR HTG NPR RSD ALL RUB INR BDT ETB KES VUV XPF GYD JMD LRD YER AFN MKD MUR MZN"
+                            + " UYU BTN CVE GMD SSP SRD TWD PHP DOP KGS THB CZK TRY UAH EGP LSL ERN"));
+
+    private static Map<String, Integer> zeros(Map<Integer, String> codes) {
+        Map<String, Integer> zeros = new HashMap<>();
+        codes.forEach((count, all) -> Arrays.stream(all.split(" ")).forEach(code -> zeros.put(code, count)));
+        return Map.copyOf(zeros);
+    }
 
     /** A code is written in capitals. */
     public Money {
@@ -109,10 +129,26 @@ public record Money(String code, String written) {
         return said() ? Currency.getInstance(code).getSymbol(locale()) : "";
     }
 
+    /** How many decimals its coins have: 2 for most, 0 for yen, 3 for Kuwaiti dinars; 2 where the yard has not said. */
+    public int digits() {
+        return said() ? Math.max(0, Currency.getInstance(code).getDefaultFractionDigits()) : 2;
+    }
+
+    /** What stands before decimals where it is written; a point where neither point nor comma does. */
+    public DecimalMark mark() {
+        return DecimalFormatSymbols.getInstance(locale()).getMonetaryDecimalSeparator() == ','
+                ? DecimalMark.COMMA
+                : DecimalMark.POINT;
+    }
+
+    /** A power of ten, 1 or more, by which sensible amounts of it are larger than in euro. */
+    public double magnitude() {
+        return Math.pow(10, ZEROS.getOrDefault(code, digits() == 0 ? 2 : 0));
+    }
+
     /** An exact amount: a price, to the smallest coin. */
     public String exact(double amount) {
-        int coins = said() ? Math.max(0, Currency.getInstance(code).getDefaultFractionDigits()) : 2;
-        return written(BigDecimal.valueOf(amount).setScale(coins, RoundingMode.HALF_EVEN), coins);
+        return written(BigDecimal.valueOf(amount).setScale(digits(), RoundingMode.HALF_EVEN), digits());
     }
 
     /** A sum that was worked out, as sure as such sums are: whole from ten on, three leading digits from a thousand on. */

@@ -78,8 +78,8 @@ public record Catalogue(
      */
     public record Unit(
             @Given("the unit's name") String name,
-            @Given(value = "its price", min = 0, max = 10_000_000) double price,
-            @Given(value = "the core charge", min = 0, max = 10_000_000, orElse = "0") double coreCharge,
+            @Given(value = "its price", min = 0, max = 1e13) double price,
+            @Given(value = "the core charge", min = 0, max = 1e13, orElse = "0") double coreCharge,
             @Given(value = "the minutes to fit it", kind = Kind.DURATION, min = 0, max = 100_000, orElse = "0")
                     double minutes,
             @Given(value = "the days until it is here", min = 0, max = 1_000, orElse = "0") double leadDays,

@@ -16,7 +16,7 @@ import mussel.core.measure.Given;
 public record Offer(
         @Given("the offer's number") String sku,
         @Given("the supplier") String supplier,
-        @Given(value = "the price", min = 0, max = 1_000_000) double price,
+        @Given(value = "the price", min = 0, max = 1e12) double price,
         @Given(value = "what is in it", atLeast = 1) List<Wanted> contains,
         @Given(value = "how many there are", min = 0, max = 100_000) int stock,
         @Given(value = "the days until it is here", min = 0, max = 1_000) int leadDays) {

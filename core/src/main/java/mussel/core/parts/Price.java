@@ -17,7 +17,7 @@ import mussel.core.measure.Kind;
 public record Price(
         @Given("the supplier") String supplier,
         @Given("the number in his list") String number,
-        @Given(value = "the price", min = 0, max = 1_000_000) double price,
+        @Given(value = "the price", min = 0, max = 1e12) double price,
         @Given(value = "how many are in a pack", min = 1, max = 10_000, orElse = "1") int pack,
         @Given(value = "how many packs he has", kind = Kind.COUNT, min = 0, max = 100_000) OptionalDouble stock,
         @Given(value = "the days until it is here", kind = Kind.COUNT, min = 0, max = 1_000) OptionalDouble days) {

@@ -5,30 +5,66 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import mussel.core.measure.DecimalMark;
 import mussel.core.measure.Sentences;
 
 /**
  * What a supplier's price list says of numbers that mean something here.
  *
- * @param lines how many lines it has
- * @param prices what he asks for what is known here
+ * @param supplier whose list it is
+ * @param read how many lines it has
+ * @param lines what those lines come to that have a known number or that something is wrong with, in their order
  * @param open whether its decimal mark has to be asked for: prices can be read in two ways, and none of them tells which
- * @param told what could not be taken, each with its line
- * @param untold how many more of that kind there are
+ * @param decimal what stands before its decimals; empty where no price has any, or where that is open
+ * @param told what is to be known of the whole file, each in a sentence
  */
-public record PriceList(int lines, List<Price> prices, boolean open, List<String> told, int untold) {
+public record PriceList(
+        String supplier,
+        int read,
+        List<PriceLine> lines,
+        boolean open,
+        Optional<DecimalMark> decimal,
+        List<String> told) {
+    /** The most a pack costs, in a currency whose unit is about a euro. */
+    public static final double MOST = 1_000_000;
+
     private static final Sentences SAY = Sentences.beside(PriceList.class);
     private static final double DEARER = 1.25;
 
     /** Keeps its own copies. */
     public PriceList {
-        prices = List.copyOf(prices);
+        lines = List.copyOf(lines);
         told = List.copyOf(told);
+    }
+
+    /** The prices that count; none while the decimal mark is open. */
+    public List<Price> prices() {
+        return open
+                ? List.of()
+                : lines.stream()
+                        .filter(PriceLine::counts)
+                        .map(l ->
+                                new Price(supplier, l.number(), l.price().getAsDouble(), l.pack(), l.stock(), l.days()))
+                        .toList();
+    }
+
+    /** What is left out and why, by its line. */
+    public List<String> problems() {
+        return lines.stream()
+                .filter(l -> !l.problem().isEmpty())
+                .map(l -> SAY.say(
+                        "list.problem",
+                        String.valueOf(l.line()),
+                        l.number().isEmpty() ? "" : l.number() + ". ",
+                        l.problem()))
+                .toList();
     }
 
     /** The yard's prices with these over those of the same supplier; what the list no longer has stays as it was. */
     public List<Price> over(List<Price> before) {
+        List<Price> prices = prices();
         Map<String, Price> mine = new HashMap<>();
         prices.forEach(p -> mine.put(key(p), p));
         List<Price> all = new ArrayList<>();
@@ -47,6 +83,7 @@ public record PriceList(int lines, List<Price> prices, boolean open, List<String
 
     /** What taking it in would change, in sentences. */
     public List<String> says(List<Price> before) {
+        List<Price> prices = prices();
         Map<String, Price> was = new HashMap<>();
         before.forEach(p -> was.put(key(p), p));
         int fresh = 0;
@@ -67,7 +104,7 @@ public record PriceList(int lines, List<Price> prices, boolean open, List<String
             }
         }
         List<String> says = new ArrayList<>();
-        says.add(SAY.say("list.lines", lines, prices.size()));
+        says.add(SAY.say("list.lines", read, prices.size()));
         if (!prices.isEmpty()) {
             says.add(SAY.say("list.changes", fresh, dearer, cheaper));
         }

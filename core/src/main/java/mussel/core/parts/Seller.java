@@ -26,8 +26,8 @@ public record Seller(
         @Given(value = "the day's rate (the yard's money for one of his)", min = 0, minOpen = true, max = 1_000_000)
                 OptionalDouble rate,
         @Given("the day of that rate") Optional<String> rateOn,
-        @Given(value = "the price of shipping (his money)", min = 0, max = 1_000_000, orElse = "0") double shipping,
-        @Given(value = "the value from which shipping is free (his money)", min = 0, max = 10_000_000)
+        @Given(value = "the price of shipping (his money)", min = 0, max = 1e12, orElse = "0") double shipping,
+        @Given(value = "the value from which shipping is free (his money)", min = 0, max = 1e13)
                 OptionalDouble freeOver,
         @Given(value = "the days until his goods are here", kind = Kind.COUNT, min = 0, max = 1_000, orElse = "3")
                 int days,

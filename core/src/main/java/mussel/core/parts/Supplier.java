@@ -12,5 +12,5 @@ import mussel.core.measure.Given;
  */
 public record Supplier(
         @Given("the supplier's id") String id,
-        @Given(value = "the price of shipping", min = 0, max = 1_000_000) double shipping,
-        @Given(value = "the value from which shipping is free", min = 0, max = 10_000_000) OptionalDouble freeOver) {}
+        @Given(value = "the price of shipping", min = 0, max = 1e12) double shipping,
+        @Given(value = "the value from which shipping is free", min = 0, max = 1e13) OptionalDouble freeOver) {}

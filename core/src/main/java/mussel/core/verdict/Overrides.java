@@ -177,8 +177,8 @@ public record Overrides(
             @Given(value = "the hours of doing it, its parts as hours of work with it", min = 0, max = 10_000)
                     OptionalDouble marginalHours,
             @Given(value = "the hours when it comes back, alike", min = 0, max = 10_000) OptionalDouble comebackHours,
-            @Given(value = "the cost of doing it (money)", min = 0, max = 1_000_000) OptionalDouble marginalCost,
-            @Given(value = "the cost when it comes back (money)", min = 0, max = 1_000_000) OptionalDouble comebackCost,
+            @Given(value = "the cost of doing it (money)", min = 0, max = 1e12) OptionalDouble marginalCost,
+            @Given(value = "the cost when it comes back (money)", min = 0, max = 1e12) OptionalDouble comebackCost,
             @Given("the reason") String why) {
         private boolean inHours() {
             return marginalHours.isPresent() && comebackHours.isPresent();

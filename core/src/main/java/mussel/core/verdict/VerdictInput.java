@@ -19,7 +19,7 @@ import mussel.core.measure.Problems;
 public record VerdictInput(
         @Given("what is known beforehand") Optional<Context> context,
         @Given("the findings made") Map<String, String> findings,
-        @Given(value = "the labour rate (money per hour)", min = 0, max = 10_000) double labourPerH,
+        @Given(value = "the labour rate (money per hour)", min = 0, max = 1e10) double labourPerH,
         @Given("the access levels open") List<String> open,
         @Given("the costs of the goals") Map<String, Costs> goals) {
     /** Keeps its own copies. */
@@ -68,6 +68,6 @@ public record VerdictInput(
      * @param comebackCost when it is left and comes back (money)
      */
     public record Costs(
-            @Given(value = "the cost of doing it (money)", min = 0, max = 1_000_000) double marginalCost,
-            @Given(value = "the cost when it comes back (money)", min = 0, max = 1_000_000) double comebackCost) {}
+            @Given(value = "the cost of doing it (money)", min = 0, max = 1e12) double marginalCost,
+            @Given(value = "the cost when it comes back (money)", min = 0, max = 1e12) double comebackCost) {}
 }

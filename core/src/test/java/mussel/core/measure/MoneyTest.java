@@ -1,14 +1,18 @@
 package mussel.core.measure;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import java.math.BigDecimal;
 import java.util.Currency;
+import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class MoneyTest {
-    private static final Range ANY = Range.of(0, 10_000_000);
+    private static final Range ANY = Range.of(-10_000_000, 1e13);
 
     private static Money money(String code, String as) {
         return Money.of(code, as).orElseThrow();
@@ -105,7 +109,7 @@ class MoneyTest {
                     $ 1,234.5   | 1234.5
                     12 USD      | 12
                     12 $        | 12
-                    0,125       |
+                    0,125       | 0.125
                     .5          | 0.5
                     ,50         | 0.5
                     $.50        | 0.5
@@ -138,13 +142,56 @@ class MoneyTest {
 
     @Test
     void whatIsWrittenIsReadAgain() {
-        for (String code : new String[] {"USD", "NOK", "EUR", "SEK", "DKK", "GBP", "CAD"}) {
-            Money money = Money.of(code).orElseThrow();
-            for (double amount : new double[] {0.05, 7.5, 999.99, 1234.5, 123_456.78}) {
-                assertThat(read(money.exact(amount), money))
-                        .as(money.exact(amount))
-                        .isEqualTo(new Typed.Understood(amount, amount, money.symbol()));
+        List<String> elsewhere = List.of(
+                "en-US", "nb-NO", "de-DE", "fr-FR", "es-ES", "tr-TR", "ar-EG", "hi-IN", "ja-JP", "de-CH", "fa-IR");
+        for (Currency currency : Currency.getAvailableCurrencies()) {
+            for (Money money : ways(currency.getCurrencyCode(), elsewhere)) {
+                double coin = Math.pow(10, -money.digits());
+                for (long coins : new long[] {5, 750, 99_999, 123_450, 12_345_678}) {
+                    double amount =
+                            new BigDecimal(coins).movePointLeft(money.digits()).doubleValue();
+                    String written = money.exact(amount);
+                    assertThat(read(written, money))
+                            .as("%s in %s, %s", currency, money.written(), written)
+                            .isInstanceOfSatisfying(Typed.Understood.class, is -> assertThat(is.value())
+                                    .isCloseTo(amount, within(coin / 100)));
+                }
             }
+        }
+    }
+
+    private static List<Money> ways(String code, List<String> elsewhere) {
+        return Stream.concat(
+                        Money.of(code).stream(), elsewhere.stream().flatMap(place -> Money.of(code, place).stream()))
+                .toList();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+                    LKR | si-LK | රු.12     |
+                    PAB | es-PA | B/.12     |
+                    PAB | es-PA | B/.12.00  | 12
+                    JPY | ja-JP | ¥1,234    | 1234
+                    KWD | en-US | 12.345    | 12.345
+                    KWD | en-US | 12,345    |
+                    BHD | ar-BH | ١٢٫٣٤٥    | 12.345
+                    EGP | ar-EG | ١٬٢٣٤٫٥٠  | 1234.5
+                    DKK | da-DK | kr.50     |
+                    DKK | da-DK | 50 kr.    | 50
+                    INR | en-IN | ₹12,34,567.00 | 1234567
+                    IDR | id-ID | Rp 18.000.000 | 18000000
+                    EUR | de-DE | 89,-      | 89
+                    EUR | de-DE | -89,50 €  | -89.5
+                    """)
+    void amountsOfEveryMoneyAreTypedAsTheyAreWrittenThere(String code, String as, String text, Double amount) {
+        Typed typed = read(text, money(code, as));
+        if (amount == null) {
+            assertThat(typed).as(text).isInstanceOf(Typed.Refused.class);
+        } else {
+            assertThat(((Typed.Understood) typed).value()).as(text).isEqualTo(amount);
         }
     }
 }

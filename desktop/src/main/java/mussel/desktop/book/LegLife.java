@@ -56,6 +56,7 @@ final class LegLife extends Column {
         });
         VBox.setVgrow(jobs, Priority.ALWAYS);
         title.setWrapText(true);
+        title.setMinHeight(Label.USE_PREF_SIZE);
         head.setAlignment(Pos.CENTER_LEFT);
         file.setId(id + "-file");
         file.setMinWidth(Region.USE_PREF_SIZE);

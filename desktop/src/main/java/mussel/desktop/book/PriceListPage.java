@@ -21,11 +21,11 @@ import javafx.scene.control.TextField;
 import mussel.core.job.JournalException;
 import mussel.core.job.Yard;
 import mussel.core.measure.AmountReader;
+import mussel.core.measure.DecimalMark;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Money;
 import mussel.core.measure.Range;
 import mussel.core.measure.Typed;
-import mussel.core.parts.DecimalMark;
 import mussel.core.parts.Price;
 import mussel.core.parts.PriceColumn;
 import mussel.core.parts.PriceHead;
@@ -43,6 +43,7 @@ import mussel.desktop.kit.Texts;
 
 /** A supplier's price list that may be taken in: whose it is, in which money, which column is what; what it would change; then it is taken, or not. */
 public final class PriceListPage extends Column {
+    private static final int MOST_PROBLEMS = 40;
     private static final String NONE = "–";
     private static final double LIST = 190;
     private static final double MOST_RATE = 1_000_000;
@@ -302,10 +303,15 @@ public final class PriceListPage extends Column {
         return said;
     }
 
+    private Money moneyOf(Seller seller) {
+        return seller.currency().flatMap(Money::of).orElseGet(() -> shop.yard().money());
+    }
+
     private void look() {
         Seller seller = seller();
         List<Price> before = shop.yard().prices();
-        PriceQuestion asked = new PriceQuestion(seller, columns(), mark, shop.numbers(seller.id()), before);
+        PriceQuestion asked =
+                new PriceQuestion(seller, moneyOf(seller), columns(), mark, shop.numbers(seller.id()), before);
         stopped.set(false);
         act.setDisable(true);
         leave.setText("Stop");
@@ -342,14 +348,17 @@ public final class PriceListPage extends Column {
         List<String> lines = new ArrayList<>();
         if (list.open()) {
             shown(marks, true);
-            refusal.setText(list.told().stream().findFirst().orElse("")
-                    + " Its prices can be read in two ways: say what stands before decimals.");
+            refusal.setText((String.join(" ", list.told())
+                            + " Some prices can be read in two ways. Pick the mark before decimals.")
+                    .strip());
             return;
         }
         lines.addAll(list.says(before));
         lines.addAll(list.told());
-        if (list.untold() > 0) {
-            lines.add("and " + list.untold() + " more lines of that kind.");
+        List<String> problems = list.problems();
+        problems.stream().limit(MOST_PROBLEMS).forEach(lines::add);
+        if (problems.size() > MOST_PROBLEMS) {
+            lines.add((problems.size() - MOST_PROBLEMS) + " more lines are left out.");
         }
         if (!read.changes().isEmpty()) {
             lines.add("On the legs that are open:");

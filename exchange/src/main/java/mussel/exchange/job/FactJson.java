@@ -54,10 +54,30 @@ public final class FactJson {
     /** Reads a fact from elsewhere, with nothing missing and nothing beside it; an IllegalArgumentException says what is wrong with it. */
     public static Fact strict(JsonNode tree) {
         try {
-            return Optional.ofNullable(STRICT.treeToValue(tree, Fact.class))
+            Fact fact = Optional.ofNullable(STRICT.treeToValue(tree, Fact.class))
                     .orElseThrow(() -> new IllegalArgumentException("fact is missing"));
+            inItsLetters(tree, STRICT.readTree(write(fact)));
+            return fact;
         } catch (JsonProcessingException e) {
             throw new IllegalArgumentException("fact is none this program knows: " + plain(e), e);
+        }
+    }
+
+    /** Words have small letters as they are written: one in others is refused, so that what is read is what the schema allows. */
+    private static void inItsLetters(JsonNode given, JsonNode written) {
+        if (given.isTextual()
+                && written.isTextual()
+                && !given.textValue().equals(written.textValue())
+                && given.textValue().equalsIgnoreCase(written.textValue())) {
+            throw new IllegalArgumentException("“" + given.textValue() + "” is written “" + written.textValue() + "”");
+        }
+        given.properties().forEach(field -> {
+            if (written.has(field.getKey())) {
+                inItsLetters(field.getValue(), written.get(field.getKey()));
+            }
+        });
+        for (int i = 0; given.isArray() && i < Math.min(given.size(), written.size()); i++) {
+            inItsLetters(given.get(i), written.get(i));
         }
     }
 

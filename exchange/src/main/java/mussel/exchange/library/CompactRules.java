@@ -1,6 +1,8 @@
 package mussel.exchange.library;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -12,10 +14,13 @@ import mussel.core.library.PartChange;
 import mussel.core.library.SheetValues;
 import mussel.core.measure.Problems;
 import mussel.core.sheet.Step;
+import mussel.exchange.record.Json;
 
 /** Whether a compact sheet names only what the library has, and answers only as its features can be answered. */
 final class CompactRules {
     private static final int MOST_TOLD = 12;
+
+    private static final int MOST_ADDED = 300;
 
     private final CompactSheet sheet;
     private final Library library;
@@ -35,8 +40,19 @@ final class CompactRules {
         for (int i = 0; i < sheet.drop().size(); i++) {
             known("/drop/" + i, sheet.drop().get(i), steps, "step");
         }
-        for (int i = 0; i < sheet.add().size(); i++) {
+        problems.unless(
+                sheet.add().size() <= MOST_ADDED,
+                "/add",
+                "has " + sheet.add().size() + " steps; at most " + MOST_ADDED + " are added to a sheet");
+        Set<String> added = new HashSet<>();
+        sheet.except()
+                .forEach((id, change) -> braces("/except/" + id, Json.mapper().valueToTree(change)));
+        for (int i = 0; i < Math.min(MOST_ADDED, sheet.add().size()); i++) {
             Step step = sheet.add().get(i);
+            problems.unless(
+                    added.add(step.id()),
+                    "/add/" + i + "/id",
+                    "“" + step.id() + "” is the id of an earlier added step too; each has its own");
             problems.unless(
                     !steps.contains(step.id()) || sheet.drop().contains(step.id()),
                     "/add/" + i + "/id",
@@ -44,6 +60,23 @@ final class CompactRules {
         }
         parts();
         sheet.values().ifPresent(this::values);
+    }
+
+    /** Words in braces are filled in from the manual; one that nothing stands for is a slip. */
+    private void braces(String at, JsonNode texts) {
+        if (texts.isTextual()) {
+            Filler.unknown(texts.asText())
+                    .forEach(word -> problems.at(
+                            at,
+                            "has “" + word + "”, which nothing stands for; there are "
+                                    + list(new TreeSet<>(Filler.ALONE))
+                                    + " and, before the id of a fastener or a seal, "
+                                    + list(new TreeSet<>(Filler.OF_ONE))));
+        }
+        texts.properties().forEach(field -> braces(at + "/" + field.getKey(), field.getValue()));
+        for (int i = 0; texts.isArray() && i < texts.size(); i++) {
+            braces(at + "/" + i, texts.get(i));
+        }
     }
 
     private void feature(String id, Answer answer) {

@@ -33,6 +33,11 @@ final class Filler {
                 80, 400
             });
 
+    /** Words that stand alone in braces, and those that need a fastener or a seal after them. */
+    static final Set<String> ALONE = Set.of("weight", "gear", "fitting", "turning", "trailing", "wrench");
+
+    static final Set<String> OF_ONE = Set.of("count", "socket", "driver", "depth", "tap");
+
     private static final List<String> COUNTED = List.of(
             "no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
 
@@ -138,11 +143,27 @@ final class Filler {
         }
     }
 
+    /** The words in braces of a text that nothing is filled in for, as they stand in it. */
+    static List<String> unknown(String text) {
+        return BRACES.matcher(text)
+                .results()
+                .filter(found -> !isWord(found))
+                .map(MatchResult::group)
+                .toList();
+    }
+
+    private static boolean isWord(MatchResult found) {
+        return found.group(2) == null ? ALONE.contains(found.group(1)) : OF_ONE.contains(found.group(1));
+    }
+
     private String filled(String text) {
         return BRACES.matcher(text).replaceAll(found -> Matcher.quoteReplacement(word(found)));
     }
 
     private String word(MatchResult found) {
+        if (!isWord(found)) {
+            return found.group();
+        }
         String of = found.group(2);
         return switch (found.group(1)) {
             case "weight" -> manual.weight();
@@ -160,7 +181,8 @@ final class Filler {
                         .orElse("socket that fits");
             case "driver" -> "seal driver" + manual.driver(of).map(d -> " " + d).orElse("");
             case "depth" -> manual.depth(of).orElse("As deep as the old one sat.");
-            default -> throw new IllegalStateException("the library has no word for " + found.group());
+            // A wrench and a tap stand among the tools alone; within a text they stay as they are.
+            default -> found.group();
         };
     }
 

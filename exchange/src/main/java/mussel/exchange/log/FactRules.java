@@ -1,5 +1,6 @@
 package mussel.exchange.log;
 
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -11,16 +12,25 @@ import java.util.stream.Stream;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Settings;
 import mussel.core.job.Topic;
 import mussel.core.measure.NamedBy;
+import mussel.core.measure.Problems;
 import mussel.core.verdict.Finding;
+import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
+import mussel.exchange.yard.YardTables;
 
 /** What the entries of one job from elsewhere must keep to, so that nothing that reads them later stumbles. */
 final class FactRules {
     private static final int LONGEST = 20_000;
+    private static final int LONGEST_NAME = 1_000;
+    private static final int MOST_SHOWN = 60;
+    private static final int FIRST_YEAR = 1900;
+    private static final int LAST_YEAR = 2300;
+    private static final Optional<String> NOTHING = Optional.empty();
     private static final double MOST_KPA = 1_000;
     private static final Map<String, List<String>> OUTCOMES = outcomes();
     private static final Set<String> TOPICS = names(Topic.values());
@@ -90,78 +100,193 @@ final class FactRules {
         if (fact instanceof Fact.Noted noted) {
             return known(noted.about(), TOPICS);
         }
+        if (fact instanceof Fact.Pictured pictured) {
+            return picture(pictured);
+        }
         return Optional.empty();
     }
 
     private Optional<String> of(Fact fact) {
-        if (fact instanceof Fact.Read read) {
-            return read(read);
+        return fact.in(new Rules());
+    }
+
+    /** The rule of each kind of fact: a kind without one does not compile. */
+    private final class Rules implements Fact.Cases<Optional<String>> {
+        @Override
+        public Optional<String> opened(Fact.Opened fact) {
+            return leg(fact.leg());
         }
-        if (fact instanceof Fact.Chosen chosen) {
-            return chosen(chosen);
+
+        @Override
+        public Optional<String> legCorrected(Fact.LegCorrected fact) {
+            return leg(fact.leg());
         }
-        if (fact instanceof Fact.Noted noted) {
-            return known(noted.about(), TOPICS)
-                    .or(() -> noted.text().length() > LONGEST
+
+        @Override
+        public Optional<String> read(Fact.Read fact) {
+            return FactRules.read(fact);
+        }
+
+        @Override
+        public Optional<String> chosen(Fact.Chosen fact) {
+            return FactRules.chosen(fact);
+        }
+
+        @Override
+        public Optional<String> cleared(Fact.Cleared fact) {
+            boolean there = Field.at(fact.about()).isPresent()
+                    || OUTCOMES.containsKey(fact.about().name())
+                    || TOPICS.contains(fact.about().name());
+            return there ? NOTHING : Optional.of("clears “" + fact.about().name() + "”, which is no field");
+        }
+
+        @Override
+        public Optional<String> ticked(Fact.Ticked fact) {
+            return name("a step", fact.step());
+        }
+
+        @Override
+        public Optional<String> noted(Fact.Noted fact) {
+            return known(fact.about(), TOPICS)
+                    .or(() -> fact.text().length() > LONGEST
                             ? Optional.of("is a note longer than " + LONGEST + " characters")
-                            : Optional.empty());
+                            : NOTHING);
         }
-        if (fact instanceof Fact.Cleared cleared) {
-            boolean there = Field.at(cleared.about()).isPresent()
-                    || OUTCOMES.containsKey(cleared.about().name())
-                    || TOPICS.contains(cleared.about().name());
-            return there
-                    ? Optional.empty()
-                    : Optional.of("clears “" + cleared.about().name() + "”, which is no field");
+
+        @Override
+        public Optional<String> holdBegun(Fact.HoldBegun fact) {
+            holds.add(fact.hold());
+            return fact.gaugeStepKpa() > 0 && fact.gaugeStepKpa() <= MOST_KPA
+                    ? name("a hold", fact.hold()).or(() -> name("a gauge", fact.instrument()))
+                    : Optional.of("has a gauge step of " + fact.gaugeStepKpa() + " kPa; above 0, at most 1000 kPa");
         }
-        if (fact instanceof Fact.HoldBegun begun) {
-            holds.add(begun.hold());
-            return begun.gaugeStepKpa() > 0 && begun.gaugeStepKpa() <= MOST_KPA
-                    ? Optional.empty()
-                    : Optional.of("has a gauge step of " + begun.gaugeStepKpa() + " kPa; above 0, at most 1000 kPa");
-        }
-        if (fact instanceof Fact.Held held) {
-            boolean finite = held.readings().stream()
+
+        @Override
+        public Optional<String> held(Fact.Held fact) {
+            boolean finite = fact.readings().stream()
                     .allMatch(r -> Double.isFinite(r.tS())
                             && Math.abs(r.gaugeKpa()) <= MOST_KPA
                             && Math.abs(r.tempC()) <= MOST_KPA);
-            return !holds.contains(held.hold())
-                    ? Optional.of("has readings of the hold “" + held.hold() + "”, which was not begun")
-                    : finite ? Optional.empty() : Optional.of("has a reading no gauge shows");
+            return !holds.contains(fact.hold())
+                    ? Optional.of("has readings of the hold “" + shown(fact.hold()) + "”, which was not begun")
+                    : finite ? NOTHING : Optional.of("has a reading no gauge shows");
         }
-        if (fact instanceof Fact.Ordered ordered) {
-            orders.add(ordered.order());
+
+        @Override
+        public Optional<String> ordered(Fact.Ordered fact) {
+            orders.add(fact.order());
             boolean counts =
-                    !ordered.lines().isEmpty() && ordered.lines().stream().allMatch(l -> l.qty() > 0 && l.cost() >= 0);
-            return counts ? Optional.empty() : Optional.of("is an order without lines, amounts or prices");
+                    !fact.lines().isEmpty() && fact.lines().stream().allMatch(l -> l.qty() > 0 && l.cost() >= 0);
+            return counts
+                    ? name("an order", fact.order())
+                    : Optional.of("is an order without lines, amounts or prices");
         }
-        if (fact instanceof Fact.Arrived arrived) {
-            return orders.contains(arrived.order())
-                    ? Optional.empty()
-                    : Optional.of("has the order “" + arrived.order() + "” arrive, which was not placed");
+
+        @Override
+        public Optional<String> arrived(Fact.Arrived fact) {
+            return orders.contains(fact.order())
+                    ? NOTHING
+                    : Optional.of("has the order “" + shown(fact.order()) + "” arrive, which was not placed");
         }
-        if (fact instanceof Fact.Delivered part) {
-            return !orders.contains(part.order())
-                    ? Optional.of("has some of the order “" + part.order() + "” come, which was not placed")
-                    : part.came() > 0 && part.back() >= 0 && part.back() <= part.came()
-                            ? Optional.empty()
-                            : Optional.of("has " + part.came() + " come and " + part.back() + " of them go back");
+
+        @Override
+        public Optional<String> delivered(Fact.Delivered fact) {
+            return !orders.contains(fact.order())
+                    ? Optional.of("has some of the order “" + shown(fact.order()) + "” come, which was not placed")
+                    : fact.came() > 0 && fact.back() >= 0 && fact.back() <= fact.came()
+                            ? NOTHING
+                            : Optional.of("has " + fact.came() + " come and " + fact.back() + " of them go back");
         }
-        if (fact instanceof Fact.Decided decided) {
-            return Settings.problem(decided.key(), decided.value())
-                    .map(why -> "decides " + decided.key() + ", which " + why);
+
+        @Override
+        public Optional<String> pictured(Fact.Pictured fact) {
+            return picture(fact)
+                    .or(() -> fact.title().length() > LONGEST
+                            ? Optional.of("has a picture with a title longer than " + LONGEST + " characters")
+                            : NOTHING);
         }
-        if (fact instanceof Fact.WorkedBy by) {
-            return NAME.matcher(by.sheet()).matches()
-                    ? Optional.empty()
-                    : Optional.of("names the sheet “" + by.sheet() + "”, which is no name of one");
+
+        @Override
+        public Optional<String> workedBy(Fact.WorkedBy fact) {
+            return NAME.matcher(fact.sheet()).matches()
+                    ? NOTHING
+                    : Optional.of("names the sheet “" + shown(fact.sheet()) + "”, which is no name of one");
         }
-        if (fact instanceof Fact.Retracted back) {
-            return numbers.contains(back.entry())
-                    ? Optional.empty()
-                    : Optional.of("takes back the entry " + back.entry() + ", which the job does not have before it");
+
+        @Override
+        public Optional<String> decided(Fact.Decided fact) {
+            return !Settings.isDecided(fact.key())
+                    ? Optional.of("decides " + shown(fact.key()) + ", which belongs to one machine")
+                    : Settings.problem(fact.key(), fact.value())
+                            .or(() -> thing(fact))
+                            .map(why -> "decides " + shown(fact.key()) + ", which " + why);
         }
-        return Optional.empty();
+
+        @Override
+        public Optional<String> countersigned(Fact.Countersigned fact) {
+            return day(fact.on());
+        }
+
+        @Override
+        public Optional<String> tagged(Fact.Tagged fact) {
+            return day(fact.on());
+        }
+
+        @Override
+        public Optional<String> unread(Fact.Unread fact) {
+            return Optional.of("is not understood: " + fact.why());
+        }
+
+        @Override
+        public Optional<String> retracted(Fact.Retracted fact) {
+            return numbers.contains(fact.entry())
+                    ? NOTHING
+                    : Optional.of("takes back the entry " + fact.entry() + ", which the job does not have before it");
+        }
+    }
+
+    /** What is wrong with a thing of the yard's sheet by itself: a figure out of its bounds, a text where a list is wanted. */
+    private static Optional<String> thing(Fact.Decided fact) {
+        if (!fact.key().startsWith(Settings.YARD) || fact.value().isEmpty()) {
+            return NOTHING;
+        }
+        Problems problems = new Problems();
+        YardTables.form()
+                .with(
+                        SheetFiles.shippedYard(),
+                        Map.of(fact.key().substring(Settings.YARD.length()), fact.value()),
+                        problems);
+        return problems.list().stream().findFirst().map(p -> "cannot be: " + p);
+    }
+
+    private static Optional<String> leg(LegRef leg) {
+        return name("a leg", leg.id()).or(() -> name("a boat", leg.boat())).or(() -> name("a family", leg.family()));
+    }
+
+    /** A name is something, of a length that can be shown, without marks that nobody can see. */
+    private static Optional<String> name(String what, String name) {
+        return name.isBlank()
+                ? Optional.of("names " + what + " without a name")
+                : name.length() > LONGEST_NAME
+                        ? Optional.of("names " + what + " of more than " + LONGEST_NAME + " characters")
+                        : name.indexOf(0) >= 0 ? Optional.of("names " + what + " with a NUL in its name") : NOTHING;
+    }
+
+    private static Optional<String> picture(Fact.Pictured fact) {
+        return Settings.isPicture(fact.file())
+                ? NOTHING
+                : Optional.of("names the picture “" + shown(fact.file()) + "”, which is no name of one");
+    }
+
+    private static Optional<String> day(LocalDate on) {
+        return on.getYear() >= FIRST_YEAR && on.getYear() <= LAST_YEAR
+                ? NOTHING
+                : Optional.of("is of the year " + on.getYear() + "; years go from " + FIRST_YEAR + " to " + LAST_YEAR);
+    }
+
+    private static String shown(String name) {
+        String plain = name.replaceAll("\\p{Cntrl}", "?");
+        return plain.length() > MOST_SHOWN ? plain.substring(0, MOST_SHOWN) + "…" : plain;
     }
 
     private static Optional<String> read(Fact.Read read) {

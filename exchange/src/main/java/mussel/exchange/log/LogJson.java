@@ -16,6 +16,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
+import java.util.HexFormat;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
@@ -49,9 +50,11 @@ public final class LogJson {
     static final ObjectMapper PARTS = Json.mapper().copy().disable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
     /**
      * Version 2 carries the head of each job's chain, and how much there is of everything; version 3 the sheets that jobs were worked by and, as
-     * job 0, what the yard has decided.
+     * job 0, what the yard has decided; version 4 a seal over settings, sheets and heads.
      */
-    private static final int VERSION = 3;
+    private static final int VERSION = 4;
+
+    private static final int SEALED = 4;
 
     private static final int COUNTED = 2;
 
@@ -75,11 +78,38 @@ public final class LogJson {
     private String format = "";
     private int version;
     private long entries;
+    private final Sum sum = new Sum();
+    private int headless;
     private Optional<Count> counted = Optional.empty();
     private boolean jobsSeen;
 
     /** How much a file says it holds. */
-    private record Count(long jobs, long entries) {}
+    private record Count(long jobs, long entries, String seal) {}
+
+    /** The sum over settings, names of sheets and heads of jobs, whatever their order. */
+    private static final class Sum {
+        private byte[] all = Chain.start();
+
+        void setting(String key, String value) {
+            add("setting", key, value);
+        }
+
+        void sheet(String name) {
+            add("sheet", name);
+        }
+
+        void job(int job, String head) {
+            add("job", job, head);
+        }
+
+        private void add(Object... parts) {
+            all = Chain.sum(all, Chain.digest(parts));
+        }
+
+        String hex() {
+            return HexFormat.of().formatHex(all);
+        }
+    }
 
     private LogJson(JsonParser in, Consumer<List<Entry>> each, boolean known) {
         this.in = in;
@@ -107,12 +137,14 @@ public final class LogJson {
             json.writeStartObject();
             json.writeStringField("format", FORMAT);
             json.writeNumberField("version", VERSION);
+            Sum sum = new Sum();
             json.writeObjectFieldStart("settings");
             for (Map.Entry<String, String> setting : new TreeMap<>(settings).entrySet()) {
                 json.writeStringField(setting.getKey(), setting.getValue());
+                sum.setting(setting.getKey(), setting.getValue());
             }
             json.writeEndObject();
-            LogSheets.write(json, sheets);
+            LogSheets.write(json, sheets, sum::sheet);
             json.writeArrayFieldStart("jobs");
             long count = 0;
             long entries = 0;
@@ -122,7 +154,9 @@ public final class LogJson {
                 json.writeRaw('\n');
                 json.writeStartObject();
                 json.writeNumberField("job", job.get(0).job());
-                json.writeStringField("head", Chain.head(job));
+                String head = Chain.head(job);
+                json.writeStringField("head", head);
+                sum.job(job.get(0).job(), head);
                 json.writeArrayFieldStart("entries");
                 for (Entry entry : job) {
                     json.writeRaw('\n');
@@ -135,6 +169,7 @@ public final class LogJson {
             json.writeObjectFieldStart("count");
             json.writeNumberField("jobs", count);
             json.writeNumberField("entries", entries);
+            json.writeStringField("seal", sum.hex());
             json.writeEndObject();
             json.writeEndObject();
             json.writeRaw('\n');
@@ -207,7 +242,8 @@ public final class LogJson {
                 case "format" -> format = value == JsonToken.VALUE_STRING ? in.getText() : "";
                 case "version" -> version = value == JsonToken.VALUE_NUMBER_INT ? whole(in.getValueAsLong()) : 0;
                 case "settings" -> settings(value);
-                case LogSheets.FIELD -> LogSheets.walk(in, sheet -> {}).ifPresent(this::refuse);
+                case LogSheets.FIELD ->
+                    LogSheets.walk(in, sheet -> sum.sheet(sheet.name())).ifPresent(this::refuse);
                 case "jobs" -> jobs(value);
                 case "count" -> counted = count(value);
                 default -> {
@@ -250,20 +286,31 @@ public final class LogJson {
         if (version >= COUNTED && counted.isEmpty()) {
             problems.add(new Problem("", "does not say how much it holds: its end is missing"));
         }
+        if (version >= COUNTED && headless > 0) {
+            problems.add(new Problem("", "has " + headless + " jobs without a head: another hand took them out"));
+        }
+        if (version >= SEALED && problems.isEmpty() && !counted.get().seal().equals(sum.hex())) {
+            problems.add(
+                    new Problem(
+                            "",
+                            "is not as it was written: a setting, a spec sheet or a job was changed, taken out or put in (its seal does not fit)"));
+        }
     }
 
     private Optional<Count> count(JsonToken begin) throws IOException {
         JsonNode tree = begin == JsonToken.START_OBJECT ? in.readValueAsTree() : null;
         if (tree == null
-                || tree.size() != 2
+                || tree.size() != (tree.path("seal").isTextual() ? 3 : 2)
                 || !tree.path("jobs").isIntegralNumber()
                 || !tree.path("entries").isIntegralNumber()) {
-            refuse("count has two whole numbers, jobs and entries");
+            refuse("count has two whole numbers, jobs and entries, and from version 4 on a seal");
             in.skipChildren();
             return Optional.empty();
         }
-        return Optional.of(
-                new Count(tree.get("jobs").longValue(), tree.get("entries").longValue()));
+        return Optional.of(new Count(
+                tree.get("jobs").longValue(),
+                tree.get("entries").longValue(),
+                tree.path("seal").asText()));
     }
 
     private void doubles() {
@@ -306,6 +353,7 @@ public final class LogJson {
                 String value = in.getText();
                 Settings.problem(key, value).ifPresent(why -> refuse("the setting " + key + " " + why));
                 settings.put(key, value);
+                sum.setting(key, value);
             } else {
                 refuse("the setting " + key + " must be a text");
                 in.skipChildren();
@@ -374,7 +422,10 @@ public final class LogJson {
             entry.ifPresent(entries::add);
         }
         if (problems.size() == before) {
-            if (!head.isEmpty() && !head.equals(Chain.head(entries))) {
+            String is = Chain.head(entries);
+            sum.job(job, is);
+            headless += head.isEmpty() ? 1 : 0;
+            if (!head.isEmpty() && !head.equals(is)) {
                 refuse(
                         begins,
                         "job " + job

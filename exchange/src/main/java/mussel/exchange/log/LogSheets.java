@@ -21,13 +21,15 @@ public final class LogSheets {
 
     private LogSheets() {}
 
-    static void write(JsonGenerator json, Iterator<KeptSheet> sheets) throws IOException {
+    /** Writes sheets and tells the name of each. */
+    static void write(JsonGenerator json, Iterator<KeptSheet> sheets, Consumer<String> named) throws IOException {
         json.writeObjectFieldStart(FIELD);
         while (sheets.hasNext()) {
             KeptSheet sheet = sheets.next();
             json.writeRaw('\n');
             json.writeFieldName(sheet.name());
             json.writeRawValue(sheet.text());
+            named.accept(sheet.name());
         }
         json.writeEndObject();
     }

@@ -35,7 +35,9 @@ import org.apache.commons.csv.CSVRecord;
  * head is the first line with two columns or more.
  */
 public final class PriceListFile {
-    private static final long MOST_BYTES = 64L * 1024 * 1024;
+    private static final long MOST_BYTES = 32L * 1024 * 1024;
+    private static final int MOST_IN_A_LINE = 1_000_000;
+    private static final int MOST_LINES = 500_000;
     private static final String SEPARATORS = ",;\t|";
     private static final Charset OLD = Charset.forName("windows-1252");
     private static final int FIRST = 3;
@@ -62,6 +64,18 @@ public final class PriceListFile {
         Read<byte[]> bytes = InFile.bytes(file, MOST_BYTES);
         text = decoded(
                 bytes.value().orElseThrow(() -> refused(bytes.problems().get(0).problem())));
+        int line = 1;
+        for (int from = 0; from < text.length(); line++) {
+            int end = text.indexOf('\n', from);
+            int to = end < 0 ? text.length() : end;
+            if (to - from > MOST_IN_A_LINE) {
+                throw refused("has a line of more than a million letters, line " + line + ": no list of prices");
+            }
+            from = to + 1;
+        }
+        if (line > MOST_LINES) {
+            throw refused("has more than " + MOST_LINES + " lines: split it");
+        }
     }
 
     private JournalException refused(String why) {
@@ -111,7 +125,9 @@ public final class PriceListFile {
             for (CSVRecord line : parser) {
                 at = parser.getCurrentLineNumber();
                 if (rows == null) {
-                    rows = headed(line) ? new PriceRows(asked, list.places(line, asked, at), list.told) : null;
+                    rows = headed(line)
+                            ? new PriceRows(asked, list.places(line, asked, at), filled(line), list.told)
+                            : null;
                     continue;
                 }
                 rows.add(line, at);
@@ -136,6 +152,15 @@ public final class PriceListFile {
                 .setIgnoreEmptyLines(true)
                 .get();
         return CSVParser.parse(new StringReader(text), format);
+    }
+
+    /** How many columns a line has, empty ones at its end aside. */
+    private static int filled(CSVRecord line) {
+        int count = line.size();
+        while (count > 0 && line.get(count - 1).isBlank()) {
+            count--;
+        }
+        return count;
     }
 
     private static boolean headed(CSVRecord line) {
@@ -193,8 +218,9 @@ public final class PriceListFile {
         List<String> missing = new ArrayList<>();
         asked.columns().forEach((column, name) -> {
             for (int i = 0; i < head.size(); i++) {
-                if (head.get(i).equalsIgnoreCase(name.strip())) {
-                    places.putIfAbsent(column, i);
+                if (head.get(i).equalsIgnoreCase(name.strip()) && places.put(column, i) != null) {
+                    throw refused("has two columns with the name “" + name.strip() + "” in its head, line " + line
+                            + ": rename one of them");
                 }
             }
             if (!places.containsKey(column)) {

@@ -2,49 +2,70 @@ package mussel.exchange.parts;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import mussel.core.measure.Money;
-import mussel.core.parts.DecimalMark;
+import java.util.OptionalInt;
+import mussel.core.measure.DecimalMark;
+import mussel.core.measure.MoneyText;
 import mussel.core.parts.Price;
 import mussel.core.parts.PriceColumn;
+import mussel.core.parts.PriceLine;
 import mussel.core.parts.PriceList;
 import mussel.core.parts.PriceQuestion;
 import org.apache.commons.csv.CSVRecord;
 
-/** The lines of a price list, one after another. What a price means is known only when all were seen: one of them tells the decimal mark of all. */
+/**
+ * The lines of a price list, one after another. A cell is a price only if the whole of it is one in the way the list writes them; which way that is the
+ * prices themselves tell once all were seen, and no other cell.
+ */
 final class PriceRows {
-    private static final int MOST_TOLD = 40;
-    private static final double MOST = 1_000_000;
     private static final double ABSURD = 20;
-    private static final Pattern MARKED = Pattern.compile("\\d[\\d.,]*");
-    private static final Pattern LETTERS = Pattern.compile("\\p{Lu}{3}");
-    private static final Pattern WHOLE = Pattern.compile("\\d{1,6}");
+    private static final int MOST_PACK = 10_000;
+    private static final int MOST_STOCK = 100_000;
+    private static final int MOST_DAYS = 1_000;
+    private static final int LONGEST_SHOWN = 40;
 
     private final PriceQuestion asked;
     private final Map<PriceColumn, Integer> places;
+    private final int columns;
     private final List<String> told;
-    private final Map<String, Raw> wanted = new LinkedHashMap<>();
-    private final Map<String, Integer> seen = new HashMap<>();
-    private final Map<DecimalMark, Long> proof = new HashMap<>();
+    private final MoneyText text;
+    private final double most;
+    private final List<Raw> rows = new ArrayList<>();
+    private final Map<String, Raw> first = new HashMap<>();
+    private final Map<DecimalMark, Long> proof = new EnumMap<>(DecimalMark.class);
     private final Map<String, Price> before = new HashMap<>();
     private int read;
-    private int untold;
-    private boolean ambiguous;
+    private boolean open;
 
-    /** A line that names something known, as it came. */
-    private record Raw(String number, String price, String pack, String stock, String days, long line) {}
+    /**
+     * A line as it came.
+     *
+     * @param problem why it is left out, known before the way of writing is; empty where it is not
+     */
+    private record Raw(long line, String number, Map<PriceColumn, String> cells, String problem) {
+        String cell(PriceColumn column) {
+            return cells.getOrDefault(column, "");
+        }
+    }
 
-    PriceRows(PriceQuestion asked, Map<PriceColumn, Integer> places, List<String> told) {
+    /**
+     * Rows under a head.
+     *
+     * @param places where the columns asked for stand
+     * @param columns how many columns the head has
+     */
+    PriceRows(PriceQuestion asked, Map<PriceColumn, Integer> places, int columns, List<String> told) {
         this.asked = asked;
         this.places = places;
-        this.told = new ArrayList<>(told);
+        this.columns = columns;
+        this.told = List.copyOf(told);
+        this.text = new MoneyText(asked.money());
+        this.most = PriceList.MOST * asked.money().magnitude();
         asked.before().stream()
                 .filter(p -> p.supplier().equalsIgnoreCase(asked.seller().id()))
                 .forEach(p -> before.put(Price.same(p.number()), p));
@@ -54,195 +75,158 @@ final class PriceRows {
         return read;
     }
 
-    private void tell(long line, String what) {
-        if (told.size() < MOST_TOLD) {
-            told.add("Line " + line + " " + what);
-        } else {
-            untold++;
-        }
-    }
-
-    private String cell(CSVRecord line, PriceColumn column) {
-        Integer at = places.get(column);
-        return at == null || at >= line.size() ? "" : line.get(at);
-    }
-
     void add(CSVRecord line, long at) {
         read++;
-        String number = cell(line, PriceColumn.NUMBER);
-        String price = cell(line, PriceColumn.PRICE);
-        if (number.isBlank()) {
+        Map<PriceColumn, String> cells = new EnumMap<>(PriceColumn.class);
+        places.forEach((column, place) -> cells.put(column, place < line.size() ? line.get(place) : ""));
+        String number = cells.get(PriceColumn.NUMBER).strip();
+        String price = cells.get(PriceColumn.PRICE);
+        if (number.isEmpty()) {
             if (!price.isBlank()) {
-                tell(at, "has a price and no number: left out.");
+                rows.add(new Raw(at, "", Map.of(), "There is a price and no number."));
             }
             return;
-        }
-        proves(price, at);
-        String same = Price.same(number);
-        Integer earlier = seen.putIfAbsent(same, (int) at);
-        if (earlier != null) {
-            doubled(same, number, price, at, earlier);
         }
         if (!asked.known().test(number)) {
             return;
         }
-        if (price.isBlank()) {
-            tell(at, "has no price for " + number + ": left out.");
-            return;
-        }
-        wanted.putIfAbsent(
-                same,
-                new Raw(
-                        number,
-                        price,
-                        cell(line, PriceColumn.PACK),
-                        cell(line, PriceColumn.STOCK),
-                        cell(line, PriceColumn.DAYS),
-                        at));
-    }
-
-    private void doubled(String same, String number, String price, long at, int earlier) {
-        Raw first = wanted.get(same);
-        if (first == null || !first.price().equals(price)) {
-            tell(
-                    at,
-                    "has " + number + " again, which stands in line " + earlier + " already"
-                            + (first == null ? "." : " at another price: the first counts."));
+        Raw row = new Raw(at, number, cells, problem(line, number, price));
+        rows.add(row);
+        if (row.problem().isEmpty()) {
+            first.putIfAbsent(Price.same(number), row);
+            learn(price, at);
         }
     }
 
-    /** What a price tells of the decimal mark of all of them. */
-    private void proves(String price, long at) {
-        Matcher digits = MARKED.matcher(bare(price));
-        if (!digits.find()) {
-            return;
-        }
-        String figure = digits.group();
-        int point = figure.lastIndexOf('.');
-        int comma = figure.lastIndexOf(',');
-        if (point < 0 && comma < 0) {
-            return;
-        }
-        DecimalMark last = point > comma ? DecimalMark.POINT : DecimalMark.COMMA;
-        boolean again = figure.indexOf(last.mark()) != figure.lastIndexOf(last.mark());
-        boolean both = point >= 0 && comma >= 0;
-        int decimals = figure.length() - Math.max(point, comma) - 1;
-        if (again) {
-            proof.putIfAbsent(last.other(), at);
-        } else if (both || decimals != 3) {
-            proof.putIfAbsent(last, at);
-        } else {
-            ambiguous = true;
-        }
-    }
-
-    private static String bare(String text) {
-        StringBuilder bare = new StringBuilder(text.length());
-        for (int i = 0; i < text.length(); i++) {
-            char c = text.charAt(i);
-            if (!Character.isWhitespace(c) && !Character.isSpaceChar(c) && c != '\'' && c != '’') {
-                bare.append(c);
+    /** What is wrong with a line however its list writes amounts. */
+    private String problem(CSVRecord line, String number, String price) {
+        for (int i = columns; i < line.size(); i++) {
+            if (!line.get(i).isBlank()) {
+                return "The line has " + line.size() + " columns and the head has " + columns
+                        + ": a cell with the separator in it must stand in quotation marks.";
             }
         }
-        return bare.toString();
+        if (price.isBlank()) {
+            return "There is no price.";
+        }
+        Raw earlier = first.get(Price.same(number));
+        if (earlier != null) {
+            return "The number is in line " + earlier.line() + " already. The first one counts"
+                    + (earlier.cell(PriceColumn.PRICE).equals(price) ? "." : "; the prices differ.");
+        }
+        boolean amount = List.of(DecimalMark.values()).stream()
+                .anyMatch(m -> text.amount(price, m).isPresent());
+        return amount ? "" : notAPrice(price);
+    }
+
+    private String notAPrice(String price) {
+        return "“" + shown(price) + "” is not a price in "
+                + (asked.money().said() ? asked.money().code() : "bare figures") + ".";
+    }
+
+    private static String shown(String cell) {
+        return cell.length() > LONGEST_SHOWN ? cell.substring(0, LONGEST_SHOWN) + "…" : cell;
+    }
+
+    /** What a price that counts tells of the decimal mark of all of them. */
+    private void learn(String price, long at) {
+        List<BigDecimal> point = text.readings(price, DecimalMark.POINT);
+        List<BigDecimal> comma = text.readings(price, DecimalMark.COMMA);
+        if (point.isEmpty() != comma.isEmpty()) {
+            proof.putIfAbsent(comma.isEmpty() ? DecimalMark.POINT : DecimalMark.COMMA, at);
+        } else if (!point.equals(comma)) {
+            open = true;
+        }
     }
 
     PriceList result() {
-        if (asked.mark().isEmpty() && (proof.size() > 1 || proof.isEmpty() && ambiguous)) {
-            if (proof.size() > 1) {
-                told.add(
-                        0,
-                        "Its prices are written in both ways, as in the lines "
-                                + proof.get(DecimalMark.POINT) + " and " + proof.get(DecimalMark.COMMA)
-                                + ": say which mark stands before decimals.");
-            }
-            return new PriceList(read, List.of(), true, told, untold);
+        Optional<DecimalMark> mark = asked.mark()
+                .or(() -> proof.size() == 1
+                        ? Optional.of(proof.keySet().iterator().next())
+                        : Optional.empty());
+        boolean unsure = mark.isEmpty() && (proof.size() > 1 || open);
+        List<PriceLine> lines = rows.stream().map(row -> line(row, mark)).toList();
+        List<String> all = new ArrayList<>(told);
+        if (unsure && proof.size() > 1) {
+            all.add("Line " + proof.get(DecimalMark.POINT) + " has a decimal point and line "
+                    + proof.get(DecimalMark.COMMA) + " a decimal comma.");
         }
-        DecimalMark mark =
-                asked.mark().orElseGet(() -> proof.keySet().stream().findFirst().orElse(DecimalMark.POINT));
-        List<Price> prices = new ArrayList<>();
-        wanted.values().forEach(raw -> price(raw, mark).ifPresent(prices::add));
-        return new PriceList(read, prices, false, told, untold);
+        return new PriceList(asked.seller().id(), read, lines, unsure, mark, all);
     }
 
-    private Optional<Price> price(Raw raw, DecimalMark mark) {
-        Optional<Double> asks = amount(raw.price(), mark, raw.line(), raw.number());
-        if (asks.isEmpty()) {
-            return Optional.empty();
+    private PriceLine line(Raw row, Optional<DecimalMark> mark) {
+        if (!row.problem().isEmpty()) {
+            return leftOut(row, row.problem());
         }
-        Price was = before.get(Price.same(raw.number()));
-        if (was != null
-                && was.price() > 0
-                && (asks.get() > was.price() * ABSURD || asks.get() < was.price() / ABSURD)) {
-            tell(
-                    raw.line(),
-                    "asks " + plain(asks.get()) + " for " + raw.number() + ", which was " + plain(was.price())
-                            + ": more than twentyfold, left as it was. Type it under What they ask if it is so.");
-            return Optional.empty();
+        String cell = row.cell(PriceColumn.PRICE);
+        Optional<BigDecimal> amount = mark.isPresent()
+                ? text.amount(cell, mark.get())
+                : text.amount(cell, DecimalMark.POINT)
+                        .filter(a -> text.amount(cell, DecimalMark.COMMA).equals(Optional.of(a)));
+        if (amount.isEmpty()) {
+            return leftOut(
+                    row,
+                    mark.isPresent()
+                            ? notAPrice(cell)
+                            : "“" + shown(cell) + "” can be read with a decimal point or a decimal comma.");
         }
-        OptionalDouble pack = whole(raw.pack(), "pack of", raw);
-        return Optional.of(new Price(
-                asked.seller().id(),
-                raw.number(),
-                asks.get(),
-                (int) Math.max(1, pack.orElse(1)),
-                whole(raw.stock(), "stock of", raw),
-                whole(raw.days(), "days for", raw)));
+        double price = amount.get().doubleValue();
+        if (price == 0 || price > most) {
+            return leftOut(row, "“" + shown(cell) + "” is " + (price == 0 ? "no price." : "more than a part costs."));
+        }
+        Price was = before.get(Price.same(row.number()));
+        if (was != null && was.price() > 0 && (price > was.price() * ABSURD || price < was.price() / ABSURD)) {
+            return leftOut(
+                    row,
+                    "The price is " + amount.get().toPlainString() + " and was "
+                            + BigDecimal.valueOf(was.price()).toPlainString()
+                            + ", more than a twentyfold change. Enter it by hand if it is right.");
+        }
+        return counts(row, price, mark);
     }
 
-    private Optional<Double> amount(String text, DecimalMark mark, long line, String number) {
-        Matcher letters = LETTERS.matcher(text);
-        String own = asked.seller().currency().orElse("");
-        while (letters.find()) {
-            String code = letters.group();
-            if (!own.isEmpty() && !code.equals(own) && Money.of(code).isPresent()) {
-                tell(line, "asks “" + text + "” for " + number + ", which is not his money, " + own + ": left out.");
-                return Optional.empty();
-            }
+    private PriceLine counts(Raw row, double price, Optional<DecimalMark> mark) {
+        String pack = row.cell(PriceColumn.PACK);
+        OptionalInt in = pack.isBlank() ? OptionalInt.of(1) : MoneyText.count(pack, mark);
+        if (in.isEmpty() || in.getAsInt() < 1 || in.getAsInt() > MOST_PACK) {
+            return leftOut(row, "“" + shown(pack) + "” is not a number of pieces in a pack, 1 to " + MOST_PACK + ".");
         }
-        String bare = bare(text);
-        if (bare.matches("[^\\d]*[-−][^\\d]*\\d.*") || bare.matches(".*\\d[-−][^\\d]*")) {
-            tell(line, "asks “" + text + "” for " + number + ": no price is below nothing, left out.");
-            return Optional.empty();
-        }
-        Matcher digits = MARKED.matcher(bare);
-        String figure = digits.find() ? digits.group() : "";
-        boolean once = !figure.isEmpty() && !digits.find();
-        String group = Pattern.quote(String.valueOf(mark.other().mark()));
-        String decimal = Pattern.quote(String.valueOf(mark.mark()));
-        String trimmed = figure.replaceAll("[.,]+$", "");
-        if (!once || !trimmed.matches("(\\d+|\\d{1,3}(" + group + "\\d{3})+)(" + decimal + "\\d+)?")) {
-            tell(line, "asks “" + text + "” for " + number + ": no amount, left out.");
-            return Optional.empty();
-        }
-        double value = new BigDecimal(trimmed.replaceAll(group, "").replace(mark.mark(), '.')).doubleValue();
-        if (value == 0 || value > MOST) {
-            tell(
-                    line,
-                    "asks “" + text + "” for " + number + ": "
-                            + (value == 0 ? "nothing is given away, left out." : "more than a million, left out."));
-            return Optional.empty();
-        }
-        return Optional.of(value);
+        List<String> problems = new ArrayList<>();
+        OptionalDouble stock = count(row, PriceColumn.STOCK, "a stock", MOST_STOCK, mark, problems);
+        OptionalDouble days = count(row, PriceColumn.DAYS, "a number of days", MOST_DAYS, mark, problems);
+        return new PriceLine(
+                row.line(),
+                row.number(),
+                OptionalDouble.of(price),
+                in.getAsInt(),
+                stock,
+                days,
+                String.join(" ", problems));
     }
 
-    private OptionalDouble whole(String text, String what, Raw raw) {
-        String bare = bare(text);
-        if (bare.isEmpty()) {
+    private static OptionalDouble count(
+            Raw row, PriceColumn column, String what, int most, Optional<DecimalMark> mark, List<String> problems) {
+        String cell = row.cell(column);
+        if (cell.isBlank()) {
             return OptionalDouble.empty();
         }
-        Matcher whole = WHOLE.matcher(bare);
-        if (!whole.find() || bare.startsWith("-")) {
-            tell(
-                    raw.line(),
-                    "has “" + text + "” as the " + what + " " + raw.number() + ": no figure, taken as not said.");
+        OptionalInt count = MoneyText.count(cell, mark);
+        if (count.isEmpty() || count.getAsInt() > most) {
+            problems.add(
+                    "“" + shown(cell) + "” is not " + what + ", 0 to " + most + ". It is left out, the price counts.");
             return OptionalDouble.empty();
         }
-        double most = what.startsWith("days") ? 1_000 : what.startsWith("pack") ? 10_000 : 100_000;
-        return OptionalDouble.of(Math.min(most, Double.parseDouble(whole.group())));
+        return OptionalDouble.of(count.getAsInt());
     }
 
-    private static String plain(double price) {
-        return BigDecimal.valueOf(price).toPlainString();
+    private static PriceLine leftOut(Raw row, String why) {
+        return new PriceLine(
+                row.line(),
+                row.number(),
+                OptionalDouble.empty(),
+                1,
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                why + " The line is left out.");
     }
 }

@@ -1,14 +1,17 @@
 package mussel.exchange.sheet;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.zip.CRC32;
 import mussel.core.job.Yard;
+import mussel.core.measure.Problem;
 import mussel.core.sheet.FamilySheet;
 import mussel.exchange.library.Expansion;
 import mussel.exchange.library.Library;
@@ -23,6 +26,8 @@ public final class SheetFiles {
 
     static final List<String> EARLIER = SHIPPED;
 
+    private static final String GOAL_SHEETS = "goal_sheets";
+
     private SheetFiles() {}
 
     /** Reads one family sheet, compact or whole, or says everything that is wrong with it. */
@@ -35,9 +40,44 @@ public final class SheetFiles {
         if (tree.value().isEmpty()) {
             return new Read<>(Optional.empty(), tree.problems());
         }
-        return tree.value().get().has("format")
-                ? Expansion.expand(tree.value().get(), library.get())
-                : RecordReader.read(library.get().withMeaning(tree.value().get()), FamilySheet.class);
+        return family(tree.value().get(), library);
+    }
+
+    private static Read<FamilySheet> family(JsonNode tree, Supplier<Library> library) {
+        return tree.has("format")
+                ? Expansion.expand(tree, library.get())
+                : RecordReader.read(library.get().withMeaning(asRead(tree)), FamilySheet.class);
+    }
+
+    /**
+     * Reads one family sheet or a list of them, as {@code families --json} writes it. A problem of a sheet in a list is told by its place in the list.
+     */
+    public static Read<List<FamilySheet>> families(byte[] utf8) {
+        Read<JsonNode> tree = Yaml.tree(utf8);
+        if (tree.value().isEmpty()) {
+            return new Read<>(Optional.empty(), tree.problems());
+        }
+        JsonNode root = tree.value().get();
+        List<FamilySheet> sheets = new ArrayList<>();
+        List<Problem> problems = new ArrayList<>();
+        for (int i = 0; i < (root.isArray() ? root.size() : 1); i++) {
+            Read<FamilySheet> read = family(root.isArray() ? root.get(i) : root, Library::shipped);
+            String place = root.isArray() ? "/" + i : "";
+            read.problems().forEach(p -> problems.add(new Problem(place + p.at(), p.problem())));
+            read.value().ifPresent(sheets::add);
+        }
+        return problems.isEmpty() ? Read.of(sheets) : new Read<>(Optional.empty(), problems);
+    }
+
+    /** A sheet as commands write it, with the ids of its goals first and what is missing last, as it is read. */
+    private static JsonNode asRead(JsonNode tree) {
+        if (!tree.has(GOAL_SHEETS)) {
+            return tree;
+        }
+        ObjectNode read = tree.deepCopy();
+        read.set("goals", read.remove(GOAL_SHEETS));
+        read.remove("missing");
+        return read;
     }
 
     /** Reads a yard's own sheet, or says everything that is wrong with it. */

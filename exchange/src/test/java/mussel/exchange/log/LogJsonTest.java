@@ -20,6 +20,8 @@ import mussel.core.measure.Problem;
 import mussel.exchange.record.Mutations;
 import mussel.exchange.record.Read;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class LogJsonTest {
     private static final LogCopy COPY = new LogCopy(
@@ -76,10 +78,10 @@ class LogJsonTest {
                 .contains("50000.0 h");
         assertThat(read("{}").problems()).first().asString().contains("is no log of Mussel");
         assertThat(read("[1").problems()).isNotEmpty();
-        assertThat(read(text().replace("\"version\":3", "\"version\":4")).problems())
+        assertThat(read(text().replace("\"version\":4", "\"version\":5")).problems())
                 .first()
                 .asString()
-                .contains("reads up to 3")
+                .contains("reads up to 4")
                 .contains("newer Mussel");
         assertThat(read(text().substring(0, text().length() / 2)).problems())
                 .first()
@@ -98,13 +100,41 @@ class LogJsonTest {
     private static String first() {
         return text().replaceAll("\"head\":\"[0-9a-f]+\",", "")
                 .replaceAll(",\"count\":\\{[^}]*}", "")
-                .replace("\"version\":3", "\"version\":1")
+                .replace("\"version\":4", "\"version\":1")
                 .replace("\"sheets\":{},", "");
     }
 
     @Test
     void aFileOfTheFirstVersionIsRead() {
         assertThat(read(first()).value()).contains(COPY);
+    }
+
+    /** Each hand edit of a file of this version is refused, and so is one that lost its heads whatever its version. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "a setting changed | \"units\":\"US\" | \"units\":\"METRIC\" | its seal does not fit",
+                "a setting taken out | \"units\":\"US\" | \"glove\":\"on\" | its seal does not fit",
+                "heads taken out | \"head\":\"[0-9a-f]+\", | `` | jobs without a head",
+                "the seal changed | \"seal\":\"[0-9a-f]{4} | \"seal\":\"0000 | its seal does not fit",
+                "the seal taken out | ,\"seal\":\"[0-9a-f]+\" | `` | its seal does not fit",
+                "a file of version 3 without heads | `(?s)\"version\":4(.*?)` | \"version\":3$1 | `` ",
+            })
+    void whatIsEditedByHandIsRefused(String what, String from, String to, String why) {
+        String edited = text().replaceAll(from.strip(), to == null ? "" : to.strip());
+        if (what.startsWith("a file of version 3")) {
+            edited = edited.replaceAll("\"head\":\"[0-9a-f]+\",", "").replaceAll(",\"seal\":\"[0-9a-f]+\"", "");
+            why = "jobs without a head";
+        }
+        assertThat(edited).as(what).isNotEqualTo(text());
+        assertThat(read(edited).value()).as(what).isEmpty();
+        assertThat(read(edited).problems()).as(what).anySatisfy(matching(why.strip()));
+    }
+
+    private static org.assertj.core.api.ThrowingConsumer<Problem> matching(String why) {
+        return problem -> assertThat(problem.problem()).contains(why);
     }
 
     @Test
@@ -114,7 +144,7 @@ class LogJsonTest {
                 .singleElement()
                 .asString()
                 .contains("is not as it was written");
-        assertThat(read(text().replaceFirst("\"entries\":(\\d+)}}", "\"entries\":1}}"))
+        assertThat(read(text().replaceFirst("\"entries\":(\\d+),\"seal\"", "\"entries\":1,\"seal\""))
                         .problems())
                 .first()
                 .asString()

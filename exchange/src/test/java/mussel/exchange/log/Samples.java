@@ -65,7 +65,7 @@ final class Samples {
                         4.5,
                         70.7),
                 new Fact.Arrived("order-1", LocalDate.of(2026, 12, 2)),
-                new Fact.Pictured(Topic.AS_FOUND.of("prop_off"), "ab12.jpg", "hub"),
+                new Fact.Pictured(Topic.AS_FOUND.of("prop_off"), "ab12".repeat(16) + ".jpg", "hub"),
                 new Fact.Retracted(firstSeq + 12),
                 new Fact.Retracted(firstSeq + 16),
                 new Fact.WorkedBy("00112233445566778899aabbccddeeff", true),

@@ -17,7 +17,8 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
 import mussel.core.job.JournalException;
-import mussel.core.parts.DecimalMark;
+import mussel.core.measure.DecimalMark;
+import mussel.core.measure.Money;
 import mussel.core.parts.Price;
 import mussel.core.parts.PriceColumn;
 import mussel.core.parts.PriceHead;
@@ -47,9 +48,10 @@ class PriceListFileTest {
     private static PriceQuestion asking(Map<PriceColumn, String> columns, Price... before) {
         return new PriceQuestion(
                 Seller.named("Skerry").asking(Optional.of("NOK"), OptionalDouble.of(0.09), Optional.empty()),
+                Money.of("NOK").orElseThrow(),
                 columns,
                 Optional.empty(),
-                n -> n.startsWith("A"),
+                n -> Price.same(n).startsWith("A"),
                 List.of(before));
     }
 
@@ -79,30 +81,51 @@ class PriceListFileTest {
                 "0.00 ! -1",
                 "on request ! -1",
                 "1.2.3 ! -1",
+                ".50 ! 0.5",
+                "0,345 ! 0.345",
+                "12 50 ! -1",
+                "$12.50 ! -1",
+                "12.50 usd ! -1",
+                "(12.50) ! -1",
+                "–12.50 ! -1",
+                "12.50 CR ! -1",
+                "see page 7 ! -1",
+                "2 weeks ! -1",
+                "12% ! -1",
+                "=B7 ! -1",
+                "kr.50 ! -1",
+                "12.50 kr ! 12.5",
             })
     void aPriceIsReadAsItIsWrittenOrLeftOutByItsLine(String written, double value) throws IOException {
         PriceList list = read(file("Number;Price", "A1;" + written), asking(TWO));
         if (value < 0) {
             assertThat(list.prices()).isEmpty();
-            assertThat(list.told())
+            assertThat(list.problems())
                     .singleElement()
                     .asString()
-                    .startsWith("Line 2 ")
+                    .startsWith("Line 2: A1.")
                     .contains("left out");
         } else {
             assertThat(list.prices()).containsExactly(price("A1", value));
-            assertThat(list.told()).isEmpty();
+            assertThat(list.problems()).isEmpty();
         }
     }
 
     @Test
     void oneLineTellsTheDecimalMarkOfAllAndNobodyGuesses() throws IOException {
-        assertThat(read(file("Number;Price", "A1;1,234", "B7;0,50"), asking(TWO))
+        assertThat(read(file("Number;Price", "A1;1,234", "A7;0,50"), asking(TWO))
                         .prices())
-                .containsExactly(price("A1", 1.234));
-        assertThat(read(file("Number;Price", "A1;1,234", "B7;1,234.50"), asking(TWO))
+                .containsExactly(price("A1", 1.234), price("A7", 0.5));
+        assertThat(read(file("Number;Price", "A1;1,234", "A7;1,234.50"), asking(TWO))
                         .prices())
-                .containsExactly(price("A1", 1234));
+                .containsExactly(price("A1", 1234), price("A7", 1234.5));
+        // What is not taken proves nothing: a number nobody knows, another money, a line of too many columns.
+        for (String other : List.of("B7;0,50", "A7;EUR 0,50", "A7;0,50;x;y", ";0,50")) {
+            assertThat(read(file("Number;Price", "A1;1,234", other), asking(TWO))
+                            .open())
+                    .as(other)
+                    .isTrue();
+        }
         PriceList open = read(file("Number;Price", "A1;1,234", "A2;5"), asking(TWO));
         assertThat(open.open()).isTrue();
         assertThat(open.prices()).isEmpty();
@@ -110,12 +133,17 @@ class PriceListFileTest {
         assertThat(read(
                                 file("Number;Price", "A1;1,234", "A2;5"),
                                 new PriceQuestion(
-                                        said.seller(), TWO, Optional.of(DecimalMark.POINT), said.known(), List.of()))
+                                        said.seller(),
+                                        said.money(),
+                                        TWO,
+                                        Optional.of(DecimalMark.POINT),
+                                        said.known(),
+                                        List.of()))
                         .prices())
                 .containsExactly(price("A1", 1234), price("A2", 5));
         PriceList both = read(file("Number;Price", "A1;1,50", "A2;1.75"), asking(TWO));
         assertThat(both.open()).isTrue();
-        assertThat(both.told().get(0)).contains("lines 3 and 2");
+        assertThat(both.told().get(0)).contains("Line 3", "line 2");
     }
 
     @Test
@@ -129,7 +157,8 @@ class PriceListFileTest {
                         ",12.00,,,",
                         "A2,,1,1,1",
                         "A3,4300.00,1,1,1",
-                        "A4,5.00,box,-3,soon",
+                        "A4,5.00,box,3,3",
+                        "A5,6.00,\"1,000\",-3,soon",
                         "B1,1.00,1,1,1"),
                 asking(
                         Map.of(
@@ -139,17 +168,19 @@ class PriceListFileTest {
                                 PriceColumn.STOCK, "Stock",
                                 PriceColumn.DAYS, "Days"),
                         price("A3", 43)));
-        assertThat(list.lines()).isEqualTo(7);
+        assertThat(list.read()).isEqualTo(8);
         assertThat(list.prices())
                 .containsExactly(
-                        new Price("Skerry", "A1", 10, 10, OptionalDouble.of(4), OptionalDouble.of(2)), price("A4", 5));
-        assertThat(list.told())
-                .hasSize(7)
-                .anySatisfy(t -> assertThat(t).startsWith("Line 4 ").contains("line 3", "another price"))
-                .anySatisfy(t -> assertThat(t).startsWith("Line 5 ").contains("no number"))
-                .anySatisfy(t -> assertThat(t).startsWith("Line 6 ").contains("no price for A2"))
-                .anySatisfy(t -> assertThat(t).startsWith("Line 7 ").contains("twentyfold"))
-                .anySatisfy(t -> assertThat(t).startsWith("Line 8 ").contains("box"));
+                        new Price("Skerry", "A1", 10, 10, OptionalDouble.of(4), OptionalDouble.of(2)),
+                        new Price("Skerry", "A5", 6, 1000, OptionalDouble.empty(), OptionalDouble.empty()));
+        assertThat(list.problems())
+                .hasSize(6)
+                .anySatisfy(t -> assertThat(t).startsWith("Line 4: a 1.").contains("line 3", "differ"))
+                .anySatisfy(t -> assertThat(t).startsWith("Line 5: ").contains("no number"))
+                .anySatisfy(t -> assertThat(t).startsWith("Line 6: A2.").contains("no price"))
+                .anySatisfy(t -> assertThat(t).startsWith("Line 7: A3.").contains("twentyfold"))
+                .anySatisfy(t -> assertThat(t).startsWith("Line 8: A4.").contains("box", "left out"))
+                .anySatisfy(t -> assertThat(t).startsWith("Line 9: A5.").contains("soon", "the price counts"));
     }
 
     @Test
@@ -216,6 +247,6 @@ class PriceListFileTest {
         assertThatThrownBy(() -> PriceListFile.read(list, asking(TWO), n -> asked.incrementAndGet() < 3))
                 .hasMessageContaining("Stopped");
         assertThat(asked).hasValue(3);
-        assertThat(read(list, asking(TWO)).lines()).isEqualTo(10_000);
+        assertThat(read(list, asking(TWO)).read()).isEqualTo(10_000);
     }
 }
