@@ -33,22 +33,50 @@ final class ImportCommand implements Callable<Integer> {
     public Integer call() {
         Clock clock = Clock.systemDefaultZone();
         Path folder = Scratch.folder();
-        // A look leaves nothing behind, not even an empty logbook.
-        boolean none = file.dryRun() && !Files.exists(main.log());
-        Workshop shop = Yards.open(none ? folder.resolve("empty.mussel") : main.log(), clock);
         try {
-            return takeIn(shop);
+            // A look leaves nothing behind, not even an empty logbook, and neither does a file that is refused.
+            boolean none = !Files.exists(main.log());
+            if (none && !look(folder.resolve("empty.mussel"), clock)) {
+                return Main.REFUSED;
+            }
+            return none && file.dryRun() ? 0 : takeIn(main.log(), clock);
         } finally {
-            shop.journal().close();
             Scratch.remove(folder);
         }
     }
 
-    private int takeIn(Workshop shop) {
-        Incoming incoming = shop.data().look(file.path(), done -> true);
+    /** Says what an empty logbook would get, where nothing is taken in or the file is refused; whether it is sound. */
+    private boolean look(Path empty, Clock clock) {
+        Workshop shop = Yards.open(empty, clock);
+        try {
+            Incoming incoming = shop.data().look(file.path(), done -> true);
+            if (!incoming.sound() || file.dryRun()) {
+                say(incoming);
+            }
+            return incoming.sound();
+        } finally {
+            shop.journal().close();
+        }
+    }
+
+    private int takeIn(Path log, Clock clock) {
+        Workshop shop = Yards.open(log, clock);
+        try {
+            return takeIn(shop);
+        } finally {
+            shop.journal().close();
+        }
+    }
+
+    private void say(Incoming incoming) {
         PrintWriter err = spec.commandLine().getErr();
         incoming.refused().forEach(why -> err.println(file.path().getFileName() + ": " + why));
         incoming.says().forEach(spec.commandLine().getOut()::println);
+    }
+
+    private int takeIn(Workshop shop) {
+        Incoming incoming = shop.data().look(file.path(), done -> true);
+        say(incoming);
         if (incoming.sound() && !file.dryRun() && incoming.changes()) {
             incoming.take().accept(done -> true);
             incoming.then().run();

@@ -26,6 +26,7 @@ import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
+import mussel.core.job.Settings;
 import mussel.exchange.file.Durable;
 import mussel.exchange.log.Chain;
 import org.flywaydb.core.Flyway;
@@ -520,6 +521,8 @@ public final class SqliteJournal implements Journal {
             }
             rows.update("INSERT INTO owed SELECT job, max(seq) FROM entry WHERE job > 0 GROUP BY job");
         });
+        // Without the stamp of the sheets the outlines are drawn anew too.
+        keepSetting(Settings.BENCH_STAMP, "");
     }
 
     /** Sets the counter of entries to the last one, where another hand has moved it. */

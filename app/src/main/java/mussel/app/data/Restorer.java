@@ -57,13 +57,35 @@ public final class Restorer {
     private String compared(SqliteJournal inside) {
         try (SqliteJournal here = SqliteJournal.read(log, clock)) {
             Merge lost = Merge.of(inside, LogSource.of(here));
-            return lost.changes()
-                    ? "Not in the backup, and so not in the logbook after restoring: "
-                            + lost.says().get(0)
-                    : "Everything in the logbook is in it.";
+            return lost.changes() ? gone(lost) : "Everything in the logbook is in the backup.";
         } catch (JournalException e) {
             return e.getMessage() + " What it holds cannot be compared; it is set aside as it is, not thrown away.";
         }
+    }
+
+    /** What of the logbook the backup does not hold. */
+    private static String gone(Merge lost) {
+        List<String> says = new ArrayList<>();
+        long jobs = count(lost, Merge.Change.NEW);
+        if (jobs > 0) {
+            says.add(jobs + (jobs == 1 ? " job is gone" : " jobs are gone"));
+        }
+        long shorter = count(lost, Merge.Change.LONGER) + count(lost, Merge.Change.APART);
+        if (shorter > 0) {
+            long entries = lost.pieces().stream()
+                    .filter(p -> p.change() == Merge.Change.LONGER || p.change() == Merge.Change.APART)
+                    .mapToLong(Merge.Piece::entries)
+                    .sum();
+            says.add(shorter + (shorter == 1 ? " job has" : " jobs have") + " lost " + entries
+                    + (shorter == 1 ? " of its entries" : " of their entries"));
+        }
+        return "After restoring, "
+                + (says.isEmpty() ? "some of the shop's settings are others" : String.join(" and ", says))
+                + ". What is there now is kept as a backup before.";
+    }
+
+    private static long count(Merge lost, Merge.Change change) {
+        return lost.pieces().stream().filter(p -> p.change() == change).count();
     }
 
     /**

@@ -29,6 +29,7 @@ public record FillInput(
         @Given(value = "how much the case took", kind = Kind.VOLUME, min = 0, max = 200_000) OptionalDouble pumpedMl)
         implements Checked {
     private static final int MOST_BOTTLES = 40;
+    private static final int MOST_POURED = 1_000;
 
     /** Keeps its own copy. */
     public FillInput {
@@ -46,6 +47,12 @@ public record FillInput(
                 pointer + "/bottles",
                 "has " + bottles.size() + " kinds of bottle; at most " + MOST_BOTTLES
                         + " are weighed against each other");
+        double largest = bottles.stream().mapToDouble(Bottle::ml).max().orElse(capacityMl);
+        int owned = bottles.stream().mapToInt(Bottle::have).sum();
+        problems.unless(
+                capacityMl <= MOST_POURED * largest && owned <= MOST_POURED,
+                pointer + "/bottles",
+                "are too small or too many: at most " + MOST_POURED + " are poured, so name a larger bottle");
         problems.unless(
                 bottles.stream().map(Bottle::holds).distinct().count() <= 1,
                 pointer + "/bottles",

@@ -57,8 +57,11 @@ public final class Settings {
     /** The folder papers went to last. It is of one machine, and goes with no log to another. */
     public static final String PAPERS = "paper_folder";
 
+    /** The setting that says by which sheets the bench's lines were made. */
+    public static final String BENCH_STAMP = "bench_stamp";
+
     /** What belongs to one machine and whoever is at it: nobody decides it, and another's never comes in. */
-    private static final Set<String> OF_A_MACHINE = Set.of(PAPERS, "by", "bench_stamp");
+    private static final Set<String> OF_A_MACHINE = Set.of(PAPERS, "by", BENCH_STAMP);
 
     private static final Set<String> OF_A_SCREEN = Set.of("look", "glove");
 
@@ -124,7 +127,7 @@ public final class Settings {
                 value.length() <= LONGEST_NAME ? Optional.empty() : Optional.of("is longer than 200 characters");
             case PAPERS ->
                 value.length() <= LONGEST_PATH ? Optional.empty() : Optional.of("is longer than a folder's name is");
-            case "bench_stamp" ->
+            case BENCH_STAMP ->
                 value.length() <= LONGEST_STAMP ? Optional.empty() : Optional.of("is longer than it ever is");
             default -> Optional.of("is none this program knows");
         };

@@ -14,6 +14,7 @@ import mussel.core.book.Filed;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.JournalException;
+import mussel.core.job.Settings;
 
 /** Brings what is derived from the journal, the book and the lines of the bench, up to date with it, with the families and with the yard. */
 final class Filing {
@@ -21,7 +22,7 @@ final class Filing {
     private static final int FILED_AT_ONCE = 2;
 
     private static final int SETTLED_TOGETHER = 24;
-    private static final String STAMP = "bench_stamp";
+    private static final String STAMP = Settings.BENCH_STAMP;
 
     private final Workshop shop;
     private final CompletableFuture<Workshop.Catalogue> catalogue;
