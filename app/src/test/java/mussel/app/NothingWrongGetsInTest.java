@@ -117,7 +117,7 @@ class NothingWrongGetsInTest {
                 .contains(
                         "Job 2: the book's line",
                         "Job 3: the book's line",
-                        "Job 4: the book's line",
+                        "Job 4: the book's record",
                         "Job 5: the book's line",
                         "Job 6: the bench's line",
                         "what was expected",
