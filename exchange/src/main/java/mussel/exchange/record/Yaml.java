@@ -50,7 +50,7 @@ public final class Yaml {
         while (at < utf8.length && Character.isWhitespace(utf8[at])) {
             at++;
         }
-        return at < utf8.length && utf8[at] == '{';
+        return at < utf8.length && (utf8[at] == '{' || utf8[at] == '[');
     }
 
     /** Sizes are looked at before anything is read: a line without an end takes the reader minutes. */
