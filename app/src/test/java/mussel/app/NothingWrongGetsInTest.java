@@ -24,9 +24,11 @@ import mussel.app.demo.DemoYard;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
 import mussel.exchange.record.Json;
+import mussel.store.Backups;
 import mussel.store.LogKind;
 import mussel.store.SqliteJournal;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import picocli.CommandLine;
@@ -188,18 +190,32 @@ class NothingWrongGetsInTest {
         assertThat(run(practice, "check")).as(out + err).isZero();
     }
 
+    /** The hands at a window write, a file is taken in and backups are made, all at once with the check. */
     @Test
+    @Tag("attack")
     void checkBesideAWriterHasNoFalseAlarm() throws Exception {
+        Integer scale = Integer.getInteger("mussel.attack");
+        int rounds = scale == null ? 3 : scale / 5;
         Path log = copy();
+        Path other = folder.resolve("other.mussel");
+        DemoYard.fill(other, Instant.parse("2025-03-01T09:00:00Z"));
+        Path json = folder.resolve("other.json");
+        assertThat(run(other, "export", "--format", "json", "--out", json.toString()))
+                .as(err)
+                .isZero();
         AtomicBoolean over = new AtomicBoolean();
         Thread writer = new Thread(() -> {
             var shop = Yards.open(log, Clock.systemDefaultZone());
             try {
                 int job = shop.journal().benchLines().open().get(0).job();
+                shop.data().look(json, done -> true).take().accept(done -> true);
                 for (int i = 0; !over.get(); i++) {
                     shop.journal().append(job, "ann", new Fact.Ticked("step" + i % 50, i % 2 == 0));
                     if (i % 20 == 0) {
                         shop.fileEverything();
+                    }
+                    if (i % 200 == 0) {
+                        Backups.of(log, Clock.systemDefaultZone()).beside("meanwhile");
                     }
                 }
             } finally {
@@ -208,7 +224,7 @@ class NothingWrongGetsInTest {
         });
         writer.start();
         try {
-            for (int round = 0; round < 3; round++) {
+            for (int round = 0; round < rounds; round++) {
                 assertThat(run(log, "check")).as(out + err).isZero();
             }
         } finally {
@@ -216,6 +232,7 @@ class NothingWrongGetsInTest {
             writer.join();
         }
         assertThat(run(log, "check")).as(out + err).isZero();
+        System.out.println("ATTACK check beside a writer, an import and backups: " + rounds + " tried, 0 failed");
     }
 
     @Test

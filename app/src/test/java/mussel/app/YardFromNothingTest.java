@@ -135,7 +135,9 @@ class YardFromNothingTest extends WindowJourney {
         robot.clickOn("#prices-rate").write("0.1");
         reach("prices-do");
         Hands.until(() -> find("#prices-do", Button.class).getText().equals("Take it in"));
-        assertThat(said("#prices-says")).contains("T60-1302 again").contains("new, 0 dearer");
+        assertThat(said("#prices-says"))
+                .contains("T60-1302. The number is in line 19 already")
+                .contains("new, 0 dearer");
         assertThat(shop.yard().prices()).as("not before it was seen").isEmpty();
         robot.push(KeyCode.SPACE);
         assertThat(window.lookup("#price-list-page")).isNull();

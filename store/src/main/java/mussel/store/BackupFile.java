@@ -77,7 +77,12 @@ final class BackupFile {
                 Statement statement = reading.createStatement()) {
             statement.execute("VACUUM INTO '" + copy.toString().replace("'", "''") + "'");
         } catch (SQLException e) {
-            throw new JournalException("The logbook " + log + " could not be copied: " + SqlWork.plain(e) + ".", e);
+            // What fails is mostly the place the copy goes to, and then the logbook itself is sound.
+            throw new JournalException(
+                    SqlWork.isFull(e)
+                            ? "There is no room for a copy of the logbook in " + copy.getParent() + "."
+                            : "The logbook " + log + " could not be copied: " + SqlWork.plain(e) + ".",
+                    e);
         }
     }
 

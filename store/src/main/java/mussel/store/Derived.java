@@ -65,7 +65,9 @@ final class Derived {
             Rows rows = new Rows(reading, SqlWork.reading());
             // What waits to be filed, or belongs to a family that is not here, differs and rightly so.
             String waits = "(SELECT job FROM owed UNION SELECT job FROM fresh.owed UNION SELECT e.job FROM entry e"
-                    + " JOIN visit v ON v.job = e.job GROUP BY e.job HAVING max(e.seq) > max(v.upto))";
+                    + " JOIN visit v ON v.job = e.job GROUP BY e.job HAVING max(e.seq) > max(v.upto)"
+                    + " UNION SELECT job FROM entry WHERE job NOT IN (SELECT job FROM visit)"
+                    + " AND job NOT IN (SELECT job FROM bench_line))";
             for (Table table : TABLES) {
                 compare(rows, table, waits, told);
             }

@@ -58,14 +58,27 @@ final class Rows {
             try {
                 changes.make();
                 connection.commit();
-            } catch (SQLException | RuntimeException e) {
-                connection.rollback();
-                throw e;
-            } finally {
                 connection.setAutoCommit(true);
+            } catch (SQLException | RuntimeException e) {
+                takeBack(e);
+                throw e;
             }
             return null;
         });
+    }
+
+    /** A full disk has taken the changes back by itself already: that this fails then must not hide why. */
+    private void takeBack(Exception why) {
+        try {
+            connection.rollback();
+        } catch (SQLException e) {
+            why.addSuppressed(e);
+        }
+        try {
+            connection.setAutoCommit(true);
+        } catch (SQLException e) {
+            why.addSuppressed(e);
+        }
     }
 
     private PreparedStatement prepared(String sql, Object... given) throws SQLException {

@@ -80,6 +80,13 @@ final class SqlWork {
         }
     }
 
+    /** Whether the disk that is written to has no room left. */
+    static boolean isFull(SQLException e) {
+        return e instanceof SQLiteException sqlite
+                && (sqlite.getResultCode() == SQLiteErrorCode.SQLITE_FULL
+                        || sqlite.getResultCode() == SQLiteErrorCode.SQLITE_IOERR_WRITE);
+    }
+
     /** What SQLite says, in a technician's words. */
     static String plain(Throwable e) {
         for (Throwable t = e; t != null; t = t.getCause()) {

@@ -6,6 +6,8 @@ import mussel.exchange.job.FactJson;
 
 /** Facts as a journal keeps them: what this program does not understand is set aside by name, and stands in no entry's way. */
 public final class FactText {
+    private static final String NOT_WHOLE = "it is not whole";
+
     private FactText() {}
 
     /** Reads what a journal keeps; {@link Fact.Unread} where that is not understood here. */
@@ -14,9 +16,11 @@ public final class FactText {
             Fact fact = FactJson.read(json);
             Optional<String> unknown = FactRules.unknown(fact);
             return unknown.isPresent() ? new Fact.Unread(json, unknown.get()) : fact;
+        } catch (IllegalArgumentException e) {
+            return new Fact.Unread(json, e.getMessage() == null ? NOT_WHOLE : e.getMessage());
         } catch (RuntimeException e) {
-            String why = e.getMessage() == null ? "it is not whole" : e.getMessage();
-            return new Fact.Unread(json, why);
+            // A part that every such entry has is missing.
+            return new Fact.Unread(json, NOT_WHOLE);
         }
     }
 }

@@ -220,8 +220,8 @@ class LogJsonTest {
                 if (result.value().isPresent()) {
                     read++;
                     LogCopy copy = result.value().get();
-                    assertThat(first || copy.jobs().equals(COPY.jobs()))
-                            .as("what carries its head is right or refused")
+                    assertThat(first || copy.equals(COPY))
+                            .as("what carries its seal is right or refused")
                             .isTrue();
                     assertThat(LogJson.read(new ByteArrayInputStream(written(copy)))
                                     .value())
