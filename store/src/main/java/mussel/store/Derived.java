@@ -99,9 +99,15 @@ final class Derived {
 
     private static void compare(Rows rows, Table table, String waits, List<String> told) {
         String job = table.columns().startsWith("rowid") ? "rowid" : "job";
-        String here = "SELECT " + table.columns() + " FROM main." + table.name() + " WHERE " + job + " NOT IN " + waits;
-        String there =
-                "SELECT " + table.columns() + " FROM fresh." + table.name() + " WHERE " + job + " NOT IN " + waits;
+        // What a leg has due is its last job's: while one of its jobs waits, all of it does.
+        String legs = table.columns().startsWith("leg")
+                ? " AND leg NOT IN (SELECT leg FROM main.visit WHERE job IN " + waits
+                        + " UNION SELECT leg FROM fresh.visit WHERE job IN " + waits + ")"
+                : "";
+        String here = "SELECT " + table.columns() + " FROM main." + table.name() + " WHERE " + job + " NOT IN " + waits
+                + legs;
+        String there = "SELECT " + table.columns() + " FROM fresh." + table.name() + " WHERE " + job + " NOT IN "
+                + waits + legs;
         String about = table.columns().startsWith("leg") ? "leg" : "job";
         for (String differing : rows.query(
                 "SELECT DISTINCT " + about + " FROM (SELECT * FROM (" + here + " EXCEPT " + there

@@ -1,17 +1,22 @@
 package mussel.store;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import mussel.core.job.JournalException;
 import org.sqlite.SQLiteConfig;
 
 /** Connections to a log file: for work, or for reading beside whoever works in it. */
 final class LogConnections {
     private static final int AT_ONCE_MS = 50;
+    private static final int TRIES = 4;
+    private static final long BETWEEN_NANOS = TimeUnit.MILLISECONDS.toNanos(40);
 
     private LogConnections() {}
 
@@ -21,16 +26,24 @@ final class LogConnections {
      */
     static Connection reading(Path file) {
         try {
-            Connection connection = connect("jdbc:sqlite:" + file.toUri() + "?mode=ro", new SQLiteConfig(), file);
-            try (Statement probe = connection.createStatement()) {
-                probe.executeQuery("SELECT count(*) FROM sqlite_master").close();
-                return connection;
-            } catch (SQLException e) {
-                connection.close();
-                if (LogFile.hasPendingLog(file)) {
-                    throw e;
+            for (int tries = 1; ; tries++) {
+                Connection connection = connect("jdbc:sqlite:" + file.toUri() + "?mode=ro", new SQLiteConfig(), file);
+                try (Statement probe = connection.createStatement()) {
+                    probe.executeQuery("SELECT count(*) FROM sqlite_master").close();
+                    return connection;
+                } catch (SQLException e) {
+                    connection.close();
+                    boolean others = Files.exists(file.resolveSibling(file.getFileName() + "-wal"));
+                    if (others && tries < TRIES) {
+                        // The last one who wrote is just closing it, or the first just opening.
+                        LockSupport.parkNanos(BETWEEN_NANOS);
+                        continue;
+                    }
+                    if (LogFile.hasPendingLog(file)) {
+                        throw e;
+                    }
+                    return connect("jdbc:sqlite:" + file.toUri() + "?immutable=1", new SQLiteConfig(), file);
                 }
-                return connect("jdbc:sqlite:" + file.toUri() + "?immutable=1", new SQLiteConfig(), file);
             }
         } catch (SQLException | IOException e) {
             throw unopened(file, e);

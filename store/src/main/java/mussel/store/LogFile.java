@@ -128,7 +128,22 @@ final class LogFile {
 
     /** SQLite's own check, at the opening of files small enough that nobody waits for it; through a connection that cannot write. */
     private static void quickCheck(Path file) throws IOException {
-        String mode = hasPendingLog(file) ? "?mode=ro" : "?immutable=1";
+        if (hasPendingLog(file)) {
+            quickCheck(file, "?mode=ro");
+            return;
+        }
+        try {
+            quickCheck(file, "?immutable=1");
+        } catch (JournalException e) {
+            // Somebody may have begun to write meanwhile: then it changed under the eyes of whoever took it for still.
+            if (!Files.exists(file.resolveSibling(file.getFileName() + "-wal"))) {
+                throw e;
+            }
+            quickCheck(file, "?mode=ro");
+        }
+    }
+
+    private static void quickCheck(Path file, String mode) {
         try (Connection db = DriverManager.getConnection("jdbc:sqlite:" + file.toUri() + mode);
                 Statement statement = db.createStatement();
                 ResultSet result = statement.executeQuery("PRAGMA quick_check(1)")) {

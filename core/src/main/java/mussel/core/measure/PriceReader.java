@@ -52,11 +52,15 @@ final class PriceReader {
                 : all;
     }
 
-    /** A minus stands first, after the money's name, or last. */
+    /** A minus stands before all figures, or last; one that stands between them, or after a decimal mark, is none. */
     private static String withoutSign(String text) {
         int at = Math.max(text.indexOf('-'), text.indexOf('−'));
-        boolean coinless = at > 0 && at == text.length() - 1 && ".,".indexOf(text.charAt(at - 1)) >= 0;
-        return at < 0 || coinless ? text : (text.substring(0, at) + text.substring(at + 1)).strip();
+        if (at < 0) {
+            return text;
+        }
+        boolean first = text.substring(0, at).chars().noneMatch(Character::isDigit);
+        boolean last = at == text.length() - 1 && at > 0 && ".,".indexOf(text.charAt(at - 1)) < 0;
+        return first || last ? (text.substring(0, at) + text.substring(at + 1)).strip() : text;
     }
 
     private static Typed refuseText(String text, String unsigned, Money money) {

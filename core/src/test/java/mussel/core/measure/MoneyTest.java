@@ -120,6 +120,11 @@ class MoneyTest {
                     12.34.5     |
                     twelve      |
                     12 kr       |
+                    12-50       |
+                    2026-12-01  |
+                    12--        |
+                    --12        |
+                    12 -        | -12
                     €12         |
                     """)
     void amountsAreReadAsTheyAreWritten(String text, Double amount) {
