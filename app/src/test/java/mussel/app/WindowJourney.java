@@ -12,6 +12,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Pane;
 import javafx.stage.Stage;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
@@ -95,15 +96,19 @@ abstract class WindowJourney {
         stage.toFront();
     }
 
+    /** Closes the window, then what it reads, as the application does; nothing of it may be at work after that. */
     @AfterEach
     void stop() {
-        shop.practice().close();
-        shop.journal().close();
+        WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(() -> {
+            window.close();
+            stage.setScene(new Scene(new Pane()));
+            shop.practice().close();
+            shop.journal().close();
+        }));
     }
 
     void restart() throws Exception {
-        shop.practice().close();
-        shop.journal().close();
+        stop();
         start();
     }
 

@@ -89,14 +89,16 @@ public final class BenchView extends BorderPane {
         BorderPane.setMargin(due, new Insets(12, 12, 12, 0));
         setRight(due);
         addEventHandler(KeyEvent.KEY_PRESSED, this::arrows);
-        dueSoon.setOnFinished(e -> {
-            // A window that was closed meanwhile has let go of its logbook.
-            if (getScene() != null
-                    && getScene().getWindow() != null
-                    && getScene().getWindow().isShowing()) {
-                showDue();
-            }
-        });
+        dueSoon.setOnFinished(e -> whileOpen(this::showDue));
+    }
+
+    /** Does what was put off, unless the window was closed meanwhile and has let go of its logbook. */
+    private void whileOpen(Runnable work) {
+        if (getScene() != null
+                && getScene().getWindow() != null
+                && getScene().getWindow().isShowing()) {
+            work.run();
+        }
     }
 
     /** How many legs there are and how many can be worked on. */
@@ -164,7 +166,7 @@ public final class BenchView extends BorderPane {
         double now = LegCard.LEAST_WORDS * type + wider;
         if (now != words) {
             words = now;
-            Platform.runLater(this::show);
+            Platform.runLater(() -> whileOpen(this::show));
         }
     }
 
