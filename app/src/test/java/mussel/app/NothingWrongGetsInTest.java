@@ -18,6 +18,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Stream;
 import mussel.app.demo.DemoYard;
@@ -233,6 +234,38 @@ class NothingWrongGetsInTest {
         }
         assertThat(run(log, "check")).as(out + err).isZero();
         System.out.println("ATTACK check beside a writer, an import and backups: " + rounds + " tried, 0 failed");
+    }
+
+    /** One change somewhere in an export: a value, a name, an order, a part left out or doubled. */
+    @Test
+    @Tag("attack")
+    void anExportThatAHandChangedIsRefused() throws Exception {
+        Integer scale = Integer.getInteger("mussel.attack");
+        int edits = scale == null ? 8 : Math.max(1, scale / 5);
+        Path json = folder.resolve("log.json");
+        assertThat(run(demo(), "export", "--format", "json", "--out", json.toString()))
+                .as(err)
+                .isZero();
+        byte[] sound = Files.readAllBytes(json);
+        Path edited = folder.resolve("edited.json");
+        Path fresh = folder.resolve("fresh.mussel");
+        Random random = new Random(33);
+        for (int i = 0; i < edits; i++) {
+            JsonNode tree = Json.mapper().readTree(sound);
+            String what = HandEdits.one(tree, random);
+            Files.write(edited, Json.mapper().writeValueAsBytes(tree));
+            assertThat(run(fresh, "import", edited.toString()))
+                    .as("%d: %s%n%s", i, what, out)
+                    .isEqualTo(2);
+            assertThat(err)
+                    .as(what)
+                    .isNotBlank()
+                    .doesNotContain("Exception")
+                    .doesNotContain("null")
+                    .doesNotContain("fasterxml");
+            assertThat(fresh).as(what).doesNotExist();
+        }
+        System.out.println("ATTACK exports edited by hand: " + edits + " tried, 0 failed");
     }
 
     @Test

@@ -37,6 +37,9 @@ public final class HoldCsv {
     /** The most readings a hold may have: ten a second for over two hours and a half. */
     public static final int MOST_READINGS = 100_000;
 
+    /** Three cells a line, with room for words in the first. */
+    private static final int MOST_IN_A_LINE = 10_000;
+
     private static final Pattern UNIT = Pattern.compile(".*?(?:[(\\[]([^)\\]]+)[)\\]]|[_ ]([^_ (\\[]+))\\s*");
     private static final Pattern CLOCK = Pattern.compile("(?:(\\d{1,3}):)?(\\d{1,2}):(\\d{2}(?:[.,]\\d+)?)");
     private static final double SECONDS = 60;
@@ -78,6 +81,7 @@ public final class HoldCsv {
                     .newDecoder()
                     .decode(ByteBuffer.wrap(bytes))
                     .toString();
+            tooLong(text);
             return Read.of(new HoldCsv().parse(text.startsWith("\ufeff") ? text.substring(1) : text));
         } catch (CharacterCodingException e) {
             return Read.refused("is not UTF-8 text: save it as UTF-8");
@@ -85,6 +89,19 @@ public final class HoldCsv {
             return new Read<>(Optional.empty(), List.of(new Problem("", e.getMessage())));
         } catch (UncheckedIOException | IOException | IllegalStateException e) {
             return Read.refused("is not CSV: check its quotation marks");
+        }
+    }
+
+    /** A line of many cells would be held in memory whole before anybody asks how many there are. */
+    private static void tooLong(String text) {
+        int from = 0;
+        for (long line = 1; from < text.length(); line++) {
+            int end = text.indexOf('\n', from);
+            int length = (end < 0 ? text.length() : end) - from;
+            if (length > MOST_IN_A_LINE) {
+                throw new Refused(line, "has " + length + " characters; a line has at most " + MOST_IN_A_LINE);
+            }
+            from += length + 1;
         }
     }
 

@@ -70,13 +70,16 @@ public final class RecordReader {
     }
 
     private void unknown(JsonNode node, RecordShape shape, String pointer) {
+        List<String> strangers = new ArrayList<>();
         node.fieldNames().forEachRemaining(field -> {
             if (!shape.names().contains(field)) {
-                problems.at(
-                        pointer + "/" + escaped(field),
-                        "is no field here; there are " + String.join(", ", shape.names()));
+                strangers.add(field);
             }
         });
+        if (!strangers.isEmpty()) {
+            String sentence = "is no field here; there are " + String.join(", ", shape.names());
+            strangers.forEach(field -> problems.at(pointer + "/" + escaped(field), sentence));
+        }
     }
 
     private Object field(JsonNode node, FieldShape field, String pointer) {
@@ -114,8 +117,9 @@ public final class RecordReader {
         if (node.size() < field.atLeast()) {
             return refuse(pointer, "has " + node.size() + " items; at least " + field.atLeast() + " belong here");
         }
-        if (node.size() > MOST_ITEMS) {
-            return refuse(pointer, "has " + node.size() + " items; at most " + MOST_ITEMS + " are read");
+        int most = field.item() == String.class ? MOST_NAMES : MOST_ITEMS;
+        if (node.size() > most) {
+            return refuse(pointer, "has " + node.size() + " items; at most " + most + " are read");
         }
         List<Object> items = new ArrayList<>();
         for (int i = 0; i < node.size(); i++) {
