@@ -29,7 +29,8 @@ final class WrongTables {
         WrongTables wrong = new WrongTables(seed, most);
         List<Cause> causes = right.causes().stream().map(wrong::off).toList();
         List<Finding> findings = right.findings().stream().map(wrong::off).toList();
-        return new Knowledge(right.knowledgeVersion(), right.access(), right.goals(), causes, findings);
+        return new Knowledge(
+                right.knowledgeVersion(), right.access(), right.goals(), causes, findings, right.repairs());
     }
 
     private double factor() {

@@ -98,6 +98,31 @@ final class Evidence {
         return belief;
     }
 
+    /**
+     * The weight of everything, each subset's times one factor for each of its causes.
+     *
+     * @param factors by cause of the group
+     */
+    double weighed(double[] factors) {
+        double[][] products = new double[shape.blocks.length][];
+        for (int b = 0; b < products.length; b++) {
+            products[b] = Shape.products(factors, shape.blocks[b]);
+        }
+        double[] ofCut = Shape.products(factors, shape.cut);
+        double[][] dots = new double[products.length][settings()];
+        double total = 0;
+        for (int q = 0; q < settings(); q++) {
+            double all = settings.weight()[q] * ofCut[settings.state()[q]];
+            for (int b = 0; b < products.length; b++) {
+                int same = first[b][q];
+                dots[b][q] = same < q ? dots[b][same] : dot(weights[b][q], products[b]);
+                all *= dots[b][q];
+            }
+            total += all;
+        }
+        return total;
+    }
+
     /** Whether the differences of products have left enough figures to trust. */
     boolean sound() {
         double sure = 0;

@@ -19,13 +19,15 @@ import mussel.core.measure.Problems;
  * @param goals the repairs
  * @param causes what can be wrong
  * @param findings what can be looked at
+ * @param repairs what repairs share and what leaving a fault in brings; without them no sets of repairs are compared
  */
 public record Knowledge(
         @Given("the edition") String knowledgeVersion,
         @Given(value = "the access levels", atLeast = 1) List<Access> access,
         @Given(value = "the goals", atLeast = 1) List<RepairGoal> goals,
         @Given(value = "the causes", atLeast = 1) List<Cause> causes,
-        @Given(value = "the findings", atLeast = 1) List<Finding> findings)
+        @Given(value = "the findings", atLeast = 1) List<Finding> findings,
+        @Given("what repairs share and what leaving a fault in brings") Optional<RepairTables> repairs)
         implements Checked {
     /** Rows sum to one this closely. */
     public static final double SUM_WITHIN = 1e-9;
@@ -60,12 +62,12 @@ public record Knowledge(
 
     /** The same tables with other causes. */
     public Knowledge withCauses(List<Cause> other) {
-        return new Knowledge(knowledgeVersion, access, goals, other, findings);
+        return new Knowledge(knowledgeVersion, access, goals, other, findings, repairs);
     }
 
     /** The same tables with other findings. */
     Knowledge withFindings(List<Finding> other) {
-        return new Knowledge(knowledgeVersion, access, goals, causes, other);
+        return new Knowledge(knowledgeVersion, access, goals, causes, other, repairs);
     }
 
     @Override
@@ -83,6 +85,7 @@ public record Knowledge(
         for (int i = 0; i < findings.size(); i++) {
             check(findings.get(i), problems, pointer + "/findings/" + i);
         }
+        repairs.ifPresent(r -> r.check(this, problems, pointer + "/repairs"));
     }
 
     private void check(Finding finding, Problems problems, String at) {

@@ -91,7 +91,7 @@ public record Overrides(
                                 cost.comebackHours().getAsDouble(),
                                 0)
                         : g));
-        return new Knowledge(tables.knowledgeVersion(), tables.access(), goals, causes, findings);
+        return new Knowledge(tables.knowledgeVersion(), tables.access(), goals, causes, findings, tables.repairs());
     }
 
     /** What these numbers changed, one sentence part each: what, from, to, why. */

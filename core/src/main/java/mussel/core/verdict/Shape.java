@@ -112,6 +112,18 @@ final class Shape {
         return bits;
     }
 
+    /** For every subset of some causes the product of their factors. */
+    static double[] products(double[] factors, int[] of) {
+        double[] products = new double[1 << of.length];
+        products[0] = 1;
+        for (int i = 0; i < of.length; i++) {
+            for (int s = 0; s < 1 << i; s++) {
+                products[s + (1 << i)] = products[s] * factors[of[i]];
+            }
+        }
+        return products;
+    }
+
     /** The prior of every subset of some causes. */
     private static double[] weights(double[] priors, int[] of) {
         double[] weights = new double[1 << of.length];

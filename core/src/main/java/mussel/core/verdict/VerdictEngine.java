@@ -72,7 +72,7 @@ public final class VerdictEngine {
         List<String> open = new ArrayList<>(before.in.open());
         open.add(finding.access());
         this.tables = before.tables;
-        this.in = new VerdictInput(before.in.context(), found, before.in.labourPerH(), open, before.in.goals());
+        this.in = before.in.found(found, open);
         this.evidence.addAll(before.evidence);
         this.evidence.set(g, before.evidence.get(g).and(f, outcome));
         this.marginal = before.marginal;
@@ -90,6 +90,16 @@ public final class VerdictEngine {
     /** Judges findings; the input has been checked against the tables. */
     public static VerdictResult run(Tables tables, VerdictInput in) {
         return new VerdictEngine(tables, in).judge(true);
+    }
+
+    /** Which round of checks and which set of repairs: the advice on a lower unit in the state it is in. */
+    public static Repairs repairs(Tables tables, VerdictInput in) {
+        return RepairAdvice.of(tables, in, new VerdictEngine(tables, in).evidence);
+    }
+
+    /** Which set of repairs, without the rounds of checks, which take most of the time. */
+    public static Repairs sets(Tables tables, VerdictInput in) {
+        return RepairAdvice.withoutRounds(tables, in, new VerdictEngine(tables, in).evidence);
     }
 
     /** Only what to look at next and what to do as it stands; no cause is named, and nothing of what speaks for it. */
@@ -117,7 +127,8 @@ public final class VerdictEngine {
                 ahead,
                 tables.knowledge().knowledgeVersion(),
                 0,
-                Optional.empty());
+                Optional.empty(),
+                Repairs.NONE);
     }
 
     /** The same without ranking the looks, which takes most of the time. */
@@ -181,7 +192,8 @@ public final class VerdictEngine {
                 pays ? Optional.empty() : new Ahead(this, tables, in).leads(checks),
                 tables.knowledge().knowledgeVersion(),
                 counted.isEmpty() ? 0 : surprise,
-                carrier);
+                carrier,
+                Repairs.NONE);
     }
 
     /** The causes of a group; notes by how much each finding's removal lowers the surprise. */

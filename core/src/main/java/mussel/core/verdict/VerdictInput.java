@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
+import mussel.core.verdict.LegState.Condition;
 
 /**
  * What the verdict engine needs.
@@ -15,18 +16,77 @@ import mussel.core.measure.Problems;
  * @param labourPerH the labour rate (money per hour)
  * @param open access levels the job already has open
  * @param goals what doing and leaving a goal costs; the tables' own where not given
+ * @param state what is known of the state of the lower unit, by condition
+ * @param proof the final check sets of repairs are priced with; both tests where not given
+ * @param due goals that are due by their clock
  */
 public record VerdictInput(
         @Given("what is known beforehand") Optional<Context> context,
         @Given("the findings made") Map<String, String> findings,
         @Given(value = "the labour rate (money per hour)", min = 0, max = 1e10) double labourPerH,
         @Given("the access levels open") List<String> open,
-        @Given("the costs of the goals") Map<String, Costs> goals) {
+        @Given("the costs of the goals") Map<String, Costs> goals,
+        @Given("the state of the lower unit, by condition") Map<String, String> state,
+        @Given("the final check") Optional<String> proof,
+        @Given("the goals due by their clock") List<String> due) {
+    private static final String BOTH_HOLDS = "both_holds";
+
+    /** The state an access level leaves. */
+    private static final Map<String, LegState> LEFT_BY = Map.of(
+            "drain", new LegState(Map.of(Condition.PLUGS, "out", Condition.OIL, "out")),
+            "prop_off", new LegState(Map.of(Condition.PROPELLER, "out")),
+            "pump_off", new LegState(Map.of(Condition.LEG, "off", Condition.PUMP, "out")),
+            "leg_open", new LegState(Map.of(Condition.CASE, "open", Condition.GEARS, "out")));
+
     /** Keeps its own copies. */
     public VerdictInput {
         findings = new LinkedHashMap<>(findings);
         open = List.copyOf(open);
         goals = new LinkedHashMap<>(goals);
+        state = new LinkedHashMap<>(state);
+        due = List.copyOf(due);
+    }
+
+    /** Findings of a lower unit of whose state nothing more is known than what is open. */
+    public VerdictInput(
+            Optional<Context> context,
+            Map<String, String> findings,
+            double labourPerH,
+            List<String> open,
+            Map<String, Costs> goals) {
+        this(context, findings, labourPerH, open, goals, Map.of(), Optional.empty(), List.of());
+    }
+
+    /** The same with other findings, and other access levels open. */
+    VerdictInput found(Map<String, String> other, List<String> opened) {
+        return new VerdictInput(context, other, labourPerH, opened, goals, state, proof, due);
+    }
+
+    /** The same with the state of the lower unit, and what is due whatever the odds. */
+    public VerdictInput in(LegState state, List<String> due) {
+        Map<String, String> known = new LinkedHashMap<>();
+        state.known().forEach((condition, value) -> known.put(condition.id(), value));
+        return new VerdictInput(context, findings, labourPerH, open, goals, known, proof, due);
+    }
+
+    /** The state of the lower unit: what was said of it, and what the access levels leave that are open. */
+    LegState legState() {
+        LegState known = LegState.UNKNOWN;
+        for (String level : open) {
+            for (Map.Entry<Condition, String> left :
+                    LEFT_BY.getOrDefault(level, LegState.UNKNOWN).known().entrySet()) {
+                known = known.with(left.getKey(), left.getValue());
+            }
+        }
+        for (Map.Entry<String, String> said : state.entrySet()) {
+            known = known.with(Condition.of(said.getKey()).orElseThrow(), said.getValue());
+        }
+        return known;
+    }
+
+    /** The final check asked for. */
+    String proofOr() {
+        return proof.orElse(BOTH_HOLDS);
     }
 
     /** Reports findings, outcomes, access levels and goals the tables do not know. */
@@ -51,6 +111,21 @@ public record VerdictInput(
         goals.keySet()
                 .forEach(id ->
                         problems.unless(knowledge.goal(id).isPresent(), "/goals/" + id, "is no goal of the tables"));
+        state.forEach((id, value) -> Condition.of(id)
+                .ifPresentOrElse(
+                        c -> problems.unless(
+                                c.states().contains(value),
+                                "/state/" + id,
+                                "is " + value + "; it is one of " + String.join(", ", c.states())),
+                        () -> problems.at("/state/" + id, "is no condition of a lower unit")));
+        proof.ifPresent(p -> problems.unless(
+                knowledge.repairs().stream().flatMap(r -> r.proofs().stream()).anyMatch(of -> of.id()
+                        .equals(p)),
+                "/proof",
+                "is no final check of the tables: " + p));
+        for (int i = 0; i < due.size(); i++) {
+            problems.unless(knowledge.goal(due.get(i)).isPresent(), "/due/" + i, "is no goal of the tables");
+        }
         context.ifPresent(c -> {
             for (int i = 0; i < c.twinFound().size(); i++) {
                 problems.unless(

@@ -16,6 +16,7 @@ import java.util.stream.Stream;
  * @param knowledgeVersion the edition of the tables
  * @param surpriseBits how far the findings contradict each other (bits)
  * @param surprisedBy the finding that carries most of it, where it is above three bits
+ * @param repairs the rounds of checks and the sets of repairs; empty where they were not asked for
  */
 public record VerdictResult(
         List<CauseBelief> causes,
@@ -25,7 +26,8 @@ public record VerdictResult(
         Optional<Together> ahead,
         String knowledgeVersion,
         double surpriseBits,
-        Optional<String> surprisedBy) {
+        Optional<String> surprisedBy,
+        Repairs repairs) {
     /** Above this the findings contradict each other (bits). */
     public static final double CONTRADICTION_BITS = 3;
 
@@ -54,6 +56,17 @@ public record VerdictResult(
                         .thenComparing(
                                 Comparator.comparingDouble(Together::value).reversed()))
                 .or(() -> ahead);
+    }
+
+    /** The same with the advice on rounds and sets: a goal is to be done where the best set holds it. */
+    public VerdictResult with(Repairs advice) {
+        List<Decision> decided = advice.sets().isEmpty()
+                ? decisions
+                : decisions.stream()
+                        .map(d -> d.act(advice.sets().get(0).goals().contains(d.goal())))
+                        .toList();
+        return new VerdictResult(
+                causes, decided, checks, together, ahead, knowledgeVersion, surpriseBits, surprisedBy, advice);
     }
 
     /** The belief in a cause. */
@@ -103,7 +116,11 @@ public record VerdictResult(
             double probability,
             @mussel.core.measure.Given(value = "whether to do it", name = "do") boolean act,
             double expectedCostDo,
-            double expectedCostLeave) {}
+            double expectedCostLeave) {
+        private Decision act(boolean does) {
+            return new Decision(goal, probability, does, expectedCostDo, expectedCostLeave);
+        }
+    }
 
     /**
      * One look not made yet.

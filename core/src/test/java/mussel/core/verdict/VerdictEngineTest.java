@@ -86,7 +86,8 @@ class VerdictEngineTest {
                     java.util.Optional.empty(),
                     List.of()));
         }
-        return new Knowledge("random", List.of(new Access("seen", "seen", 3, false)), goals, all, looks);
+        return new Knowledge(
+                "random", List.of(new Access("seen", "seen", 3, false)), goals, all, looks, Optional.empty());
     }
 
     /** The weight of every subset of all causes given findings, the long way. */

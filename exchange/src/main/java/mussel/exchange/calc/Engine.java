@@ -78,11 +78,11 @@ public final class Engine {
             }),
             of("verdict", VerdictInput.class, (in, problems) -> in.check(KnowledgeFiles.shipped(), problems), in -> {
                 Tables tables = Tables.of(KnowledgeFiles.shipped(), in.context().orElseGet(Context::empty));
-                VerdictResult out = VerdictEngine.run(tables, in);
-                return answer(
+                VerdictResult out = VerdictEngine.run(tables, in).with(VerdictEngine.repairs(tables, in));
+                return flat(answer(
                         "verdict",
                         out,
-                        new VerdictWords(tables.knowledge(), tables.context(), out, Money.UNSAID).notes());
+                        new VerdictWords(tables.knowledge(), tables.context(), out, Money.UNSAID).notes()));
             }),
             of("pump", PumpInput.class, in -> {
                 PumpResult out = PumpEngine.run(in);
@@ -121,6 +121,14 @@ public final class Engine {
     private final String name;
     private final Class<? extends Record> input;
     private final Function<JsonNode, Read<ObjectNode>> run;
+
+    /** Rounds, sets and what belongs to them stand beside the causes. */
+    private static ObjectNode flat(ObjectNode verdict) {
+        ObjectNode repairs = (ObjectNode) verdict.remove("repairs");
+        repairs.path("sets").forEach(set -> ((ObjectNode) set)
+                .put("total", set.path("now").asDouble() + set.path("later").asDouble()));
+        return verdict.setAll(repairs);
+    }
 
     private Engine(String name, Class<? extends Record> input, Function<JsonNode, Read<ObjectNode>> run) {
         this.name = name;

@@ -6,6 +6,9 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Finding;
@@ -77,7 +80,23 @@ public final class KnowledgeFiles {
         });
         ArrayNode findings = all.putArray("findings");
         knowledge.findings().forEach(finding -> findings.add(asUsed(finding, context)));
+        knowledge.repairs().ifPresent(repairs -> {
+            ObjectNode tree = Json.mapper().valueToTree(repairs);
+            List.of("visit_hours", "stages", "proofs", "rounds").forEach(name -> all.set(name, tree.get(name)));
+            beside(goals, tree.get("goals"));
+            beside(causes, tree.get("causes"));
+        });
         return all;
+    }
+
+    /** What the second list says of a thing goes to the same thing in the first; reasons stay apart. */
+    private static void beside(ArrayNode to, JsonNode from) {
+        Map<String, ObjectNode> byId = new HashMap<>();
+        to.forEach(node -> byId.put(node.get("id").textValue(), (ObjectNode) node));
+        from.forEach(more -> more.properties().stream()
+                .filter(field -> !field.getKey().equals("id"))
+                .forEach(field -> byId.get(more.get("id").textValue())
+                        .set(field.getKey().equals("why") ? "why_left" : field.getKey(), field.getValue())));
     }
 
     private static ObjectNode asUsed(Finding finding, Context context) {

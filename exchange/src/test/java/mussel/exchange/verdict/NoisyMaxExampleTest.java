@@ -76,7 +76,8 @@ class NoisyMaxExampleTest {
                 List.of(new Access("seen", "seen", 0, false)),
                 List.of(new RepairGoal("repair", "repair", 0.1, 0, 1.5, 0)),
                 causes,
-                findings);
+                findings,
+                Optional.empty());
     }
 
     @Test

@@ -1,0 +1,262 @@
+package mussel.core.verdict;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import mussel.core.measure.Checked;
+import mussel.core.measure.Given;
+import mussel.core.measure.Kind;
+import mussel.core.measure.Problems;
+
+/**
+ * What repairs share and what leaving a fault in brings: the stages a lower unit is taken apart in, the final checks, and for each repair and each
+ * fault what {@link RepairSets} needs. In hours of work and parts as the hours they are worth, so that the tables hold no currency.
+ *
+ * @param visitHours what a return visit costs before anything is opened: the boat out, in and idle once (h)
+ * @param stages the stages, each after those it names
+ * @param proofs the final checks to choose from
+ * @param rounds the rounds that looks are made in, in the order they come to hand
+ * @param goals the repairs
+ * @param causes the faults
+ */
+public record RepairTables(
+        @Given(value = "the hours of a return visit", min = 0, max = 1_000) double visitHours,
+        @Given(value = "the stages", atLeast = 1) List<Stage> stages,
+        @Given(value = "the final checks", atLeast = 1) List<Proof> proofs,
+        @Given("the rounds of looks") List<Round> rounds,
+        @Given(value = "the repairs", atLeast = 1) List<Repair> goals,
+        @Given(value = "the faults", atLeast = 1) List<Left> causes) {
+    /** The most stages there may be. */
+    static final int MOST_STAGES = 30;
+
+    /** Keeps its own copies. */
+    public RepairTables {
+        stages = List.copyOf(stages);
+        proofs = List.copyOf(proofs);
+        rounds = List.copyOf(rounds);
+        goals = List.copyOf(goals);
+        causes = List.copyOf(causes);
+    }
+
+    /**
+     * A part of the way in: taken off once, put back once, whatever is repaired behind it.
+     *
+     * @param id its id
+     * @param title in words
+     * @param hours off and on again (h)
+     * @param after the stages before it
+     * @param renews the repairs that are done by rule once it is open
+     * @param shows the findings that can be made while it is open and not before
+     * @param why the reason for the number
+     */
+    public record Stage(
+            @Given("the stage's id") String id,
+            @Given("the stage in words") String title,
+            @Given(value = "off and on again (h)", min = 0, max = 1_000) double hours,
+            @Given("the stages before it") List<String> after,
+            @Given("the repairs done by rule once it is open") List<String> renews,
+            @Given("the findings it opens") List<String> shows,
+            @Given("the reason for the number") String why) {
+        /** Keeps its own copies. */
+        public Stage {
+            after = List.copyOf(after);
+            renews = List.copyOf(renews);
+            shows = List.copyOf(shows);
+        }
+    }
+
+    /**
+     * A way of checking the work at the end.
+     *
+     * @param id its id
+     * @param title in words
+     * @param hours what it takes (h)
+     */
+    public record Proof(
+            @Given("the final check's id") String id,
+            @Given("the final check in words") String title,
+            @Given(value = "what it takes (h)", min = 0, max = 100) double hours) {}
+
+    /**
+     * What can be looked at in one state of the lower unit, in the order it is looked at.
+     *
+     * @param id its id
+     * @param title in words
+     * @param minutes its set-up beside the stage (min)
+     * @param stage what must be open for it
+     * @param stripDown whether the lower unit is taken apart for it
+     * @param needs the state it needs: a value by condition
+     * @param looks its findings
+     * @param firstFor the complaints it comes first for
+     * @param thenFor the complaints it comes second for
+     * @param notBefore looks that come before it, by complaint
+     */
+    public record Round(
+            @Given("the round's id") String id,
+            @Given("the round in words") String title,
+            @Given(value = "its set-up", min = 0, max = 10_000, kind = Kind.DURATION) double minutes,
+            @Given("the stage it needs open") Optional<String> stage,
+            @Given(value = "whether the lower unit is taken apart for it", orElse = "false") boolean stripDown,
+            @Given("the state it needs") Map<String, String> needs,
+            @Given(value = "its looks", atLeast = 1) List<String> looks,
+            @Given("the complaints it comes first for") List<String> firstFor,
+            @Given("the complaints it comes second for") List<String> thenFor,
+            @Given("looks that come before it") List<Before> notBefore)
+            implements Checked {
+        /** Keeps its own copies. */
+        public Round {
+            needs = new LinkedHashMap<>(needs);
+            looks = List.copyOf(looks);
+            firstFor = List.copyOf(firstFor);
+            thenFor = List.copyOf(thenFor);
+            notBefore = List.copyOf(notBefore);
+        }
+
+        @Override
+        public void check(Problems problems, String pointer) {
+            needs.forEach((id, value) -> problems.unless(
+                    LegState.Condition.of(id)
+                            .filter(c -> c.states().contains(value))
+                            .isPresent(),
+                    pointer + "/needs/" + id,
+                    "is no state a lower unit can be in: " + value));
+        }
+
+        /** What must be brought about before it: the conditions that are known to stand otherwise. */
+        Map<LegState.Condition, String> unmet(LegState state) {
+            Map<LegState.Condition, String> unmet = new java.util.EnumMap<>(LegState.Condition.class);
+            needs.forEach((id, value) -> {
+                LegState.Condition condition = LegState.Condition.of(id).orElseThrow();
+                if (state.forbids(condition, value)) {
+                    unmet.put(condition, value);
+                }
+            });
+            return unmet;
+        }
+    }
+
+    /**
+     * A look that comes before a round.
+     *
+     * @param complaint for what the leg came in
+     * @param look the look
+     */
+    public record Before(@Given("the complaint") String complaint, @Given("the look") String look) {}
+
+    /**
+     * A repair by itself, without the way to it.
+     *
+     * @param id the goal
+     * @param opens the stages it needs open
+     * @param ownHours its own work once they are open (h)
+     * @param partsHours its parts (hours of work they are worth)
+     */
+    public record Repair(
+            @Given("the goal") String id,
+            @Given("the stages it needs open") List<String> opens,
+            @Given(value = "its own work (h)", min = 0, max = 1_000) double ownHours,
+            @Given(value = "its parts, in hours of work", min = 0, max = 10_000) double partsHours) {
+        /** Keeps its own copy. */
+        public Repair {
+            opens = List.copyOf(opens);
+        }
+    }
+
+    /**
+     * What a fault does that is left in.
+     *
+     * @param id the cause
+     * @param spoilsHours what running on with it ruins (hours of work)
+     * @param bringsBack the chance that it brings the boat back
+     * @param shownAtProof the chance that a final check shows it, by the check's id; 0 where not named
+     * @param seenAt the stage at which it is seen, where it can be seen only there
+     * @param why the reason for the numbers
+     */
+    public record Left(
+            @Given("the cause") String id,
+            @Given(value = "what running on with it ruins (h)", min = 0, max = 10_000) double spoilsHours,
+            @Given(value = "the chance that it brings the boat back", min = 0, max = 1) double bringsBack,
+            @Given("the chance that a final check shows it") Map<String, Double> shownAtProof,
+            @Given("the stage at which it is seen") Optional<String> seenAt,
+            @Given("the reason for the numbers") String why)
+            implements Checked {
+        /** Keeps its own copy. */
+        public Left {
+            shownAtProof = new LinkedHashMap<>(shownAtProof);
+        }
+
+        @Override
+        public void check(Problems problems, String pointer) {
+            shownAtProof.forEach((proof, chance) -> problems.unless(
+                    chance >= 0 && chance <= 1,
+                    pointer + "/shown_at_proof/" + proof,
+                    "is " + chance + "; a chance is 0 to 1"));
+        }
+    }
+
+    /** The stage of that id. */
+    public Optional<Stage> stage(String id) {
+        return stages.stream().filter(s -> s.id().equals(id)).findFirst();
+    }
+
+    /** Reports stages, goals, causes and findings that are not there, and what the tables know and this leaves out. */
+    void check(Knowledge knowledge, Problems problems, String at) {
+        Set<String> known = new java.util.HashSet<>();
+        problems.unless(stages.size() <= MOST_STAGES, at + "/stages", "are " + stages.size() + "; at most 30 are read");
+        for (int i = 0; i < stages.size(); i++) {
+            Stage stage = stages.get(i);
+            String here = at + "/stages/" + i;
+            for (String before : stage.after()) {
+                problems.unless(known.contains(before), here + "/after", "names no stage before it: " + before);
+            }
+            problems.unless(known.add(stage.id()), here + "/id", "is the id of an earlier stage: " + stage.id());
+            for (String goal : stage.renews()) {
+                problems.unless(knowledge.goal(goal).isPresent(), here + "/renews", "is no goal: " + goal);
+            }
+            for (String finding : stage.shows()) {
+                problems.unless(knowledge.finding(finding).isPresent(), here + "/shows", "is no finding: " + finding);
+            }
+        }
+        for (int i = 0; i < rounds.size(); i++) {
+            Round round = rounds.get(i);
+            String here = at + "/rounds/" + i;
+            round.stage()
+                    .filter(stage -> !known.contains(stage))
+                    .ifPresent(stage -> problems.at(here + "/stage", "is no stage: " + stage));
+            for (String look : round.looks()) {
+                problems.unless(knowledge.finding(look).isPresent(), here + "/looks", "is no finding: " + look);
+            }
+        }
+        for (int i = 0; i < goals.size(); i++) {
+            for (String stage : goals.get(i).opens()) {
+                problems.unless(known.contains(stage), at + "/goals/" + i + "/opens", "is no stage: " + stage);
+            }
+        }
+        for (int i = 0; i < causes.size(); i++) {
+            causes.get(i)
+                    .seenAt()
+                    .filter(stage -> !known.contains(stage))
+                    .ifPresent(stage -> problems.at(at + "/causes", "is no stage: " + stage));
+        }
+        List<String> repairs = goals.stream().map(Repair::id).toList();
+        List<String> left = causes.stream().map(Left::id).toList();
+        problems.unless(
+                Set.copyOf(repairs)
+                                .equals(Set.copyOf(knowledge.goals().stream()
+                                        .map(RepairGoal::id)
+                                        .toList()))
+                        && repairs.stream().distinct().count() == repairs.size(),
+                at + "/goals",
+                "name each goal of the tables once");
+        problems.unless(
+                Set.copyOf(left)
+                                .equals(Set.copyOf(knowledge.causes().stream()
+                                        .map(Cause::id)
+                                        .toList()))
+                        && left.stream().distinct().count() == left.size(),
+                at + "/causes",
+                "name each cause of the tables once");
+    }
+}
