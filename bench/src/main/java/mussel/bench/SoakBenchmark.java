@@ -92,7 +92,7 @@ final class SoakBenchmark {
     private void tell(int quarter, SoakQuarter q) {
         System.out.printf(
                 Locale.ROOT,
-                "%d legs, quarter %d: %d rounds, %.2f s CPU a round, longest pause %.0f ms, paused %.2f %%, live %.1f MB, resident %.0f MB, %d threads, %d files, worst answer %.0f ms (%s)%n",
+                "%d legs, quarter %d: %d rounds, %.2f s CPU a round, longest pause %.0f ms, paused %.2f %%, live %.1f MB, resident %.0f MB, %d threads, %d files, worst answer %.0f ms (%s)%s%n",
                 legs,
                 quarter,
                 q.rounds(),
@@ -104,7 +104,8 @@ final class SoakBenchmark {
                 q.threads(),
                 q.files(),
                 q.worstMs(),
-                q.slow());
+                q.slow(),
+                q.grew().isEmpty() ? "" : ", grew since the first: " + q.grew());
     }
 
     private List<Measured> figures(List<SoakQuarter> quarters) {

@@ -25,6 +25,7 @@ final class SoakMeter {
     private static final long REST_NS = 300_000_000;
     private static final double MEGA = 1024 * 1024;
 
+    private final HeapGrowth growth = new HeapGrowth();
     private final Map<String, Double> longest = new HashMap<>();
     private volatile String doing = "";
     private volatile boolean running = true;
@@ -103,7 +104,17 @@ final class SoakMeter {
         double worst = longest.values().stream().mapToDouble(d -> d).max().orElse(0);
         double live = liveMb();
         SoakQuarter made = new SoakQuarter(
-                rounds, cpuS, longestPauseMs, share, live, residentMb, Thread.activeCount(), openFiles(), worst, slow);
+                rounds,
+                cpuS,
+                longestPauseMs,
+                share,
+                live,
+                residentMb,
+                Thread.activeCount(),
+                openFiles(),
+                worst,
+                slow,
+                growth.since());
         longest.clear();
         pausedMs = 0;
         longestPauseMs = 0;

@@ -13,6 +13,7 @@ package mussel.bench;
  * @param files open files at its end
  * @param worstMs the longest the interface thread took to answer (ms)
  * @param slow what was being done when it took longest, with the time (ms)
+ * @param grew the classes that hold more of the heap than at the end of the first quarter
  */
 record SoakQuarter(
         int rounds,
@@ -24,4 +25,5 @@ record SoakQuarter(
         int threads,
         int files,
         double worstMs,
-        String slow) {}
+        String slow,
+        String grew) {}

@@ -257,6 +257,10 @@ public final class Assessment {
         return surroundings.judge().knowledge();
     }
 
+    mussel.core.verdict.Judge judge() {
+        return surroundings.judge();
+    }
+
     /** What is known of the leg before anyone looks. */
     public Context context() {
         return Findings.context(this, surroundings.twinFound());
@@ -278,7 +282,8 @@ public final class Assessment {
             }
         });
         costs.putAll(surroundings.judge().ownCosts(yard.labourPerH()));
-        return new VerdictInput(Optional.of(context()), outcomes, yard.labourPerH(), AccessOpen.of(this), costs);
+        return new VerdictInput(Optional.of(context()), outcomes, yard.labourPerH(), AccessOpen.of(this), costs)
+                .in(LegStates.of(this), List.of());
     }
 
     /** Which faults, how sure, and what to look at next. Computed when first asked for. */

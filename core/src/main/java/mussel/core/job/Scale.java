@@ -112,7 +112,11 @@ public enum Scale {
     /** Whether a look was made at a practice leg, by finding. */
     LOOKED("Looked at", "yes"),
     /** Whether a practice leg was handed over instead of mended. */
-    HANDED_OVER("Handed over", "no", "yes");
+    HANDED_OVER("Handed over", "no", "yes"),
+    /** The state of the lower unit as a person corrected it, by condition. */
+    STATE("State"),
+    /** The final check the repair is priced with and ends with. */
+    PROOF("Final check", "none", "one_hold", "both_holds");
 
     private final String label;
     private final List<String> outcomes;

@@ -2,6 +2,7 @@ package mussel.core.verdict;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
 
 /** The tables in use, ready for the contexts lately asked for: preparing them takes longer than judging. For one thread at a time. */
 public final class Judge {
@@ -43,6 +44,11 @@ public final class Judge {
     /** The tables ready for a context. */
     public synchronized Tables tables(Context context) {
         return ready.computeIfAbsent(context, c -> Tables.of(knowledge, c, prepared));
+    }
+
+    /** Rounds of checks and sets of repairs; takes longer than a verdict and may run beside others. */
+    public Repairs repairs(VerdictInput in, Set<String> chosen) {
+        return VerdictEngine.repairs(tables(in.context().orElseGet(Context::empty)), in, chosen);
     }
 
     /** Judges findings that fit the tables. */

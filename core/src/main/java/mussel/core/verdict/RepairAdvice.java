@@ -80,7 +80,7 @@ final class RepairAdvice {
         sets = new RepairSets(
                 stages,
                 knowledge,
-                new RepairSets.Prices(in.labourPerH(), own),
+                new RepairSets.Prices(in.labourPerH(), own, in.stageHours()),
                 new RepairSets.Open(opened(), always()),
                 new Posterior(faults, evidence));
         proof = Math.max(
@@ -88,10 +88,10 @@ final class RepairAdvice {
     }
 
     /** The advice; nothing where the tables know no stages. */
-    static Repairs of(Tables tables, VerdictInput in, List<Evidence> evidence) {
+    static Repairs of(Tables tables, VerdictInput in, List<Evidence> evidence, Set<String> chosen) {
         return tables.knowledge()
                 .repairs()
-                .map(stages -> new RepairAdvice(tables, stages, in, evidence).advise(true))
+                .map(stages -> new RepairAdvice(tables, stages, in, evidence).advise(true, chosen))
                 .orElse(Repairs.NONE);
     }
 
@@ -99,7 +99,7 @@ final class RepairAdvice {
     static Repairs withoutRounds(Tables tables, VerdictInput in, List<Evidence> evidence) {
         return tables.knowledge()
                 .repairs()
-                .map(stages -> new RepairAdvice(tables, stages, in, evidence).advise(false))
+                .map(stages -> new RepairAdvice(tables, stages, in, evidence).advise(false, Set.of()))
                 .orElse(Repairs.NONE);
     }
 
@@ -132,7 +132,7 @@ final class RepairAdvice {
         return List.of(outcomes).contains(in.findings().getOrDefault(finding, ""));
     }
 
-    private Repairs advise(boolean ranked) {
+    private Repairs advise(boolean ranked, Set<String> chosen) {
         List<Long> byStages = sets.best(proof);
         long best = byStages.get(0);
         long leave = sets.closed(0);
@@ -163,7 +163,16 @@ final class RepairAdvice {
                 .distinct()
                 .toList();
         List<Repairs.Round> rounds = ranked ? new Rounds(few, best).all() : List.of();
-        return new Repairs(rounds, offered, proofs, ready(), stops(best));
+        Optional<RepairSet> taken = chosen.isEmpty() ? Optional.empty() : Optional.of(set(closedOf(chosen)));
+        return new Repairs(rounds, offered, taken, proofs, ready(), stops(best));
+    }
+
+    private long closedOf(Set<String> goals) {
+        long set = 0;
+        for (int g = 0; g < goalIds.size(); g++) {
+            set |= goals.contains(goalIds.get(g)) ? 1L << g : 0;
+        }
+        return sets.closed(set);
     }
 
     private final Comparator<Long> cheapest = Comparator.comparingDouble(s -> total(s));
@@ -205,7 +214,7 @@ final class RepairAdvice {
                 .toList();
         double[] p = sets.probabilities();
         List<RepairSet.Leaves> leaves = IntStream.range(0, p.length)
-                .filter(g -> (set >> g & 1) == 0 && p[g] >= RepairSets.LEAST_LIKELY)
+                .filter(g -> (sets.done(set) >> g & 1) == 0 && p[g] >= RepairSets.LEAST_LIKELY)
                 .boxed()
                 .sorted(Comparator.comparingDouble((Integer g) -> -p[g]))
                 .map(g -> new RepairSet.Leaves(goalIds.get(g), p[g]))
@@ -220,12 +229,17 @@ final class RepairAdvice {
                 leaves);
     }
 
+    private double hours(int stage) {
+        RepairTables.Stage of = stages.stages().get(stage);
+        return in.stageHours().getOrDefault(of.id(), of.hours());
+    }
+
     /** The work of a set by the tables (min). */
     private double minutes(long set) {
         double hours = stages.proofs().get(proof).hours();
         int closure = sets.closure(set) & ~sets.closure(0);
         for (int k = 0; k < stages.stages().size(); k++) {
-            hours += (closure >> k & 1) != 0 ? stages.stages().get(k).hours() : 0;
+            hours += (closure >> k & 1) != 0 ? hours(k) : 0;
         }
         for (RepairTables.Repair repair : stages.goals()) {
             hours += (set >> goalIds.indexOf(repair.id()) & 1) != 0 ? repair.ownHours() : 0;
@@ -275,7 +289,7 @@ final class RepairAdvice {
                     .toList();
             List<Repairs.Adds> adds = new ArrayList<>();
             for (int g = 0; g < p.length; g++) {
-                if ((set >> g & 1) == 0 && p[g] >= LEAST_TOLD && shows(looks, stage.id(), goalIds.get(g))) {
+                if ((sets.done(set) >> g & 1) == 0 && p[g] >= LEAST_TOLD && shows(looks, stage.id(), goalIds.get(g))) {
                     if (told.add(goalIds.get(g))) {
                         adds.add(new Repairs.Adds(
                                 goalIds.get(g), p[g], sets.now(set | 1L << g, proof) - sets.now(set, proof)));
@@ -412,7 +426,7 @@ final class RepairAdvice {
             int needed = with(at(round.stage().get())) & ~sets.closure(0) & ~closure;
             double minutes = 0;
             for (int k = 0; k < stages.stages().size(); k++) {
-                minutes += (needed >> k & 1) != 0 ? stages.stages().get(k).hours() * MINUTES : 0;
+                minutes += (needed >> k & 1) != 0 ? hours(k) * MINUTES : 0;
             }
             return minutes;
         }

@@ -29,6 +29,9 @@ final class RepairSets {
     private final long[] renews;
     private final int goals;
     private final int[] opens;
+    /** The repairs that a repair does along with itself. */
+    private final long[] covers;
+
     private final double[] ownCost;
     private final int[] goalOf;
     /** The one fault a repair is for; below zero where there are several or none. */
@@ -72,7 +75,9 @@ final class RepairSets {
         List<String> causeIds = knowledge.causes().stream().map(Cause::id).toList();
         goals = goalIds.size();
         double rate = prices.perHour();
-        stageCost = tables.stages().stream().mapToDouble(s -> s.hours() * rate).toArray();
+        stageCost = tables.stages().stream()
+                .mapToDouble(s -> prices.stageHours().getOrDefault(s.id(), s.hours()) * rate)
+                .toArray();
         int[] with = new int[stages];
         renews = new long[stages];
         for (int k = 0; k < stages; k++) {
@@ -86,11 +91,15 @@ final class RepairSets {
             }
         }
         opens = new int[goals];
+        covers = new long[goals];
         ownCost = new double[goals];
         for (RepairTables.Repair repair : tables.goals()) {
             int g = goalIds.indexOf(repair.id());
             for (String stage : repair.opens()) {
                 opens[g] |= with[stageIds.indexOf(stage)];
+            }
+            for (String goal : repair.covers()) {
+                covers[g] |= 1L << goalIds.indexOf(goal);
             }
             ownCost[g] = prices.own().getOrDefault(repair.id(), rate * (repair.ownHours() + repair.partsHours()));
         }
@@ -159,6 +168,7 @@ final class RepairSets {
         renews = before.renews;
         goals = before.goals;
         opens = before.opens;
+        covers = before.covers;
         ownCost = before.ownCost;
         goalOf = before.goalOf;
         onlyFault = before.onlyFault;
@@ -191,8 +201,13 @@ final class RepairSets {
      *
      * @param perHour the labour rate (money per hour)
      * @param own what repairs cost by themselves, their way in open (money), where it is not as the tables say
+     * @param stageHours what stages take (h), where it is not as the tables say
      */
-    record Prices(double perHour, Map<String, Double> own) {}
+    record Prices(double perHour, Map<String, Double> own, Map<String, Double> stageHours) {
+        Prices(double perHour, Map<String, Double> own) {
+            this(perHour, own, Map.of());
+        }
+    }
 
     /**
      * Where the lower unit stands.
@@ -273,11 +288,20 @@ final class RepairSets {
     }
 
     private double back(long set, int closure, int proof) {
-        long left = all() & ~set;
+        long left = all() & ~done(set);
         return 1
                 - means.computeIfAbsent(
                         new Key(left, closure & seeing, proof, -1),
                         k -> mean(c -> in(left, c) ? 1 - (1 - shown(c, closure, proof)) * bringsBack[c] : 1));
+    }
+
+    /** A set with what its repairs do along with themselves. */
+    long done(long set) {
+        long done = set;
+        for (long rest = set; rest != 0; rest &= rest - 1) {
+            done |= covers[Long.numberOfTrailingZeros(rest)];
+        }
+        return done;
     }
 
     private long all() {
@@ -308,7 +332,7 @@ final class RepairSets {
     }
 
     private double later(long set, int closure, int proof) {
-        long left = all() & ~set;
+        long left = all() & ~done(set);
         double later = visit * back(set, closure, proof);
         for (int k = 0; k < stages; k++) {
             later += stageCost[k] * again(k, left, closure, proof);
@@ -400,9 +424,26 @@ final class RepairSets {
 
     /** Adds the cheapest set that opens just these stages; a stage that nothing in it opens is given each repair that does, in turn. */
     private void spanning(int closure, long in, int proof, List<Long> to) {
-        long may = members & fitting(closure);
+        covering(closure, in, members & fitting(closure), proof, to);
+    }
+
+    /** With each repair that does others along with it in and out in turn: what it does for them is no matter of degree. */
+    private void covering(int closure, long in, long may, int proof, List<Long> to) {
+        for (long rest = may & ~in; rest != 0; rest &= rest - 1) {
+            int g = Long.numberOfTrailingZeros(rest);
+            if (covers[g] != 0) {
+                covering(closure, in | 1L << g, may, proof, to);
+                covering(closure, in, may & ~(1L << g), proof, to);
+                return;
+            }
+        }
+        within(closure, in, may, proof, to);
+    }
+
+    private void within(int closure, long in, long may, int proof, List<Long> to) {
         long set = cheapest(closure, in, may & ~in, proof);
-        int missing = closure & ~closure(set);
+        // What a stage renews by rule opens no stage by itself.
+        int missing = closure & ~closure(set & (members | always));
         if (missing == 0) {
             long closed = closed(set);
             if (closure(closed) == closure && !to.contains(closed)) {
@@ -414,7 +455,7 @@ final class RepairSets {
         for (long rest = may & ~in; rest != 0; rest &= rest - 1) {
             long goal = Long.lowestOneBit(rest);
             if ((opens[Long.numberOfTrailingZeros(goal)] & stage) != 0) {
-                spanning(closure, in | goal, proof, to);
+                within(closure, in | goal, may, proof, to);
             }
         }
     }

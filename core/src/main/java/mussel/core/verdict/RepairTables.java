@@ -152,15 +152,18 @@ public record RepairTables(
      * @param opens the stages it needs open
      * @param ownHours its own work once they are open (h)
      * @param partsHours its parts (hours of work they are worth)
+     * @param covers the repairs it does along with itself, as a whole pump its impeller
      */
     public record Repair(
             @Given("the goal") String id,
             @Given("the stages it needs open") List<String> opens,
             @Given(value = "its own work (h)", min = 0, max = 1_000) double ownHours,
-            @Given(value = "its parts, in hours of work", min = 0, max = 10_000) double partsHours) {
-        /** Keeps its own copy. */
+            @Given(value = "its parts, in hours of work", min = 0, max = 10_000) double partsHours,
+            @Given("the repairs it does along with itself") List<String> covers) {
+        /** Keeps its own copies. */
         public Repair {
             opens = List.copyOf(opens);
+            covers = List.copyOf(covers);
         }
     }
 
@@ -232,6 +235,10 @@ public record RepairTables(
         for (int i = 0; i < goals.size(); i++) {
             for (String stage : goals.get(i).opens()) {
                 problems.unless(known.contains(stage), at + "/goals/" + i + "/opens", "is no stage: " + stage);
+            }
+            for (String goal : goals.get(i).covers()) {
+                problems.unless(
+                        knowledge.goal(goal).isPresent(), at + "/goals/" + i + "/covers", "is no goal: " + goal);
             }
         }
         for (int i = 0; i < causes.size(); i++) {

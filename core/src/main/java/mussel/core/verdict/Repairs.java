@@ -1,6 +1,7 @@
 package mussel.core.verdict;
 
 import java.util.List;
+import java.util.Optional;
 import mussel.core.measure.Given;
 
 /**
@@ -8,14 +9,21 @@ import mussel.core.measure.Given;
  *
  * @param rounds the rounds of checks in the order advised; those that something must be put back for come last
  * @param sets the best set first, then a smaller and a larger one, and leaving it last
+ * @param chosen what the repairs chosen come to; empty where none are
  * @param proofs the final checks to choose from for the best set
  * @param ready repairs whose fault is seen only once the lower unit is open: have the part ready
  * @param stops where to look once more while the best set is worked on, and what that may add
  */
 public record Repairs(
-        List<Round> rounds, List<RepairSet> sets, List<ProofOf> proofs, List<Ready> ready, List<Stop> stops) {
+        List<Round> rounds,
+        List<RepairSet> sets,
+        Optional<RepairSet> chosen,
+        List<ProofOf> proofs,
+        List<Ready> ready,
+        List<Stop> stops) {
     /** Nothing to say. */
-    public static final Repairs NONE = new Repairs(List.of(), List.of(), List.of(), List.of(), List.of());
+    public static final Repairs NONE =
+            new Repairs(List.of(), List.of(), Optional.empty(), List.of(), List.of(), List.of());
 
     /** Keeps its own copies. */
     public Repairs {

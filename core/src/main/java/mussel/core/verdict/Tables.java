@@ -140,7 +140,21 @@ public final class Tables {
         return !in.findings().containsKey(finding.id())
                 && opened(finding, in)
                 && finding.possible(context, in.findings())
-                && !excluded(finding, in);
+                && !excluded(finding, in)
+                && !forbidden(finding, in);
+    }
+
+    /** Whether the state of the lower unit, where anything was said of it, allows none of the rounds a look is made in. */
+    private boolean forbidden(Finding finding, VerdictInput in) {
+        if (in.state().isEmpty() || knowledge.repairs().isEmpty()) {
+            return false;
+        }
+        LegState state = in.legState();
+        List<RepairTables.Round> rounds = knowledge.repairs().get().rounds().stream()
+                .filter(r -> r.looks().contains(finding.id()))
+                .toList();
+        return !rounds.isEmpty()
+                && rounds.stream().noneMatch(r -> r.unmet(state).isEmpty());
     }
 
     /** Whether what must be open before a look is, or was: something that is seen there was found. */

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Check;
@@ -94,7 +95,12 @@ public final class VerdictEngine {
 
     /** Which round of checks and which set of repairs: the advice on a lower unit in the state it is in. */
     public static Repairs repairs(Tables tables, VerdictInput in) {
-        return RepairAdvice.of(tables, in, new VerdictEngine(tables, in).evidence);
+        return repairs(tables, in, Set.of());
+    }
+
+    /** The same, with what some chosen repairs come to. */
+    public static Repairs repairs(Tables tables, VerdictInput in, Set<String> chosen) {
+        return RepairAdvice.of(tables, in, new VerdictEngine(tables, in).evidence, chosen);
     }
 
     /** Which set of repairs, without the rounds of checks, which take most of the time. */

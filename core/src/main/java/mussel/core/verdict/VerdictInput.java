@@ -19,6 +19,7 @@ import mussel.core.verdict.LegState.Condition;
  * @param state what is known of the state of the lower unit, by condition
  * @param proof the final check sets of repairs are priced with; both tests where not given
  * @param due goals that are due by their clock
+ * @param stageHours what stages take on this lower unit (h); the tables' own where not given
  */
 public record VerdictInput(
         @Given("what is known beforehand") Optional<Context> context,
@@ -28,7 +29,8 @@ public record VerdictInput(
         @Given("the costs of the goals") Map<String, Costs> goals,
         @Given("the state of the lower unit, by condition") Map<String, String> state,
         @Given("the final check") Optional<String> proof,
-        @Given("the goals due by their clock") List<String> due) {
+        @Given("the goals due by their clock") List<String> due,
+        @Given("what stages take on this lower unit (h)") Map<String, Double> stageHours) {
     private static final String BOTH_HOLDS = "both_holds";
 
     /** The state an access level leaves. */
@@ -45,6 +47,7 @@ public record VerdictInput(
         goals = new LinkedHashMap<>(goals);
         state = new LinkedHashMap<>(state);
         due = List.copyOf(due);
+        stageHours = new LinkedHashMap<>(stageHours);
     }
 
     /** Findings of a lower unit of whose state nothing more is known than what is open. */
@@ -54,19 +57,24 @@ public record VerdictInput(
             double labourPerH,
             List<String> open,
             Map<String, Costs> goals) {
-        this(context, findings, labourPerH, open, goals, Map.of(), Optional.empty(), List.of());
+        this(context, findings, labourPerH, open, goals, Map.of(), Optional.empty(), List.of(), Map.of());
     }
 
     /** The same with other findings, and other access levels open. */
     VerdictInput found(Map<String, String> other, List<String> opened) {
-        return new VerdictInput(context, other, labourPerH, opened, goals, state, proof, due);
+        return new VerdictInput(context, other, labourPerH, opened, goals, state, proof, due, stageHours);
+    }
+
+    /** The same with other costs, what stages take here, and another final check. */
+    public VerdictInput priced(Map<String, Costs> own, Map<String, Double> hours, Optional<String> check) {
+        return new VerdictInput(context, findings, labourPerH, open, own, state, check, due, hours);
     }
 
     /** The same with the state of the lower unit, and what is due whatever the odds. */
     public VerdictInput in(LegState state, List<String> due) {
         Map<String, String> known = new LinkedHashMap<>();
         state.known().forEach((condition, value) -> known.put(condition.id(), value));
-        return new VerdictInput(context, findings, labourPerH, open, goals, known, proof, due);
+        return new VerdictInput(context, findings, labourPerH, open, goals, known, proof, due, stageHours);
     }
 
     /** The state of the lower unit: what was said of it, and what the access levels leave that are open. */
@@ -123,6 +131,12 @@ public record VerdictInput(
                         .equals(p)),
                 "/proof",
                 "is no final check of the tables: " + p));
+        stageHours.forEach((id, hours) -> problems.unless(
+                hours >= 0
+                        && hours <= 1_000
+                        && knowledge.repairs().flatMap(r -> r.stage(id)).isPresent(),
+                "/stage_hours/" + id,
+                "is " + hours + " h; name a stage of the tables and 0 to 1000 h"));
         for (int i = 0; i < due.size(); i++) {
             problems.unless(knowledge.goal(due.get(i)).isPresent(), "/due/" + i, "is no goal of the tables");
         }

@@ -64,7 +64,8 @@ class RepairSetsTest {
             List<String> opens = g == 0
                     ? List.of("plugs")
                     : List.of(stages.get(random.nextInt(4)).id());
-            repairs.add(new Repair("g" + g, opens, random.nextDouble(), random.nextDouble()));
+            List<String> covers = g == 4 && random.nextBoolean() ? List.of("g3") : List.of();
+            repairs.add(new Repair("g" + g, opens, random.nextDouble(), random.nextDouble(), covers));
         }
         List<Left> left = new ArrayList<>();
         for (int c = 0; c < CAUSES; c++) {
@@ -116,6 +117,8 @@ class RepairSetsTest {
         for (Repair repair : tables.goals()) {
             now += in.contains(repair.id()) ? repair.ownHours() + repair.partsHours() : 0;
         }
+        Set<String> covered = new java.util.HashSet<>();
+        tables.goals().stream().filter(r -> in.contains(r.id())).forEach(r -> covered.addAll(r.covers()));
         double later = 0;
         for (int s = 0; s < combinations.length; s++) {
             double stays = 1;
@@ -125,7 +128,7 @@ class RepairSetsTest {
             for (int c = 0; c < CAUSES; c++) {
                 Left left = tables.causes().get(c);
                 String goal = knowledge.causes().get(c).goal();
-                if ((s >> c & 1) == 0 || in.contains(goal)) {
+                if ((s >> c & 1) == 0 || in.contains(goal) || covered.contains(goal)) {
                     continue;
                 }
                 boolean seen = left.seenAt().filter(closure::contains).isPresent() && !sure.contains(goal);
@@ -169,7 +172,7 @@ class RepairSetsTest {
     @ValueSource(ints = {0, 1})
     void theBestSetIsTheBestOfAll(int proof) {
         Knowledge knowledge = knowledge();
-        for (int seed = 0; seed < 100; seed++) {
+        for (int seed = 0; seed < 200; seed++) {
             Random random = new Random(seed);
             RepairTables tables = tables(random);
             double[] combinations = combinations(random);

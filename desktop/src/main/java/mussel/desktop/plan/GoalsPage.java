@@ -20,6 +20,7 @@ final class GoalsPage extends Column {
 
     private final Map<Named, GoalRow> made = new HashMap<>();
     private final Label twin = Texts.sentence("");
+    private final SetsPage sets;
 
     private record Named(String id, String title) {}
 
@@ -28,9 +29,12 @@ final class GoalsPage extends Column {
         this.desk = desk;
         twin.getStyleClass().add("card");
         twin.setMaxWidth(Double.MAX_VALUE);
+        sets = new SetsPage(desk);
         getChildren().add(twin);
         getChildren()
                 .addAll(
+                        sets,
+                        Texts.heading("Single repairs"),
                         rows,
                         Texts.dim(
                                 "Work at the yard's rate, parts at their least single price; estimates, all of them. Odds from the verdict."));
@@ -54,6 +58,7 @@ final class GoalsPage extends Column {
                         .map(Further::goal)
                         .orElse("")
                 : "";
+        sets.show(now);
         now.further().forEach(f -> byGoal.get(f.goal()).show(f, now, f.goal().equals(likeliest)));
         String both = now.visit().isPresent() ? "" : now.twinPriced();
         twin.setText(both);

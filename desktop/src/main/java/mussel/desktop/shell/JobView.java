@@ -48,6 +48,7 @@ final class JobView extends BorderPane {
     private final Map<String, Cutaway> cutaways = new HashMap<>();
     private final Map<String, List<mussel.core.sheet.Region>> drawn = new HashMap<>();
     private final SheetNotice notice;
+    private final StateLine state;
     private final Beside beside = new Beside(this::act);
     private final Pages sheets = new Pages();
     private final SheetPane middle = new SheetPane(sheets);
@@ -68,11 +69,12 @@ final class JobView extends BorderPane {
         this.spine = spine;
         this.makers = makers;
         notice = new SheetNotice(desk);
+        state = new StateLine(desk);
         getStyleClass().add("job-view");
         middle.getStyleClass().add("middle");
         VBox.setVgrow(middle, javafx.scene.layout.Priority.ALWAYS);
         middle.setMaxHeight(Double.MAX_VALUE);
-        centre.getChildren().addAll(notice, middle);
+        centre.getChildren().addAll(notice, state, middle);
         centre.setMinSize(0, 0);
         setLeft(drawings);
         setCenter(centre);
@@ -147,9 +149,9 @@ final class JobView extends BorderPane {
         beside.setBar(folded);
         if (folded && getRight() != null) {
             setRight(null);
-            centre.getChildren().setAll(beside, notice, middle);
+            centre.getChildren().setAll(beside, notice, state, middle);
         } else if (!folded && getRight() == null) {
-            centre.getChildren().setAll(notice, middle);
+            centre.getChildren().setAll(notice, state, middle);
             setRight(beside);
         }
         beside.setPrefWidth(folded ? USE_COMPUTED_SIZE : right);
@@ -327,6 +329,7 @@ final class JobView extends BorderPane {
             told = now;
             seen.clear();
             notice.show();
+            state.show(now);
             Cutaway cutaway = cutaway(now);
             drawings.show(cutaway);
             cutaway.show(now);

@@ -58,6 +58,7 @@ public final class VerdictStation implements StationView {
     private final VBox tables = new Column(8);
     private final PickRow view;
     private final Pages pages = new Pages();
+    private final RoundsCard rounds;
     private final Map<String, Consumer<Assessment>> fill;
     private final Map<String, Node> views;
     private String shown = "causes";
@@ -67,6 +68,7 @@ public final class VerdictStation implements StationView {
     /** The station of a job. */
     public VerdictStation(Desk desk) {
         this.desk = desk;
+        rounds = new RoundsCard(desk);
         view = new PickRow(
                 "verdict-view",
                 "",
@@ -199,6 +201,8 @@ public final class VerdictStation implements StationView {
         VerdictResult out = now.verdict();
         VerdictWords words = now.verdictWords();
         List<Node> rows = new ArrayList<>();
+        rounds.show(now);
+        rows.add(rounds);
         rows.add(Texts.wrapped(words.next(), "strong"));
         Optional<VerdictResult.Bearing> under = Optional.empty();
         boolean brought = out.checks().stream().anyMatch(c -> c.bearing() == VerdictResult.Bearing.COMPLAINT);

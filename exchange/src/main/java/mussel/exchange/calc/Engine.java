@@ -125,6 +125,7 @@ public final class Engine {
     /** Rounds, sets and what belongs to them stand beside the causes. */
     private static ObjectNode flat(ObjectNode verdict) {
         ObjectNode repairs = (ObjectNode) verdict.remove("repairs");
+        repairs.remove("chosen");
         repairs.path("sets").forEach(set -> ((ObjectNode) set)
                 .put("total", set.path("now").asDouble() + set.path("later").asDouble()));
         return verdict.setAll(repairs);

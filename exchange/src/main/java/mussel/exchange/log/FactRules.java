@@ -19,6 +19,7 @@ import mussel.core.job.Topic;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problems;
 import mussel.core.verdict.Finding;
+import mussel.core.verdict.LegState;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.exchange.yard.YardTables;
@@ -304,6 +305,11 @@ final class FactRules {
 
     private static Optional<String> chosen(Fact.Chosen chosen) {
         List<String> outcomes = OUTCOMES.get(chosen.about().name());
+        if (chosen.about().name().equals(Scale.STATE.address().name())) {
+            outcomes = LegState.Condition.of(chosen.about().of())
+                    .map(LegState.Condition::states)
+                    .orElse(null);
+        }
         if (outcomes == null) {
             return Optional.of("chooses on “" + chosen.about().name() + "”, which is no scale");
         }

@@ -47,7 +47,8 @@ class SetsExampleTest {
                         g.get("id").textValue(),
                         texts(g.get("opens")),
                         g.get("own_hours").doubleValue(),
-                        g.get("parts_hours").doubleValue())));
+                        g.get("parts_hours").doubleValue(),
+                        List.of())));
         List<RepairTables.Left> left = new ArrayList<>();
         given.get("causes").forEach(c -> {
             Map<String, Double> shown = new HashMap<>();

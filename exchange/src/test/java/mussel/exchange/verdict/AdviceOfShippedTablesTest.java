@@ -28,7 +28,8 @@ class AdviceOfShippedTablesTest {
         Context context = Context.empty().withComplaint(List.of(complaint));
         return VerdictEngine.repairs(
                 Tables.of(KnowledgeFiles.shipped(), context),
-                new VerdictInput(Optional.of(context), found, 80, List.of(), Map.of(), state, Optional.empty(), due));
+                new VerdictInput(
+                        Optional.of(context), found, 80, List.of(), Map.of(), state, Optional.empty(), due, Map.of()));
     }
 
     private static List<String> best(Repairs advice) {

@@ -1,0 +1,127 @@
+package mussel.core.job;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import mussel.core.plan.Plan;
+import mussel.core.sheet.PartQty;
+import mussel.core.verdict.LegState;
+import mussel.core.verdict.LegState.Condition;
+
+/**
+ * The state of a lower unit, folded from its job: what was drained, which steps are ticked, what was corrected by hand, each in its time. What nothing
+ * was entered of is taken as whole.
+ */
+public final class LegStates {
+    private static final String IN = "in";
+    private static final String OUT = "out";
+
+    /** The parts whose being off puts a condition out; of those in brackets only where a sheet has none of the others. */
+    private static final Map<Condition, List<List<String>>> PARTS = new EnumMap<>(Map.of(
+            Condition.PROPELLER, List.of(List.of("propeller")),
+            Condition.PLUGS, List.of(List.of("drain_plug")),
+            Condition.PUMP, List.of(List.of("pump_housing", "impeller")),
+            Condition.SEAL_CARRIER, List.of(List.of("seal_carrier"), List.of("ds_seal")),
+            Condition.PROP_CARRIER, List.of(List.of("prop_carrier"), List.of("skeg_half")),
+            Condition.SHIFT_COVER, List.of(List.of("shift_retainer")),
+            Condition.GEARS, List.of(List.of("prop_shaft", "driveshaft", "forward_gear"))));
+
+    /** Steps that move no part and make a state all the same. */
+    private static final Map<String, Map<Condition, String>> MAKES = Map.of(
+            "leg_drop", Map.of(Condition.LEG, "off"),
+            "leg_up", Map.of(Condition.LEG, "on"),
+            "linkage_open", Map.of(Condition.LINKAGE, "open"),
+            "linkage_close", Map.of(Condition.LINKAGE, "joined"),
+            "oil_out", Map.of(Condition.OIL, OUT),
+            "fill_up", Map.of(Condition.OIL, IN));
+
+    private final Assessment all;
+    private final Set<String> off = new HashSet<>();
+    private LegState state = LegState.UNKNOWN;
+
+    private LegStates(Assessment all) {
+        this.all = all;
+    }
+
+    /** The state as the job's entries leave it; what is not named there is whole. */
+    public static LegState of(Assessment all) {
+        return new LegStates(all).fold();
+    }
+
+    /** Whether a condition is one that a person corrects: the case follows from what is in or out. */
+    public static boolean correctable(Condition condition) {
+        return condition != Condition.CASE && condition != Condition.CURING;
+    }
+
+    /** What is not as in a lower unit that is whole, in the order of the conditions. */
+    public static List<Map.Entry<Condition, String>> changed(LegState state) {
+        List<Map.Entry<Condition, String>> changed = new ArrayList<>();
+        for (Condition condition : Condition.values()) {
+            state.of(condition)
+                    .filter(v -> !v.equals(condition.states().get(0)))
+                    .ifPresent(v -> changed.add(Map.entry(condition, v)));
+        }
+        return changed;
+    }
+
+    private record Event(Instant at, int order, Runnable act) {}
+
+    private LegState fold() {
+        Job job = all.job();
+        List<Event> events = new ArrayList<>();
+        if (job.reading(Field.DRAINED).isPresent()) {
+            make(Condition.OIL, OUT);
+            make(Condition.PLUGS, OUT);
+        }
+        if (seen("rotation_feel", "seized") || seen("stiff_to_turn", "locked")) {
+            make(Condition.TURNS, "locked");
+        }
+        int order = 0;
+        for (Plan.PlannedStep planned : all.plan().steps()) {
+            int at = order++;
+            job.ticked(planned.step().id()).ifPresent(when -> events.add(new Event(when, at, () -> tick(planned))));
+        }
+        for (Map.Entry<Address, String> choice : job.choices().entrySet()) {
+            Optional<Condition> condition = Condition.of(choice.getKey().of());
+            if (choice.getKey().name().equals(Scale.STATE.address().name()) && condition.isPresent()) {
+                Instant when = job.chosenAt(choice.getKey()).orElse(Instant.MAX);
+                events.add(new Event(when, Integer.MAX_VALUE, () -> make(condition.get(), choice.getValue())));
+            }
+        }
+        events.sort(Comparator.comparing(Event::at).thenComparing(Event::order));
+        events.forEach(e -> e.act().run());
+        return state;
+    }
+
+    private boolean seen(String finding, String outcome) {
+        return all.findings().containsKey(finding)
+                && all.findings().get(finding).outcome().equals(outcome);
+    }
+
+    private void make(Condition condition, String value) {
+        state = state.with(condition, value);
+    }
+
+    private void tick(Plan.PlannedStep planned) {
+        planned.step().partsOut().stream().map(PartQty::part).forEach(off::add);
+        planned.step().partsIn().stream().map(PartQty::part).forEach(off::remove);
+        PARTS.forEach((condition, kinds) -> {
+            List<String> parts = kinds.stream()
+                    .filter(k -> k.stream().anyMatch(p -> all.sheet().part(p).isPresent()))
+                    .findFirst()
+                    .orElse(List.of());
+            boolean moves = planned.step().partsOut().stream().anyMatch(p -> parts.contains(p.part()))
+                    || planned.step().partsIn().stream().anyMatch(p -> parts.contains(p.part()));
+            if (moves) {
+                make(condition, parts.stream().anyMatch(off::contains) ? OUT : IN);
+            }
+        });
+        MAKES.getOrDefault(planned.step().id(), Map.of()).forEach(this::make);
+    }
+}

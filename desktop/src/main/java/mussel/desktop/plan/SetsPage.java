@@ -1,0 +1,243 @@
+package mussel.desktop.plan;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.RepairQuestion;
+import mussel.core.job.Scale;
+import mussel.core.measure.Display;
+import mussel.core.sheet.Goal;
+import mussel.core.verdict.RepairSet;
+import mussel.core.verdict.RepairTables;
+import mussel.core.verdict.Repairs;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+
+/** What to repair, as sets: the recommended one, a smaller and a larger one, and leaving it, each with its price and the chance that the boat comes back. */
+final class SetsPage extends Column {
+    private static final double BAR = 150;
+
+    private final Desk desk;
+    private final Label head = Texts.dim(
+            "Chosen together: what shares the way in costs it once, and what is left brings the boat back once.");
+    private final VBox cards = new Column(6);
+    private final PickRow proof;
+    private final Label proofs = Texts.dim("");
+    private final Label ready = Texts.sentence("");
+    private final Label stops = Texts.sentence("");
+    private Optional<Assessment> shown = Optional.empty();
+
+    SetsPage(Desk desk) {
+        super(6);
+        this.desk = desk;
+        setId("sets");
+        proof = new PickRow(
+                        "pick-proof",
+                        "Final check",
+                        List.of(
+                                Choice.text("none", "None"),
+                                Choice.text("one_hold", "One pressure test"),
+                                Choice.text("both_holds", "Pressure and vacuum test")))
+                .optional()
+                .onPick(picked -> desk.choose(Scale.PROOF.address(), picked));
+        getChildren().addAll(head, cards, proof, proofs, ready, stops);
+        for (Label optional : List.of(proofs, ready, stops)) {
+            optional.managedProperty().bind(optional.textProperty().isNotEmpty());
+            optional.visibleProperty().bind(optional.textProperty().isNotEmpty());
+        }
+    }
+
+    void show(Assessment now) {
+        boolean asked = !now.findings().isEmpty() && now.knowledge().repairs().isPresent() && !now.leftAlone();
+        setVisible(asked);
+        setManaged(asked);
+        if (!asked || shown.filter(s -> s == now).isPresent()) {
+            return;
+        }
+        shown = Optional.of(now);
+        proof.show(Optional.of(now.job().choice(Scale.PROOF).orElse("both_holds")));
+        if (cards.getChildren().isEmpty()) {
+            cards.getChildren().setAll(Texts.dim("Comparing sets of repairs…"));
+        }
+        RepairQuestion question = RepairQuestion.of(now);
+        Set<String> known = now.sheet().goals().stream().map(Goal::id).collect(Collectors.toSet());
+        desk.quietlyAside("the sets of repairs", stop -> question.answer(known), answer -> {
+            if (shown.filter(s -> s == now).isPresent()) {
+                show(now, question, answer);
+            }
+        });
+    }
+
+    private void show(Assessment now, RepairQuestion question, RepairQuestion.Answer answered) {
+        Repairs answer = answered.repairs();
+        List<RepairSet> sets = answer.sets();
+        Set<String> chosen = new HashSet<>(question.chosen());
+        List<VBox> made = new ArrayList<>();
+        boolean offered = false;
+        for (int i = 0; i < sets.size(); i++) {
+            RepairSet set = sets.get(i);
+            boolean taken = inSheet(now, set.goals()).equals(chosen);
+            offered |= taken;
+            made.add(card(now, question, answered, set, i == 0 ? "Recommended" : kind(sets, i), "set-" + i, taken));
+        }
+        if (!offered && answer.chosen().isPresent()) {
+            made.add(0, card(now, question, answered, answer.chosen().get(), "Chosen", "set-chosen", true));
+        }
+        javafx.scene.Node focused = getScene() == null ? null : getScene().getFocusOwner();
+        String held =
+                focused != null && focused.getId() != null && focused.getId().startsWith("take-set")
+                        ? focused.getId()
+                        : "";
+        cards.getChildren().setAll(made);
+        if (!held.isEmpty()) {
+            cards.lookupAll("#" + held).stream().findFirst().ifPresent(javafx.scene.Node::requestFocus);
+        }
+        proofs.setText(answer.proofs().stream()
+                .map(p -> title(now, p) + ": " + Math.round(p.minutes()) + " min, comes back "
+                        + Display.percent(p.back()))
+                .collect(Collectors.joining(" · ")));
+        ready.setText(
+                answer.ready().isEmpty()
+                        ? ""
+                        : "Have ready: "
+                                + answer.ready().stream()
+                                        .map(r -> title(now, r.goal()) + " (" + Display.percent(r.probability())
+                                                + ", seen with " + stage(now, r.seenAt()) + ")")
+                                        .collect(Collectors.joining(", "))
+                                + ".");
+        stops.setText(answer.stops().stream()
+                .map(s -> "Stop and look with " + stage(now, s.after()) + ": may add "
+                        + s.adds().stream()
+                                .limit(3)
+                                .map(a -> title(now, a.goal()) + " (" + Display.percent(a.probability()) + ", "
+                                        + now.yard().money().sum(a.cost()) + ")")
+                                .collect(Collectors.joining(", "))
+                        + ".")
+                .collect(Collectors.joining("\n")));
+    }
+
+    private static String kind(List<RepairSet> sets, int at) {
+        if (at == sets.size() - 1) {
+            return "Leave the rest";
+        }
+        return sets.get(at).now() < sets.get(0).now() ? "Less" : "More";
+    }
+
+    private static String title(Assessment now, Repairs.ProofOf of) {
+        return now.knowledge().repairs().orElseThrow().proofs().stream()
+                .filter(p -> p.id().equals(of.proof()))
+                .map(RepairTables.Proof::title)
+                .findFirst()
+                .orElse(of.proof());
+    }
+
+    private static String stage(Assessment now, String id) {
+        String title = now.knowledge()
+                .repairs()
+                .orElseThrow()
+                .stage(id)
+                .map(RepairTables.Stage::title)
+                .orElse(id);
+        return title.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + title.substring(1);
+    }
+
+    private static String title(Assessment now, String goal) {
+        return now.sheet()
+                .goal(goal)
+                .map(Goal::title)
+                .or(() -> now.knowledge().goal(goal).map(g -> g.title()))
+                .orElse(goal);
+    }
+
+    /** Those of some repairs that this lower unit's sheet has. */
+    private static Set<String> inSheet(Assessment now, List<String> goals) {
+        return goals.stream()
+                .filter(g -> now.sheet().goal(g).isPresent())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    private VBox card(
+            Assessment now,
+            RepairQuestion question,
+            RepairQuestion.Answer answered,
+            RepairSet set,
+            String kind,
+            String id,
+            boolean taken) {
+        RepairQuestion.Price plan = answered.prices().get(new HashSet<>(inSheet(now, set.goals())));
+        List<String> titles =
+                inSheet(now, set.goals()).stream().map(g -> title(now, g)).toList();
+        Label name = Texts.wrapped(titles.isEmpty() ? "Nothing is repaired" : String.join(", ", titles), "strong");
+        int days = question.days(set.goals());
+        String left = set.leaves().stream()
+                .filter(l -> now.sheet().goal(l.goal()).isPresent())
+                .limit(3)
+                .map(l -> title(now, l.goal()) + " " + Display.percent(l.probability()))
+                .collect(Collectors.joining(", "));
+        Label open = Texts.dim(left.isEmpty() ? "Nothing likely is left open." : "Still open: " + left);
+        Label time = Texts.dim(Display.workTime(plan.minutes())
+                + (days == 0 ? "" : days == 1 ? " · parts in 1 day" : " · parts in " + days + " days"));
+        VBox words = new Column(2, Texts.dim(kind), name, open, time);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMinWidth(0);
+        Label price = Texts.wrapped(
+                now.yard().money().sum(plan.money()) + (plan.unpriced() ? " and parts without a price" : ""), "strong");
+        Label back = Texts.dim("comes back: " + Display.percent(set.back()));
+        Region room = new Region();
+        room.getStyleClass().add("back-room");
+        room.setMinSize(BAR, 6);
+        room.setMaxSize(BAR, 6);
+        Region bar = new Region();
+        bar.getStyleClass().add("back-bar");
+        bar.setMinSize(Math.max(2, BAR * set.back()), 6);
+        bar.setMaxSize(Math.max(2, BAR * set.back()), 6);
+        javafx.scene.layout.StackPane gauge = new javafx.scene.layout.StackPane(room, bar);
+        javafx.scene.layout.StackPane.setAlignment(bar, javafx.geometry.Pos.CENTER_LEFT);
+        gauge.setMaxWidth(BAR);
+        gauge.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        Button take = new Button(taken ? "Chosen" : "Choose this set");
+        take.setId("take-" + id);
+        take.setDisable(taken);
+        take.setAccessibleText((taken ? "Chosen: " : "Choose: ") + name.getText());
+        take.setOnAction(e -> take(now, set));
+        VBox figures = new Column(3, price, back, gauge, take);
+        figures.setMinWidth(USE_PREF_SIZE);
+        VBox card = new Column(0, new Row(10, words, figures));
+        card.setId(id);
+        card.getStyleClass().addAll("card", "set-card");
+        if (taken || kind.equals("Recommended")) {
+            card.getStyleClass().add(taken ? "set-taken" : "set-best");
+        }
+        return card;
+    }
+
+    /** Chooses just these repairs, all in one entry. */
+    private void take(Assessment now, RepairSet set) {
+        Set<String> wanted = inSheet(now, set.goals());
+        Set<String> chosen = new LinkedHashSet<>(now.goals());
+        List<Fact> facts = Stream.concat(
+                        wanted.stream().filter(g -> !chosen.contains(g)).map(g ->
+                                (Fact) new Fact.Chosen(Scale.GOAL.of(g), "yes")),
+                        chosen.stream().filter(g -> !wanted.contains(g)).map(g ->
+                                (Fact) new Fact.Chosen(Scale.GOAL.of(g), "no")))
+                .toList();
+        desk.note(facts);
+    }
+}

@@ -1,0 +1,114 @@
+package mussel.desktop.shell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.layout.FlowPane;
+import mussel.core.job.Assessment;
+import mussel.core.job.LegStates;
+import mussel.core.job.Scale;
+import mussel.core.verdict.LegState;
+import mussel.core.verdict.LegState.Condition;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.Texts;
+
+/**
+ * The state of the lower unit in one line. What differs from a whole one stands as a button that puts it right with one pick; the others come with
+ * <i>Correct</i>.
+ */
+final class StateLine extends Column {
+    private static final Map<Condition, List<String>> WORDS = Map.ofEntries(
+            Map.entry(Condition.ENGINE, List.of("engine here", "came alone")),
+            Map.entry(Condition.LEG, List.of("on the engine", "off the engine")),
+            Map.entry(Condition.OIL, List.of("oil in", "oil out")),
+            Map.entry(Condition.PLUGS, List.of("plugs in", "plugs out")),
+            Map.entry(Condition.PROPELLER, List.of("propeller on", "propeller off")),
+            Map.entry(Condition.PUMP, List.of("pump on", "pump off")),
+            Map.entry(Condition.SEAL_CARRIER, List.of("driveshaft seals in", "driveshaft seals out")),
+            Map.entry(Condition.PROP_CARRIER, List.of("prop carrier in", "prop carrier out")),
+            Map.entry(Condition.SHIFT_COVER, List.of("shift cover on", "shift cover off")),
+            Map.entry(Condition.GEARS, List.of("gears in", "gears out")),
+            Map.entry(Condition.CASE, List.of("case closed", "case open")),
+            Map.entry(Condition.LINKAGE, List.of("linkage joined", "linkage open")),
+            Map.entry(Condition.TURNS, List.of("turns", "locked")),
+            Map.entry(Condition.CURING, List.of("nothing curing", "sealant curing")));
+
+    private final Desk desk;
+    private final FlowPane line = new Flow(5, 5);
+    private final FlowPane others = new Flow(5, 5);
+    private final Button correct = new Button("Correct…");
+    private LegState shown = LegState.UNKNOWN;
+
+    StateLine(Desk desk) {
+        super(4);
+        this.desk = desk;
+        setId("state-line");
+        getStyleClass().add("state-line");
+        correct.setId("state-correct");
+        correct.getStyleClass().add("state-chip");
+        correct.setAccessibleText("Correct the state of the lower unit");
+        correct.setOnAction(e -> {
+            others.setVisible(!others.isVisible());
+            others.setManaged(others.isVisible());
+            if (others.isVisible()) {
+                others.getChildren().stream().findFirst().ifPresent(Node::requestFocus);
+            }
+        });
+        others.setVisible(false);
+        others.setManaged(false);
+        getChildren().addAll(line, others);
+    }
+
+    void show(Assessment now) {
+        LegState state = LegStates.of(now);
+        if (state.equals(shown) && !line.getChildren().isEmpty()) {
+            return;
+        }
+        shown = state;
+        List<Map.Entry<Condition, String>> changed = LegStates.changed(state);
+        List<Node> said = new ArrayList<>();
+        if (changed.isEmpty()) {
+            said.add(Texts.dim("The unit is whole, on its engine, oil in."));
+        }
+        changed.forEach(c -> said.add(
+                LegStates.correctable(c.getKey())
+                        ? chip(c.getKey(), c.getValue(), other(c.getKey(), c.getValue()))
+                        : Texts.dim(word(c.getKey(), c.getValue()))));
+        said.add(correct);
+        line.getChildren().setAll(said);
+        others.getChildren()
+                .setAll(List.of(Condition.values()).stream()
+                        .filter(LegStates::correctable)
+                        .filter(c -> changed.stream().noneMatch(x -> x.getKey() == c))
+                        .map(c -> (Node) chip(c, c.states().get(0), c.states().get(1)))
+                        .toList());
+    }
+
+    private static String word(Condition condition, String value) {
+        return WORDS.get(condition).get(condition.states().indexOf(value));
+    }
+
+    private static String other(Condition condition, String value) {
+        return condition.states().get(1 - condition.states().indexOf(value));
+    }
+
+    private Button chip(Condition condition, String is, String becomes) {
+        Button chip = new Button(word(condition, is));
+        chip.setId("state-" + condition.id());
+        chip.getStyleClass().add("state-chip");
+        if (!is.equals(condition.states().get(0))) {
+            chip.getStyleClass().add("state-out");
+        }
+        chip.setAccessibleText(word(condition, is) + ", correct to: " + word(condition, becomes));
+        chip.setOnAction(e -> {
+            correct.requestFocus();
+            desk.choose(Scale.STATE.of(condition.id()), Optional.of(becomes));
+        });
+        return chip;
+    }
+}
