@@ -64,6 +64,7 @@ class MeaningNotIdsTest {
             Map.entry("LayUpWork", Set.of("gear_oil", "pump")),
             // access levels of the diagnosis tables
             Map.entry("Policies", Set.of("prop_off")),
+            Map.entry("VerdictInput", Set.of("prop_off")),
             // features and lists of the compact sheet
             Map.entry("Manual", Set.of("pump", "linkage")));
 

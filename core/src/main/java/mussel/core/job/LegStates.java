@@ -3,16 +3,17 @@ package mussel.core.job;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import mussel.core.plan.Plan;
 import mussel.core.sheet.PartQty;
 import mussel.core.verdict.LegState;
 import mussel.core.verdict.LegState.Condition;
+import mussel.core.verdict.RepairTables;
 
 /**
  * The state of a lower unit, folded from its job: what was drained, which steps are ticked, what was corrected by hand, each in its time. What nothing
@@ -22,31 +23,15 @@ public final class LegStates {
     private static final String IN = "in";
     private static final String OUT = "out";
 
-    /** The parts whose being off puts a condition out; of those in brackets only where a sheet has none of the others. */
-    private static final Map<Condition, List<List<String>>> PARTS = new EnumMap<>(Map.of(
-            Condition.PROPELLER, List.of(List.of("propeller")),
-            Condition.PLUGS, List.of(List.of("drain_plug")),
-            Condition.PUMP, List.of(List.of("pump_housing", "impeller")),
-            Condition.SEAL_CARRIER, List.of(List.of("seal_carrier"), List.of("ds_seal")),
-            Condition.PROP_CARRIER, List.of(List.of("prop_carrier"), List.of("skeg_half")),
-            Condition.SHIFT_COVER, List.of(List.of("shift_retainer")),
-            Condition.GEARS, List.of(List.of("prop_shaft", "driveshaft", "forward_gear"))));
-
-    /** Steps that move no part and make a state all the same. */
-    private static final Map<String, Map<Condition, String>> MAKES = Map.of(
-            "leg_drop", Map.of(Condition.LEG, "off"),
-            "leg_up", Map.of(Condition.LEG, "on"),
-            "linkage_open", Map.of(Condition.LINKAGE, "open"),
-            "linkage_close", Map.of(Condition.LINKAGE, "joined"),
-            "oil_out", Map.of(Condition.OIL, OUT),
-            "fill_up", Map.of(Condition.OIL, IN));
-
     private final Assessment all;
     private final Set<String> off = new HashSet<>();
     private LegState state = LegState.UNKNOWN;
 
+    private final List<RepairTables.StateRule> rules;
+
     private LegStates(Assessment all) {
         this.all = all;
+        rules = all.knowledge().repairs().map(RepairTables::states).orElse(List.of());
     }
 
     /** The state as the job's entries leave it; what is not named there is whole. */
@@ -111,17 +96,20 @@ public final class LegStates {
     private void tick(Plan.PlannedStep planned) {
         planned.step().partsOut().stream().map(PartQty::part).forEach(off::add);
         planned.step().partsIn().stream().map(PartQty::part).forEach(off::remove);
-        PARTS.forEach((condition, kinds) -> {
-            List<String> parts = kinds.stream()
+        for (RepairTables.StateRule rule : rules) {
+            Condition condition = Condition.of(rule.condition()).orElseThrow();
+            List<String> parts = Stream.of(rule.parts(), rule.elseParts())
                     .filter(k -> k.stream().anyMatch(p -> all.sheet().part(p).isPresent()))
                     .findFirst()
                     .orElse(List.of());
-            boolean moves = planned.step().partsOut().stream().anyMatch(p -> parts.contains(p.part()))
-                    || planned.step().partsIn().stream().anyMatch(p -> parts.contains(p.part()));
+            boolean moves = Stream.concat(planned.step().partsOut().stream(), planned.step().partsIn().stream())
+                    .anyMatch(p -> parts.contains(p.part()));
             if (moves) {
                 make(condition, parts.stream().anyMatch(off::contains) ? OUT : IN);
             }
-        });
-        MAKES.getOrDefault(planned.step().id(), Map.of()).forEach(this::make);
+            if (rule.steps().containsKey(planned.step().id())) {
+                make(condition, rule.steps().get(planned.step().id()));
+            }
+        }
     }
 }

@@ -16,7 +16,6 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.PartQty;
 import mussel.core.verdict.Judge;
-import mussel.core.verdict.RepairGoal;
 import mussel.core.verdict.RepairTables;
 import mussel.core.verdict.Repairs;
 import mussel.core.verdict.VerdictInput;
@@ -48,10 +47,10 @@ public record RepairQuestion(
         Catalogue.FamilyOffers offers = all.stores().catalogue().of(all.sheet().id());
         Map<String, VerdictInput.Costs> own = new LinkedHashMap<>();
         Map<String, Integer> days = new LinkedHashMap<>();
-        StageHours hours = StageHours.of(
-                all.timed(),
-                all.knowledge().goals().stream().map(RepairGoal::id).collect(Collectors.toSet()),
-                all.saltYears());
+        StageHours hours = all.knowledge()
+                .repairs()
+                .map(tables -> StageHours.of(all.timed(), tables, all.saltYears()))
+                .orElseGet(() -> new StageHours(Map.of(), Map.of()));
         all.knowledge().repairs().ifPresent(tables -> tables.goals()
                 .forEach(repair -> all.sheet().goal(repair.id()).ifPresent(goal -> {
                     days.put(repair.id(), lead(goal, offers));

@@ -2,7 +2,6 @@ package mussel.core.verdict;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -38,19 +37,6 @@ final class RepairAdvice {
 
     private static final double LEAST_TOLD = 0.02;
     private static final double MINUTES = 60;
-
-    /** The stage that stands open where a condition is out or off. */
-    private static final Map<Condition, String> OPENED = new EnumMap<>(Map.of(
-            Condition.PLUGS, "plugs",
-            Condition.PROPELLER, "prop",
-            Condition.LEG, "leg",
-            Condition.PUMP, "pump",
-            Condition.SEAL_CARRIER, "top",
-            Condition.PROP_CARRIER, "carrier",
-            Condition.SHIFT_COVER, "shift_cover",
-            Condition.GEARS, "gears"));
-
-    private static final String OIL_CHANGE = "oil_change";
 
     private final Tables tables;
     private final RepairTables stages;
@@ -105,31 +91,20 @@ final class RepairAdvice {
 
     /** The stages that are open as the lower unit stands. */
     private List<String> opened() {
-        List<String> open = new ArrayList<>();
-        OPENED.forEach((condition, stage) -> {
-            if (state.forbids(condition, condition.states().get(0))
-                    && stages.stage(stage).isPresent()) {
-                open.add(stage);
-            }
-        });
-        return open;
+        return stages.stages().stream()
+                .filter(s -> s.open(state))
+                .map(RepairTables.Stage::id)
+                .toList();
     }
 
-    /** What needs no odds: what is due, and new oil where the old one is out or spoilt. */
+    /** What needs no odds: what is due, and what is done by rule. */
     private Set<String> always() {
         Set<String> always = new HashSet<>(in.due());
-        boolean spoilt = found("oil_water", "milky", "sludge")
-                || found("oil_heat", "burnt")
-                || found("oil_type", "wrong")
-                || state.forbids(Condition.OIL, "in");
-        if (spoilt && goalIds.contains(OIL_CHANGE)) {
-            always.add(OIL_CHANGE);
-        }
+        stages.byRule().stream()
+                .filter(r -> r.applies(state, in.findings()))
+                .map(RepairTables.ByRule::goal)
+                .forEach(always::add);
         return always;
-    }
-
-    private boolean found(String finding, String... outcomes) {
-        return List.of(outcomes).contains(in.findings().getOrDefault(finding, ""));
     }
 
     private Repairs advise(boolean ranked, Set<String> chosen) {

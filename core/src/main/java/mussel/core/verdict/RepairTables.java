@@ -17,6 +17,8 @@ import mussel.core.measure.Problems;
  * @param visitHours what a return visit costs before anything is opened: the boat out, in and idle once (h)
  * @param stages the stages, each after those it names
  * @param proofs the final checks to choose from
+ * @param states what makes the conditions of the state
+ * @param byRule repairs that need no odds
  * @param rounds the rounds that looks are made in, in the order they come to hand
  * @param goals the repairs
  * @param causes the faults
@@ -25,6 +27,8 @@ public record RepairTables(
         @Given(value = "the hours of a return visit", min = 0, max = 1_000) double visitHours,
         @Given(value = "the stages", atLeast = 1) List<Stage> stages,
         @Given(value = "the final checks", atLeast = 1) List<Proof> proofs,
+        @Given("what makes the state") List<StateRule> states,
+        @Given("repairs that need no odds") List<ByRule> byRule,
         @Given("the rounds of looks") List<Round> rounds,
         @Given(value = "the repairs", atLeast = 1) List<Repair> goals,
         @Given(value = "the faults", atLeast = 1) List<Left> causes) {
@@ -35,6 +39,8 @@ public record RepairTables(
     public RepairTables {
         stages = List.copyOf(stages);
         proofs = List.copyOf(proofs);
+        states = List.copyOf(states);
+        byRule = List.copyOf(byRule);
         rounds = List.copyOf(rounds);
         goals = List.copyOf(goals);
         causes = List.copyOf(causes);
@@ -49,6 +55,8 @@ public record RepairTables(
      * @param after the stages before it
      * @param renews the repairs that are done by rule once it is open
      * @param shows the findings that can be made while it is open and not before
+     * @param places where the hands are at its steps, as sheets name places
+     * @param openWhen the state in which it stands open: a value by condition
      * @param why the reason for the number
      */
     public record Stage(
@@ -58,12 +66,74 @@ public record RepairTables(
             @Given("the stages before it") List<String> after,
             @Given("the repairs done by rule once it is open") List<String> renews,
             @Given("the findings it opens") List<String> shows,
+            @Given("where the hands are at its steps") List<String> places,
+            @Given("the state in which it stands open") Map<String, String> openWhen,
             @Given("the reason for the number") String why) {
         /** Keeps its own copies. */
         public Stage {
             after = List.copyOf(after);
             renews = List.copyOf(renews);
             shows = List.copyOf(shows);
+            places = List.copyOf(places);
+            openWhen = new LinkedHashMap<>(openWhen);
+        }
+
+        /** Whether it stands open in a state. */
+        boolean open(LegState state) {
+            return openWhen.entrySet().stream().anyMatch(e -> LegState.Condition.of(e.getKey())
+                    .flatMap(state::of)
+                    .filter(e.getValue()::equals)
+                    .isPresent());
+        }
+    }
+
+    /**
+     * What makes a condition of the state.
+     *
+     * @param condition the condition
+     * @param parts it is out while one of these parts is off
+     * @param elseParts the parts that count where a sheet has none of those
+     * @param steps what steps make of it that move no part, by step
+     */
+    public record StateRule(
+            @Given("the condition") String condition,
+            @Given("the parts that make it") List<String> parts,
+            @Given("the parts where there are none of those") List<String> elseParts,
+            @Given("what steps make of it") Map<String, String> steps) {
+        /** Keeps its own copies. */
+        public StateRule {
+            parts = List.copyOf(parts);
+            elseParts = List.copyOf(elseParts);
+            steps = new LinkedHashMap<>(steps);
+        }
+    }
+
+    /**
+     * A repair that needs no odds.
+     *
+     * @param goal the repair
+     * @param when the state in which it is done, a value by condition
+     * @param found the findings with which it is done
+     * @param why the reason
+     */
+    public record ByRule(
+            @Given("the goal") String goal,
+            @Given("the state in which it is done") Map<String, String> when,
+            @Given("the findings with which it is done") List<Finding.Gate> found,
+            @Given("the reason") String why) {
+        /** Keeps its own copies. */
+        public ByRule {
+            when = new LinkedHashMap<>(when);
+            found = List.copyOf(found);
+        }
+
+        /** Whether it is done in a state, with what was found. */
+        boolean applies(LegState state, Map<String, String> findings) {
+            return when.entrySet().stream().anyMatch(e -> LegState.Condition.of(e.getKey())
+                            .flatMap(state::of)
+                            .filter(e.getValue()::equals)
+                            .isPresent())
+                    || found.stream().anyMatch(f -> f.outcomes().contains(findings.getOrDefault(f.finding(), "")));
         }
     }
 

@@ -55,10 +55,46 @@ class RepairSetsTest {
 
     private static RepairTables tables(Random random) {
         List<Stage> stages = List.of(
-                new Stage("plugs", "plugs", random.nextDouble(), List.of(), List.of("g0"), List.of(), "made up"),
-                new Stage("leg", "leg", 1 + random.nextDouble(), List.of(), List.of(), List.of(), "made up"),
-                new Stage("top", "top", random.nextDouble(), List.of("leg", "plugs"), List.of(), List.of(), "made up"),
-                new Stage("prop", "prop", random.nextDouble(), List.of(), List.of(), List.of(), "made up"));
+                new Stage(
+                        "plugs",
+                        "plugs",
+                        random.nextDouble(),
+                        List.of(),
+                        List.of("g0"),
+                        List.of(),
+                        List.of(),
+                        Map.of(),
+                        "made up"),
+                new Stage(
+                        "leg",
+                        "leg",
+                        1 + random.nextDouble(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        Map.of(),
+                        "made up"),
+                new Stage(
+                        "top",
+                        "top",
+                        random.nextDouble(),
+                        List.of("leg", "plugs"),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        Map.of(),
+                        "made up"),
+                new Stage(
+                        "prop",
+                        "prop",
+                        random.nextDouble(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        Map.of(),
+                        "made up"));
         List<Repair> repairs = new ArrayList<>();
         for (int g = 0; g < GOALS; g++) {
             List<String> opens = g == 0
@@ -82,6 +118,8 @@ class RepairSetsTest {
                 4 * random.nextDouble(),
                 stages,
                 List.of(new Proof("none", "none", 0), new Proof("both", "both", 0.4)),
+                List.of(),
+                List.of(),
                 List.of(),
                 repairs,
                 left);

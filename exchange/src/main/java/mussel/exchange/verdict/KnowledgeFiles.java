@@ -82,7 +82,8 @@ public final class KnowledgeFiles {
         knowledge.findings().forEach(finding -> findings.add(asUsed(finding, context)));
         knowledge.repairs().ifPresent(repairs -> {
             ObjectNode tree = Json.mapper().valueToTree(repairs);
-            List.of("visit_hours", "stages", "proofs", "rounds").forEach(name -> all.set(name, tree.get(name)));
+            List.of("visit_hours", "stages", "states", "by_rule", "proofs", "rounds")
+                    .forEach(name -> all.set(name, tree.get(name)));
             beside(goals, tree.get("goals"));
             beside(causes, tree.get("causes"));
         });

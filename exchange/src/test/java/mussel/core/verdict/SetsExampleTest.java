@@ -36,6 +36,8 @@ class SetsExampleTest {
                         texts(s.get("after")),
                         texts(s.get("renews")),
                         List.of(),
+                        List.of(),
+                        Map.of(),
                         "example")));
         List<RepairTables.Proof> proofs = new ArrayList<>();
         given.get("proofs")
@@ -63,7 +65,8 @@ class SetsExampleTest {
                     Optional.ofNullable(c.get("seen_at").textValue()),
                     "example"));
         });
-        return new RepairTables(given.get("visit_hours").doubleValue(), stages, proofs, List.of(), goals, left);
+        return new RepairTables(
+                given.get("visit_hours").doubleValue(), stages, proofs, List.of(), List.of(), List.of(), goals, left);
     }
 
     private static Knowledge knowledge(JsonNode given, RepairTables tables) {
