@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import mussel.app.demo.DemoYard;
 import mussel.core.job.Fact;
@@ -212,6 +213,9 @@ class NothingWrongGetsInTest {
                 shop.data().look(json, done -> true).take().accept(done -> true);
                 for (int i = 0; !over.get(); i++) {
                     shop.journal().append(job, "ann", new Fact.Ticked("step" + i % 50, i % 2 == 0));
+                    // As fast as it goes for a while, then as hands write: else each check has more to read than the
+                    // one before.
+                    LockSupport.parkNanos(i < 2_000 ? 0 : 20_000_000);
                     if (i % 20 == 0) {
                         shop.fileEverything();
                     }

@@ -7,6 +7,8 @@ import java.util.List;
 public final class Problems {
     /** Nobody reads more. */
     private static final int MOST = 500;
+    /** Nor a longer sentence: a word that somebody typed may be as long as a file. */
+    private static final int LONGEST = 1_000;
 
     private final List<Problem> found = new ArrayList<>();
     private int more;
@@ -14,7 +16,8 @@ public final class Problems {
     /** Adds a problem at a JSON Pointer. */
     public void at(String pointer, String problem) {
         if (found.size() < MOST) {
-            found.add(new Problem(pointer, problem));
+            found.add(
+                    new Problem(pointer, problem.length() <= LONGEST ? problem : problem.substring(0, LONGEST) + "…"));
         } else {
             more++;
         }

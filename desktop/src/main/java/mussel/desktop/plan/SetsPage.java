@@ -33,6 +33,7 @@ import mussel.desktop.kit.Texts;
 /** What to repair, as sets: the recommended one, a smaller and a larger one, and leaving it, each with its price and the chance that the boat comes back. */
 final class SetsPage extends Column {
     private static final double BAR = 150;
+    private static final double ROOM = 480;
 
     private final Desk desk;
     private final Label head = Texts.dim(
@@ -74,6 +75,8 @@ final class SetsPage extends Column {
         shown = Optional.of(now);
         proof.show(Optional.of(now.job().choice(Scale.PROOF).orElse("both_holds")));
         if (cards.getChildren().isEmpty()) {
+            // The room they will take: what stands below does not jump away under a hand.
+            cards.setMinHeight(ROOM);
             cards.getChildren().setAll(Texts.dim("Comparing sets of repairs…"));
         }
         RepairQuestion question = RepairQuestion.of(now);
@@ -105,6 +108,7 @@ final class SetsPage extends Column {
                 focused != null && focused.getId() != null && focused.getId().startsWith("take-set")
                         ? focused.getId()
                         : "";
+        cards.setMinHeight(USE_COMPUTED_SIZE);
         cards.getChildren().setAll(made);
         if (!held.isEmpty()) {
             cards.lookupAll("#" + held).stream().findFirst().ifPresent(javafx.scene.Node::requestFocus);

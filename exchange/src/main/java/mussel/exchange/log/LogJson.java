@@ -287,7 +287,11 @@ public final class LogJson {
             problems.add(new Problem("", "does not say how much it holds: its end is missing"));
         }
         if (version >= COUNTED && headless > 0) {
-            problems.add(new Problem("", "has " + headless + " jobs without a head: another hand took them out"));
+            problems.add(new Problem(
+                    "",
+                    headless == 1
+                            ? "has a job without a head: somebody took it out"
+                            : "has " + headless + " jobs without a head: somebody took them out"));
         }
         if (version >= SEALED && problems.isEmpty() && !counted.get().seal().equals(sum.hex())) {
             problems.add(
