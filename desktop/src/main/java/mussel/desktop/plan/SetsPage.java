@@ -4,15 +4,19 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
@@ -37,7 +41,8 @@ final class SetsPage extends Column {
 
     private final Desk desk;
     private final Label head = Texts.dim(
-            "Chosen together: what shares the way in costs it once, and what is left brings the boat back once.");
+            "Chosen together: what shares the way in costs it once, and what is left brings the boat back once. Prices are"
+                    + " work and parts.");
     private final VBox cards = new Column(6);
     private final PickRow proof;
     private final Label proofs = Texts.dim("");
@@ -103,7 +108,7 @@ final class SetsPage extends Column {
         if (!offered && answer.chosen().isPresent()) {
             made.add(0, card(now, question, answered, answer.chosen().get(), "Chosen", "set-chosen", true));
         }
-        javafx.scene.Node focused = getScene() == null ? null : getScene().getFocusOwner();
+        Node focused = getScene() == null ? null : getScene().getFocusOwner();
         String held =
                 focused != null && focused.getId() != null && focused.getId().startsWith("take-set")
                         ? focused.getId()
@@ -111,7 +116,7 @@ final class SetsPage extends Column {
         cards.setMinHeight(USE_COMPUTED_SIZE);
         cards.getChildren().setAll(made);
         if (!held.isEmpty()) {
-            cards.lookupAll("#" + held).stream().findFirst().ifPresent(javafx.scene.Node::requestFocus);
+            cards.lookupAll("#" + held).stream().findFirst().ifPresent(Node::requestFocus);
         }
         proofs.setText(answer.proofs().stream()
                 .map(p -> title(now, p) + ": " + Math.round(p.minutes()) + " min, comes back "
@@ -159,7 +164,7 @@ final class SetsPage extends Column {
                 .stage(id)
                 .map(RepairTables.Stage::title)
                 .orElse(id);
-        return title.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + title.substring(1);
+        return title.substring(0, 1).toLowerCase(Locale.ROOT) + title.substring(1);
     }
 
     private static String title(Assessment now, String goal) {
@@ -212,10 +217,10 @@ final class SetsPage extends Column {
         bar.getStyleClass().add("back-bar");
         bar.setMinSize(Math.max(2, BAR * set.back()), 6);
         bar.setMaxSize(Math.max(2, BAR * set.back()), 6);
-        javafx.scene.layout.StackPane gauge = new javafx.scene.layout.StackPane(room, bar);
-        javafx.scene.layout.StackPane.setAlignment(bar, javafx.geometry.Pos.CENTER_LEFT);
+        StackPane gauge = new StackPane(room, bar);
+        StackPane.setAlignment(bar, Pos.CENTER_LEFT);
         gauge.setMaxWidth(BAR);
-        gauge.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        gauge.setAlignment(Pos.CENTER_LEFT);
         Button take = new Button(taken ? "Chosen" : "Choose this set");
         take.setId("take-" + id);
         take.setDisable(taken);
