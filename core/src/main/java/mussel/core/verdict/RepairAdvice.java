@@ -77,15 +77,7 @@ final class RepairAdvice {
     static Repairs of(Tables tables, VerdictInput in, List<Evidence> evidence, Set<String> chosen) {
         return tables.knowledge()
                 .repairs()
-                .map(stages -> new RepairAdvice(tables, stages, in, evidence).advise(true, chosen))
-                .orElse(Repairs.NONE);
-    }
-
-    /** The same without the rounds of checks, which take most of the time. */
-    static Repairs withoutRounds(Tables tables, VerdictInput in, List<Evidence> evidence) {
-        return tables.knowledge()
-                .repairs()
-                .map(stages -> new RepairAdvice(tables, stages, in, evidence).advise(false, Set.of()))
+                .map(stages -> new RepairAdvice(tables, stages, in, evidence).advise(chosen))
                 .orElse(Repairs.NONE);
     }
 
@@ -107,7 +99,7 @@ final class RepairAdvice {
         return always;
     }
 
-    private Repairs advise(boolean ranked, Set<String> chosen) {
+    private Repairs advise(Set<String> chosen) {
         List<Long> byStages = sets.best(proof);
         long best = byStages.get(0);
         long leave = sets.closed(0);
@@ -137,7 +129,7 @@ final class RepairAdvice {
                         candidates.stream().sorted(cheapest).limit(SHORT))
                 .distinct()
                 .toList();
-        List<Repairs.Round> rounds = ranked ? new Rounds(few, best).all() : List.of();
+        List<Repairs.Round> rounds = new Rounds(few, best).all();
         Optional<RepairSet> taken = chosen.isEmpty() ? Optional.empty() : Optional.of(set(closedOf(chosen)));
         return new Repairs(rounds, offered, taken, proofs, ready(), stops(best));
     }

@@ -103,11 +103,6 @@ public final class VerdictEngine {
         return RepairAdvice.of(tables, in, new VerdictEngine(tables, in).evidence, chosen);
     }
 
-    /** Which set of repairs, without the rounds of checks, which take most of the time. */
-    public static Repairs sets(Tables tables, VerdictInput in) {
-        return RepairAdvice.withoutRounds(tables, in, new VerdictEngine(tables, in).evidence);
-    }
-
     /** Only what to look at next and what to do as it stands; no cause is named, and nothing of what speaks for it. */
     public static VerdictResult advice(Tables tables, VerdictInput in) {
         VerdictEngine engine = new VerdictEngine(tables, in);

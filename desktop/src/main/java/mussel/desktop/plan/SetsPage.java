@@ -143,10 +143,11 @@ final class SetsPage extends Column {
     }
 
     private static String kind(List<RepairSet> sets, int at) {
-        if (at == sets.size() - 1) {
-            return "Leave the rest";
+        // Leaving it comes last and costs less than the best set, unless it is the best set.
+        if (sets.get(at).now() >= sets.get(0).now()) {
+            return "More";
         }
-        return sets.get(at).now() < sets.get(0).now() ? "Less" : "More";
+        return at == sets.size() - 1 ? "Leave the rest" : "Less";
     }
 
     private static String title(Assessment now, Repairs.ProofOf of) {
