@@ -113,6 +113,8 @@ class NothingWrongGetsInTest {
                         "DELETE FROM renewal WHERE job = (SELECT max(job) FROM renewal)",
                         "UPDATE search SET words = 'x' WHERE rowid = 7",
                         "DELETE FROM search WHERE rowid = 8",
+                        "UPDATE visit SET record = json_set(record, '$.work', 7) WHERE job = 9",
+                        "UPDATE expectation SET probability = probability / 2 WHERE job = (SELECT max(job) FROM expectation)",
                         "UPDATE bench_outline SET path = 'M0 0' WHERE family = 'tern-60' AND nr = 1",
                         "INSERT OR REPLACE INTO shelf_now VALUES ('tern-60', 'anode', 55)",
                         "UPDATE due_now SET on_day = '2031-01-01' WHERE leg = (SELECT min(leg) FROM due_now)"));
@@ -128,9 +130,12 @@ class NothingWrongGetsInTest {
                         "what was renewed",
                         "Job 7: what it is found by",
                         "Job 8: what it is found by",
+                        "Job 9: its record",
                         "The outline of tern-60",
                         "The shelf's count",
                         "what is due");
+        // Jobs 4 and 6 for the edits above, 9 for the minutes, the last for the probability.
+        assertThat(out.split("its record \\(visit, expectation\\)", -1)).hasSize(5);
         assertThat(run(log, "check", "--mend")).as(out + err).isZero();
         assertThat(out).contains("sound.");
     }

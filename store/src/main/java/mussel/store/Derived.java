@@ -84,6 +84,9 @@ final class Derived {
                     waits,
                     told);
             records(rows, waits, told);
+            RecordSeal.edited(rows)
+                    .forEach(job -> told.add("Job " + job + ": its record (visit, expectation) was changed after it was"
+                            + " filed. mussel check --mend makes it anew."));
             outlines(rows, told);
             sums(rows, told);
             told.stream().limit(MOST_TOLD).forEach(trouble);

@@ -19,7 +19,7 @@ import mussel.exchange.file.Durable;
 /** Looks at a log file before anyone opens it for work: is it one of ours, sound, and not newer than this program? Changes nothing. */
 final class LogFile {
     static final int APPLICATION_ID = 1297437516;
-    static final int SCHEMA_VERSION = 10;
+    static final int SCHEMA_VERSION = 11;
 
     private static final String MAGIC = "SQLite format 3\0";
     private static final int HEADER = 100;

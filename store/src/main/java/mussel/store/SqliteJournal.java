@@ -210,7 +210,7 @@ public final class SqliteJournal implements Journal {
             Flyway.configure(SqliteJournal.class.getClassLoader())
                     .dataSource("jdbc:sqlite:" + file.toUri(), "", "")
                     .locations("classpath:mussel/store/migration")
-                    .javaMigrations(new ChainMigration(clock.instant()), new SealMigration())
+                    .javaMigrations(new ChainMigration(clock.instant()), new SealMigration(), new RecordSeal())
                     .load()
                     .migrate();
         } catch (FlywayException | IOException e) {

@@ -96,7 +96,7 @@ final class SqliteLogBook implements LogBook {
             rows.update("DELETE FROM " + table + " WHERE job = ?", visit.job());
         }
         rows.update(
-                "INSERT OR REPLACE INTO visit VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                "INSERT OR REPLACE INTO visit VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, x'')",
                 visit.job(),
                 upto,
                 visit.leg(),
@@ -127,6 +127,7 @@ final class SqliteLogBook implements LogBook {
                     expected.prior(),
                     expected.found() ? 1 : 0);
         }
+        RecordSeal.keep(rows, visit.job());
         rows.update("DELETE FROM search WHERE rowid = ?", visit.job());
         String marks = String.join(
                 " ",

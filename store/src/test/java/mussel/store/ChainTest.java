@@ -199,7 +199,8 @@ class ChainTest {
                 "DROP TABLE sheet",
                 "ALTER TABLE bench_line DROP COLUMN next_of",
                 "ALTER TABLE bench_line DROP COLUMN next_named",
-                "DELETE FROM flyway_schema_history WHERE version IN ('7', '8', '9', '10')",
+                "ALTER TABLE visit DROP COLUMN seal",
+                "DELETE FROM flyway_schema_history WHERE version IN ('7', '8', '9', '10', '11')",
                 "PRAGMA user_version = 6");
         Files.copy(log, folder.resolve("old.mussel"), StandardCopyOption.REPLACE_EXISTING);
         try (SqliteJournal journal = SqliteJournal.open(log, NOON)) {
