@@ -154,6 +154,9 @@ final class LogFile {
                         "is damaged. It was left as it is; take the last backup, or mussel salvage brings out what is whole");
             }
         } catch (SQLException e) {
+            if (!SqlWork.damaged(e)) {
+                throw new JournalException("The logbook " + file + " cannot be read: " + SqlWork.plain(e) + ".", e);
+            }
             throw new JournalException(
                     "The logbook " + file
                             + " is damaged and cannot be read. It was left as it is; take the last backup, or mussel salvage brings out what is whole.",

@@ -1,8 +1,12 @@
 package mussel.store;
 
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.nio.file.attribute.FileTime;
 import java.sql.Connection;
@@ -17,12 +21,22 @@ import java.util.concurrent.locks.LockSupport;
 /**
  * Which file a log is: its device and inode, the log's own id in it, and the write-ahead file beside. Asked before each entry, since a file can be
  * deleted, moved or replaced under an open window; what is written then would be lost, or mixed into another log.
+ *
+ * <p>The id is looked for in the bytes of the page that holds it. The file by itself need not be a sound database while the log is open: with a reader
+ * beside, pages move into it from the write-ahead file a few at a time. It is read through one channel that stays open, since on POSIX systems closing
+ * any descriptor of a file gives up all locks of the process on it, SQLite's among them.
  */
-final class LogIdentity {
+final class LogIdentity implements AutoCloseable {
     private static final int TRIES = 6;
     private static final long BETWEEN_NANOS = TimeUnit.MILLISECONDS.toNanos(40);
 
     private final Path file;
+    private final FileChannel bytesOfFile;
+    private final long pageAt;
+    private final int pageSize;
+    /** Whether the page with the id was seen in the file itself: it may wait in the write-ahead file at first. */
+    private boolean seen;
+
     private final Path wal;
     private final String id;
     private final Object key;
@@ -31,14 +45,35 @@ final class LogIdentity {
     private long bytes;
     private String adrift = "";
 
-    LogIdentity(Path file, String id) throws IOException {
+    /**
+     * Notes what is open.
+     *
+     * @param connection on the log, which tells where in the file its id is
+     */
+    LogIdentity(Path file, String id, Connection connection) throws IOException, SQLException {
         this.file = file;
+        this.pageSize = number(connection, "PRAGMA page_size");
+        this.pageAt = (number(connection, "SELECT rootpage FROM sqlite_master WHERE name = 'log'") - 1L) * pageSize;
+        this.bytesOfFile = FileChannel.open(file, StandardOpenOption.READ);
         this.wal = file.resolveSibling(file.getFileName() + "-wal");
         this.id = id;
         BasicFileAttributes now = Files.readAttributes(file, BasicFileAttributes.class);
         this.key = now.fileKey();
         this.written = now.lastModifiedTime();
         this.bytes = now.size();
+        this.seen = inItsPage();
+    }
+
+    private static int number(Connection connection, String sql) throws SQLException {
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery(sql)) {
+            return row.next() ? row.getInt(1) : 0;
+        }
+    }
+
+    @Override
+    public void close() throws IOException {
+        bytesOfFile.close();
     }
 
     /** The file it was when it was opened, as the system numbers it. */
@@ -109,15 +144,30 @@ final class LogIdentity {
                         + " beside it while it was open, which holds its last entries.");
     }
 
-    /** Looked up in the file as it lies; while pages move into it from the write-ahead file it is looked up again. */
+    /** Looked for in the file as it is; while a page is being written it is looked for again. */
     private boolean holdsId() {
         for (int i = 0; i < TRIES; i++) {
-            if (id(file).filter(id::equals).isPresent()) {
+            boolean there = inItsPage();
+            if (there || !seen) {
+                seen |= there;
                 return true;
             }
             LockSupport.parkNanos(BETWEEN_NANOS);
         }
         return false;
+    }
+
+    private boolean inItsPage() {
+        ByteBuffer page = ByteBuffer.allocate(pageSize);
+        try {
+            int at = 0;
+            while (page.hasRemaining() && at >= 0) {
+                at = bytesOfFile.read(page, pageAt + page.position());
+            }
+        } catch (IOException e) {
+            return false;
+        }
+        return new String(page.array(), 0, page.position(), StandardCharsets.ISO_8859_1).contains(id);
     }
 
     /** The id in a log as it lies, without what waits beside it; empty where there is none to be read. */

@@ -87,6 +87,13 @@ final class SqlWork {
                         || sqlite.getResultCode() == SQLiteErrorCode.SQLITE_IOERR_WRITE);
     }
 
+    /** Whether the file itself is damaged, and not only out of reach for now. */
+    static boolean damaged(SQLException e) {
+        return e instanceof SQLiteException sqlite
+                && ((sqlite.getResultCode().code & 0xff) == SQLiteErrorCode.SQLITE_CORRUPT.code
+                        || sqlite.getResultCode() == SQLiteErrorCode.SQLITE_NOTADB);
+    }
+
     /** What SQLite says, in a technician's words. */
     static String plain(Throwable e) {
         for (Throwable t = e; t != null; t = t.getCause()) {

@@ -154,7 +154,7 @@ public final class SqliteJournal implements Journal {
                         "The logbook " + path
                                 + " has lost its own id: another hand took it out. mussel salvage makes a logbook that is whole; its backups are whole too.");
             }
-            return new LogIdentity(path, row.getString(1));
+            return new LogIdentity(path, row.getString(1), connection);
         } catch (SQLException | IOException e) {
             throw LogConnections.unopened(path, e);
         }
@@ -583,6 +583,9 @@ public final class SqliteJournal implements Journal {
         }
         try {
             if (lock.isPresent()) {
+                if (identity.isPresent()) {
+                    identity.get().close();
+                }
                 lock.get().close();
             }
         } catch (IOException e) {

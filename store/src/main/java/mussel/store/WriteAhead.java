@@ -14,7 +14,6 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.Scratch;
@@ -51,9 +50,10 @@ final class WriteAhead {
             if (noted.size() < 2 || noted.get(1).equals(key(log))) {
                 return "";
             }
-            Optional<String> id = LogIdentity.id(log);
-            boolean own = id.isPresent() && id.get().equals(noted.get(0)) && soundTogether(log, clock);
-            return own ? "" : takeAway(log, clock);
+            // Half of its pages may be in the write-ahead file: then the file by itself shows no id.
+            boolean another =
+                    LogIdentity.id(log).filter(id -> !id.equals(noted.get(0))).isPresent();
+            return !another && soundTogether(log, noted.get(0)) ? "" : takeAway(log, clock);
         } catch (IOException e) {
             throw new JournalException("The logbook " + log + " cannot be opened: " + Durable.why(e) + ".", e);
         }
@@ -74,8 +74,8 @@ final class WriteAhead {
                 Files.readAttributes(log, BasicFileAttributes.class).fileKey());
     }
 
-    /** Whether log and write-ahead file make a sound log together, tried on copies. */
-    private static boolean soundTogether(Path log, Clock clock) throws IOException {
+    /** Whether log and write-ahead file make a sound log of that id together, tried on copies. */
+    private static boolean soundTogether(Path log, String id) throws IOException {
         Path folder = Scratch.folder();
         try {
             Path copy = folder.resolve("log");
@@ -84,9 +84,11 @@ final class WriteAhead {
             List<String> troubles = new ArrayList<>();
             try (Connection reading = LogConnections.reading(copy)) {
                 ChainCheck.of(reading, troubles::add, jobs -> true);
+                Rows rows = new Rows(reading, SqlWork.reading());
                 return troubles.isEmpty()
-                        && new Rows(reading, SqlWork.reading())
-                                .query("PRAGMA quick_check(1)", row -> row.getString(1))
+                        && rows.query("SELECT id FROM log WHERE nr = 1", row -> row.getString(1))
+                                .equals(List.of(id))
+                        && rows.query("PRAGMA quick_check(1)", row -> row.getString(1))
                                 .equals(List.of("ok"));
             } catch (SQLException | JournalException e) {
                 return false;

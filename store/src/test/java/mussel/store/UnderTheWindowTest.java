@@ -9,6 +9,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.sql.Connection;
+import java.sql.Statement;
 import java.time.Clock;
 import java.util.List;
 import mussel.core.job.Entry;
@@ -58,6 +60,27 @@ class UnderTheWindowTest {
                             && f.getFileName().toString().endsWith(ending))
                     .toList();
         }
+    }
+
+    /** With a reader in it pages move into the file in parts: by itself it is no sound database then, and still the same log. */
+    @Test
+    void aLogThatIsReadBesideIsNotTakenForAnother() throws Exception {
+        int entries = 0;
+        try (SqliteJournal journal = SqliteJournal.open(log, CLOCK)) {
+            for (int reader = 0; reader < 8; reader++) {
+                try (Connection reading = LogConnections.reading(log);
+                        Statement statement = reading.createStatement()) {
+                    reading.setAutoCommit(false);
+                    statement.executeQuery("SELECT count(*) FROM entry").close();
+                    for (int i = 0; i < 300; i++) {
+                        journal.append(1, "bench", note("beside " + entries++));
+                    }
+                }
+            }
+            assertThat(journal.entries(1)).hasSize(entries + 4);
+        }
+        assertThat(kept("")).isEmpty();
+        assertThat(Integrity.of(log, CLOCK).troubles()).isEmpty();
     }
 
     private interface Mishap {
