@@ -34,8 +34,8 @@ final class PracticeCommand implements Callable<Integer> {
             names = "--policy",
             paramLabel = "WAY",
             split = ",",
-            defaultValue = "advice,checklist,strip,blind",
-            description = "the ways: ${COMPLETION-CANDIDATES}; two steps are looked ahead slowly (${DEFAULT-VALUE})")
+            defaultValue = "advice,single,checklist,strip,blind",
+            description = "the ways: ${COMPLETION-CANDIDATES} (${DEFAULT-VALUE})")
     private List<Policy> policies;
 
     @Option(

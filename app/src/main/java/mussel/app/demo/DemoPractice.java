@@ -19,7 +19,6 @@ import mussel.core.practice.PracticeLeg;
 import mussel.core.practice.Workplace;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Judge;
-import mussel.core.verdict.VerdictResult;
 import mussel.exchange.practice.LessonFiles;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
@@ -74,20 +73,18 @@ public final class DemoPractice {
                 .orElseThrow();
         boolean coached = nr >= BY_HABIT;
         int job = journal.open(name(leg.number(), lesson, sheet).leg(), WHO).job();
-        journal.append(job, WHO, Exercise.opening(leg.context(), coached));
+        journal.append(job, WHO, Exercise.opening(leg.context(), lesson.came(), coached));
         lesson.looks().forEach(l -> look(job, l, sheet));
         for (int more = 0; coached && more < nr; more++) {
             Exercise exercise = exercise(job, sheet);
-            exercise.bench().ranked().advised(exercise.knowledge()).ifPresent(t -> t.findings()
-                    .forEach(l -> look(job, l, sheet)));
+            exercise.bench().advised().ifPresent(r -> r.looks().forEach(l -> look(job, l, sheet)));
         }
         Exercise done = exercise(job, sheet);
         journal.append(
                 job,
                 WHO,
-                done.bench().believed().decisions().stream()
-                        .filter(VerdictResult.Decision::act)
-                        .<Fact>map(d -> new Fact.Chosen(Scale.GOAL.of(d.goal()), "yes"))
+                done.bench().best().goals().stream()
+                        .<Fact>map(goal -> new Fact.Chosen(Scale.GOAL.of(goal), "yes"))
                         .toList());
         journal.append(job, WHO, exercise(job, sheet).handBack(day));
     }

@@ -3,6 +3,7 @@ package mussel.core.job;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -64,7 +65,7 @@ public final class LegStates {
             make(Condition.OIL, OUT);
             make(Condition.PLUGS, OUT);
         }
-        if (seen("rotation_feel", "seized") || seen("stiff_to_turn", "locked")) {
+        if (LegState.locked(outcomes())) {
             make(Condition.TURNS, "locked");
         }
         int order = 0;
@@ -84,9 +85,10 @@ public final class LegStates {
         return state;
     }
 
-    private boolean seen(String finding, String outcome) {
-        return all.findings().containsKey(finding)
-                && all.findings().get(finding).outcome().equals(outcome);
+    private Map<String, String> outcomes() {
+        Map<String, String> outcomes = new HashMap<>();
+        all.findings().forEach((id, finding) -> outcomes.put(id, finding.outcome()));
+        return outcomes;
     }
 
     private void make(Condition condition, String value) {

@@ -12,6 +12,7 @@ import mussel.core.measure.Kind;
 final class ByHand {
     private static final Set<Scale> DECIDED = EnumSet.of(
             Scale.GOAL,
+            Scale.PROOF,
             Scale.HANDED_OVER,
             Scale.OWNER_SAYS,
             Scale.CORE_BACK,

@@ -1,5 +1,6 @@
 package mussel.core.practice;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -10,9 +11,12 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import mussel.core.instrument.LegLeaks;
 import mussel.core.job.Address;
+import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Job;
+import mussel.core.job.LegRef;
+import mussel.core.job.RepairQuestion;
 import mussel.core.job.Scale;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -23,8 +27,11 @@ import mussel.core.verdict.Cause;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.Knowledge;
+import mussel.core.verdict.LegState;
 import mussel.core.verdict.RepairGoal;
+import mussel.core.verdict.Repairs;
 import mussel.core.verdict.Tables;
+import mussel.core.verdict.VerdictInput;
 import mussel.core.verdict.VerdictResult;
 import mussel.core.verdict.VerdictResult.Check;
 
@@ -34,10 +41,8 @@ public final class Exercise {
 
     private final Job job;
     private final Tables tables;
-    private final double labourPerH;
     private final Optional<Lesson> lesson;
     private final Optional<Workplace> at;
-    private final Costing costing;
     private final Bench bench;
 
     private Exercise(
@@ -51,10 +56,12 @@ public final class Exercise {
         this.tables = tables;
         this.lesson = lesson;
         this.at = at;
-        this.labourPerH = labourPerH;
-        this.costing = at.<Costing>map(w -> new PlanCosting(job.leg(), LegContexts.facts(leg.context()), w))
-                .orElseGet(() -> Costing.tables(tables.knowledge(), labourPerH));
-        this.bench = new Bench(leg, tables, labourPerH, costing);
+        this.bench = new Bench(
+                leg,
+                tables,
+                at.map(w -> planned(job.leg(), LegContexts.facts(leg.context()), w))
+                        .orElseGet(() -> Bench.Prices.tables(labourPerH)),
+                LegContexts.came(job));
         looked().forEach(bench::look);
     }
 
@@ -94,11 +101,25 @@ public final class Exercise {
         return sheet.map(s -> LegContexts.of(drawn, s)).orElse(drawn);
     }
 
-    /** What a job of a practice leg of a family begins with: what is known of it, and how it is gone about. */
-    public static List<Fact> opening(Context context, boolean coached) {
+    /** What work costs on a leg of a family: the minutes of its steps at the shop's rate, and its parts. */
+    private static Bench.Prices planned(LegRef leg, List<Fact> known, Workplace at) {
+        List<Entry> entries = new ArrayList<>(List.of(new Entry(1, 1, Instant.EPOCH, "", new Fact.Opened(leg))));
+        known.forEach(f -> entries.add(new Entry(entries.size() + 1L, 1, Instant.EPOCH, "", f)));
+        VerdictInput in = RepairQuestion.of(at.assessed(Job.of(entries))).in();
+        return new Bench.Prices(in.labourPerH(), in.goals(), in.stageHours());
+    }
+
+    /** What a job of a practice leg of a family begins with: what is known of it, the state it came in, and how it is gone about. */
+    public static List<Fact> opening(Context context, LegState came, boolean coached) {
         List<Fact> facts = new ArrayList<>(List.of(new Fact.Chosen(Scale.COACHED.address(), coached ? "yes" : "no")));
         facts.addAll(LegContexts.facts(context));
+        facts.addAll(LegContexts.facts(came));
         return facts;
+    }
+
+    /** The state a leg comes in: that of its lesson, else drawn for it. */
+    public static LegState came(PracticeLeg leg, Optional<Lesson> lesson) {
+        return lesson.map(Lesson::came).orElseGet(() -> LegContexts.state(leg));
     }
 
     private List<String> looked() {
@@ -229,14 +250,14 @@ public final class Exercise {
         VerdictResult then = before.ranked();
         Optional<Check> check =
                 then.checks().stream().filter(c -> made.contains(c.finding())).findFirst();
-        Optional<VerdictResult.Together> advised = then.advised(knowledge());
+        Optional<Repairs.Round> advised = before.advised();
         return Optional.of(new LastLook(
                 made,
                 bench.minutes() - before.minutes(),
                 check.map(Check::gainBits).orElse(0.0),
                 check.map(Check::value).orElse(0.0),
-                advised.map(VerdictResult.Together::findings).orElse(List.of()),
-                advised.map(VerdictResult.Together::value).orElse(0.0)));
+                advised.map(Repairs.Round::looks).orElse(List.of()),
+                advised.map(Repairs.Round::value).orElse(0.0)));
     }
 
     /** Whether what is behind this look is opened by it, which waits on one's own until it is said what is suspected. */
@@ -270,6 +291,7 @@ public final class Exercise {
                 bench,
                 looked(),
                 done(),
+                job.choice(Scale.PROOF),
                 handedOver(),
                 lesson.map(Lesson::handOver).orElse(false),
                 suspected());

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.Job;
 import mussel.core.job.Scale;
 import mussel.core.measure.Display;
 import mussel.core.measure.NamedBy;
@@ -20,6 +21,8 @@ import mussel.core.verdict.Context.LastJob;
 import mussel.core.verdict.Context.SealLayout;
 import mussel.core.verdict.Context.Storage;
 import mussel.core.verdict.Context.Waters;
+import mussel.core.verdict.LegState;
+import mussel.core.verdict.LegState.Condition;
 import org.hipparchus.random.MersenneTwister;
 
 /**
@@ -45,6 +48,13 @@ final class LegContexts {
     private static final double[] PUMP_MONTHS = {4, 12, 24, 40, 60};
 
     private static final double MONTHS_A_YEAR = 12;
+    /** A leg that comes whole on its boat. */
+    static final LegState WHOLE = whole();
+
+    private static final double ALONE = 0.12;
+    private static final double DRAINED = 0.05;
+    private static final double DRAINED_ALONE = 0.25;
+    private static final double PUMP_OFF_ALONE = 0.15;
 
     private LegContexts() {}
 
@@ -69,6 +79,57 @@ final class LegContexts {
                 List.of(pick(random, COMPLAINTS, COMING)),
                 Optional.of(pick(random, Duty.values(), 0.2, 0.5, 0.3)),
                 OptionalDouble.of(any(random, PUMP_MONTHS)));
+    }
+
+    /**
+     * The state a drawn leg comes in. Most come whole on their boat; some were brought in alone, some had been drained or opened by other hands. The shares are
+     * estimates of a yard's year.
+     */
+    static LegState state(PracticeLeg leg) {
+        MersenneTwister random = leg.source("state");
+        boolean alone = random.nextDouble() < ALONE;
+        boolean drained = random.nextDouble() < (alone ? DRAINED_ALONE : DRAINED);
+        boolean opened = random.nextDouble() < (alone ? PUMP_OFF_ALONE : 0);
+        LegState state = WHOLE;
+        if (alone) {
+            state = state.with(Condition.ENGINE, "away").with(Condition.LEG, "off");
+        }
+        if (drained) {
+            state = state.with(Condition.OIL, "out").with(Condition.PLUGS, "out");
+        }
+        return opened ? state.with(Condition.PUMP, "out") : state;
+    }
+
+    private static LegState whole() {
+        LegState whole = LegState.UNKNOWN;
+        for (Condition condition : Condition.values()) {
+            // The case follows from what is in it; whether the shafts turn is for hands to find out.
+            if (condition != Condition.CASE && condition != Condition.TURNS && condition != Condition.CURING) {
+                whole = whole.with(condition, condition.states().get(0));
+            }
+        }
+        return whole;
+    }
+
+    /** What is not whole of a leg as it comes in, as a job says it. */
+    static List<Fact> facts(LegState came) {
+        List<Fact> facts = new ArrayList<>();
+        came.known().forEach((condition, value) -> {
+            if (!value.equals(condition.states().get(0))) {
+                facts.add(new Fact.Chosen(Scale.STATE.of(condition.id()), value));
+            }
+        });
+        return facts;
+    }
+
+    /** The state a leg came in, as its job says it. */
+    static LegState came(Job job) {
+        LegState came = WHOLE;
+        for (Condition condition : WHOLE.known().keySet()) {
+            Optional<String> said = job.choice(Scale.STATE.of(condition.id()));
+            came = said.isPresent() ? came.with(condition, said.get()) : came;
+        }
+        return came;
     }
 
     /** The same of a leg of a family: built as its sheet says. */

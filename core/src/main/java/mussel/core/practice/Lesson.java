@@ -1,11 +1,14 @@
 package mussel.core.practice;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntFunction;
 import mussel.core.measure.Given;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Knowledge;
+import mussel.core.verdict.LegState;
 import mussel.core.verdict.Tables;
 
 /**
@@ -18,6 +21,7 @@ import mussel.core.verdict.Tables;
  * @param habit the habit it corrects
  * @param looks what somebody of that habit looks at
  * @param complaint what its legs come in for
+ * @param state the state they come in, where they do not come whole on their boat
  * @param oneOf causes of which one at least is there; none for any
  * @param none causes of which none is there
  * @param least how many causes there are at least
@@ -31,6 +35,7 @@ public record Lesson(
         @Given("the habit") String habit,
         @Given(value = "what the habit looks at", atLeast = 1) List<String> looks,
         @Given(value = "what its legs come in for", atLeast = 1) List<Context.Complaint> complaint,
+        @Given("the state its legs come in") Map<String, String> state,
         @Given("causes of which one is there") List<String> oneOf,
         @Given("causes of which none is there") List<String> none,
         @Given(value = "the least number of causes", min = 1, max = 10, orElse = "1") double least,
@@ -42,6 +47,7 @@ public record Lesson(
     public Lesson {
         looks = List.copyOf(looks);
         complaint = List.copyOf(complaint);
+        state = new LinkedHashMap<>(state);
         oneOf = List.copyOf(oneOf);
         none = List.copyOf(none);
     }
@@ -53,9 +59,21 @@ public record Lesson(
 
     /** Whether the tables know everything it names. */
     public boolean known(Knowledge knowledge) {
-        return oneOf.stream().allMatch(c -> knowledge.cause(c).isPresent())
+        return state.entrySet().stream().allMatch(e -> LegState.Condition.of(e.getKey())
+                        .filter(c -> c.states().contains(e.getValue()))
+                        .isPresent())
+                && oneOf.stream().allMatch(c -> knowledge.cause(c).isPresent())
                 && none.stream().allMatch(c -> knowledge.cause(c).isPresent())
                 && looks.stream().allMatch(f -> knowledge.finding(f).isPresent());
+    }
+
+    /** The state its legs come in. */
+    public LegState came() {
+        LegState came = LegContexts.WHOLE;
+        for (Map.Entry<String, String> entry : state.entrySet()) {
+            came = came.with(LegState.Condition.of(entry.getKey()).orElseThrow(), entry.getValue());
+        }
+        return came;
     }
 
     /** Whether a leg has it to teach. */
@@ -64,7 +82,7 @@ public record Lesson(
         if (!there || leg.causes().size() < least || none.stream().anyMatch(leg.causes()::contains)) {
             return false;
         }
-        Bench habitually = new Bench(leg, tables, labourPerH);
+        Bench habitually = new Bench(leg, tables, Bench.Prices.tables(labourPerH), came());
         looks.forEach(habitually::look);
         Reckoning came = habitually.handBack();
         return !came.missed().isEmpty() || !came.needless().isEmpty();

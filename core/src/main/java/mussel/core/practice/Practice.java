@@ -32,9 +32,9 @@ public final class Practice {
     }
 
     /** One leg, gone about in every way. */
-    private record Played(Map<Policy, Reckoning> reckonings, List<Held> held) {}
+    private record Played(Map<Policy, Reckoning> reckonings, List<Held> held, Held back, int forbidden) {}
 
-    /** A cause held so likely, and whether it was there. */
+    /** What was held so likely, and whether it was so. */
     private record Held(double stated, boolean there) {}
 
     /**
@@ -67,6 +67,8 @@ public final class Practice {
                 costs,
                 pairs,
                 reliability(played.stream().flatMap(p -> p.held().stream()).toList()),
+                played.stream().mapToInt(Played::forbidden).sum(),
+                reliability(played.stream().map(Played::back).toList()),
                 read.knowledgeVersion(),
                 in.legs(),
                 in.seed(),
@@ -77,22 +79,27 @@ public final class Practice {
         Context context = LegContexts.draw(in.seed(), number, in.context());
         Tables tables = judge.tables(context);
         Tables truth = world == judge ? tables : world.tables(context);
-        Policies ways = new Policies(tables, in.labourPerH());
         Map<Policy, Reckoning> reckonings = new EnumMap<>(Policy.class);
         List<Held> held = new ArrayList<>();
+        Held back = new Held(0, false);
+        int forbidden = 0;
         Policy judged = in.policies().contains(Policy.ADVICE)
                 ? Policy.ADVICE
                 : in.policies().get(0);
         for (Policy policy : in.policies()) {
-            Bench bench = ways.look(PracticeLeg.of(in.seed(), number, truth), policy);
-            reckonings.put(policy, bench.handBack());
+            PracticeLeg leg = PracticeLeg.of(in.seed(), number, truth);
+            Bench bench = new Bench(leg, tables, Bench.Prices.tables(in.labourPerH()), LegContexts.state(leg));
+            Reckoning reckoning = Policies.play(bench, policy);
+            reckonings.put(policy, reckoning);
             if (policy == judged) {
+                forbidden = reckoning.forbidden();
+                back = new Held(reckoning.stated(), leg.source("back").nextDouble() < reckoning.back());
                 for (CauseBelief cause : bench.believed().causes()) {
                     held.add(new Held(cause.probability(), bench.leg().causes().contains(cause.id())));
                 }
             }
         }
-        return new Played(reckonings, held);
+        return new Played(reckonings, held, back, forbidden);
     }
 
     private static String name(Policy policy) {
@@ -105,6 +112,8 @@ public final class Practice {
         double missed = 0;
         double needless = 0;
         double looks = 0;
+        double forbidden = 0;
+        double back = 0;
         for (Played each : played) {
             Reckoning reckoning = each.reckonings().get(policy);
             cost.addValue(reckoning.cost());
@@ -112,6 +121,8 @@ public final class Practice {
             missed += reckoning.missed().size();
             needless += reckoning.needless().size();
             looks += reckoning.looks();
+            forbidden += reckoning.forbidden();
+            back += reckoning.back();
         }
         int n = played.size();
         double half = half(cost);
@@ -123,7 +134,9 @@ public final class Practice {
                 minutes / n,
                 missed / n,
                 needless / n,
-                looks / n);
+                looks / n,
+                forbidden / n,
+                back / n);
     }
 
     private static Pair pair(Policy policy, Policy against, List<Played> played) {

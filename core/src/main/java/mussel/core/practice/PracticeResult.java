@@ -8,6 +8,8 @@ import java.util.List;
  * @param policies each way
  * @param pairs each way against each other, leg by leg
  * @param calibration of what the advice held likely, over all legs; of the first way where the advice is not among them
+ * @param forbiddenActs looks that the same way asked for and the state of the leg forbade, over all legs
+ * @param calibrationBack of the chance of coming back that the same way states on handing over
  * @param knowledgeVersion the edition of the tables that were read
  * @param legs how many legs
  * @param seed of their draw
@@ -17,6 +19,8 @@ public record PracticeResult(
         List<Cost> policies,
         List<Pair> pairs,
         Reliability calibration,
+        int forbiddenActs,
+        Reliability calibrationBack,
         String knowledgeVersion,
         int legs,
         long seed,
@@ -38,6 +42,8 @@ public record PracticeResult(
      * @param missed goals a leg that were called for and not done
      * @param needless goals a leg that were done and not called for
      * @param looksMean looks a leg
+     * @param forbidden looks a leg that its state forbade
+     * @param back the share of legs that come back
      */
     public record Cost(
             String policy,
@@ -47,7 +53,9 @@ public record PracticeResult(
             double minutesMean,
             double missed,
             double needless,
-            double looksMean) {}
+            double looksMean,
+            double forbidden,
+            double back) {}
 
     /**
      * Two ways on the same legs.
@@ -74,10 +82,10 @@ public record PracticeResult(
     }
 
     /**
-     * Causes held about alike likely.
+     * What was held about alike likely.
      *
-     * @param stated their mean probability
-     * @param found the share that was there
+     * @param stated the mean probability
+     * @param found the share that was so
      * @param n how many
      */
     public record Bin(double stated, double found, int n) {}

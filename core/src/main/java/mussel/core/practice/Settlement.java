@@ -14,6 +14,7 @@ import mussel.core.verdict.VerdictResult.Check;
  * @param bench the bench as it was left
  * @param looked the looks, in the order they were made
  * @param done the goals done
+ * @param proof the final check made; both tests where none is named
  * @param over whether it was handed over
  * @param anothers whether it is another's work, so that handing it over was right
  * @param suspected what was suspected, by goal (0..1)
@@ -22,6 +23,7 @@ record Settlement(
         Bench bench,
         List<String> looked,
         List<String> done,
+        Optional<String> proof,
         boolean over,
         boolean anothers,
         Map<String, Double> suspected) {
@@ -55,7 +57,7 @@ record Settlement(
                     then.map(Check::gainBits).orElse(0.0),
                     then.map(Check::value).orElse(0.0)));
         }
-        Bench advised = bench.advised();
+        Bench advised = bench.asAdvised();
         Bench untouched = bench.untouched();
         return new Told(
                 own(),
@@ -69,7 +71,7 @@ record Settlement(
 
     /** What is lost against the advice (money); below nought where that is beaten. */
     double loses() {
-        return own().cost() - advice(bench.advised()).cost();
+        return own().cost() - advice(bench.asAdvised()).cost();
     }
 
     private Reckoning advice(Bench advised) {
@@ -98,7 +100,7 @@ record Settlement(
             return over(bench);
         }
         if (!anothers) {
-            return bench.handBack(done);
+            return bench.handBack(done, proof);
         }
         Reckoning none = bench.handBack(List.of());
         Reckoning mended = bench.handBack(done);
@@ -110,7 +112,10 @@ record Settlement(
                 done,
                 none.missed(),
                 done,
-                none.looks());
+                none.looks(),
+                none.forbidden(),
+                none.stated(),
+                none.back());
     }
 
     /** Handed over: an hour of the yard's, and a dealer's price for what is called for. */
@@ -124,7 +129,10 @@ record Settlement(
                 List.of(),
                 List.of(),
                 List.of(),
-                all.looks());
+                all.looks(),
+                all.forbidden(),
+                0,
+                0);
     }
 
     /**

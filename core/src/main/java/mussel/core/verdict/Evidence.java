@@ -1,6 +1,10 @@
 package mussel.core.verdict;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.IntFunction;
 
@@ -98,29 +102,78 @@ final class Evidence {
         return belief;
     }
 
-    /**
-     * The weight of everything, each subset's times one factor for each of its causes.
-     *
-     * @param factors by cause of the group
-     */
-    double weighed(double[] factors) {
-        double[][] products = new double[shape.blocks.length][];
-        for (int b = 0; b < products.length; b++) {
-            products[b] = Shape.products(factors, shape.blocks[b]);
-        }
-        double[] ofCut = Shape.products(factors, shape.cut);
-        double[][] dots = new double[products.length][settings()];
-        double total = 0;
-        for (int q = 0; q < settings(); q++) {
-            double all = settings.weight()[q] * ofCut[settings.state()[q]];
-            for (int b = 0; b < products.length; b++) {
-                int same = first[b][q];
-                dots[b][q] = same < q ? dots[b][same] : dot(weights[b][q], products[b]);
-                all *= dots[b][q];
+    /** Weighs subsets by factors of their causes; what was summed over a block for some factors is kept for the next that have the same there. */
+    Weighing weighing() {
+        return new Weighing();
+    }
+
+    /** For one thread. */
+    final class Weighing {
+        private final List<Map<Factors, double[]>> kept = new ArrayList<>();
+
+        private Weighing() {
+            for (int b = 0; b < shape.blocks.length; b++) {
+                kept.add(new HashMap<>());
             }
-            total += all;
         }
-        return total;
+
+        /**
+         * The weight of everything, each subset's times one factor for each of its causes.
+         *
+         * @param factors by cause of the group
+         */
+        double of(double[] factors) {
+            double[] ofCut = Shape.products(factors, shape.cut);
+            double[][] sum = new double[shape.blocks.length][];
+            for (int b = 0; b < sum.length; b++) {
+                double[] own = new double[shape.blocks[b].length];
+                for (int i = 0; i < own.length; i++) {
+                    own[i] = factors[shape.blocks[b][i]];
+                }
+                int block = b;
+                sum[b] = kept.get(b).computeIfAbsent(new Factors(own), f -> summed(block, own));
+            }
+            double total = 0;
+            for (int q = 0; q < settings(); q++) {
+                double all = settings.weight()[q] * ofCut[settings.state()[q]];
+                for (int b = 0; b < sum.length; b++) {
+                    all *= sum[b][q];
+                }
+                total += all;
+            }
+            return total;
+        }
+
+        private double[] summed(int b, double[] own) {
+            double[] summed = new double[settings()];
+            boolean plain = true;
+            for (double factor : own) {
+                plain &= factor == 1;
+            }
+            double[] products = plain ? new double[0] : Shape.products(own);
+            for (int q = 0; q < summed.length; q++) {
+                int same = first[b][q];
+                if (same < q) {
+                    summed[q] = summed[same];
+                } else {
+                    summed[q] = plain ? sums[b][q].total() : dot(weights[b][q], products);
+                }
+            }
+            return summed;
+        }
+    }
+
+    /** Factors that are found again by their values. */
+    private record Factors(double[] values) {
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Factors factors && Arrays.equals(values, factors.values);
+        }
+
+        @Override
+        public int hashCode() {
+            return Arrays.hashCode(values);
+        }
     }
 
     /** Whether the differences of products have left enough figures to trust. */

@@ -102,4 +102,9 @@ public record LegState(Map<Condition, String> known) {
         changed.put(condition, value);
         return new LegState(changed);
     }
+
+    /** Whether what was felt says that the shafts do not turn. */
+    public static boolean locked(Map<String, String> findings) {
+        return "seized".equals(findings.get("rotation_feel")) || "locked".equals(findings.get("stiff_to_turn"));
+    }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 final class Posterior implements Expectation {
     private final int[][] faults;
     private final List<Evidence> evidence;
+    private final List<Evidence.Weighing> weighings;
 
     /**
      * Puts groups together.
@@ -16,6 +17,7 @@ final class Posterior implements Expectation {
     Posterior(int[][] faults, List<Evidence> evidence) {
         this.faults = faults;
         this.evidence = List.copyOf(evidence);
+        weighings = evidence.stream().map(Evidence::weighing).toList();
     }
 
     @Override
@@ -29,7 +31,7 @@ final class Posterior implements Expectation {
                 plain &= own[i] == 1;
             }
             if (!plain) {
-                mean *= evidence.get(g).weighed(own) / evidence.get(g).belief().total();
+                mean *= weighings.get(g).of(own) / evidence.get(g).belief().total();
             }
         }
         // Sums of differences may leave a hair more or less.

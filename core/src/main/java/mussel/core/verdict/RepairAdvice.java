@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import mussel.core.verdict.LegState.Condition;
 import mussel.core.verdict.VerdictResult.Bearing;
 
@@ -22,8 +21,6 @@ import mussel.core.verdict.VerdictResult.Bearing;
  * high, and never below what the round costs.
  */
 final class RepairAdvice {
-    /** Sets a check is valued by: what a check turns to is nearly always among the best few. */
-    private static final int SHORT = 5;
     /** Checks valued together. */
     private static final int TOGETHER = 3;
     /** With more to sum over only two are. */
@@ -73,12 +70,42 @@ final class RepairAdvice {
                 0, stages.proofs().stream().map(RepairTables.Proof::id).toList().indexOf(in.proofOr()));
     }
 
-    /** The advice; nothing where the tables know no stages. */
-    static Repairs of(Tables tables, VerdictInput in, List<Evidence> evidence, Set<String> chosen) {
+    /**
+     * The advice; nothing where the tables know no stages.
+     *
+     * @param rounds whether rounds of checks are valued too, which takes most of the time
+     */
+    static Repairs of(Tables tables, VerdictInput in, List<Evidence> evidence, Set<String> chosen, boolean rounds) {
         return tables.knowledge()
                 .repairs()
-                .map(stages -> new RepairAdvice(tables, stages, in, evidence).advise(chosen))
+                .map(stages -> new RepairAdvice(tables, stages, in, evidence).advise(chosen, rounds))
                 .orElse(Repairs.NONE);
+    }
+
+    /** What some repairs come to if exactly these faults are there; nothing where the tables know no stages. */
+    static Optional<Settled> settle(
+            Tables tables, VerdictInput in, List<Evidence> evidence, Set<String> goals, Set<String> causes) {
+        return tables.knowledge().repairs().map(stages -> new RepairAdvice(tables, stages, in, evidence)
+                .settle(goals, causes));
+    }
+
+    private Settled settle(Set<String> goals, Set<String> causes) {
+        long set = closedOf(goals);
+        List<Cause> all = tables.knowledge().causes();
+        RepairSets then = sets.believing(factors -> {
+            double product = 1;
+            for (int c = 0; c < factors.length; c++) {
+                product *= causes.contains(all.get(c).id()) ? factors[c] : 1;
+            }
+            return product;
+        });
+        return new Settled(
+                named(sets.done(set)),
+                named(sets.done(set) & ~closedOf(goals, false)),
+                sets.now(set, proof),
+                then.later(set, proof),
+                sets.back(set, proof),
+                then.back(set, proof));
     }
 
     /** The stages that are open as the lower unit stands. */
@@ -99,7 +126,7 @@ final class RepairAdvice {
         return always;
     }
 
-    private Repairs advise(Set<String> chosen) {
+    private Repairs advise(Set<String> chosen, boolean valued) {
         List<Long> byStages = sets.best(proof);
         long best = byStages.get(0);
         long leave = sets.closed(0);
@@ -124,22 +151,40 @@ final class RepairAdvice {
             RepairTables.Proof of = stages.proofs().get(p);
             proofs.add(new Repairs.ProofOf(of.id(), of.hours() * MINUTES, sets.back(best, p), sets.total(best, p)));
         }
-        List<Long> few = Stream.concat(
-                        byStages.stream().limit(SHORT),
-                        candidates.stream().sorted(cheapest).limit(SHORT))
-                .distinct()
-                .toList();
-        List<Repairs.Round> rounds = new Rounds(few, best).all();
+        List<Repairs.Round> rounds = valued ? new Rounds(turningTo(candidates), best).all() : List.of();
         Optional<RepairSet> taken = chosen.isEmpty() ? Optional.empty() : Optional.of(set(closedOf(chosen)));
         return new Repairs(rounds, offered, taken, proofs, ready(), stops(best));
     }
 
+    /** The sets that a check may turn the choice to: for each repair the cheapest set with it and the cheapest without it, the best of them first. */
+    private List<Long> turningTo(Set<Long> candidates) {
+        List<Long> byCost = candidates.stream().sorted(cheapest).toList();
+        Set<Long> turning = new LinkedHashSet<>();
+        for (int g = 0; g < goalIds.size(); g++) {
+            int goal = g;
+            byCost.stream().filter(s -> (s >> goal & 1) != 0).findFirst().ifPresent(turning::add);
+            byCost.stream().filter(s -> (s >> goal & 1) == 0).findFirst().ifPresent(turning::add);
+        }
+        return byCost.stream().filter(turning::contains).toList();
+    }
+
     private long closedOf(Set<String> goals) {
+        return closedOf(goals, true);
+    }
+
+    private long closedOf(Set<String> goals, boolean closed) {
         long set = 0;
         for (int g = 0; g < goalIds.size(); g++) {
             set |= goals.contains(goalIds.get(g)) ? 1L << g : 0;
         }
-        return sets.closed(set);
+        return closed ? sets.closed(set) : set;
+    }
+
+    private List<String> named(long set) {
+        return IntStream.range(0, goalIds.size())
+                .filter(g -> (set >> g & 1) != 0)
+                .mapToObj(goalIds::get)
+                .toList();
     }
 
     private final Comparator<Long> cheapest = Comparator.comparingDouble(s -> total(s));
@@ -175,10 +220,6 @@ final class RepairAdvice {
     }
 
     private RepairSet set(long set) {
-        List<String> in = IntStream.range(0, goalIds.size())
-                .filter(g -> (set >> g & 1) != 0)
-                .mapToObj(goalIds::get)
-                .toList();
         double[] p = sets.probabilities();
         List<RepairSet.Leaves> leaves = IntStream.range(0, p.length)
                 .filter(g -> (sets.done(set) >> g & 1) == 0 && p[g] >= RepairSets.LEAST_LIKELY)
@@ -187,7 +228,7 @@ final class RepairAdvice {
                 .map(g -> new RepairSet.Leaves(goalIds.get(g), p[g]))
                 .toList();
         return new RepairSet(
-                in,
+                named(set),
                 stages.proofs().get(proof).id(),
                 sets.now(set, proof),
                 sets.later(set, proof),
@@ -366,7 +407,7 @@ final class RepairAdvice {
             }
             List<String> needs = new ArrayList<>();
             round.unmet(state).forEach((condition, value) -> needs.add(condition.id() + "_" + value));
-            double minutes = round.minutes() + opening(round);
+            double minutes = (setUp(round) ? 0 : round.minutes()) + opening(round);
             for (Finding f : telling) {
                 // A check behind a gate is made only where the one before it opens it.
                 minutes += f.open(found) ? f.minutes() : f.minutes() * opens(f);
@@ -379,6 +420,12 @@ final class RepairAdvice {
                     minutes,
                     worth - minutes * in.labourPerH() / MINUTES,
                     first < 2 ? Bearing.COMPLAINT : Bearing.BESIDE));
+        }
+
+        /** Whether a check that only this round makes was made already: the tester hangs there, the tank is filled. */
+        private boolean setUp(RepairTables.Round round) {
+            return round.looks().stream().filter(in.findings()::containsKey).anyMatch(look -> stages.rounds().stream()
+                    .noneMatch(r -> !r.id().equals(round.id()) && r.looks().contains(look)));
         }
 
         private boolean plugsOut() {

@@ -54,6 +54,10 @@ final class RepairSets {
     private final long members;
     private final Map<Key, Double> means = new HashMap<>();
 
+    private static final int BACK = 0;
+    private static final int AGAIN = 1;
+    private static final int CALLED = 2;
+
     /** Which product is meant: the repairs left that count in it, the stages at which faults were seen, the final check, and what it is for. */
     private record Key(long left, int seen, int proof, int of) {}
 
@@ -160,7 +164,6 @@ final class RepairSets {
         always = must;
     }
 
-    /** The same costs with other beliefs: what may be chosen stays as it was. */
     private RepairSets(RepairSets before, Expectation believed) {
         this.believed = believed;
         stages = before.stages;
@@ -186,12 +189,20 @@ final class RepairSets {
         present = believed.present(before.present.length);
     }
 
+    /** The same costs with other beliefs: what may be chosen stays as it was. */
+    RepairSets believing(Expectation other) {
+        return new RepairSets(this, other);
+    }
+
     /** What the cheapest of some sets would cost if something else were believed (money). */
     double least(List<Long> of, int proof, Expectation believed) {
-        RepairSets then = new RepairSets(this, believed);
+        RepairSets then = believing(believed);
         double least = Double.POSITIVE_INFINITY;
         for (long set : of) {
-            least = Math.min(least, then.total(set, proof));
+            double now = now(set, proof);
+            if (now < least) {
+                least = Math.min(least, now + then.later(set, proof));
+            }
         }
         return least;
     }
@@ -291,7 +302,7 @@ final class RepairSets {
         long left = all() & ~done(set);
         return 1
                 - means.computeIfAbsent(
-                        new Key(left, closure & seeing, proof, -1),
+                        new Key(left, closure & seeing, proof, BACK),
                         k -> mean(c -> in(left, c) ? 1 - (1 - shown(c, closure, proof)) * bringsBack[c] : 1));
     }
 
@@ -356,7 +367,7 @@ final class RepairSets {
         }
         return 1
                 - means.computeIfAbsent(
-                        new Key(1L << goal, closure & seeing, proof, stages),
+                        new Key(1L << goal, closure & seeing, proof, CALLED),
                         key -> mean(c -> goalOf[c] == goal ? 1 - acted(c, closure, proof) : 1));
     }
 
@@ -374,7 +385,7 @@ final class RepairSets {
         boolean openNow = (closure >> stage & 1) != 0;
         return 1
                 - means.computeIfAbsent(
-                        new Key(those, closure & seeing | (openNow ? 1 << RepairTables.MOST_STAGES : 0), proof, stage),
+                        new Key(those, closure & seeing | (openNow ? 1 << RepairTables.MOST_STAGES : 0), proof, AGAIN),
                         k -> mean(c ->
                                 in(those, c) && !(seen(c, closure) && openNow) ? 1 - acted(c, closure, proof) : 1));
     }

@@ -79,7 +79,7 @@ public record RepairTables(
         }
 
         /** Whether it stands open in a state. */
-        boolean open(LegState state) {
+        public boolean open(LegState state) {
             return openWhen.entrySet().stream().anyMatch(e -> LegState.Condition.of(e.getKey())
                     .flatMap(state::of)
                     .filter(e.getValue()::equals)
@@ -195,7 +195,7 @@ public record RepairTables(
         }
 
         /** What must be brought about before it: the conditions that are known to stand otherwise. */
-        Map<LegState.Condition, String> unmet(LegState state) {
+        public Map<LegState.Condition, String> unmet(LegState state) {
             Map<LegState.Condition, String> unmet = new java.util.EnumMap<>(LegState.Condition.class);
             needs.forEach((id, value) -> {
                 LegState.Condition condition = LegState.Condition.of(id).orElseThrow();

@@ -114,11 +114,20 @@ final class Shape {
 
     /** For every subset of some causes the product of their factors. */
     static double[] products(double[] factors, int[] of) {
-        double[] products = new double[1 << of.length];
-        products[0] = 1;
+        double[] own = new double[of.length];
         for (int i = 0; i < of.length; i++) {
+            own[i] = factors[of[i]];
+        }
+        return products(own);
+    }
+
+    /** For every subset the product of its factors. */
+    static double[] products(double[] factors) {
+        double[] products = new double[1 << factors.length];
+        products[0] = 1;
+        for (int i = 0; i < factors.length; i++) {
             for (int s = 0; s < 1 << i; s++) {
-                products[s + (1 << i)] = products[s] * factors[of[i]];
+                products[s + (1 << i)] = products[s] * factors[i];
             }
         }
         return products;

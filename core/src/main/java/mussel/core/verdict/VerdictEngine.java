@@ -100,7 +100,24 @@ public final class VerdictEngine {
 
     /** The same, with what some chosen repairs come to. */
     public static Repairs repairs(Tables tables, VerdictInput in, Set<String> chosen) {
-        return RepairAdvice.of(tables, in, new VerdictEngine(tables, in).evidence, chosen);
+        return RepairAdvice.of(tables, in, new VerdictEngine(tables, in).evidence, chosen, true);
+    }
+
+    /** The same without rounds of checks, which take most of the time. */
+    public static Repairs sets(Tables tables, VerdictInput in) {
+        return RepairAdvice.of(tables, in, new VerdictEngine(tables, in).evidence, Set.of(), false);
+    }
+
+    /**
+     * What some repairs cost on a lower unit whose faults are known, as practice knows them.
+     *
+     * @param in what was found and the state it is in, as for {@link #repairs}
+     * @param goals the repairs chosen; what goes with them by rule is added
+     * @param causes the faults that are there
+     * @return empty where the tables know no stages
+     */
+    public static Optional<Settled> settle(Tables tables, VerdictInput in, Set<String> goals, Set<String> causes) {
+        return RepairAdvice.settle(tables, in, new VerdictEngine(tables, in).evidence, goals, causes);
     }
 
     /** Only what to look at next and what to do as it stands; no cause is named, and nothing of what speaks for it. */

@@ -317,7 +317,10 @@ final class PracticePage implements BookPage {
     private void open(int number, Optional<Lesson> lesson) {
         tried(() -> {
             int job = log().open(name(number, lesson).leg(), shop.by()).job();
-            log().append(job, shop.by(), Exercise.opening(context(number, lesson), coached));
+            Context context = context(number, lesson);
+            PracticeLeg leg =
+                    PracticeLeg.of(SEED, number, bench().tables().judge().tables(context));
+            log().append(job, shop.by(), Exercise.opening(context, Exercise.came(leg, lesson), coached));
             reckoned = Optional.empty();
             onPractise.accept(job);
         });

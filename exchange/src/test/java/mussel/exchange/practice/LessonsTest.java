@@ -69,7 +69,7 @@ class LessonsTest {
             for (int i = 0; i < 3; i++) {
                 PracticeLeg leg = lesson.next(7, after, tables, RATE).orElseThrow();
                 after = leg.number();
-                Bench habit = new Bench(leg, tables, RATE);
+                Bench habit = new Bench(leg, tables, Bench.Prices.tables(RATE), lesson.came());
                 lesson.looks().forEach(habit::look);
                 Reckoning came = habit.handBack();
                 assertThat(came.missed().size() + came.needless().size())
@@ -89,15 +89,17 @@ class LessonsTest {
         exercise().look("oil_water").forEach(this::note);
         exercise().look("washers").forEach(this::note);
         assertThat(exercise().look("washers")).as("made already").isEmpty();
-        assertThat(exercise().bench().minutes()).as("drained once, two looks").isEqualTo(10);
+        assertThat(exercise().bench().minutes()).as("drained once, two looks").isEqualTo(20);
         note(Fact.Read.byHand(Field.SUSPECTED.of("oil_change"), 90, "90"));
         note(new Fact.Chosen(Scale.GOAL.of("oil_change"), "yes"));
         note(new Fact.Tagged(LocalDate.of(2026, 11, 29)));
         Exercise done = exercise();
         Told told = done.told().orElseThrow();
         assertThat(told.looks()).extracting(Told.Made::finding).containsExactly("oil_water", "washers");
-        assertThat(told.looks().get(0).minutes()).as("its set-up with it").isEqualTo(9);
-        assertThat(told.own().done()).containsExactly("oil_change");
+        assertThat(told.looks().get(0).minutes()).as("its set-up with it").isEqualTo(3);
+        assertThat(told.own().done())
+                .as("the washers of plugs that were out with it")
+                .containsExactlyInAnyOrder("oil_change", "plug_washers");
         assertThat(told.own().cost())
                 .isEqualTo(told.own().looking() + told.own().work() + told.own().comebacks());
         assertThat(told.lost()).isEqualTo(told.own().cost() - told.advice().cost());
