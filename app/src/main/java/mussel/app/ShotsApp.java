@@ -115,6 +115,7 @@ public final class ShotsApp extends Application {
             show(milky, Station.VERDICT);
             press("#verdict-view-looks");
         });
+        view("round-of-checks", () -> press(".check-round"));
         view("verdict-opened", () -> {
             show(opened, Station.VERDICT);
             press("#verdict-view-opened");
@@ -124,6 +125,7 @@ public final class ShotsApp extends Application {
             middle().setVvalue(0);
         });
         view("strip-down", () -> show(opened, Station.STRIP));
+        view("strip-steps", () -> press("#strip-view-steps"));
         view("mat", () -> press("#strip-view-mat"));
         view("inspect", () -> press("#strip-view-inspect"));
         view("build", () -> show(opened, Station.BUILD));

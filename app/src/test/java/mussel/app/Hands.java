@@ -1,5 +1,6 @@
 package mussel.app;
 
+import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -36,6 +37,7 @@ final class Hands extends FxRobot {
     private static final AtomicInteger SEEN = new AtomicInteger();
     private static boolean listening;
 
+    private BooleanSupplier busy = () -> false;
     private Robot robot;
 
     Hands() {
@@ -66,8 +68,21 @@ final class Hands extends FxRobot {
 
     @Override
     public FxRobot push(KeyCode... chord) {
+        boolean acts = List.of(chord).contains(KeyCode.F5);
+        if (acts) {
+            // What it does may still be worked out; and what it begins is.
+            until(() -> !busy.getAsBoolean());
+        }
         sent(chord.length, () -> press(robot, chord));
+        if (acts) {
+            until(() -> !busy.getAsBoolean());
+        }
         return this;
+    }
+
+    /** Tells whether something is worked out in the background: the key of the act waits for it, as hands do. */
+    void waitWhile(BooleanSupplier works) {
+        busy = works;
     }
 
     private static void press(Robot robot, KeyCode... chord) {

@@ -169,8 +169,8 @@ class PracticePageTest extends WindowJourney {
         go(Station.LEAK);
         click("#practice-pump");
         assertThat(seen("#practice-clock"))
-                .as("plugs out and a look, tester on and a hold, however long")
-                .contains("27 min, 2 looks.");
+                .as("a spoonful of oil, then plugs out and tester on as this sheet has it, and a hold")
+                .contains("1 h 15 min, 2 looks.");
         assertThat(robot.lookup("#look-pressure_hold")
                         .match(PracticePageTest::inSight)
                         .tryQuery())

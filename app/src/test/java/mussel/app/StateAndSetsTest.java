@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.stream.IntStream;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import mussel.core.job.LegStates;
 import mussel.core.plan.Plan.PlannedStep;
@@ -50,6 +51,55 @@ class StateAndSetsTest extends DemoJourney {
                 .containsEntry(Condition.SEAL_CARRIER, "in")
                 .containsEntry(Condition.PUMP, "in")
                 .containsEntry(Condition.LEG, "on");
+    }
+
+    @Test
+    void aRoundIsBegunWithOneKeyAndAnsweredKeyByKey() {
+        open(MILKY);
+        click("#station-verdict");
+        robot.push(KeyCode.F5);
+        assertThat(window.lookup("#round").isVisible())
+                .as("the round as one list")
+                .isTrue();
+        List<String> before = List.copyOf(now().findings().keySet());
+        robot.push(KeyCode.DIGIT1);
+        robot.push(KeyCode.DIGIT1);
+        worked();
+        assertThat(now().findings().keySet())
+                .as("each figure answers a check and goes on to the next")
+                .hasSize(before.size() + 2);
+        assertThat(window.lookup("#round").isVisible()).as("the list stays").isTrue();
+    }
+
+    @Test
+    void whatTheStateForbidsIsAskedAboutBeforeItIsTickedAndWhatClosesSaysWhatIsLeft() {
+        open(MILKY);
+        click("#station-strip");
+        worked();
+        robot.interact(() -> window.lookup("#take-set-0").requestFocus());
+        robot.type(KeyCode.ENTER);
+        worked();
+        click("#strip-view-steps");
+        worked();
+        click("#tick-carrier_off");
+        assertThat(find("#asked-carrier_off", Label.class).getText())
+                .contains("The lower unit is still on the engine.", "press again");
+        assertThat(now().job().ticked("carrier_off")).isEmpty();
+        click("#tick-carrier_off");
+        assertThat(now().job().ticked("carrier_off")).isPresent();
+        robot.push(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(now().job().ticked("carrier_off")).isEmpty();
+        assertThat(robot.lookup(".stop-point").queryAllAs(Label.class))
+                .as("where to stop and look, at its step")
+                .isNotEmpty()
+                .allSatisfy(l ->
+                        assertThat(l.getText()).startsWith("Stop and check: ").contains("May add "));
+
+        tick(now().stripSteps());
+        click("#station-build");
+        click("#tick-housing_in");
+        assertThat(find("#asked-housing_in", Label.class).getText()).contains("Still on the mat: ");
+        assertThat(now().job().ticked("housing_in")).isEmpty();
     }
 
     @Test

@@ -75,6 +75,7 @@ abstract class WindowJourney {
     @BeforeEach
     void start() throws Exception {
         shop = Yards.open(logbook(), new Moving(), SheetFiles.shipped());
+        robot.waitWhile(() -> shop.background().busy());
         WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(() -> show(stage)));
         Hands.settle();
     }

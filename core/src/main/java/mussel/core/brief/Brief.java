@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
+import mussel.core.job.RepairQuestion;
 import mussel.core.job.Station;
 
 /**
@@ -13,11 +14,18 @@ import mussel.core.job.Station;
  * @param head the one sentence of this station
  * @param under what belongs to it; empty where nothing does
  * @param changes whether the sentence is the verdict's, so that what the last entry moved is told
+ * @param asksAdvice whether the act follows from rounds of checks and sets of repairs, which take longer to work out
  * @param act the one thing to do next; empty where the job is closed
  * @param folds what is folded away, a line each
  */
 public record Brief(
-        List<String> cautions, String head, String under, boolean changes, Optional<Act> act, List<Fold> folds) {
+        List<String> cautions,
+        String head,
+        String under,
+        boolean changes,
+        boolean asksAdvice,
+        Optional<Act> act,
+        List<Fold> folds) {
     /** As many cautions as a hand can mind at once; the rest stand at their step. */
     public static final int MOST_CAUTIONS = 2;
     /** As many folded lines as fit a window of 1280 by 800 beside everything else. */
@@ -31,7 +39,12 @@ public record Brief(
 
     /** What is said beside a station of a job. */
     public static Brief of(Assessment now, Station station) {
-        return new Briefing(now, station).brief();
+        return of(now, station, Optional.empty());
+    }
+
+    /** The same with rounds of checks and sets of repairs, where they are worked out: the act is a round, or taking the best set. */
+    public static Brief of(Assessment now, Station station, Optional<RepairQuestion.Answer> repairs) {
+        return new Briefing(now, station, repairs).brief();
     }
 
     /**
@@ -58,6 +71,14 @@ public record Brief(
 
         /** Leads to where a look is entered. */
         record Look(String finding) implements Deed {}
+
+        /** Leads to a round of checks as one list, answered key by key. */
+        record Round(String title, List<String> looks) implements Deed {
+            /** Keeps its own copy. */
+            public Round {
+                looks = List.copyOf(looks);
+            }
+        }
 
         /** Presses what stands on the station itself. */
         record Press(Handle handle) implements Deed {}

@@ -18,10 +18,12 @@ import mussel.core.job.Further;
 import mussel.core.job.OneVisit;
 import mussel.core.job.Order;
 import mussel.core.job.ProofWork;
+import mussel.core.job.RepairQuestion;
 import mussel.core.job.Scale;
 import mussel.core.job.SetupPlace;
 import mussel.core.job.SetupWork;
 import mussel.core.job.Station;
+import mussel.core.job.StepAsk;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Sentences;
@@ -42,11 +44,14 @@ final class Briefing {
 
     private final Assessment now;
     private final Station station;
+    private final Optional<RepairQuestion.Answer> repairs;
     private final Folds folds;
+    private boolean asksAdvice;
 
-    Briefing(Assessment now, Station station) {
+    Briefing(Assessment now, Station station, Optional<RepairQuestion.Answer> repairs) {
         this.now = now;
         this.station = station;
+        this.repairs = repairs;
         this.folds = new Folds(now);
     }
 
@@ -112,11 +117,11 @@ final class Briefing {
                         .contradiction()
                         .or(() -> now.verdictWords().lipSide())
                         .orElse("");
-        return new Brief(cautions, head, under, true, act, with.list());
+        return new Brief(cautions, head, under, true, asksAdvice, act, with.list());
     }
 
-    private static Brief said(List<String> cautions, String head, String under, Optional<Act> act, Folds with) {
-        return new Brief(cautions, head, under, false, act, with.list());
+    private Brief said(List<String> cautions, String head, String under, Optional<Act> act, Folds with) {
+        return new Brief(cautions, head, under, false, asksAdvice, act, with.list());
     }
 
     static Act go(Station to) {
@@ -180,6 +185,12 @@ final class Briefing {
             return onward();
         }
         boolean leads = !now.findings().isEmpty() || now.verdictWords().forComplaint();
+        if (leads && now.knowledge().repairs().isPresent()) {
+            asksAdvice = true;
+            if (repairs.isPresent()) {
+                return RoundAct.of(now, repairs.get().repairs(), this::deed).or(this::set);
+            }
+        }
         Optional<Together> advised = leads ? now.verdictWords().advised() : Optional.empty();
         Optional<Act> act = advised.flatMap(this::look);
         return act.isPresent() ? act : leads && now.drain().isPresent() ? goals() : onward();
@@ -199,6 +210,13 @@ final class Briefing {
                 now.yard().money().sum(looks.saves()));
         String title = all.get(0).title() + (all.size() > 1 ? SAY.say("look.more", all.size() - 1) : "");
         return Optional.of(new Act(title, note, deed(all.get(0))));
+    }
+
+    /** The best set, taken in one go; before the oil was seen, where work goes on. */
+    private Optional<Act> set() {
+        return now.drain().isPresent()
+                ? RoundAct.set(now, repairs.orElseThrow()).or(this::goals)
+                : onward();
     }
 
     /** Holds are made at their own station, the oil is judged where it ran out; every other look is entered where looks are listed. */
@@ -288,12 +306,20 @@ final class Briefing {
         Step step = left.get(0).step();
         int number = steps.size() - left.size() + 1;
         String seizes = step.seizes().map(PlanWords::maySeize).map(s -> " " + s).orElse("");
+        StepAsk ask = StepAsk.of(now, step);
+        List<String> cautions = new ArrayList<>(ask.all());
+        cautions.addAll(step.cautions());
         return said(
-                step.cautions(),
+                cautions,
                 SAY.say("head.step", number, steps.size(), step.title()),
                 Display.workTime(step.meanMinutes(now.saltYears())) + ", "
                         + step.place().title() + "." + seizes,
-                Optional.of(tick(step, left.size() > 1 ? left.get(1).step().title() : "")),
+                Optional.of(
+                        ask.forbidden().isEmpty()
+                                ? tick(
+                                        step,
+                                        left.size() > 1 ? left.get(1).step().title() : "")
+                                : press(SAY.say("ask.state"), "", Handle.FIRST_OPEN)),
                 with);
     }
 

@@ -26,7 +26,7 @@ final class PracticeBrief {
 
     Brief brief() {
         if (now.job().tagged().isPresent()) {
-            return new Brief(List.of(), SAY.say("practice.back"), "", false, leads(Station.TAG), List.of());
+            return new Brief(List.of(), SAY.say("practice.back"), "", false, false, leads(Station.TAG), List.of());
         }
         return now.hushed() ? own() : coached();
     }
@@ -50,6 +50,7 @@ final class PracticeBrief {
                 SAY.say("practice.own"),
                 SAY.say(said ? "practice.own.said" : "practice.own.say"),
                 false,
+                false,
                 act,
                 List.of());
     }
@@ -66,6 +67,7 @@ final class PracticeBrief {
                                 .orElse("")
                         : SAY.say("practice.look"),
                 true,
+                false,
                 now.findings().isEmpty() ? Optional.empty() : towardsTheEnd(),
                 folds.evidence().looks().goals().list());
     }

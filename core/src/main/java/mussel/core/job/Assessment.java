@@ -282,8 +282,7 @@ public final class Assessment {
             }
         });
         costs.putAll(surroundings.judge().ownCosts(yard.labourPerH()));
-        return new VerdictInput(Optional.of(context()), outcomes, yard.labourPerH(), AccessOpen.of(this), costs)
-                .in(LegStates.of(this), List.of());
+        return DueNow.with(this, outcomes, costs);
     }
 
     /** Which faults, how sure, and what to look at next. Computed when first asked for. */

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -24,6 +25,7 @@ public final class Job {
     private final Instant touched;
     private final LegRef leg;
     private final Map<Address, Fact.Read> readings = new LinkedHashMap<>();
+    private final Map<Address, Instant> readAt = new HashMap<>();
     private final Map<Address, String> choices = new LinkedHashMap<>();
     private final Map<Address, Instant> choseAt = new LinkedHashMap<>();
     private final Map<Address, String> notes = new LinkedHashMap<>();
@@ -105,6 +107,7 @@ public final class Job {
         Fact fact = entry.fact();
         if (fact instanceof Fact.Read read) {
             readings.put(read.about(), read);
+            readAt.put(read.about(), entry.at());
         } else if (fact instanceof Fact.Chosen chosen) {
             choices.put(chosen.about(), chosen.outcome());
             choseAt.put(chosen.about(), entry.at());
@@ -230,6 +233,11 @@ public final class Job {
     /** The reading of a field there is only one of. */
     public OptionalDouble reading(Field field) {
         return reading(field.address());
+    }
+
+    /** When a reading there is only one of was made; empty while it is not. */
+    public Optional<Instant> readAt(Field field) {
+        return Optional.ofNullable(readAt.get(field.address())).filter(when -> readings.containsKey(field.address()));
     }
 
     /** A reading with how it was made. */

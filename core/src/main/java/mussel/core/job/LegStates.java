@@ -80,6 +80,12 @@ public final class LegStates {
                 events.add(new Event(when, Integer.MAX_VALUE, () -> make(condition.get(), choice.getValue())));
             }
         }
+        // Filled: what was drained is in again, and the plugs with it.
+        job.readAt(Field.PUMPED)
+                .ifPresent(when -> events.add(new Event(when, Integer.MAX_VALUE, () -> {
+                    make(Condition.OIL, IN);
+                    make(Condition.PLUGS, IN);
+                })));
         events.sort(Comparator.comparing(Event::at).thenComparing(Event::order));
         events.forEach(e -> e.act().run());
         return state;

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mussel.core.measure.StopToken;
 import mussel.core.parts.Catalogue;
 import mussel.core.plan.PlanInput;
 import mussel.core.plan.Planning;
@@ -60,11 +61,21 @@ public record RepairQuestion(
                     own.put(repair.id(), new VerdictInput.Costs(work * rate + parts, 0));
                 })));
         return new RepairQuestion(
-                all.verdictInput().priced(own, known(all, hours), all.job().choice(Scale.PROOF)),
+                all.verdictInput().priced(own, known(all, hours), proof(all)),
                 Set.copyOf(all.goals()),
                 days,
                 plan(all, offers),
                 all.judge());
+    }
+
+    /** The final check: once the pressure and vacuum tests of the end are made, those; before that, the one chosen. */
+    private static Optional<String> proof(Assessment all) {
+        long made = all.proof().proofs().stream()
+                .filter(p -> p.section() == ProofWork.Section.LEAK && p.state() != ProofWork.State.OPEN)
+                .count();
+        return made > 0
+                ? Optional.of(made > 1 ? "both_holds" : "one_hold")
+                : all.job().choice(Scale.PROOF);
     }
 
     /** The stages of the tables that the sheet has steps for; the others stay as the tables have them. */
@@ -144,8 +155,8 @@ public record RepairQuestion(
     public record Answer(Repairs repairs, Map<Set<String>, Price> prices) {}
 
     /** The answer. Takes up to some tenths of a second. */
-    public Answer answer(Set<String> known) {
-        Repairs repairs = judge.repairs(in, chosen);
+    public Answer answer(Set<String> known, StopToken stop) {
+        Repairs repairs = judge.repairs(in, chosen, stop);
         Map<Set<String>, Price> prices = new LinkedHashMap<>();
         Stream.concat(repairs.sets().stream(), repairs.chosen().stream())
                 .map(set -> set.goals().stream().filter(known::contains).collect(Collectors.toSet()))

@@ -13,13 +13,10 @@ import mussel.core.estimate.EstimateWords;
 import mussel.core.measure.Money;
 import mussel.core.parts.Catalogue;
 import mussel.core.plan.PlanResult;
-import mussel.core.sheet.Goal;
-import mussel.core.sheet.PartQty;
 import mussel.core.verdict.VerdictResult;
 
 /** Whether a job is worth doing: the estimate engine fed from plan, verdict, catalogue and yard. */
 public final class Worth {
-    private static final double LEAST_DOUBT = 0.02;
     /** The doubts with the largest expected cost: those beyond these hardly move the range, and each doubles the work. */
     private static final int MOST_DOUBTS = 9;
 
@@ -30,8 +27,10 @@ public final class Worth {
     private final EstimateInput in;
     private final EstimateResult out;
     private final List<String> unpriced;
+    private final List<StopPoint> stops;
 
     private Worth(EstimateInput in, List<String> unpriced, Money money) {
+        this.stops = List.of();
         this.in = in;
         this.out = EstimateEngine.run(in);
         this.unpriced = List.copyOf(unpriced);
@@ -60,7 +59,11 @@ public final class Worth {
         double waits = job.reading(Field.REPAIR_DAYS)
                 .orElse(days + Math.ceil(plan.minutes().mean() / 480));
         double perDay = job.reading(Field.DOWNTIME_COST).orElse(all.yard().downtimePerDay());
-        List<Doubtful> doubts = doubtful(all, offers);
+        this.stops = List.copyOf(StopPoint.of(all));
+        List<Doubtful> doubts = StopPoint.all(stops).stream()
+                .limit(MOST_DOUBTS)
+                .map(a -> new Doubtful(a.title(), a.money(), a.probability()))
+                .toList();
         double repair = all.yard().labourPerH() * plan.minutes().mean() / 60
                 + partsTotal
                 + tools
@@ -81,6 +84,11 @@ public final class Worth {
                 perDay,
                 leave(all, repair));
         this.out = EstimateEngine.run(in);
+    }
+
+    /** Where to stop and look while this leg's work is done, and what that may add; none for two legs together. */
+    public List<StopPoint> stops() {
+        return stops;
     }
 
     /** The estimate of a job with something to do; empty before. */
@@ -144,43 +152,11 @@ public final class Worth {
         return Optional.of(new EstimateInput.Leave(any, cost, one.get().expectedLifeH()));
     }
 
-    /** Goals not chosen, each with the price of what it renews and the probability that it is called for. */
-    private static List<Doubtful> doubtful(Assessment all, Catalogue.FamilyOffers offers) {
-        List<Doubtful> doubtful = new ArrayList<>();
-        if (all.findings().isEmpty()) {
-            return doubtful;
-        }
-        for (VerdictResult.Decision decision : all.verdict().decisions()) {
-            Optional<Goal> goal = all.sheet().goal(decision.goal());
-            if (goal.isEmpty() || all.goals().contains(decision.goal()) || decision.probability() < LEAST_DOUBT) {
-                continue;
-            }
-            double price = 0;
-            for (PartQty fit : goal.get().fits()) {
-                boolean along = all.supply().need().containsKey(fit.part());
-                price += along ? 0 : fit.qty() * offers.price(fit.part()).orElse(0);
-            }
-            double labour = marginalMinutes(all, decision.goal()) * all.yard().labourPerH() / 60;
-            if (price + labour > 0) {
-                doubtful.add(new Doubtful(goal.get().title(), price + labour, decision.probability()));
-            }
-        }
-        return likeliest(doubtful);
-    }
-
     private static List<Doubtful> likeliest(List<Doubtful> doubtful) {
         return doubtful.stream()
                 .sorted(Comparator.comparingDouble((Doubtful d) -> -d.price() * d.probability()))
                 .limit(MOST_DOUBTS)
                 .toList();
-    }
-
-    private static double marginalMinutes(Assessment all, String goal) {
-        return all.timedPlan().marginal().stream()
-                .filter(m -> m.goal().equals(goal))
-                .mapToDouble(PlanResult.Marginal::extraMinutes)
-                .findFirst()
-                .orElse(0);
     }
 
     private static List<EstimateInput.Exchange> exchange(Assessment all, Catalogue.FamilyOffers offers) {

@@ -1,8 +1,10 @@
 package mussel.core.verdict;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import mussel.core.measure.StopToken;
 
 /** The tables in use, ready for the contexts lately asked for: preparing them takes longer than judging. For one thread at a time. */
 public final class Judge {
@@ -47,8 +49,13 @@ public final class Judge {
     }
 
     /** Rounds of checks and sets of repairs; takes longer than a verdict and may run beside others. */
-    public Repairs repairs(VerdictInput in, Set<String> chosen) {
-        return VerdictEngine.repairs(tables(in.context().orElseGet(Context::empty)), in, chosen);
+    public Repairs repairs(VerdictInput in, Set<String> chosen, StopToken stop) {
+        return VerdictEngine.repairs(tables(in.context().orElseGet(Context::empty)), in, chosen, stop);
+    }
+
+    /** Where to stop and look while repairs are made, and what that may add. */
+    public List<Repairs.Stop> stops(VerdictInput in, Set<String> chosen) {
+        return VerdictEngine.stops(tables(in.context().orElseGet(Context::empty)), in, chosen);
     }
 
     /** Judges findings that fit the tables. */

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import mussel.core.measure.StopToken;
 import mussel.core.verdict.LegState.Condition;
 import mussel.core.verdict.VerdictResult.Bearing;
 
@@ -73,9 +74,10 @@ final class RepairAdvice {
     /**
      * The advice; nothing where the tables know no stages.
      *
-     * @param rounds whether rounds of checks are valued too, which takes most of the time
+     * @param rounds stops the valuing of rounds of checks, which takes most of the time; they are left out without it
      */
-    static Repairs of(Tables tables, VerdictInput in, List<Evidence> evidence, Set<String> chosen, boolean rounds) {
+    static Repairs of(
+            Tables tables, VerdictInput in, List<Evidence> evidence, Set<String> chosen, Optional<StopToken> rounds) {
         return tables.knowledge()
                 .repairs()
                 .map(stages -> new RepairAdvice(tables, stages, in, evidence).advise(chosen, rounds))
@@ -108,6 +110,15 @@ final class RepairAdvice {
                 then.back(set, proof));
     }
 
+    /** What is seen while chosen repairs are made; nothing where the tables know no stages. */
+    static List<Repairs.Stop> stops(Tables tables, VerdictInput in, List<Evidence> evidence, Set<String> chosen) {
+        return tables.knowledge()
+                .repairs()
+                .map(stages -> new RepairAdvice(tables, stages, in, evidence))
+                .map(advice -> advice.stops(advice.closedOf(chosen)))
+                .orElse(List.of());
+    }
+
     /** The stages that are open as the lower unit stands. */
     private List<String> opened() {
         return stages.stages().stream()
@@ -126,7 +137,7 @@ final class RepairAdvice {
         return always;
     }
 
-    private Repairs advise(Set<String> chosen, boolean valued) {
+    private Repairs advise(Set<String> chosen, Optional<StopToken> valued) {
         List<Long> byStages = sets.best(proof);
         long best = byStages.get(0);
         long leave = sets.closed(0);
@@ -151,7 +162,8 @@ final class RepairAdvice {
             RepairTables.Proof of = stages.proofs().get(p);
             proofs.add(new Repairs.ProofOf(of.id(), of.hours() * MINUTES, sets.back(best, p), sets.total(best, p)));
         }
-        List<Repairs.Round> rounds = valued ? new Rounds(turningTo(candidates), best).all() : List.of();
+        List<Repairs.Round> rounds = valued.map(stop -> new Rounds(turningTo(candidates), best).all(stop))
+                .orElse(List.of());
         Optional<RepairSet> taken = chosen.isEmpty() ? Optional.empty() : Optional.of(set(closedOf(chosen)));
         return new Repairs(rounds, offered, taken, proofs, ready(), stops(best));
     }
@@ -288,13 +300,17 @@ final class RepairAdvice {
         Set<String> told = new HashSet<>();
         for (int k = 0; k < stages.stages().size(); k++) {
             RepairTables.Stage stage = stages.stages().get(k);
-            if ((closure & ~before & 1 << k) == 0) {
+            if ((closure & 1 << k) == 0) {
                 continue;
             }
             List<String> looks = stage.shows().stream()
                     .filter(f -> !in.findings().containsKey(f))
                     .filter(f -> tables.finding(f).possible(tables.context(), in.findings()))
                     .toList();
+            // What is open already is still looked at, as long as something there was not.
+            if ((before & 1 << k) != 0 && looks.isEmpty()) {
+                continue;
+            }
             List<Repairs.Adds> adds = new ArrayList<>();
             for (int g = 0; g < p.length; g++) {
                 if ((sets.done(set) >> g & 1) == 0 && p[g] >= LEAST_TOLD && shows(looks, stage.id(), goalIds.get(g))) {
@@ -337,12 +353,13 @@ final class RepairAdvice {
             costNow = sets.total(best, proof);
         }
 
-        List<Repairs.Round> all() {
+        List<Repairs.Round> all(StopToken stop) {
             List<String> complaint = tables.context().complaint().stream()
                     .map(c -> c.name().toLowerCase(Locale.ROOT))
                     .toList();
             List<Ranked> ranked = new ArrayList<>();
             for (RepairTables.Round round : stages.rounds()) {
+                stop.check();
                 int first = round.firstFor().stream().anyMatch(complaint::contains)
                         ? 0
                         : round.thenFor().stream().anyMatch(complaint::contains) ? 1 : 2;

@@ -18,6 +18,8 @@ import mussel.core.measure.Problems;
  * @param stages the stages, each after those it names
  * @param proofs the final checks to choose from
  * @param states what makes the conditions of the state
+ * @param stepNeeds the state that steps need before they are ticked
+ * @param closing the conditions that shut something in when they are met again
  * @param byRule repairs that need no odds
  * @param rounds the rounds that looks are made in, in the order they come to hand
  * @param goals the repairs
@@ -28,6 +30,8 @@ public record RepairTables(
         @Given(value = "the stages", atLeast = 1) List<Stage> stages,
         @Given(value = "the final checks", atLeast = 1) List<Proof> proofs,
         @Given("what makes the state") List<StateRule> states,
+        @Given("the state that steps need") List<StepNeed> stepNeeds,
+        @Given("the conditions that shut something in when they are met again") List<String> closing,
         @Given("repairs that need no odds") List<ByRule> byRule,
         @Given("the rounds of looks") List<Round> rounds,
         @Given(value = "the repairs", atLeast = 1) List<Repair> goals,
@@ -40,6 +44,8 @@ public record RepairTables(
         stages = List.copyOf(stages);
         proofs = List.copyOf(proofs);
         states = List.copyOf(states);
+        stepNeeds = List.copyOf(stepNeeds);
+        closing = List.copyOf(closing);
         byRule = List.copyOf(byRule);
         rounds = List.copyOf(rounds);
         goals = List.copyOf(goals);
@@ -109,17 +115,56 @@ public record RepairTables(
     }
 
     /**
+     * The state that steps need: a step that is ticked in another is asked about.
+     *
+     * @param phases the phases of those steps
+     * @param places the places of those steps
+     * @param needs the state, a value by condition
+     * @param says what is asked
+     */
+    public record StepNeed(
+            @Given(value = "the phases of the steps", atLeast = 1) List<String> phases,
+            @Given(value = "the places of the steps", atLeast = 1) List<String> places,
+            @Given("the state they need") Map<String, String> needs,
+            @Given("what is asked") String says)
+            implements Checked {
+        /** Keeps its own copies. */
+        public StepNeed {
+            phases = List.copyOf(phases);
+            places = List.copyOf(places);
+            needs = new LinkedHashMap<>(needs);
+        }
+
+        /** Whether it is about a step of a phase and place. */
+        public boolean concerns(String phase, String place) {
+            return phases.contains(phase) && places.contains(place);
+        }
+
+        @Override
+        public void check(Problems problems, String pointer) {
+            needs.forEach((id, value) -> problems.unless(
+                    LegState.Condition.of(id)
+                            .filter(c -> c.states().contains(value))
+                            .isPresent(),
+                    pointer + "/needs/" + id,
+                    "is no state a lower unit can be in: " + value));
+        }
+    }
+
+    /**
      * A repair that needs no odds.
      *
      * @param goal the repair
      * @param when the state in which it is done, a value by condition
      * @param found the findings with which it is done
+     * @param due the clock that calls for it, by what an interval counts from
      * @param why the reason
      */
     public record ByRule(
             @Given("the goal") String goal,
             @Given("the state in which it is done") Map<String, String> when,
             @Given("the findings with which it is done") List<Finding.Gate> found,
+            @Given("the clock that calls for it") Optional<String> due,
             @Given("the reason") String why) {
         /** Keeps its own copies. */
         public ByRule {

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import mussel.core.measure.StopToken;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Check;
 import mussel.core.verdict.VerdictResult.Decision;
@@ -95,17 +96,26 @@ public final class VerdictEngine {
 
     /** Which round of checks and which set of repairs: the advice on a lower unit in the state it is in. */
     public static Repairs repairs(Tables tables, VerdictInput in) {
-        return repairs(tables, in, Set.of());
+        return repairs(tables, in, Set.of(), new StopToken());
     }
 
-    /** The same, with what some chosen repairs come to. */
-    public static Repairs repairs(Tables tables, VerdictInput in, Set<String> chosen) {
-        return RepairAdvice.of(tables, in, new VerdictEngine(tables, in).evidence, chosen, true);
+    /**
+     * The same, with what some chosen repairs come to.
+     *
+     * @throws mussel.core.measure.WorkStoppedException where it is stopped before it is done
+     */
+    public static Repairs repairs(Tables tables, VerdictInput in, Set<String> chosen, StopToken stop) {
+        return RepairAdvice.of(tables, in, new VerdictEngine(tables, in).evidence, chosen, Optional.of(stop));
+    }
+
+    /** Where to stop and look while some repairs are made, and what that may add; none where the tables know no stages. */
+    public static List<Repairs.Stop> stops(Tables tables, VerdictInput in, Set<String> chosen) {
+        return RepairAdvice.stops(tables, in, new VerdictEngine(tables, in).evidence, chosen);
     }
 
     /** The same without rounds of checks, which take most of the time. */
     public static Repairs sets(Tables tables, VerdictInput in) {
-        return RepairAdvice.of(tables, in, new VerdictEngine(tables, in).evidence, Set.of(), false);
+        return RepairAdvice.of(tables, in, new VerdictEngine(tables, in).evidence, Set.of(), Optional.empty());
     }
 
     /**

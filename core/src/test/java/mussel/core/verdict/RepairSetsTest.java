@@ -121,6 +121,8 @@ class RepairSetsTest {
                 List.of(),
                 List.of(),
                 List.of(),
+                List.of(),
+                List.of(),
                 repairs,
                 left);
     }

@@ -36,6 +36,7 @@ public final class Desk {
     /** Finishes what is being typed: only one place can be typed into, and those that are gone must not be held on to. */
     private Runnable typing = () -> {};
 
+    private final RepairAnswers repairs = new RepairAnswers(this);
     private Job entered;
     private Optional<Exercise> exercise = Optional.empty();
     private Consumer<String> onTrouble = sentence -> {};
@@ -92,6 +93,11 @@ public final class Desk {
     /** The job as it is in the journal, without what is being typed. */
     public Job job() {
         return entered;
+    }
+
+    /** Rounds of checks and sets of repairs, worked out beside the window. */
+    public RepairAnswers repairs() {
+        return repairs;
     }
 
     /** The shop it stands in. */

@@ -38,6 +38,11 @@ public interface StationView {
         return List.of();
     }
 
+    /** Shows a round of checks as one list and returns what takes the focus; says by an empty list that it is not entered here. */
+    default List<Node> look(String title, List<String> checks) {
+        return List.of();
+    }
+
     /** Where the focus begins here; empty where that is the first thing that is not answered. */
     default Optional<Node> begin() {
         return Optional.empty();

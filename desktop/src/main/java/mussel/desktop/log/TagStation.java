@@ -3,6 +3,8 @@ package mussel.desktop.log;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
 import javafx.concurrent.Task;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -22,6 +24,8 @@ import mussel.core.job.Topic;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
+import mussel.core.verdict.RepairSet;
+import mussel.core.verdict.Repairs;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.Paper;
@@ -36,6 +40,7 @@ public final class TagStation implements StationView {
     private final VBox sheet = new Column(12);
     private final VBox tag = new Column(3);
     private final VBox open = new Column(3);
+    private final Label comesBack = Texts.sentence("");
     private final Button tagIt = new Button("Tag the leg");
     private final Button print = new Button("Job sheet as PDF");
     private final Button hang = new Button("Tag to hang on it, with a code to scan");
@@ -65,7 +70,8 @@ public final class TagStation implements StationView {
         FlowPane actions = new Flow(10, 8, tagIt, hang, print, busy);
         word = JobNote.line(desk, "Tagged all the same, because", Topic.PROOF_OVERRIDE.address())
                 .called("tag-word");
-        sheet.getChildren().addAll(Texts.title("Tag"), tag, open, word, actions, printed);
+        comesBack.setId("comes-back");
+        sheet.getChildren().addAll(Texts.title("Tag"), tag, comesBack, open, word, actions, printed);
     }
 
     @Override
@@ -124,6 +130,37 @@ public final class TagStation implements StationView {
         return printed.getText();
     }
 
+    /** The chance of seeing the boat again for what is left, worked out beside the window. */
+    private void back(Assessment now) {
+        boolean asked = !now.findings().isEmpty() && now.knowledge().repairs().isPresent() && !now.practice();
+        comesBack.setVisible(asked);
+        comesBack.setManaged(asked);
+        if (asked) {
+            desk.repairs().ask(now, told -> {
+                Repairs repairs = told.answer().repairs();
+                RepairSet done = repairs.chosen()
+                        .orElseGet(() -> repairs.sets().get(repairs.sets().size() - 1));
+                String left = done.leaves().stream()
+                        .filter(l -> now.sheet().goal(l.goal()).isPresent())
+                        .limit(3)
+                        .map(l -> now.sheet().goal(l.goal()).orElseThrow().title() + " "
+                                + Display.percent(l.probability()))
+                        .collect(Collectors.joining(", "));
+                comesBack.setText("Chance that it comes back for what is left: " + Display.percent(done.back())
+                        + " with this final check: " + check(now, done) + "."
+                        + (left.isEmpty() ? "" : " Still open: " + left + ".") + " An estimate.");
+            });
+        }
+    }
+
+    private static String check(Assessment now, RepairSet done) {
+        return now.knowledge().repairs().orElseThrow().proofs().stream()
+                .filter(p -> p.id().equals(done.proof()))
+                .map(p -> p.title().toLowerCase(Locale.ROOT))
+                .findFirst()
+                .orElse(done.proof());
+    }
+
     @Override
     public Node node() {
         return sheet;
@@ -159,6 +196,7 @@ public final class TagStation implements StationView {
         if (!took.isEmpty()) {
             open.getChildren().add(Texts.dim(took));
         }
+        back(now);
         new Beside(now).waiting().forEach(w -> open.getChildren().add(Texts.sentence(w)));
         boolean tagged = now.job().tagged().isPresent();
         word.show(now);

@@ -84,11 +84,9 @@ final class SetsPage extends Column {
             cards.setMinHeight(ROOM);
             cards.getChildren().setAll(Texts.dim("Comparing sets of repairs…"));
         }
-        RepairQuestion question = RepairQuestion.of(now);
-        Set<String> known = now.sheet().goals().stream().map(Goal::id).collect(Collectors.toSet());
-        desk.quietlyAside("the sets of repairs", stop -> question.answer(known), answer -> {
+        desk.repairs().ask(now, told -> {
             if (shown.filter(s -> s == now).isPresent()) {
-                show(now, question, answer);
+                show(now, told.question(), told.answer());
             }
         });
     }
@@ -192,8 +190,9 @@ final class SetsPage extends Column {
             String id,
             boolean taken) {
         RepairQuestion.Price plan = answered.prices().get(new HashSet<>(inSheet(now, set.goals())));
-        List<String> titles =
-                inSheet(now, set.goals()).stream().map(g -> title(now, g)).toList();
+        List<String> titles = inSheet(now, set.goals()).stream()
+                .map(g -> title(now, g) + (question.in().due().contains(g) ? " (due)" : ""))
+                .toList();
         Label name = Texts.wrapped(titles.isEmpty() ? "Nothing is repaired" : String.join(", ", titles), "strong");
         int days = question.days(set.goals());
         String left = set.leaves().stream()

@@ -16,6 +16,7 @@ import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.OwnTimes;
+import mussel.core.job.StepAsk;
 import mussel.core.job.Topic;
 import mussel.core.measure.Display;
 import mussel.core.plan.Plan.PlannedStep;
@@ -51,6 +52,7 @@ final class StepCard extends Column {
     private final Label where = new Words("");
     private final Label ownTime = Texts.dim("");
     private final Label waiting = Texts.dim("");
+    private final Label asked = Texts.caution("");
     private final HBox head;
     private Optional<VBox> body = Optional.empty();
     private Optional<JobNote> note = Optional.empty();
@@ -65,6 +67,13 @@ final class StepCard extends Column {
         tick.setGraphic(Marks.open());
         tick.getStyleClass().add("tick");
         tick.setOnAction(e -> {
+            List<String> asks =
+                    done ? List.of() : StepAsk.of(desk.now().get(), step).all();
+            if (!asks.isEmpty() && asked.getText().isEmpty()) {
+                asked.setText(String.join(" ", asks) + " Correct the state above, or press again to tick it anyway.");
+                return;
+            }
+            asked.setText("");
             onTick.run();
             desk.note(new Fact.Ticked(step.id(), !done));
             onTicked.run();
@@ -79,7 +88,10 @@ final class StepCard extends Column {
         where.setMinWidth(USE_PREF_SIZE);
         head = new Row(4, tick, title, where);
         head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        getChildren().add(head);
+        asked.setId("asked-" + step.id());
+        asked.managedProperty().bind(asked.textProperty().isNotEmpty());
+        asked.visibleProperty().bind(asked.textProperty().isNotEmpty());
+        getChildren().addAll(head, asked);
         waiting.managedProperty().bind(waiting.textProperty().isNotEmpty());
         ownTime.managedProperty().bind(ownTime.textProperty().isNotEmpty());
     }

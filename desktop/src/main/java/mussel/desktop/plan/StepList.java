@@ -9,10 +9,13 @@ import java.util.function.Predicate;
 import javafx.event.EventTarget;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
+import mussel.core.job.StopPoint;
+import mussel.core.job.Worth;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Step;
 import mussel.desktop.desk.Desk;
@@ -20,12 +23,14 @@ import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.SeeMe;
+import mussel.desktop.kit.Texts;
 
 /** Steps of the plan to tick: the open one in full, the others as a line each, those done before folded away. */
 public final class StepList extends Column {
     private final Desk desk;
     private final Predicate<Step> shown;
     private final Map<String, StepCard> cards = new HashMap<>();
+    private final Map<String, Label> stopLines = new HashMap<>();
     private final Button fold = new Button();
     private Optional<String> opened = Optional.empty();
     private boolean showDone;
@@ -140,6 +145,7 @@ public final class StepList extends Column {
         String open = opened.filter(
                         id -> steps.stream().anyMatch(s -> s.step().id().equals(id)))
                 .orElse(current);
+        List<StopPoint> stops = now.worth().map(Worth::stops).orElse(List.of());
         int folded = folded(now, steps);
         List<Node> rows = new ArrayList<>();
         if (folded > 0) {
@@ -156,10 +162,27 @@ public final class StepList extends Column {
                     step.id().equals(current),
                     step.id().equals(open));
             rows.add(card);
+            stops.stream()
+                    .filter(s -> s.afterStep().equals(Optional.of(step.id())))
+                    .map(s -> stop(step, s.says(now.yard().money())))
+                    .forEach(rows::add);
         }
         if (!rows.equals(getChildren())) {
             getChildren().setAll(rows);
         }
+    }
+
+    /** A stop point after its step. */
+    private Label stop(Step step, String says) {
+        Label line = stopLines.computeIfAbsent(step.id(), id -> {
+            Label made = Texts.sentence("");
+            made.setId("stop-" + id);
+            made.getStyleClass().add("stop-point");
+            made.setMaxWidth(Double.MAX_VALUE);
+            return made;
+        });
+        line.setText(says);
+        return line;
     }
 
     private StepCard made(Step step) {

@@ -13,7 +13,9 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief;
 import mussel.core.job.Assessment;
+import mussel.core.job.RepairQuestion;
 import mussel.core.job.Station;
+import mussel.desktop.desk.RepairAnswers;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Rows;
@@ -43,7 +45,9 @@ final class Beside extends Column {
                     + " or local code ask for a licensed technician, stop and hand over.");
     private final Button more = new Button();
     private final Region gap = new Region();
+    private final RepairAnswers repairs;
     private Optional<Brief> shown = Optional.empty();
+    private Station at = Station.INTAKE;
     private String opened = "";
     /** The job as it is told, and as it was told before that. */
     private Assessment told;
@@ -53,8 +57,9 @@ final class Beside extends Column {
     private boolean bar;
     private boolean unfolded;
 
-    /** The column; calls back to do the act. */
-    Beside(Runnable onAct) {
+    /** The column; asks for what takes longer to work out, and calls back to do the act. */
+    Beside(RepairAnswers repairs, Runnable onAct) {
+        this.repairs = repairs;
         getStyleClass().add("beside");
         setId("conclusion");
         head.setId("conclusion-head");
@@ -144,14 +149,21 @@ final class Beside extends Column {
         }
     }
 
+    /** Whether the act follows from what is worked out beside the window. */
+    boolean asksAdvice() {
+        return shown.filter(Brief::asksAdvice).isPresent();
+    }
+
     /** The act of the moment. */
     Optional<Brief.Act> act() {
         return shown.flatMap(Brief::act);
     }
 
     void show(Assessment now, Station station) {
-        Brief brief = Brief.of(now, station);
+        Optional<RepairQuestion.Answer> answer = repairs.known(now).map(RepairAnswers.Answered::answer);
+        Brief brief = Brief.of(now, station, answer);
         shown = Optional.of(brief);
+        at = station;
         cautionRows.begin();
         brief.cautions().forEach(c -> cautionRows.next().setText(c));
         cautionRows.end();
@@ -160,6 +172,16 @@ final class Beside extends Column {
         head.setText(brief.head());
         under.setText(brief.under());
         changed(now, brief.changes());
+        folds(brief);
+        if (brief.asksAdvice() && answer.isEmpty()) {
+            // The act stays as it was until the next one is worked out, so that nothing changes twice under the eye.
+            repairs.ask(now, told -> {
+                if (this.told == now) {
+                    show(now, at);
+                }
+            });
+            return;
+        }
         warm.setVisible(brief.act().isPresent());
         warm.setManaged(brief.act().isPresent());
         brief.act().ifPresent(a -> {
@@ -167,7 +189,6 @@ final class Beside extends Column {
             act.setAccessibleText(a.title() + ", key F5. " + a.note());
         });
         note.setText(brief.act().map(Brief.Act::note).orElse(""));
-        folds(brief);
     }
 
     private void folds(Brief brief) {

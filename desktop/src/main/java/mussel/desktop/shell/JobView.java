@@ -49,7 +49,7 @@ final class JobView extends BorderPane {
     private final Map<String, List<mussel.core.sheet.Region>> drawn = new HashMap<>();
     private final SheetNotice notice;
     private final StateLine state;
-    private final Beside beside = new Beside(this::act);
+    private final Beside beside;
     private final Pages sheets = new Pages();
     private final SheetPane middle = new SheetPane(sheets);
     private final VBox centre = new Column();
@@ -66,6 +66,7 @@ final class JobView extends BorderPane {
 
     JobView(Desk desk, Spine spine, Map<Station, Function<Desk, StationView>> makers) {
         this.desk = desk;
+        beside = new Beside(desk.repairs(), this::act);
         this.spine = spine;
         this.makers = makers;
         notice = new SheetNotice(desk);
@@ -230,8 +231,17 @@ final class JobView extends BorderPane {
     /** Does the act of the moment. */
     void act() {
         desk.settle();
-        beside.show(desk.now().get(), here);
-        beside.act().map(Brief.Act::deed).ifPresent(this::act);
+        Assessment now = desk.now().get();
+        beside.show(now, here);
+        if (!beside.asksAdvice()) {
+            beside.act().map(Brief.Act::deed).ifPresent(this::act);
+            return;
+        }
+        // What stands there follows from what is worked out beside the window: the key waits for it.
+        desk.repairs().ask(now, told -> {
+            beside.show(now, here);
+            beside.act().map(Brief.Act::deed).ifPresent(this::act);
+        });
     }
 
     private void act(Deed deed) {
@@ -239,6 +249,11 @@ final class JobView extends BorderPane {
             go(to.to());
         } else if (deed instanceof Deed.Look look) {
             look(look.finding());
+        } else if (deed instanceof Deed.Round round) {
+            go(Station.VERDICT);
+            stations.get(here).look(round.title(), round.looks()).stream()
+                    .findFirst()
+                    .ifPresent(hands::to);
         } else if (deed instanceof Deed.Enter enter) {
             boolean tick = enter.facts().stream().anyMatch(Fact.Ticked.class::isInstance);
             if (tick && stations.get(here).press(Handle.STEPS)) {

@@ -4,16 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
+import javafx.scene.control.Button;
+import mussel.core.brief.RoundAct;
 import mussel.core.job.Assessment;
-import mussel.core.job.RepairQuestion;
-import mussel.core.measure.Display;
-import mussel.core.verdict.Finding;
 import mussel.core.verdict.LegState.Condition;
-import mussel.core.verdict.RepairTables;
 import mussel.core.verdict.Repairs;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
@@ -24,11 +22,14 @@ final class RoundsCard extends Column {
     private static final int MOST = 3;
 
     private final Desk desk;
+    private final BiConsumer<String, List<String>> onBegin;
     private Optional<Assessment> shown = Optional.empty();
 
-    RoundsCard(Desk desk) {
+    /** A card; told which round is begun, by its words and its checks. */
+    RoundsCard(Desk desk, BiConsumer<String, List<String>> onBegin) {
         super(4);
         this.desk = desk;
+        this.onBegin = onBegin;
         setId("rounds");
         getStyleClass().add("card");
     }
@@ -41,13 +42,11 @@ final class RoundsCard extends Column {
             return;
         }
         shown = Optional.of(now);
-        RepairQuestion question = RepairQuestion.of(now);
-        desk.quietlyAside(
-                "the rounds of checks", stop -> question.answer(Set.of()).repairs(), answer -> {
-                    if (shown.filter(s -> s == now).isPresent()) {
-                        show(now, answer);
-                    }
-                });
+        desk.repairs().ask(now, told -> {
+            if (shown.filter(s -> s == now).isPresent()) {
+                show(now, told.answer().repairs());
+            }
+        });
     }
 
     private void show(Assessment now, Repairs answer) {
@@ -59,24 +58,23 @@ final class RoundsCard extends Column {
         }
         for (int i = 0; i < Math.min(MOST, possible.size()); i++) {
             Repairs.Round round = possible.get(i);
-            Label head = Texts.wrapped(title(now, round) + ": " + checks(round) + ", " + worth(now, round), "strong");
-            lines.add(i == 0 ? head : Texts.dim(head.getText()));
+            Button begin = new Button(RoundAct.says(now, round) + ", " + worth(now, round));
+            begin.setId("round-" + round.round());
+            begin.getStyleClass().add("check-round");
+            begin.setWrapText(true);
+            begin.setMaxWidth(Double.MAX_VALUE);
+            begin.setAlignment(Pos.CENTER_LEFT);
+            begin.setOnAction(e -> onBegin.accept(RoundAct.says(now, round), round.looks()));
+            lines.add(begin);
             if (i == 0) {
-                lines.add(Texts.sentence(round.looks().stream()
-                        .map(f -> now.knowledge().finding(f).map(Finding::title).orElse(f))
-                        .collect(Collectors.joining(" · "))));
+                lines.add(Texts.sentence(RoundAct.titles(now, round)));
             }
         }
         answer.rounds().stream()
                 .filter(r -> !r.possible())
                 .limit(MOST)
-                .forEach(r -> lines.add(Texts.dim("After " + needs(r) + ": " + title(now, r))));
+                .forEach(r -> lines.add(Texts.dim("After " + needs(r) + ": " + RoundAct.name(now, r))));
         getChildren().setAll(lines);
-    }
-
-    private static String checks(Repairs.Round round) {
-        return (round.looks().size() == 1 ? "1 check" : round.looks().size() + " checks") + ", "
-                + Display.workTime(round.minutes());
     }
 
     private static String worth(Assessment now, Repairs.Round round) {
@@ -85,14 +83,6 @@ final class RoundsCard extends Column {
                 : round.bearing() == mussel.core.verdict.VerdictResult.Bearing.COMPLAINT
                         ? "for what it came in for"
                         : "not worth its time";
-    }
-
-    private static String title(Assessment now, Repairs.Round round) {
-        return now.knowledge().repairs().orElseThrow().rounds().stream()
-                .filter(r -> r.id().equals(round.round()))
-                .map(RepairTables.Round::title)
-                .findFirst()
-                .orElse(round.round());
     }
 
     /** What must be put back, in words: conditions are named by what they are in a lower unit that is whole. */

@@ -59,6 +59,7 @@ public final class VerdictStation implements StationView {
     private final PickRow view;
     private final Pages pages = new Pages();
     private final RoundsCard rounds;
+    private final RoundPage round;
     private final Map<String, Consumer<Assessment>> fill;
     private final Map<String, Node> views;
     private String shown = "causes";
@@ -68,7 +69,8 @@ public final class VerdictStation implements StationView {
     /** The station of a job. */
     public VerdictStation(Desk desk) {
         this.desk = desk;
-        rounds = new RoundsCard(desk);
+        rounds = new RoundsCard(desk, this::round);
+        round = new RoundPage(desk, () -> open("looks"));
         view = new PickRow(
                 "verdict-view",
                 "",
@@ -84,8 +86,15 @@ public final class VerdictStation implements StationView {
                 "looks", this::looks,
                 "findings", this::findings,
                 "opened", this::opened,
+                "round", this::round,
                 "tables", now -> TablesPage.fill(tables, desk.shop(), now));
-        views = Map.of("causes", causes, "looks", looks, "findings", findings, "opened", opened, "tables", tables);
+        views = Map.of(
+                "causes", causes,
+                "looks", looks,
+                "findings", findings,
+                "opened", opened,
+                "tables", tables,
+                "round", round);
         causesPage();
         head.setId("verdict-head");
         sheet.getStyleClass().add("station");
@@ -95,9 +104,29 @@ public final class VerdictStation implements StationView {
 
     private void open(String which) {
         shown = which;
-        view.show(Optional.of(which));
+        view.show(Optional.of(which.equals("round") ? "looks" : which));
         pages.show(views.get(which));
         fill.get(shown).accept(desk.now().get());
+    }
+
+    private void round(String title, List<String> checks) {
+        round.begin(desk.now().get(), title, checks);
+        open("round");
+        round.first().forEach(Node::requestFocus);
+    }
+
+    private void round(Assessment now) {
+        if (round.of(now)) {
+            round.show(now);
+        } else {
+            open("looks");
+        }
+    }
+
+    @Override
+    public List<Node> look(String title, List<String> checks) {
+        round(title, checks);
+        return round.first();
     }
 
     @Override
