@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
@@ -14,21 +15,24 @@ import mussel.core.measure.Problems;
  * @param priors of causes
  * @param shares of findings
  * @param costs of goals
+ * @param repairs of what stages take and what leaving a fault does
  */
 public record Overrides(
         @Given("the yard's own priors") List<Prior> priors,
         @Given("the yard's own shares") List<Row> shares,
-        @Given("the yard's own costs") List<Cost> costs) {
+        @Given("the yard's own costs") List<Cost> costs,
+        @Given("the yard's own hours and chances of repairs") List<RepairNumber> repairs) {
     /** Keeps its own copies. */
     public Overrides {
         priors = List.copyOf(priors);
         shares = List.copyOf(shares);
         costs = List.copyOf(costs);
+        repairs = List.copyOf(repairs);
     }
 
     /** None. */
     public static Overrides none() {
-        return new Overrides(List.of(), List.of(), List.of());
+        return new Overrides(List.of(), List.of(), List.of(), List.of());
     }
 
     /** Reports what does not fit the tables. */
@@ -49,6 +53,18 @@ public record Overrides(
                     "/costs/" + i + "/goal",
                     "is no goal of the tables: " + costs.get(i).goal());
             costs.get(i).check(problems, "/costs/" + i);
+        }
+        for (int i = 0; i < repairs.size(); i++) {
+            RepairNumber number = repairs.get(i);
+            String at = "/repairs/" + i;
+            problems.unless(
+                    tables.repairs().flatMap(number::was).isPresent(),
+                    at,
+                    "names nothing that the tables have: " + number.named());
+            problems.unless(
+                    !number.number().equals(RepairNumber.BRINGS_BACK) || number.value() <= 1,
+                    at + "/value",
+                    "is " + number.value() + "; a chance is 0 to 1");
         }
     }
 
@@ -91,7 +107,11 @@ public record Overrides(
                                 cost.comebackHours().getAsDouble(),
                                 0)
                         : g));
-        return new Knowledge(tables.knowledgeVersion(), tables.access(), goals, causes, findings, tables.repairs());
+        Optional<RepairTables> stages = tables.repairs();
+        for (RepairNumber number : repairs) {
+            stages = stages.map(number::in);
+        }
+        return new Knowledge(tables.knowledgeVersion(), tables.access(), goals, causes, findings, stages);
     }
 
     /** What these numbers changed, one sentence part each: what, from, to, why. */
@@ -118,6 +138,10 @@ public record Overrides(
                         g.marginalCost() + " h and " + g.comebackCost() + " h",
                         c.said(),
                         c.why()))));
+        repairs.forEach(n -> tables.repairs()
+                .flatMap(n::was)
+                .ifPresent(was ->
+                        changes.add(new Change(n.named(), String.valueOf(was), String.valueOf(n.value()), n.why()))));
         return List.copyOf(changes);
     }
 
@@ -213,12 +237,16 @@ public record Overrides(
 
     /** The costs without priors and shares. */
     public Overrides costsAlone() {
-        return new Overrides(List.of(), List.of(), costs);
+        return new Overrides(List.of(), List.of(), costs, repairs);
     }
 
     /** These numbers with others over them: of the same number the other's counts. */
     public Overrides with(Overrides over) {
-        return new Overrides(joined(priors, over.priors), joined(shares, over.shares), joined(costs, over.costs));
+        return new Overrides(
+                joined(priors, over.priors),
+                joined(shares, over.shares),
+                joined(costs, over.costs),
+                joined(repairs, over.repairs));
     }
 
     private static <T> List<T> joined(List<T> first, List<T> then) {

@@ -279,7 +279,22 @@ public final class YardTables {
                             Column.figure("/marginal_cost", "or: doing it costs", "210", Kind.MONEY),
                             Column.figure("/comeback_cost", "when it comes back", "640", Kind.MONEY),
                             Column.text("/why", "because", "")),
-                    "In hours, which follow the labour rate, or in money, which does not."));
+                    "In hours, which follow the labour rate, or in money, which does not."),
+            new YardTable(
+                    "repairs",
+                    "tables",
+                    "Hours and chances of repairs",
+                    "/tables/repairs",
+                    true,
+                    List.of(
+                            Column.text(
+                                    "/number",
+                                    "number",
+                                    "visit_hours, stage_hours, check_hours, spoils_hours or brings_back"),
+                            Column.text("/of", "of", "a stage, a final check or a cause; nothing for a visit"),
+                            Column.bare("/value", "hours, or a chance of 0 to 1", "1.5", As.NUMBER),
+                            Column.text("/why", "because", "")),
+                    "What taking it apart takes here, and what a fault that is left in does."));
 
     private YardTables() {}
 

@@ -66,7 +66,16 @@ class SetsExampleTest {
                     "example"));
         });
         return new RepairTables(
-                given.get("visit_hours").doubleValue(), stages, proofs, List.of(), List.of(), List.of(), goals, left);
+                given.get("visit_hours").doubleValue(),
+                stages,
+                proofs,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                goals,
+                left);
     }
 
     private static Knowledge knowledge(JsonNode given, RepairTables tables) {

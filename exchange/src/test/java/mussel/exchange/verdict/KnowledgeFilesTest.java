@@ -14,6 +14,7 @@ import mussel.core.measure.Problems;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.Overrides;
+import mussel.core.verdict.RepairTables;
 import mussel.core.verdict.Tables;
 import mussel.core.verdict.VerdictEngine;
 import mussel.core.verdict.VerdictInput;
@@ -99,6 +100,10 @@ class KnowledgeFilesTest {
                         costs:
                           - {goal: gears, marginal_hours: 4, comeback_hours: 9, why: "A cheap source"}
                           - {goal: bearings, marginal_cost: 200, comeback_cost: 900, why: "As older files say it"}
+                        repairs:
+                          - {number: visit_hours, value: 8, why: "Far by water"}
+                          - {number: stage_hours, of: carrier, value: 1.5, why: "Ours sit fast"}
+                          - {number: brings_back, of: oil_aged, value: 0.2, why: "They ask for it"}
                         """)
                 .value()
                 .orElseThrow();
@@ -113,7 +118,20 @@ class KnowledgeFilesTest {
                 .containsEntry("bearings", new VerdictInput.Costs(200, 900));
         assertThat(own.changes(SHIPPED))
                 .extracting(Overrides.Change::why)
-                .containsExactly("Every second skiff here", "Wet sheds", "A cheap source", "As older files say it");
+                .containsExactly(
+                        "Every second skiff here",
+                        "Wet sheds",
+                        "A cheap source",
+                        "As older files say it",
+                        "Far by water",
+                        "Ours sit fast",
+                        "They ask for it");
+        RepairTables repairs = changed.repairs().orElseThrow();
+        assertThat(repairs.visitHours()).isEqualTo(8);
+        assertThat(repairs.stage("carrier").orElseThrow().hours()).isEqualTo(1.5);
+        assertThat(repairs.causes().stream().filter(c -> c.id().equals("oil_aged")))
+                .singleElement()
+                .satisfies(c -> assertThat(c.bringsBack()).isEqualTo(0.2));
         assertThat(own.changes(SHIPPED).get(0).was()).isEqualTo("0.09");
     }
 
@@ -126,12 +144,21 @@ class KnowledgeFilesTest {
                           - {finding: plug_drip, cause: gear_wear, shares: [0.5, 0.5], why: x}
                           - {finding: plug_drip, cause: plug_washers, shares: [0.5, 0.4], why: x}
                           - {finding: nothing, cause: base, shares: [0.5, 0.5], why: x}
+                        repairs:
+                          - {number: stage_hours, of: nowhere, value: 1, why: x}
+                          - {number: brings_back, of: oil_aged, value: 2, why: x}
                         """)
                 .value()
                 .orElseThrow();
         assertThat(against(own))
                 .extracting(Problem::at)
-                .containsExactly("/priors/0/cause", "/shares/0/cause", "/shares/1/shares", "/shares/2/finding");
+                .containsExactly(
+                        "/priors/0/cause",
+                        "/shares/0/cause",
+                        "/shares/1/shares",
+                        "/shares/2/finding",
+                        "/repairs/0",
+                        "/repairs/1/value");
         assertThat(overrides("priors: [{cause: plug_washers, prior: 2, why: x}]")
                         .problems())
                 .extracting(Problem::at)

@@ -26,6 +26,7 @@ import mussel.core.pump.PumpInput;
 import mussel.core.sheet.PumpPolicy;
 import mussel.core.torque.TorqueInput;
 import mussel.core.verdict.Overrides;
+import mussel.core.verdict.RepairNumber;
 import mussel.core.visit.BesideItem;
 import mussel.core.yard.YardTable;
 import mussel.exchange.sheet.SheetFiles;
@@ -198,6 +199,14 @@ class YardTablesTest {
                                                 OptionalDouble.empty(),
                                                 OptionalDouble.of(figure(random, 0, 900, 2)),
                                                 OptionalDouble.of(99),
+                                                "ours")),
+                                List.of(
+                                        new RepairNumber(
+                                                "visit_hours", Optional.empty(), figure(random, 0, 9, 2), "far away"),
+                                        new RepairNumber(
+                                                "brings_back",
+                                                Optional.of("oil_aged"),
+                                                figure(random, 0, 1, 2),
                                                 "ours")))),
                 random.nextBoolean()
                         ? List.of()
