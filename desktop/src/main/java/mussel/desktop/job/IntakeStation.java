@@ -47,6 +47,7 @@ public final class IntakeStation implements StationView {
     private final Label ofTheLeg = Texts.sentence("");
     private final List<JobNote> notes = new ArrayList<>();
     private final Complaints complaints;
+    private final HowItCame howItCame;
     private final Button ownerOpen = new Button("Owner and engine");
     private final Column owner = new Column(8);
     private final Column comeback = new Column(4);
@@ -63,6 +64,7 @@ public final class IntakeStation implements StationView {
         this.fields = new JobFields(desk);
         this.picks = new JobPicks(desk);
         this.complaints = new Complaints(desk);
+        this.howItCame = new HowItCame(desk);
         sheet.getStyleClass().add("station");
         ownerOpen.setId("owner-open");
         ownerOpen.setOnAction(e -> {
@@ -113,6 +115,7 @@ public final class IntakeStation implements StationView {
                         family,
                         hours,
                         complaints,
+                        howItCame,
                         noted(JobNote.line(desk, "In the owner's words", Topic.COMPLAINT.address())),
                         use,
                         picks.row(Scale.LEG_STAYS).optional(),
@@ -215,6 +218,7 @@ public final class IntakeStation implements StationView {
         recall(now);
         picks.show(now);
         complaints.show(now);
+        howItCame.show(now);
         if (sitting != desk.sitting()) {
             sitting = desk.sitting();
             ownerShown = false;

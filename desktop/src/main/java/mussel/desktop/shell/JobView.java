@@ -223,6 +223,11 @@ final class JobView extends BorderPane {
         return Stream.iterate(node, n -> n != null, Node::getParent).allMatch(Node::isVisible);
     }
 
+    /** To the line of the state, to correct it. */
+    void toState() {
+        state.begin();
+    }
+
     /** Shows what the bar holds back, and folds it again. */
     void unfold() {
         beside.toggle();

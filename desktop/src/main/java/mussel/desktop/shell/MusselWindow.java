@@ -77,7 +77,6 @@ public final class MusselWindow extends StackPane {
     private final OpenJob job;
 
     private boolean opened;
-    /** Whether what is said goes with the next key. */
     private boolean hinted;
 
     /** The window over a shop. */
@@ -464,7 +463,6 @@ public final class MusselWindow extends StackPane {
         guarded(() -> shop.journal().keepSetting("glove", look.glove() ? "on" : "off"));
     }
 
-    /** What is laid out by hand follows the size of the type. */
     private void type() {
         double share = look.glove() ? GLOVE : 1;
         job.setType(share);
@@ -518,6 +516,8 @@ public final class MusselWindow extends StackPane {
                         "the figure of the leg’s manual that is asked for here",
                         this::workable,
                         this::manual)
+                .control(KeyCode.E, "correct the state of the unit", this::workable, () -> jobView()
+                        .ifPresent(JobView::toState))
                 .control(KeyCode.K, "what became different in the sheet was seen", this::workable, this::sheetSeen)
                 .plain(KeyCode.F5, "open the leg in the warm colour", this::onBench, bench::openFirst)
                 .stations(this::workable, this::go)

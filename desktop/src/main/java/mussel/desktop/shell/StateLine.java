@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import mussel.core.job.Assessment;
 import mussel.core.job.LegStates;
@@ -62,6 +64,40 @@ final class StateLine extends Column {
         others.setVisible(false);
         others.setManaged(false);
         getChildren().addAll(line, others);
+        addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+    }
+
+    /** Puts the focus on it and opens what can be corrected. */
+    void begin() {
+        if (!others.isVisible()) {
+            correct.fire();
+        } else {
+            chips().stream().findFirst().ifPresent(Node::requestFocus);
+        }
+    }
+
+    private List<Node> chips() {
+        return Stream.concat(
+                        line.getChildren().stream(),
+                        others.isVisible() ? others.getChildren().stream() : Stream.<Node>empty())
+                .filter(Button.class::isInstance)
+                .toList();
+    }
+
+    /** Arrows go from one condition to the next. */
+    private void pressed(KeyEvent e) {
+        int step =
+                switch (e.getCode()) {
+                    case RIGHT, DOWN -> 1;
+                    case LEFT, UP -> -1;
+                    default -> 0;
+                };
+        List<Node> chips = chips();
+        int at = step == 0 ? -1 : chips.indexOf(e.getTarget());
+        if (at >= 0) {
+            chips.get(Math.floorMod(at + step, chips.size())).requestFocus();
+            e.consume();
+        }
     }
 
     void show(Assessment now) {

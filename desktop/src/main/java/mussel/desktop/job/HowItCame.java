@@ -1,0 +1,68 @@
+package mussel.desktop.job;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import mussel.core.job.Assessment;
+import mussel.core.job.Fact;
+import mussel.core.job.Scale;
+import mussel.core.verdict.LegState.Condition;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.PickRow.Choice;
+
+/** In what state a lower unit came to the shop: on its engine or alone, with its oil or drained. Entered as the conditions it leaves. */
+final class HowItCame extends Column {
+    private static final Map<String, Map<Condition, Integer>> STATES = new LinkedHashMap<>();
+
+    static {
+        STATES.put("boat", Map.of(Condition.ENGINE, 0, Condition.LEG, 0, Condition.OIL, 0, Condition.PLUGS, 0));
+        STATES.put("alone", Map.of(Condition.ENGINE, 1, Condition.LEG, 1, Condition.OIL, 0, Condition.PLUGS, 0));
+        STATES.put("drained", Map.of(Condition.ENGINE, 0, Condition.LEG, 0, Condition.OIL, 1, Condition.PLUGS, 1));
+        STATES.put(
+                "alone_drained", Map.of(Condition.ENGINE, 1, Condition.LEG, 1, Condition.OIL, 1, Condition.PLUGS, 1));
+    }
+
+    private final PickRow row;
+
+    HowItCame(Desk desk) {
+        row = new PickRow(
+                        "pick-how-it-came",
+                        "How it came",
+                        List.of(
+                                Choice.text("boat", "On its boat"),
+                                Choice.text("alone", "Alone"),
+                                Choice.text("drained", "On its boat, drained"),
+                                Choice.text("alone_drained", "Alone, drained")))
+                .optional()
+                .onPick(how -> desk.note(facts(desk, how)));
+        getChildren().add(row);
+    }
+
+    private static List<Fact> facts(Desk desk, Optional<String> how) {
+        List<Fact> facts = new ArrayList<>();
+        STATES.get("boat").keySet().stream().sorted().forEach(condition -> {
+            if (how.isPresent()) {
+                facts.add(new Fact.Chosen(
+                        Scale.STATE.of(condition.id()),
+                        condition.states().get(STATES.get(how.get()).get(condition))));
+            } else if (desk.job().choice(Scale.STATE.of(condition.id())).isPresent()) {
+                facts.add(new Fact.Cleared(Scale.STATE.of(condition.id())));
+            }
+        });
+        return facts;
+    }
+
+    /** Shows what was entered of it; nothing where the state was corrected to something else since. */
+    void show(Assessment now) {
+        row.show(STATES.entrySet().stream()
+                .filter(s -> s.getValue().entrySet().stream().allMatch(c -> now.job()
+                        .choice(Scale.STATE.of(c.getKey().id()))
+                        .equals(Optional.of(c.getKey().states().get(c.getValue())))))
+                .map(Map.Entry::getKey)
+                .findFirst());
+    }
+}
