@@ -107,7 +107,7 @@ public final class Job {
         Fact fact = entry.fact();
         if (fact instanceof Fact.Read read) {
             readings.put(read.about(), read);
-            readAt.put(read.about(), entry.at());
+            readAt.putIfAbsent(read.about(), entry.at());
         } else if (fact instanceof Fact.Chosen chosen) {
             choices.put(chosen.about(), chosen.outcome());
             choseAt.put(chosen.about(), entry.at());
@@ -115,6 +115,7 @@ public final class Job {
             notes.put(noted.about(), noted.text());
         } else if (fact instanceof Fact.Cleared cleared) {
             readings.remove(cleared.about());
+            readAt.remove(cleared.about());
             choices.remove(cleared.about());
             notes.remove(cleared.about());
         } else if (fact instanceof Fact.HoldBegun begun) {
@@ -235,9 +236,9 @@ public final class Job {
         return reading(field.address());
     }
 
-    /** When a reading there is only one of was made; empty while it is not. */
+    /** When a reading there is only one of was first made; empty while it is not. */
     public Optional<Instant> readAt(Field field) {
-        return Optional.ofNullable(readAt.get(field.address())).filter(when -> readings.containsKey(field.address()));
+        return Optional.ofNullable(readAt.get(field.address()));
     }
 
     /** A reading with how it was made. */

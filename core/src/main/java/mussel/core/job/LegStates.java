@@ -61,10 +61,11 @@ public final class LegStates {
     private LegState fold() {
         Job job = all.job();
         List<Event> events = new ArrayList<>();
-        if (job.reading(Field.DRAINED).isPresent()) {
-            make(Condition.OIL, OUT);
-            make(Condition.PLUGS, OUT);
-        }
+        job.readAt(Field.DRAINED)
+                .ifPresent(when -> events.add(new Event(when, -1, () -> {
+                    make(Condition.OIL, OUT);
+                    make(Condition.PLUGS, OUT);
+                })));
         if (LegState.locked(outcomes())) {
             make(Condition.TURNS, "locked");
         }

@@ -19,12 +19,15 @@ final class HowItCame extends Column {
     private static final Map<String, Map<Condition, Integer>> STATES = new LinkedHashMap<>();
 
     static {
-        STATES.put("boat", Map.of(Condition.ENGINE, 0, Condition.LEG, 0, Condition.OIL, 0, Condition.PLUGS, 0));
-        STATES.put("alone", Map.of(Condition.ENGINE, 1, Condition.LEG, 1, Condition.OIL, 0, Condition.PLUGS, 0));
+        STATES.put("boat", Map.of(Condition.ENGINE, 0, Condition.LEG, 0));
+        STATES.put("alone", Map.of(Condition.ENGINE, 1, Condition.LEG, 1));
         STATES.put("drained", Map.of(Condition.ENGINE, 0, Condition.LEG, 0, Condition.OIL, 1, Condition.PLUGS, 1));
         STATES.put(
                 "alone_drained", Map.of(Condition.ENGINE, 1, Condition.LEG, 1, Condition.OIL, 1, Condition.PLUGS, 1));
     }
+
+    private static final List<Condition> ASKED =
+            List.of(Condition.ENGINE, Condition.LEG, Condition.OIL, Condition.PLUGS);
 
     private final PickRow row;
 
@@ -44,24 +47,25 @@ final class HowItCame extends Column {
 
     private static List<Fact> facts(Desk desk, Optional<String> how) {
         List<Fact> facts = new ArrayList<>();
-        STATES.get("boat").keySet().stream().sorted().forEach(condition -> {
-            if (how.isPresent()) {
+        Map<Condition, Integer> wanted = how.map(STATES::get).orElse(Map.of());
+        for (Condition condition : ASKED) {
+            if (wanted.containsKey(condition)) {
                 facts.add(new Fact.Chosen(
-                        Scale.STATE.of(condition.id()),
-                        condition.states().get(STATES.get(how.get()).get(condition))));
+                        Scale.STATE.of(condition.id()), condition.states().get(wanted.get(condition))));
             } else if (desk.job().choice(Scale.STATE.of(condition.id())).isPresent()) {
                 facts.add(new Fact.Cleared(Scale.STATE.of(condition.id())));
             }
-        });
+        }
         return facts;
     }
 
     /** Shows what was entered of it; nothing where the state was corrected to something else since. */
     void show(Assessment now) {
         row.show(STATES.entrySet().stream()
-                .filter(s -> s.getValue().entrySet().stream().allMatch(c -> now.job()
-                        .choice(Scale.STATE.of(c.getKey().id()))
-                        .equals(Optional.of(c.getKey().states().get(c.getValue())))))
+                .filter(s -> ASKED.stream().allMatch(c -> now.job()
+                        .choice(Scale.STATE.of(c.id()))
+                        .equals(Optional.ofNullable(s.getValue().get(c))
+                                .map(at -> c.states().get(at)))))
                 .map(Map.Entry::getKey)
                 .findFirst());
     }
