@@ -8,7 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.ToDoubleFunction;
+import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -29,6 +29,9 @@ final class RepairSets {
     private final long[] renews;
     private final int goals;
     private final int[] opens;
+    /** By stage, the repairs that open it. */
+    private final long[] openers;
+
     /** The repairs that a repair does along with itself. */
     private final long[] covers;
 
@@ -107,6 +110,12 @@ final class RepairSets {
             }
             ownCost[g] = prices.own().getOrDefault(repair.id(), rate * (repair.ownHours() + repair.partsHours()));
         }
+        openers = new long[stages];
+        for (int g = 0; g < goals; g++) {
+            for (int k = 0; k < stages; k++) {
+                openers[k] |= (opens[g] >> k & 1) != 0 ? 1L << g : 0;
+            }
+        }
         int n = causeIds.size();
         goalOf = knowledge.causes().stream()
                 .mapToInt(c -> goalIds.indexOf(c.goal()))
@@ -171,6 +180,7 @@ final class RepairSets {
         renews = before.renews;
         goals = before.goals;
         opens = before.opens;
+        openers = before.openers;
         covers = before.covers;
         ownCost = before.ownCost;
         goalOf = before.goalOf;
@@ -199,9 +209,10 @@ final class RepairSets {
         RepairSets then = believing(believed);
         double least = Double.POSITIVE_INFINITY;
         for (long set : of) {
-            double now = now(set, proof);
+            int closure = closure(set);
+            double now = now(set, closure, proof);
             if (now < least) {
-                least = Math.min(least, now + then.later(set, proof));
+                least = Math.min(least, now + then.later(set, closure, proof, least - now));
             }
         }
         return least;
@@ -230,7 +241,7 @@ final class RepairSets {
         static final Open NOTHING = new Open(List.of(), Set.of());
     }
 
-    private double mean(ToDoubleFunction<Integer> factor) {
+    private double mean(IntToDoubleFunction factor) {
         double[] factors = new double[present.length];
         for (int c = 0; c < factors.length; c++) {
             factors[c] = factor.applyAsDouble(c);
@@ -343,19 +354,27 @@ final class RepairSets {
     }
 
     private double later(long set, int closure, int proof) {
+        return later(set, closure, proof, Double.POSITIVE_INFINITY);
+    }
+
+    /** The same as far as it matters: once it is known to be more than a limit, it may be too little. */
+    private double later(long set, int closure, int proof, double limit) {
         long left = all() & ~done(set);
-        double later = visit * back(set, closure, proof);
-        for (int k = 0; k < stages; k++) {
-            later += stageCost[k] * again(k, left, closure, proof);
-        }
-        for (long rest = left; rest != 0; rest &= rest - 1) {
-            int g = Long.numberOfTrailingZeros(rest);
-            later += ownCost[g] * calledLater(g, closure, proof);
-        }
+        double later = 0;
         for (int c = 0; c < present.length; c++) {
             if (in(left, c)) {
                 later += present[c] * (1 - shown(c, closure, proof)) * spoils[c];
             }
+        }
+        if (later < limit) {
+            later += visit * back(set, closure, proof);
+        }
+        for (long rest = left; rest != 0 && later < limit; rest &= rest - 1) {
+            int g = Long.numberOfTrailingZeros(rest);
+            later += ownCost[g] * calledLater(g, closure, proof);
+        }
+        for (int k = 0; k < stages && later < limit; k++) {
+            later += stageCost[k] * again(k, left, closure, proof);
         }
         return later;
     }
@@ -373,15 +392,10 @@ final class RepairSets {
 
     /** The chance that a stage is opened for what was left. */
     private double again(int stage, long left, int closure, int proof) {
-        long opening = 0;
-        for (long rest = left; rest != 0; rest &= rest - 1) {
-            int g = Long.numberOfTrailingZeros(rest);
-            opening |= (opens[g] >> stage & 1) != 0 ? 1L << g : 0;
-        }
-        if (opening == 0) {
+        long those = left & openers[stage];
+        if (those == 0) {
             return 0;
         }
-        long those = opening;
         boolean openNow = (closure >> stage & 1) != 0;
         return 1
                 - means.computeIfAbsent(
