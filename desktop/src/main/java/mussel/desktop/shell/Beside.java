@@ -48,6 +48,9 @@ final class Beside extends Column {
     private final RepairAnswers repairs;
     private Optional<Brief> shown = Optional.empty();
     private Station at = Station.INTAKE;
+    /** The job whose act is shown. */
+    private int actOf;
+
     private String opened = "";
     /** The job as it is told, and as it was told before that. */
     private Assessment told;
@@ -174,7 +177,13 @@ final class Beside extends Column {
         changed(now, brief.changes());
         folds(brief);
         if (brief.asksAdvice() && answer.isEmpty()) {
-            // The act stays as it was until the next one is worked out, so that nothing changes twice under the eye.
+            // The act of this job stays as it was until the next one is worked out, so that nothing changes twice under
+            // the eye.
+            if (actOf != now.job().id()) {
+                actOf = now.job().id();
+                act.setText("Working out what to do next");
+                note.setText("");
+            }
             repairs.ask(now, told -> {
                 if (this.told == now) {
                     show(now, at);
@@ -184,6 +193,7 @@ final class Beside extends Column {
         }
         warm.setVisible(brief.act().isPresent());
         warm.setManaged(brief.act().isPresent());
+        actOf = now.job().id();
         brief.act().ifPresent(a -> {
             act.setText(a.title());
             act.setAccessibleText(a.title() + ", key F5. " + a.note());
