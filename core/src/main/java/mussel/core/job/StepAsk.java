@@ -12,7 +12,6 @@ import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
-import mussel.core.sheet.Place;
 import mussel.core.sheet.Step;
 import mussel.core.verdict.LegState;
 import mussel.core.verdict.LegState.Condition;
@@ -118,11 +117,7 @@ public record StepAsk(List<String> forbidden, List<String> lastChance) {
         if (all.pieceLost()) {
             says.add(SAY.say("close.piece"));
         }
-        // Lash is measured with the carriers in; the pump is what comes after it.
-        boolean last = closing.place() == Place.PUMP;
-        all.setup()
-                .filter(s -> last && s.called() && s.begun() && !s.done())
-                .ifPresent(s -> says.add(SAY.say("close.lash")));
+        all.setup().filter(s -> s.called() && s.begun() && !s.done()).ifPresent(s -> says.add(SAY.say("close.lash")));
         return says;
     }
 

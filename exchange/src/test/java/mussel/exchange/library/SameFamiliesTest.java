@@ -53,6 +53,12 @@ class SameFamiliesTest {
      */
     private static final Map<String, Set<String>> NEW = Map.of("wren-8", Set.of("gear_neutral"));
 
+    /** Steps that take longer than they did: lash is measured on a trial assembly, so that no new lip is pulled twice. */
+    private static final Set<String> LONGER = Set.of("lash_check");
+
+    /** Steps of an earlier phase than they were of: the shift of a split case is felt before the test, the propeller and the oil. */
+    private static final Set<String> EARLIER = Set.of("shift_felt");
+
     static Stream<FamilySheet> families() {
         return SheetFiles.shipped().stream();
     }
@@ -90,8 +96,12 @@ class SameFamiliesTest {
         Map<String, String> renamed = RENAMED.getOrDefault(now.id(), Map.of());
         for (var step : before.steps()) {
             String id = renamed.getOrDefault(step.id(), step.id());
-            assertThat(now.step(id).orElseThrow().minutes()).as(id).isEqualTo(step.minutes());
-            assertThat(now.step(id).orElseThrow().phase()).as(id).isEqualTo(step.phase());
+            if (!LONGER.contains(id)) {
+                assertThat(now.step(id).orElseThrow().minutes()).as(id).isEqualTo(step.minutes());
+            }
+            if (!EARLIER.contains(id)) {
+                assertThat(now.step(id).orElseThrow().phase()).as(id).isEqualTo(step.phase());
+            }
             assertThat(now.step(id).orElseThrow().cureMin()).as(id).isEqualTo(step.cureMin());
         }
     }
