@@ -146,11 +146,17 @@ public final class TagStation implements StationView {
                         .map(l -> now.sheet().goal(l.goal()).orElseThrow().title() + " "
                                 + Display.percent(l.probability()))
                         .collect(Collectors.joining(", "));
-                comesBack.setText("Chance that it comes back for what is left: " + Display.percent(done.back())
-                        + " with this final check: " + check(now, done) + "."
+                comesBack.setText("Chance that it comes back for what is left: " + Display.percent(done.back()) + " "
+                        + (checked(now) ? "after" : "if this is still done:") + " " + check(now, done) + "."
                         + (left.isEmpty() ? "" : " Still open: " + left + ".") + " An estimate.");
             });
         }
+    }
+
+    /** Whether a pressure or vacuum test was made at the end. */
+    private static boolean checked(Assessment now) {
+        return now.proof().proofs().stream()
+                .anyMatch(p -> p.section() == ProofWork.Section.LEAK && p.state() != ProofWork.State.OPEN);
     }
 
     private static String check(Assessment now, RepairSet done) {
