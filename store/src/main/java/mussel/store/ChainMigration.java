@@ -10,15 +10,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import mussel.exchange.log.Chain;
-import org.flywaydb.core.api.MigrationVersion;
 import org.flywaydb.core.api.migration.Context;
-import org.flywaydb.core.api.migration.JavaMigration;
 
 /**
  * Version 7: entries carry their seal and link, jobs their head, the list its count and sum. What was entered before is chained as it stands; since
  * when is written down with it. The log gets an identity of its own.
  */
-final class ChainMigration implements JavaMigration {
+final class ChainMigration extends LogMigration {
     private static final int AT_ONCE = 4_000;
 
     private static final List<String> BEFORE = List.of(
@@ -38,27 +36,8 @@ final class ChainMigration implements JavaMigration {
     private final Instant now;
 
     ChainMigration(Instant now) {
+        super("7", "entries are chained");
         this.now = now;
-    }
-
-    @Override
-    public MigrationVersion getVersion() {
-        return MigrationVersion.fromVersion("7");
-    }
-
-    @Override
-    public String getDescription() {
-        return "entries are chained";
-    }
-
-    @Override
-    public Integer getChecksum() {
-        return null;
-    }
-
-    @Override
-    public boolean canExecuteInTransaction() {
-        return true;
     }
 
     @Override

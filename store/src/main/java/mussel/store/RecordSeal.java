@@ -10,37 +10,19 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import mussel.exchange.log.Chain;
-import org.flywaydb.core.api.MigrationVersion;
 import org.flywaydb.core.api.migration.Context;
-import org.flywaydb.core.api.migration.JavaMigration;
 
 /**
  * A digest of each job's record and expectations, kept beside them. Minutes and probabilities depend on the shop's times
  * and findings of the day they were filed, so comparing them with what the journal gives today cannot show an edit.
  */
-final class RecordSeal implements JavaMigration {
+final class RecordSeal extends LogMigration {
     private static final String RECORDS = "SELECT job, record FROM visit";
     private static final String EXPECTATIONS =
             "SELECT job, cause, probability, prior, found FROM expectation ORDER BY job, cause";
 
-    @Override
-    public MigrationVersion getVersion() {
-        return MigrationVersion.fromVersion("11");
-    }
-
-    @Override
-    public String getDescription() {
-        return "records are sealed";
-    }
-
-    @Override
-    public Integer getChecksum() {
-        return null;
-    }
-
-    @Override
-    public boolean canExecuteInTransaction() {
-        return true;
+    RecordSeal() {
+        super("11", "records are sealed");
     }
 
     @Override

@@ -8,12 +8,10 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import mussel.exchange.log.Chain;
-import org.flywaydb.core.api.MigrationVersion;
 import org.flywaydb.core.api.migration.Context;
-import org.flywaydb.core.api.migration.JavaMigration;
 
 /** Version 10: the seal covers the sheets that jobs were worked by and what the log is; no sheet can be deleted. */
-final class SealMigration implements JavaMigration {
+final class SealMigration extends LogMigration {
     /** What the log is, as it is sealed. */
     static final String LOG = "SELECT id, chained_at, chained_from, demo FROM log WHERE nr = 1";
 
@@ -23,24 +21,8 @@ final class SealMigration implements JavaMigration {
             "CREATE TRIGGER sheet_is_never_removed BEFORE DELETE ON sheet\nBEGIN\n"
                     + "    SELECT RAISE(ABORT, 'a sheet that jobs were worked by stays');\nEND");
 
-    @Override
-    public MigrationVersion getVersion() {
-        return MigrationVersion.fromVersion("10");
-    }
-
-    @Override
-    public String getDescription() {
-        return "sheets are sealed";
-    }
-
-    @Override
-    public Integer getChecksum() {
-        return null;
-    }
-
-    @Override
-    public boolean canExecuteInTransaction() {
-        return true;
+    SealMigration() {
+        super("10", "sheets are sealed");
     }
 
     @Override
