@@ -1,8 +1,6 @@
 package mussel.core.brief;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -16,13 +14,10 @@ import mussel.core.measure.Display;
 import mussel.core.sheet.Goal;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.RepairSet;
-import mussel.core.verdict.RepairTables;
 import mussel.core.verdict.Repairs;
 
 /** The acts that follow from rounds of checks and sets of repairs. */
-public final class RoundAct {
-    private static final int MOST_LEFT = 3;
-
+final class RoundAct {
     private RoundAct() {}
 
     /** The first round that is worth its time as the unit stands; empty where none is. */
@@ -31,10 +26,10 @@ public final class RoundAct {
                 .filter(r -> r.possible() && r.value() > 0)
                 .findFirst()
                 .map(round -> new Act(
-                        says(now, round),
+                        RepairWords.says(now, round),
                         Briefing.SAY.say(
                                 "round.note",
-                                titles(now, round),
+                                RepairWords.checks(now, round),
                                 now.yard().money().sum(round.value())),
                         deed(now, round, own)));
     }
@@ -42,41 +37,7 @@ public final class RoundAct {
     /** What begins at a station of its own, as a hold does, is begun there; all else is one list. */
     private static Deed deed(Assessment now, Repairs.Round round, Function<Finding, Deed> own) {
         Deed first = own.apply(now.knowledge().finding(round.looks().get(0)).orElseThrow());
-        return first instanceof Deed.Look ? new Deed.Round(says(now, round), round.looks()) : first;
-    }
-
-    /** A round in few words: its name, how many checks, how long. */
-    public static String says(Assessment now, Repairs.Round round) {
-        return Briefing.SAY.say(
-                "round",
-                name(now, round),
-                Briefing.SAY.say("round.checks", certain(now, round).size()),
-                Display.workTime(round.minutes()));
-    }
-
-    /** The name of a round. */
-    public static String name(Assessment now, Repairs.Round round) {
-        return now.knowledge().repairs().stream()
-                .flatMap(r -> r.rounds().stream())
-                .filter(r -> r.id().equals(round.round()))
-                .map(RepairTables.Round::title)
-                .findFirst()
-                .orElse(round.round());
-    }
-
-    /** Its checks by name, in the order they are made. */
-    public static String titles(Assessment now, Repairs.Round round) {
-        return certain(now, round).stream().map(Finding::title).collect(Collectors.joining(" · "));
-    }
-
-    /** The checks that are made whatever the others show; one behind another may follow. */
-    private static List<Finding> certain(Assessment now, Repairs.Round round) {
-        Map<String, String> found = new HashMap<>();
-        now.findings().forEach((id, made) -> found.put(id, made.outcome()));
-        return round.looks().stream()
-                .flatMap(f -> now.knowledge().finding(f).stream())
-                .filter(f -> f.open(found))
-                .toList();
+        return first instanceof Deed.Look ? new Deed.Round(RepairWords.says(now, round), round.looks()) : first;
     }
 
     /** Taking the best set; empty where the unit's sheet has nothing of it that is not chosen. */
@@ -95,11 +56,7 @@ public final class RoundAct {
                                 .collect(Collectors.toSet())))
                 .map(RepairQuestion.Price::money)
                 .orElse(best.now());
-        String left = best.leaves().stream()
-                .flatMap(l -> now.sheet().goal(l.goal()).stream()
-                        .map(g -> g.title() + " " + Display.percent(l.probability())))
-                .limit(MOST_LEFT)
-                .collect(Collectors.joining(", "));
+        String left = RepairWords.left(now, best);
         return Optional.of(new Act(
                 Briefing.SAY.say("set"),
                 Briefing.SAY.say(

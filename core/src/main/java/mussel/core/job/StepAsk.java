@@ -121,6 +121,12 @@ public record StepAsk(List<String> forbidden, List<String> lastChance) {
         return says;
     }
 
+    /** What stands at the step when it is ticked all the same; empty where nothing is asked. */
+    public String asks() {
+        String said = String.join(" ", all());
+        return said.isEmpty() ? "" : SAY.say(forbidden.isEmpty() ? "step.again" : "step.forbidden", said);
+    }
+
     /** Both together: what is said at the step. */
     public List<String> all() {
         return Stream.concat(forbidden.stream(), lastChance.stream()).toList();

@@ -103,7 +103,7 @@ final class RepairAdvice {
         });
         return new Settled(
                 named(sets.done(set)),
-                named(sets.done(set) & ~closedOf(goals, false)),
+                named(sets.done(set) & ~bits(goals)),
                 sets.now(set, proof),
                 then.later(set, proof),
                 sets.back(set, proof),
@@ -181,15 +181,15 @@ final class RepairAdvice {
     }
 
     private long closedOf(Set<String> goals) {
-        return closedOf(goals, true);
+        return sets.closed(bits(goals));
     }
 
-    private long closedOf(Set<String> goals, boolean closed) {
-        long set = 0;
+    private long bits(Set<String> goals) {
+        long bits = 0;
         for (int g = 0; g < goalIds.size(); g++) {
-            set |= goals.contains(goalIds.get(g)) ? 1L << g : 0;
+            bits |= goals.contains(goalIds.get(g)) ? 1L << g : 0;
         }
-        return closed ? sets.closed(set) : set;
+        return bits;
     }
 
     private List<String> named(long set) {

@@ -3,8 +3,6 @@ package mussel.desktop.log;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.stream.Collectors;
 import javafx.concurrent.Task;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -13,6 +11,7 @@ import javafx.scene.control.ProgressIndicator;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief.Handle;
+import mussel.core.brief.RepairWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Beside;
 import mussel.core.job.Field;
@@ -24,8 +23,6 @@ import mussel.core.job.Topic;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
-import mussel.core.verdict.RepairSet;
-import mussel.core.verdict.Repairs;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.Paper;
@@ -136,35 +133,12 @@ public final class TagStation implements StationView {
         comesBack.setVisible(asked);
         comesBack.setManaged(asked);
         if (asked) {
-            desk.repairs().ask(now, told -> {
-                Repairs repairs = told.answer().repairs();
-                RepairSet done = repairs.chosen()
-                        .orElseGet(() -> repairs.sets().get(repairs.sets().size() - 1));
-                String left = done.leaves().stream()
-                        .filter(l -> now.sheet().goal(l.goal()).isPresent())
-                        .limit(3)
-                        .map(l -> now.sheet().goal(l.goal()).orElseThrow().title() + " "
-                                + Display.percent(l.probability()))
-                        .collect(Collectors.joining(", "));
-                comesBack.setText("Chance that it comes back for what is left: " + Display.percent(done.back()) + " "
-                        + (checked(now) ? "after" : "if this is still done:") + " " + check(now, done) + "."
-                        + (left.isEmpty() ? "" : " Still open: " + left + ".") + " An estimate.");
-            });
+            desk.repairs()
+                    .ask(
+                            now,
+                            told -> comesBack.setText(
+                                    RepairWords.comesBack(now, told.answer().repairs())));
         }
-    }
-
-    /** Whether a pressure or vacuum test was made at the end. */
-    private static boolean checked(Assessment now) {
-        return now.proof().proofs().stream()
-                .anyMatch(p -> p.section() == ProofWork.Section.LEAK && p.state() != ProofWork.State.OPEN);
-    }
-
-    private static String check(Assessment now, RepairSet done) {
-        return now.knowledge().repairs().orElseThrow().proofs().stream()
-                .filter(p -> p.id().equals(done.proof()))
-                .map(p -> p.title().toLowerCase(Locale.ROOT))
-                .findFirst()
-                .orElse(done.proof());
     }
 
     @Override

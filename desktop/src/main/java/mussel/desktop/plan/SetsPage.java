@@ -18,12 +18,13 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import mussel.core.brief.RepairWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.RepairQuestion;
 import mussel.core.job.Scale;
+import mussel.core.job.Worth;
 import mussel.core.measure.Display;
-import mussel.core.sheet.Goal;
 import mussel.core.verdict.RepairSet;
 import mussel.core.verdict.RepairTables;
 import mussel.core.verdict.Repairs;
@@ -117,7 +118,7 @@ final class SetsPage extends Column {
             cards.lookupAll("#" + held).stream().findFirst().ifPresent(Node::requestFocus);
         }
         proofs.setText(answer.proofs().stream()
-                .map(p -> title(now, p) + ": " + Math.round(p.minutes()) + " min, comes back "
+                .map(p -> RepairWords.check(now, p.proof()) + ": " + Math.round(p.minutes()) + " min, comes back "
                         + Display.percent(p.back()))
                 .collect(Collectors.joining(" · ")));
         ready.setText(
@@ -125,19 +126,28 @@ final class SetsPage extends Column {
                         ? ""
                         : "Have ready: "
                                 + answer.ready().stream()
-                                        .map(r -> title(now, r.goal()) + " (" + Display.percent(r.probability())
-                                                + ", seen with " + stage(now, r.seenAt()) + ")")
+                                        .map(r -> RepairWords.repair(now, r.goal()) + " ("
+                                                + Display.percent(r.probability()) + ", seen with "
+                                                + stage(now, r.seenAt()) + ")")
                                         .collect(Collectors.joining(", "))
                                 + ".");
-        stops.setText(answer.stops().stream()
-                .map(s -> "Stop and look with " + stage(now, s.after()) + ": may add "
-                        + s.adds().stream()
-                                .limit(3)
-                                .map(a -> title(now, a.goal()) + " (" + Display.percent(a.probability()) + ", "
-                                        + now.yard().money().sum(a.cost()) + ")")
-                                .collect(Collectors.joining(", "))
-                        + ".")
+        stops.setText(now.worth()
+                .map(Worth::stops)
+                .filter(s -> !s.isEmpty())
+                .map(all -> all.stream().map(s -> s.says(now.yard().money())))
+                .orElseGet(() -> answer.stops().stream().map(s -> stop(now, s)))
                 .collect(Collectors.joining("\n")));
+    }
+
+    /** A stop point of a set that is not chosen yet, at the prices of the comparison. */
+    private static String stop(Assessment now, Repairs.Stop stop) {
+        return "Stop and check with " + stage(now, stop.after()) + ": may add "
+                + stop.adds().stream()
+                        .limit(3)
+                        .map(a -> RepairWords.repair(now, a.goal()) + " (" + Display.percent(a.probability()) + ", "
+                                + now.yard().money().sum(a.cost()) + ")")
+                        .collect(Collectors.joining(", "))
+                + ".";
     }
 
     private static String kind(List<RepairSet> sets, int at) {
@@ -148,14 +158,6 @@ final class SetsPage extends Column {
         return at == sets.size() - 1 ? "Leave the rest" : "Less";
     }
 
-    private static String title(Assessment now, Repairs.ProofOf of) {
-        return now.knowledge().repairs().orElseThrow().proofs().stream()
-                .filter(p -> p.id().equals(of.proof()))
-                .map(RepairTables.Proof::title)
-                .findFirst()
-                .orElse(of.proof());
-    }
-
     private static String stage(Assessment now, String id) {
         String title = now.knowledge()
                 .repairs()
@@ -164,14 +166,6 @@ final class SetsPage extends Column {
                 .map(RepairTables.Stage::title)
                 .orElse(id);
         return title.substring(0, 1).toLowerCase(Locale.ROOT) + title.substring(1);
-    }
-
-    private static String title(Assessment now, String goal) {
-        return now.sheet()
-                .goal(goal)
-                .map(Goal::title)
-                .or(() -> now.knowledge().goal(goal).map(g -> g.title()))
-                .orElse(goal);
     }
 
     /** Those of some repairs that this lower unit's sheet has. */
@@ -191,15 +185,11 @@ final class SetsPage extends Column {
             boolean taken) {
         RepairQuestion.Price plan = answered.prices().get(new HashSet<>(inSheet(now, set.goals())));
         List<String> titles = inSheet(now, set.goals()).stream()
-                .map(g -> title(now, g) + (question.in().due().contains(g) ? " (due)" : ""))
+                .map(g -> RepairWords.repair(now, g) + (question.in().due().contains(g) ? " (due)" : ""))
                 .toList();
         Label name = Texts.wrapped(titles.isEmpty() ? "Nothing is repaired" : String.join(", ", titles), "strong");
         int days = question.days(set.goals());
-        String left = set.leaves().stream()
-                .filter(l -> now.sheet().goal(l.goal()).isPresent())
-                .limit(3)
-                .map(l -> title(now, l.goal()) + " " + Display.percent(l.probability()))
-                .collect(Collectors.joining(", "));
+        String left = RepairWords.left(now, set);
         Label open = Texts.dim(left.isEmpty() ? "Nothing likely is left open." : "Still open: " + left);
         Label time = Texts.dim(Display.workTime(plan.minutes())
                 + (days == 0 ? "" : days == 1 ? " · parts in 1 day" : " · parts in " + days + " days"));

@@ -67,10 +67,9 @@ final class StepCard extends Column {
         tick.setGraphic(Marks.open());
         tick.getStyleClass().add("tick");
         tick.setOnAction(e -> {
-            List<String> asks =
-                    done ? List.of() : StepAsk.of(desk.now().get(), step).all();
+            String asks = done ? "" : StepAsk.of(desk.now().get(), step).asks();
             if (!asks.isEmpty() && asked.getText().isEmpty()) {
-                asked.setText(String.join(" ", asks) + " Correct the state above, or press again to tick it anyway.");
+                asked.setText(asks);
                 return;
             }
             asked.setText("");

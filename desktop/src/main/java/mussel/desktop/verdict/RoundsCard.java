@@ -9,7 +9,7 @@ import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import mussel.core.brief.RoundAct;
+import mussel.core.brief.RepairWords;
 import mussel.core.job.Assessment;
 import mussel.core.verdict.LegState.Condition;
 import mussel.core.verdict.Repairs;
@@ -58,22 +58,22 @@ final class RoundsCard extends Column {
         }
         for (int i = 0; i < Math.min(MOST, possible.size()); i++) {
             Repairs.Round round = possible.get(i);
-            Button begin = new Button(RoundAct.says(now, round) + ", " + worth(now, round));
+            Button begin = new Button(RepairWords.says(now, round) + ", " + worth(now, round));
             begin.setId("round-" + round.round());
             begin.getStyleClass().add("check-round");
             begin.setWrapText(true);
             begin.setMaxWidth(Double.MAX_VALUE);
             begin.setAlignment(Pos.CENTER_LEFT);
-            begin.setOnAction(e -> onBegin.accept(RoundAct.says(now, round), round.looks()));
+            begin.setOnAction(e -> onBegin.accept(RepairWords.says(now, round), round.looks()));
             lines.add(begin);
             if (i == 0) {
-                lines.add(Texts.sentence(RoundAct.titles(now, round)));
+                lines.add(Texts.sentence(RepairWords.checks(now, round)));
             }
         }
         answer.rounds().stream()
                 .filter(r -> !r.possible())
                 .limit(MOST)
-                .forEach(r -> lines.add(Texts.dim("After " + needs(r) + ": " + RoundAct.name(now, r))));
+                .forEach(r -> lines.add(Texts.dim("After " + needs(r) + ": " + RepairWords.name(now, r))));
         getChildren().setAll(lines);
     }
 
