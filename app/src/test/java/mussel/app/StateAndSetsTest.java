@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -100,6 +102,24 @@ class StateAndSetsTest extends DemoJourney {
         click("#tick-housing_in");
         assertThat(find("#asked-housing_in", Label.class).getText()).contains("Still on the mat: ");
         assertThat(now().job().ticked("housing_in")).isEmpty();
+    }
+
+    @Test
+    void theStateLineIsReachedAndLeftByKeys() {
+        open(MILKY);
+        robot.push(KeyCode.CONTROL, KeyCode.E);
+        robot.push(KeyCode.RIGHT);
+        robot.push(KeyCode.LEFT);
+        robot.push(KeyCode.ENTER);
+        worked();
+        assertThat(LegStates.of(now()).known())
+                .as("the first that can be corrected")
+                .containsEntry(Condition.ENGINE, "away");
+        robot.push(KeyCode.TAB);
+        Node at = window.getScene().getFocusOwner();
+        assertThat(Stream.iterate(at, n -> n != null, Node::getParent).anyMatch(n -> n == window.lookup(".middle")))
+                .as("Tab goes on at the station: " + at)
+                .isTrue();
     }
 
     @Test

@@ -70,7 +70,7 @@ final class JobView extends BorderPane {
         this.spine = spine;
         this.makers = makers;
         notice = new SheetNotice(desk);
-        state = new StateLine(desk);
+        state = new StateLine(desk, this::begin);
         getStyleClass().add("job-view");
         middle.getStyleClass().add("middle");
         VBox.setVgrow(middle, javafx.scene.layout.Priority.ALWAYS);

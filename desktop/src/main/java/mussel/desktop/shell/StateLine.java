@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import mussel.core.job.Assessment;
@@ -41,14 +42,17 @@ final class StateLine extends Column {
             Map.entry(Condition.CURING, List.of("nothing curing", "sealant curing")));
 
     private final Desk desk;
+    private final Runnable onLeave;
     private final FlowPane line = new Flow(5, 5);
     private final FlowPane others = new Flow(5, 5);
     private final Button correct = new Button("Correct…");
     private LegState shown = LegState.UNKNOWN;
 
-    StateLine(Desk desk) {
+    /** A line; called back when Tab or Escape leaves it. */
+    StateLine(Desk desk, Runnable onLeave) {
         super(4);
         this.desk = desk;
+        this.onLeave = onLeave;
         setId("state-line");
         getStyleClass().add("state-line");
         correct.setId("state-correct");
@@ -84,8 +88,15 @@ final class StateLine extends Column {
                 .toList();
     }
 
-    /** Arrows go from one condition to the next. */
+    /** Arrows go from one condition to the next, Tab and Escape back to the station. */
     private void pressed(KeyEvent e) {
+        if (e.getCode() == KeyCode.TAB || e.getCode() == KeyCode.ESCAPE) {
+            others.setVisible(false);
+            others.setManaged(false);
+            onLeave.run();
+            e.consume();
+            return;
+        }
         int step =
                 switch (e.getCode()) {
                     case RIGHT, DOWN -> 1;
