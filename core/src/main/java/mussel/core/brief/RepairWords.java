@@ -16,6 +16,7 @@ import mussel.core.verdict.Repairs;
 /** Rounds of checks and sets of repairs in words, as every screen says them. */
 public final class RepairWords {
     private static final int MOST_LEFT = 3;
+    private static final int MOST_NAMED = 3;
 
     private RepairWords() {}
 
@@ -36,6 +37,13 @@ public final class RepairWords {
                 .map(RepairTables.Round::title)
                 .findFirst()
                 .orElse(round.round());
+    }
+
+    /** Its first checks by name: as many as fit beside a station. */
+    static String firstChecks(Assessment now, Repairs.Round round) {
+        List<Finding> all = certain(now, round);
+        return all.stream().limit(MOST_NAMED).map(Finding::title).collect(Collectors.joining(" · "))
+                + (all.size() > MOST_NAMED ? ", …" : "");
     }
 
     /** Its checks by name, in the order they are made. */
