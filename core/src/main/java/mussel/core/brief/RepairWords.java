@@ -16,7 +16,6 @@ import mussel.core.verdict.Repairs;
 /** Rounds of checks and sets of repairs in words, as every screen says them. */
 public final class RepairWords {
     private static final int MOST_LEFT = 3;
-    private static final int MOST_NAMED = 3;
 
     private RepairWords() {}
 
@@ -39,11 +38,9 @@ public final class RepairWords {
                 .orElse(round.round());
     }
 
-    /** Its first checks by name: as many as fit beside a station. */
-    static String firstChecks(Assessment now, Repairs.Round round) {
-        List<Finding> all = certain(now, round);
-        return all.stream().limit(MOST_NAMED).map(Finding::title).collect(Collectors.joining(" · "))
-                + (all.size() > MOST_NAMED ? ", …" : "");
+    /** The check it begins with, by name. */
+    static String first(Assessment now, Repairs.Round round) {
+        return certain(now, round).stream().findFirst().map(Finding::title).orElseGet(() -> name(now, round));
     }
 
     /** Its checks by name, in the order they are made. */

@@ -29,7 +29,7 @@ final class RoundAct {
                         RepairWords.says(now, round),
                         Briefing.SAY.say(
                                 "round.note",
-                                RepairWords.firstChecks(now, round),
+                                RepairWords.first(now, round),
                                 now.yard().money().sum(round.value())),
                         deed(now, round, own)));
     }
