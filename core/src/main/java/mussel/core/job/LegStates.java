@@ -40,6 +40,24 @@ public final class LegStates {
         return new LegStates(all).fold();
     }
 
+    /**
+     * Sealant that must cure before the engine runs.
+     *
+     * @param step what was joined wet
+     * @param until when it has cured
+     */
+    public record Cure(String step, Instant until) {}
+
+    /** The sealant that cures last, of the steps that are ticked. */
+    public static Optional<Cure> cure(Assessment all) {
+        return all.plan().steps().stream()
+                .map(Plan.PlannedStep::step)
+                .filter(s -> s.cureMin() > 0)
+                .flatMap(s -> all.job().ticked(s.id()).stream()
+                        .map(when -> new Cure(s.title(), when.plusSeconds(Math.round(60 * s.cureMin())))))
+                .max(Comparator.comparing(Cure::until));
+    }
+
     /** Whether a condition is one that a person corrects: the case follows from what is in or out. */
     public static boolean correctable(Condition condition) {
         return condition != Condition.CASE && condition != Condition.CURING;

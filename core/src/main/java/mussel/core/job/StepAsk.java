@@ -1,7 +1,10 @@
 package mussel.core.job;
 
+import java.time.Instant;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -22,10 +25,20 @@ import mussel.core.verdict.RepairTables;
  *
  * @param forbidden what the state says against it, in sentences
  * @param lastChance what is not done yet and cannot be reached any more after it, in sentences
+ * @param curing until when sealant cures that the step must wait for
  */
-public record StepAsk(List<String> forbidden, List<String> lastChance) {
+public record StepAsk(List<String> forbidden, List<String> lastChance, Optional<Curing> curing) {
     private static final Sentences SAY = Sentences.beside(StepAsk.class);
     private static final int MOST_PARTS = 4;
+    private static final DateTimeFormatter UNTIL = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
+
+    /**
+     * Sealant that a step must wait for.
+     *
+     * @param until when it has cured
+     * @param says the sentence, with that time in it
+     */
+    public record Curing(Instant until, String says) {}
 
     /** Keeps its own copies. */
     public StepAsk {
@@ -37,7 +50,7 @@ public record StepAsk(List<String> forbidden, List<String> lastChance) {
     public static StepAsk of(Assessment all, Step step) {
         Optional<RepairTables> tables = all.knowledge().repairs();
         if (tables.isEmpty() || all.job().ticked(step.id()).isPresent()) {
-            return new StepAsk(List.of(), List.of());
+            return new StepAsk(List.of(), List.of(), Optional.empty());
         }
         LegState state = LegStates.of(all);
         List<String> forbidden = tables.get().stepNeeds().stream()
@@ -51,7 +64,22 @@ public record StepAsk(List<String> forbidden, List<String> lastChance) {
                                 e.getValue())))
                 .map(RepairTables.StepNeed::says)
                 .toList();
-        return new StepAsk(forbidden, closes(all, tables.get(), step) ? lastChance(all, step) : List.of());
+        return new StepAsk(
+                forbidden,
+                closes(all, tables.get(), step) ? lastChance(all, step) : List.of(),
+                waits(tables.get(), step) ? LegStates.cure(all).map(c -> curing(all, c)) : Optional.empty());
+    }
+
+    private static boolean waits(RepairTables tables, Step step) {
+        String cured = Condition.CURING.states().get(0);
+        return tables.stepNeeds().stream()
+                .filter(n -> n.concerns(NamedBy.file(step.phase()), NamedBy.file(step.place())))
+                .anyMatch(n -> cured.equals(n.needs().get(Condition.CURING.id())));
+    }
+
+    private static Curing curing(Assessment all, LegStates.Cure cure) {
+        String until = UNTIL.format(cure.until().atZone(all.zone()));
+        return new Curing(cure.until(), SAY.say("cures", cure.step(), until));
     }
 
     /** Whether a condition is known to be otherwise; or not known, and a step of the plan that brings it about is not ticked. */
@@ -121,14 +149,18 @@ public record StepAsk(List<String> forbidden, List<String> lastChance) {
         return says;
     }
 
-    /** What stands at the step when it is ticked all the same; empty where nothing is asked. */
-    public String asks() {
-        String said = String.join(" ", all());
+    /** What stands at the step when it is ticked all the same at a moment; empty where nothing is asked. */
+    public String asks(Instant now) {
+        String said = Stream.concat(
+                        Stream.concat(forbidden.stream(), lastChance.stream()),
+                        curing.filter(c -> now.isBefore(c.until())).map(Curing::says).stream())
+                .collect(Collectors.joining(" "));
         return said.isEmpty() ? "" : SAY.say(forbidden.isEmpty() ? "step.again" : "step.forbidden", said);
     }
 
-    /** Both together: what is said at the step. */
+    /** All together: what is said at the step. */
     public List<String> all() {
-        return Stream.concat(forbidden.stream(), lastChance.stream()).toList();
+        return Stream.concat(Stream.concat(forbidden.stream(), lastChance.stream()), curing.map(Curing::says).stream())
+                .toList();
     }
 }

@@ -3,6 +3,7 @@ package mussel.desktop.desk;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
@@ -420,6 +421,11 @@ public final class Workshop {
     /** The yard's own zone. */
     public ZoneId zone() {
         return clock.getZone();
+    }
+
+    /** Now. */
+    public Instant moment() {
+        return clock.instant();
     }
 
     /** Today. */

@@ -67,7 +67,9 @@ final class StepCard extends Column {
         tick.setGraphic(Marks.open());
         tick.getStyleClass().add("tick");
         tick.setOnAction(e -> {
-            String asks = done ? "" : StepAsk.of(desk.now().get(), step).asks();
+            String asks = done
+                    ? ""
+                    : StepAsk.of(desk.now().get(), step).asks(desk.shop().moment());
             if (!asks.isEmpty() && asked.getText().isEmpty()) {
                 asked.setText(asks);
                 return;

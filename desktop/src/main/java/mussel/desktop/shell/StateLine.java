@@ -1,7 +1,9 @@
 package mussel.desktop.shell;
 
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -38,8 +40,8 @@ final class StateLine extends Column {
             Map.entry(Condition.GEARS, List.of("gears in", "gears out")),
             Map.entry(Condition.CASE, List.of("case closed", "case open")),
             Map.entry(Condition.LINKAGE, List.of("linkage joined", "linkage open")),
-            Map.entry(Condition.TURNS, List.of("turns", "locked")),
-            Map.entry(Condition.CURING, List.of("nothing curing", "sealant curing")));
+            Map.entry(Condition.TURNS, List.of("turns", "locked")));
+    private static final DateTimeFormatter UNTIL = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
 
     private final Desk desk;
     private final Runnable onLeave;
@@ -47,6 +49,7 @@ final class StateLine extends Column {
     private final FlowPane others = new Flow(5, 5);
     private final Button correct = new Button("Correct…");
     private LegState shown = LegState.UNKNOWN;
+    private Optional<LegStates.Cure> shownCure = Optional.empty();
 
     /** A line; called back when Tab or Escape leaves it. */
     StateLine(Desk desk, Runnable onLeave) {
@@ -113,19 +116,24 @@ final class StateLine extends Column {
 
     void show(Assessment now) {
         LegState state = LegStates.of(now);
-        if (state.equals(shown) && !line.getChildren().isEmpty()) {
+        Optional<LegStates.Cure> cure =
+                LegStates.cure(now).filter(c -> desk.shop().moment().isBefore(c.until()));
+        if (state.equals(shown) && cure.equals(shownCure) && !line.getChildren().isEmpty()) {
             return;
         }
         shown = state;
+        shownCure = cure;
         List<Map.Entry<Condition, String>> changed = LegStates.changed(state);
         List<Node> said = new ArrayList<>();
-        if (changed.isEmpty()) {
+        if (changed.isEmpty() && cure.isEmpty()) {
             said.add(Texts.dim("The unit is whole, on its engine, oil in."));
         }
         changed.forEach(c -> said.add(
                 LegStates.correctable(c.getKey())
                         ? chip(c.getKey(), c.getValue(), other(c.getKey(), c.getValue()))
                         : Texts.dim(word(c.getKey(), c.getValue()))));
+        cure.ifPresent(c -> said.add(
+                Texts.dim("sealant cures until " + UNTIL.format(c.until().atZone(now.zone())))));
         said.add(correct);
         line.getChildren().setAll(said);
         others.getChildren()

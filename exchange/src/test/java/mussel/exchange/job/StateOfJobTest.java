@@ -35,6 +35,7 @@ import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
+import mussel.core.sheet.Place;
 import mussel.core.sheet.Step;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.LegState.Condition;
@@ -199,7 +200,7 @@ class StateOfJobTest {
                 .orElseThrow();
         assertThat(StepAsk.of(now(), carrier).forbidden()).containsExactly("The lower unit is still on the engine.");
         for (Step step : strip) {
-            assertThat(StepAsk.of(now(), step).all())
+            assertThat(StepAsk.of(now(), step).asks(Instant.MAX))
                     .as(step.id() + " in its turn")
                     .isEmpty();
             note(new Fact.Ticked(step.id(), true));
@@ -221,6 +222,35 @@ class StateOfJobTest {
                 .singleElement()
                 .asString()
                 .contains("Still on the mat: ");
+    }
+
+    @Test
+    void sealantHoldsTheRunUntilItHasCuredAndNothingElse() {
+        begin(sheet);
+        milky();
+        note(new Fact.Chosen(Scale.GOAL.of("driveshaft_seals"), "yes"));
+        Step wet = now().plan().of(Phase.BUILD).stream()
+                .map(PlannedStep::step)
+                .filter(s -> s.cureMin() > 0)
+                .findFirst()
+                .orElseThrow();
+        Step run = now().plan().of(Phase.PROVE).stream()
+                .map(PlannedStep::step)
+                .filter(s -> s.place() == Place.TANK)
+                .findFirst()
+                .orElseThrow();
+        assertThat(StepAsk.of(now(), run).curing()).isEmpty();
+        note(new Fact.Ticked(wet.id(), true));
+        Instant cured = now().job().ticked(wet.id()).orElseThrow().plusSeconds(Math.round(60 * wet.cureMin()));
+        assertThat(StepAsk.of(now(), run).curing().orElseThrow().until()).isEqualTo(cured);
+        assertThat(StepAsk.of(now(), run).asks(cured.minusSeconds(1))).contains(wet.title());
+        assertThat(StepAsk.of(now(), run).asks(cured)).doesNotContain(wet.title());
+        Step fill = now().plan().of(Phase.BUILD).stream()
+                .map(PlannedStep::step)
+                .filter(s -> s.place() == Place.PLUGS)
+                .findFirst()
+                .orElseThrow();
+        assertThat(StepAsk.of(now(), fill).curing()).isEmpty();
     }
 
     @Test
