@@ -56,6 +56,31 @@ class StateAndSetsTest extends DemoJourney {
     }
 
     @Test
+    void unlikelyRepairsWaitBehindTheLikelyOnesAndComeWithOneKey() {
+        open(MILKY);
+        click("#station-strip");
+        worked();
+        assertThat(rows()).as("likely, so in sight").contains("pick-goal-driveshaft_seals");
+        assertThat(rows()).as("unlikely").doesNotContain("pick-goal-bearings");
+        robot.interact(() -> window.lookup("#more-repairs").requestFocus());
+        robot.push(KeyCode.SPACE);
+        worked();
+        assertThat(rows()).hasSize(now().sheet().goals().size()).contains("pick-goal-bearings");
+        click("#pick-goal-bearings-yes");
+        robot.interact(() -> window.lookup("#more-repairs").requestFocus());
+        robot.push(KeyCode.SPACE);
+        worked();
+        assertThat(rows()).as("chosen, so in sight").contains("pick-goal-bearings");
+    }
+
+    private List<String> rows() {
+        return robot.lookup(n -> n.getId() != null && n.getId().matches("pick-goal-[a-z_]+")).queryAll().stream()
+                .filter(Node::isVisible)
+                .map(Node::getId)
+                .toList();
+    }
+
+    @Test
     void aRoundIsBegunWithOneKeyAndAnsweredKeyByKey() {
         open(MILKY);
         click("#station-verdict");

@@ -11,8 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mussel.core.measure.StopToken;
 import mussel.core.parts.Catalogue;
-import mussel.core.plan.PlanInput;
-import mussel.core.plan.Planning;
+import mussel.core.plan.PlanEngine;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.PartQty;
@@ -98,20 +97,10 @@ public record RepairQuestion(
 
     private static Function<Set<String>, Price> plan(Assessment all, Catalogue.FamilyOffers offers) {
         FamilySheet sheet = all.timed();
-        Planning planning = all.planning();
-        PlanInput asked = all.planInput();
+        double salt = all.saltYears();
         double rate = all.yard().labourPerH();
         return goals -> {
-            PlanInput in = new PlanInput(
-                    asked.family(),
-                    List.copyOf(goals),
-                    asked.saltYears(),
-                    asked.twin(),
-                    Optional.empty(),
-                    asked.haveTools(),
-                    1);
-            double minutes =
-                    goals.isEmpty() ? 0 : planning.of(in, sheet).minutes().mean();
+            double minutes = goals.isEmpty() ? 0 : PlanEngine.meanMinutes(sheet, goals, salt);
             Map<String, Integer> parts = new LinkedHashMap<>();
             goals.forEach(g -> sheet.goal(g)
                     .ifPresent(goal -> goal.fits().forEach(f -> parts.merge(f.part(), f.qty(), Math::max))));

@@ -2,7 +2,9 @@ package mussel.core.plan;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.SplittableRandom;
+import java.util.concurrent.ConcurrentHashMap;
 import mussel.core.plan.PlanResult.Minutes;
 import mussel.core.sheet.Step;
 import org.hipparchus.distribution.continuous.NormalDistribution;
@@ -23,6 +25,9 @@ final class Durations {
      * the middle one.
      */
     private static final double LEG_ALIKE = 0.2;
+
+    /** The quantiles by mode: the steps of all sheets share a few dozen. */
+    private static final Map<Double, double[]> SHAPES = new ConcurrentHashMap<>();
 
     private Durations() {}
 
@@ -90,7 +95,7 @@ final class Durations {
             }
             return;
         }
-        double[] quantile = quantiles((minutes.likely() - minutes.low()) / width);
+        double[] quantile = SHAPES.computeIfAbsent((minutes.likely() - minutes.low()) / width, Durations::quantiles);
         for (int i = 0; i < DRAWS; i++) {
             double at = random.nextDouble() * GRID;
             int below = (int) at;

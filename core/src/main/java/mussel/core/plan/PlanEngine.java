@@ -105,20 +105,29 @@ public final class PlanEngine {
      * @param saltYears years the leg has been in salt
      */
     public static List<Marginal> marginal(FamilySheet sheet, Collection<String> goals, double saltYears) {
-        double now = mean(sheet, goals, saltYears);
+        double now = meanMinutes(sheet, goals, saltYears);
         List<Marginal> marginal = new ArrayList<>();
         for (Goal goal : sheet.goals()) {
             if (!goals.contains(goal.id())) {
                 Set<String> more = new LinkedHashSet<>(goals);
                 more.add(goal.id());
                 marginal.add(new Marginal(
-                        goal.id(), mean(sheet, more, saltYears) - now, mean(sheet, List.of(goal.id()), saltYears)));
+                        goal.id(),
+                        meanMinutes(sheet, more, saltYears) - now,
+                        meanMinutes(sheet, List.of(goal.id()), saltYears)));
             }
         }
         return marginal;
     }
 
-    private static double mean(FamilySheet sheet, Collection<String> goals, double saltYears) {
+    /**
+     * How long the work on these goals takes on average (min), exactly; the percentiles of {@link #run} need draws.
+     *
+     * @param sheet the family's checked sheet
+     * @param goals what is to be done
+     * @param saltYears years the leg has been in salt
+     */
+    public static double meanMinutes(FamilySheet sheet, Collection<String> goals, double saltYears) {
         Set<String> chosen = Planner.closure(sheet, new HashSet<>(goals));
         return sheet.steps().stream()
                 .filter(s -> chosen.contains(s.id()))

@@ -62,6 +62,7 @@ public final class Cutaway extends Column {
     private final Label caption = new Words();
     private final javafx.scene.transform.Scale zoom = new javafx.scene.transform.Scale(1, 1);
     private final Group oil = new Group();
+    private final SVGPath hollow = new SVGPath();
     private final Tint tint = new Tint();
     private final Map<SVGPath, Region> regions = new LinkedHashMap<>();
     private final Cavity cavity;
@@ -88,9 +89,7 @@ public final class Cutaway extends Column {
             }
         }
         cavity = Cavity.of(room, room.getBoundsInLocal().getMinY() + VENT_BELOW_TOP);
-        SVGPath clip = new SVGPath();
-        clip.setContent(room.getContent());
-        oil.setClip(clip);
+        hollow.setContent(room.getContent());
         oil.setMouseTransparent(true);
         drawing.getChildren().add(tint);
         drawing.getTransforms().add(zoom);
@@ -249,7 +248,7 @@ public final class Cutaway extends Column {
     }
 
     private void pour(Assessment now) {
-        oil.getChildren().setAll(poured(now));
+        oil.getChildren().setAll(Inside.of(hollow, poured(now)));
     }
 
     private static Node surface(double level) {

@@ -1,5 +1,7 @@
 package mussel.desktop.drain;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import javafx.scene.Group;
@@ -12,6 +14,7 @@ import javafx.scene.shape.QuadCurve;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.SVGPath;
 import mussel.core.job.Yard.Dye;
+import mussel.desktop.cutaway.Inside;
 import mussel.desktop.cutaway.OilPaint;
 
 /** The things a technician looks at while draining, drawn: jars of oil, magnets with their coat, sealing washers. */
@@ -26,10 +29,10 @@ final class Glyphs {
 
     /** A jar of oil: outcomes of the three scales, since oil can be milky and metallic. */
     static Node jar(Dye dye, String water, String heat, String metal) {
-        Group content = new Group();
+        List<Node> content = new ArrayList<>();
         Rectangle oil = new Rectangle(0, OIL_TOP, JAR_WIDTH, JAR_HEIGHT - OIL_TOP);
         oil.setFill(OilPaint.found(dye, Optional.of(water), Optional.of(heat)));
-        content.getChildren().add(oil);
+        content.add(oil);
         Random random = new Random(3);
         if (water.equals("streaks")) {
             for (int i = 0; i < 7; i++) {
@@ -39,31 +42,27 @@ final class Glyphs {
                 streak.setFill(null);
                 streak.setStroke(OilPaint.STREAK);
                 streak.setStrokeWidth(1.8);
-                content.getChildren().add(streak);
+                content.add(streak);
             }
         }
         if (water.equals("streaks") || water.equals("milky") || water.equals("sludge")) {
             double depth = water.equals("streaks") ? 3 : water.equals("milky") ? 6 : 9;
             Rectangle settled = new Rectangle(0, JAR_HEIGHT - depth, JAR_WIDTH, depth);
             settled.setFill(OilPaint.WATER);
-            content.getChildren().add(settled);
+            content.add(settled);
         }
         int glints = metal.equals("flakes") ? 14 : metal.equals("sheen") ? 40 : 0;
         for (int i = 0; i < glints; i++) {
-            content.getChildren()
-                    .add(new Circle(
-                            3 + random.nextDouble() * 30,
-                            OIL_TOP + 2 + random.nextDouble() * 30,
-                            metal.equals("flakes") ? 1.9 : 0.8,
-                            OilPaint.GLINT));
+            content.add(new Circle(
+                    3 + random.nextDouble() * 30,
+                    OIL_TOP + 2 + random.nextDouble() * 30,
+                    metal.equals("flakes") ? 1.9 : 0.8,
+                    OilPaint.GLINT));
         }
-        SVGPath clip = new SVGPath();
-        clip.setContent(JAR);
-        content.setClip(clip);
         SVGPath glass = new SVGPath();
         glass.setContent(JAR);
         glass.getStyleClass().add("glass");
-        return held(new Group(content, glass), JAR_WIDTH, JAR_HEIGHT);
+        return held(new Group(new Group(Inside.of(glass, content)), glass), JAR_WIDTH, JAR_HEIGHT);
     }
 
     /** A magnetic plug with its coat. */

@@ -1,5 +1,6 @@
 package mussel.desktop.fill;
 
+import java.util.List;
 import javafx.scene.Group;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
@@ -7,6 +8,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.SVGPath;
+import mussel.desktop.cutaway.Inside;
 import mussel.desktop.kit.Words;
 
 /** The last bottle poured, with the line to stop at. */
@@ -28,12 +30,9 @@ final class BottleGlyph extends Pane {
         poured.setFill(oil.deriveColor(0, 1, 1, 0.22));
         Rectangle left = new Rectangle(0, level, 90, BOTTOM + 4 - level);
         left.setFill(oil);
-        Group content = new Group(poured, left);
-        SVGPath clip = new SVGPath();
-        clip.setContent(OUTLINE);
-        content.setClip(clip);
         SVGPath glass = new SVGPath();
         glass.setContent(OUTLINE);
+        Group content = new Group(Inside.of(glass, List.of(poured, left)));
         glass.getStyleClass().add("glass");
         Line stop = new Line(2, level, 112, level);
         stop.getStyleClass().add("stop-line");

@@ -5,9 +5,11 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import mussel.core.job.Assessment;
 import mussel.core.job.Further;
+import mussel.core.job.Scale;
 import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
@@ -21,6 +23,11 @@ final class GoalsPage extends Column {
     private final Map<Named, GoalRow> made = new HashMap<>();
     private final Label twin = Texts.sentence("");
     private final SetsPage sets;
+    private final Button others = new Button();
+    private boolean all;
+
+    /** A repair less likely than this, that nobody chose, stands behind the others. */
+    private static final double LIKELY = 0.05;
 
     private record Named(String id, String title) {}
 
@@ -30,12 +37,19 @@ final class GoalsPage extends Column {
         twin.getStyleClass().add("card");
         twin.setMaxWidth(Double.MAX_VALUE);
         sets = new SetsPage(desk);
+        others.setId("more-repairs");
+        others.getStyleClass().add("fold");
+        others.setOnAction(e -> {
+            all = !all;
+            show(desk.now().get());
+        });
         getChildren().add(twin);
         getChildren()
                 .addAll(
                         sets,
-                        Texts.heading("Single repairs"),
+                        Texts.heading("Add or leave out"),
                         rows,
+                        others,
                         Texts.dim(
                                 "Work at the yard's rate, parts at their least single price; estimates, all of them. Odds from the verdict."));
     }
@@ -48,10 +62,6 @@ final class GoalsPage extends Column {
                         goal.id(),
                         made.computeIfAbsent(
                                 new Named(goal.id(), goal.title()), n -> new GoalRow(desk, n.id(), n.title()))));
-        List<GoalRow> shown = List.copyOf(byGoal.values());
-        if (!rows.getChildren().equals(shown)) {
-            rows.getChildren().setAll(shown);
-        }
         String likeliest = now.goals().isEmpty()
                 ? now.further().stream()
                         .max(Comparator.comparingDouble(f -> f.probability().orElse(0.0)))
@@ -59,10 +69,29 @@ final class GoalsPage extends Column {
                         .orElse("")
                 : "";
         sets.show(now);
+        List<GoalRow> shown = now.further().stream()
+                .filter(f -> all || !sets.isVisible() || f.goal().equals(likeliest) || near(now, f))
+                .map(f -> byGoal.get(f.goal()))
+                .toList();
+        if (!rows.getChildren().equals(shown)) {
+            rows.getChildren().setAll(shown);
+        }
+        int hidden = byGoal.size() - shown.size();
+        others.setText(all ? "Only the likely ones" : "Other repairs (" + hidden + ")");
+        others.setVisible(sets.isVisible() && (all || hidden > 0));
+        others.setManaged(others.isVisible());
         now.further().forEach(f -> byGoal.get(f.goal()).show(f, now, f.goal().equals(likeliest)));
         String both = now.visit().isPresent() ? "" : now.twinPriced();
         twin.setText(both);
         twin.setVisible(!both.isEmpty());
         twin.setManaged(!both.isEmpty());
+    }
+
+    /** Whether a repair was chosen or answered, or is likely to be called for. */
+    private static boolean near(Assessment now, Further repair) {
+        return repair.chosen()
+                || repair.worthIt()
+                || now.job().choice(Scale.GOAL.of(repair.goal())).isPresent()
+                || repair.probability().orElse(0.0) >= LIKELY;
     }
 }
