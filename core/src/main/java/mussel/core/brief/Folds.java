@@ -134,7 +134,7 @@ final class Folds {
 
     Folds frost() {
         return now.drainWords()
-                .filter(w -> w.wet())
+                .filter(w -> w.frosty())
                 .map(w -> add("frost", SAY.say("fold.frost.value", frostPoint()), List.of(w.frost())))
                 .orElse(this);
     }

@@ -17,6 +17,10 @@ public final class DrainEngine {
     public static final double EXPANSION_PER_K = 0.00075;
     /** How well a fill is known, as a standard uncertainty. */
     public static final double FILL_U = 0.02;
+    /** How well a fill is known that nobody measured: the capacity of the case. */
+    public static final double ASSUMED_FILL_U = 0.08;
+    /** A case still runs while its bulk is more than this share of the fill. */
+    public static final double RUNNING_SHARE = 0.02;
     /** Standard uncertainty of what stays behind, as a share of it. */
     public static final double RESIDUAL_U = 0.25;
     /** How much slower a case drains with its vent shut. */
@@ -44,7 +48,8 @@ public final class DrainEngine {
                 bulk(fill, tau, in.minutes())
                         + film(viscosity, in.gearcase(), in.minutes())
                         + in.gearcase().pocketMl());
-        Balance balance = balance(in, fill, residual);
+        boolean running = bulk(fill, tau, in.minutes()) >= RUNNING_SHARE * fill;
+        Balance balance = balance(in, fill, residual, running);
         WaterShare water = WaterEstimate.of(in, balance);
         OptionalDouble ingress = water.ml().isPresent() && in.hoursSinceFill().isPresent()
                 ? OptionalDouble.of(
@@ -88,27 +93,40 @@ public final class DrainEngine {
                 .solve(EVALUATIONS, left, from, to, AllowedSolution.ANY_SIDE);
     }
 
-    private static Balance balance(DrainInput in, double fill, double residual) {
+    /**
+     * More can only be said above what went in: while a case still runs, what came is a lower bound, and what stays behind is no reason to expect less
+     * than all. Less can be said once it has run out.
+     */
+    private static Balance balance(DrainInput in, double fill, double residual, boolean running) {
         double expected = fill - residual;
         double excess = in.drainedMl() - expected;
         double u = Math.sqrt(square(in.drainedUMl()) + square(RESIDUAL_U * residual) + square(FILL_U * fill));
-        Verdict verdict = Math.abs(excess) <= 2 * u
-                ? Verdict.AS_EXPECTED
-                : excess > 0 ? Verdict.MORE_THAN_FILLED : Verdict.LESS_THAN_FILLED;
-        return new Balance(expected, excess, u, verdict);
+        double fillU = in.fillMl().isPresent() ? FILL_U : ASSUMED_FILL_U;
+        double low = expected
+                - 2 * Math.sqrt(square(in.drainedUMl()) + square(RESIDUAL_U * residual) + square(fillU * fill));
+        double high = Math.max(fill, in.filledMl()) + 2 * Math.sqrt(square(in.drainedUMl()) + square(FILL_U * fill));
+        Verdict verdict = in.drainedMl() > high
+                ? Verdict.MORE_THAN_FILLED
+                : !running && in.drainedMl() < low ? Verdict.LESS_THAN_FILLED : Verdict.AS_EXPECTED;
+        return new Balance(expected, excess, u, Math.max(0, low), high, running, verdict);
     }
 
     /** Freezing point of sea water at atmospheric pressure (UNESCO 1983, Fofonoff and Millard, technical paper 44). */
     private static Freeze freeze(DrainInput in, WaterShare water) {
         double s = in.salinity();
         double point = -0.0575 * s + 1.710523e-3 * s * Math.sqrt(s) - 2.154996e-4 * s * s;
-        boolean wet = water.ml().orElse(0) > 0;
+        boolean wet = in.freeWaterMl() > 0
+                || in.jar().filter(j -> j.waterMl() > 0).isPresent()
+                || in.oilWater()
+                        .filter(look -> look.compareTo(OilLook.MILKY) >= 0)
+                        .isPresent()
+                || in.oilWater().isEmpty() && water.low().orElse(0) >= OilLook.MILKY.low();
         boolean freezes =
                 wet && in.storageMinC().isPresent() && in.storageMinC().getAsDouble() < point;
         OptionalDouble expansion = water.ml().isPresent()
                 ? OptionalDouble.of(ICE_EXPANSION * water.ml().getAsDouble())
                 : OptionalDouble.empty();
-        return new Freeze(point, freezes, expansion);
+        return new Freeze(point, wet, freezes, expansion);
     }
 
     static double square(double x) {

@@ -18,6 +18,7 @@ import mussel.core.sheet.Gearcase;
  * @param drainedUMl standard uncertainty of that volume
  * @param measuredTempC temperature of the oil when its volume was read; the oil's where absent
  * @param freeWaterMl water that ran out before the oil
+ * @param freeWaterUMl standard uncertainty of that; read off a cup where absent
  * @param oilTempC temperature of the oil while it drained
  * @param minutes how long it drained
  * @param ventOpen whether the vent was open
@@ -58,6 +59,8 @@ public record DrainInput(
                 OptionalDouble measuredTempC,
         @Given(value = "how much water ran out first", kind = Kind.VOLUME, min = 0, max = 40_000, orElse = "0")
                 double freeWaterMl,
+        @Given(value = "how well the water that ran out first is known", kind = Kind.VOLUME, min = 0, max = 1_000)
+                OptionalDouble freeWaterUMl,
         @Given(value = "the temperature of the oil while it drained", kind = Kind.TEMPERATURE, min = -40, max = 120)
                 double oilTempC,
         @Given(value = "how long it drained", kind = Kind.DURATION, min = 0, minOpen = true, max = 10_080)
@@ -85,10 +88,17 @@ public record DrainInput(
 
     private static final double STIFFEST_CST = 1e7;
     private static final double LEAST_SPAN_G_ML = 0.005;
+    private static final double CUP_ML = 3;
+    private static final double CUP_SHARE = 0.1;
 
     /** What went in, or the capacity (ml). */
     public double filledMl() {
         return fillMl.orElse(capacityMl);
+    }
+
+    /** Standard uncertainty of the free water (ml): read off a cup to 3 ml or a tenth, whichever is more, at two of them, unless given. */
+    public double cupUMl() {
+        return freeWaterUMl.orElse(freeWaterMl == 0 ? 0 : Math.max(CUP_ML, CUP_SHARE * freeWaterMl) / 2);
     }
 
     /** The temperature at which the drained volume was read (degrees Celsius). */

@@ -34,9 +34,9 @@ public record DrainResult(
 
     /** How the volume compares. */
     public enum Verdict {
-        /** Within twice its uncertainty. */
+        /** Neither more nor less can be said. */
         AS_EXPECTED,
-        /** Something was added: water, or too much oil. */
+        /** More than went in: water, or too much oil. */
         MORE_THAN_FILLED,
         /** Something is gone or still inside. */
         LESS_THAN_FILLED
@@ -48,9 +48,19 @@ public record DrainResult(
      * @param expectedMl what the case should have given (ml)
      * @param excessMl what came out beyond that (ml)
      * @param uMl standard uncertainty of the excess (ml)
+     * @param lowMl with less than this, oil is missing: two standard uncertainties below what was expected (ml)
+     * @param highMl with more than this, more came out than went in: two standard uncertainties above what went in (ml)
+     * @param running whether so much still runs out that what came so far is only a lower bound
      * @param verdict what that means
      */
-    public record Balance(double expectedMl, double excessMl, double uMl, Verdict verdict) {}
+    public record Balance(
+            double expectedMl,
+            double excessMl,
+            double uMl,
+            double lowMl,
+            double highMl,
+            boolean running,
+            Verdict verdict) {}
 
     /** A way to estimate the water. */
     public enum SourceName {
@@ -106,8 +116,9 @@ public record DrainResult(
      * Frost.
      *
      * @param pointC freezing point of the water (degrees Celsius)
-     * @param freezes whether water is there and the storage is colder
+     * @param water whether there is water that could split the case: it ran out first, settled in the jar, or made the oil milky
+     * @param freezes whether it is there and the storage is colder
      * @param expansionMl the room ice would take beyond the water's (ml); empty where the water is not known
      */
-    public record Freeze(double pointC, boolean freezes, OptionalDouble expansionMl) {}
+    public record Freeze(double pointC, boolean water, boolean freezes, OptionalDouble expansionMl) {}
 }

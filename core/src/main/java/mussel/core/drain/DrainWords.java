@@ -18,6 +18,9 @@ public final class DrainWords {
     /** Below this share the water is not worth the name: it is what the look "none" allows. */
     private static final double WORTH_NAMING = OilLook.NONE.high();
 
+    /** No figure is given that is less than can be poured (ml). */
+    private static final double LEAST_POURED = 1;
+
     private final DrainInput in;
     private final DrainResult out;
     private final YardUnits units;
@@ -51,8 +54,10 @@ public final class DrainWords {
         }
         notes.add(waiting());
         ingress().ifPresent(notes::add);
-        if (wet()) {
+        if (frosty()) {
             notes.add(frost());
+        }
+        if (wet()) {
             notes.add(bare());
         }
         return List.copyOf(notes);
@@ -61,8 +66,11 @@ public final class DrainWords {
     /** The one sentence of the running conclusion. */
     public String head() {
         WaterShare water = out.water();
-        String excess = sure(Math.abs(out.balance().excessMl()));
         Verdict verdict = out.balance().verdict();
+        String excess = sure(
+                verdict == Verdict.MORE_THAN_FILLED
+                        ? in.drainedMl() - in.filledMl()
+                        : Math.abs(out.balance().excessMl()));
         if (water.fraction().isEmpty()) {
             return SAY.say(
                     switch (verdict) {
@@ -76,6 +84,9 @@ public final class DrainWords {
             return SAY.say("head.free", volume(in.freeWaterMl()));
         }
         if (wet()) {
+            if (water.ml().orElse(0) < LEAST_POURED) {
+                return SAY.say("head.water_little", share(water));
+            }
             return out.ingressMlPerH().isPresent()
                     ? SAY.say("head.water_rate", volume(out.ingressMlPerH().getAsDouble()))
                     : SAY.say("head.water", share(water), volume(water.ml().getAsDouble()));
@@ -95,14 +106,14 @@ public final class DrainWords {
         return switch (out.balance().verdict()) {
             case AS_EXPECTED ->
                 SAY.say(
-                        "balance.as_expected",
-                        Display.withDoubt(
-                                Kind.VOLUME,
-                                out.balance().expectedMl(),
-                                2 * out.balance().uMl(),
-                                units),
+                        out.balance().running()
+                                        && in.drainedMl() < out.balance().lowMl()
+                                ? "balance.running"
+                                : "balance.as_expected",
+                        sure(out.balance().lowMl()),
+                        sure(out.balance().highMl()),
                         Display.exact(Kind.VOLUME, in.drainedMl(), units));
-            case MORE_THAN_FILLED -> SAY.say("balance.more", sure(excess));
+            case MORE_THAN_FILLED -> SAY.say("balance.more", sure(in.drainedMl() - in.filledMl()));
             case LESS_THAN_FILLED -> SAY.say("balance.less", sure(excess));
         };
     }
@@ -121,16 +132,20 @@ public final class DrainWords {
             return SAY.say("water.unknown");
         }
         if (water.high().isEmpty()) {
-            return SAY.say("water.free_only", share(water), volume(in.freeWaterMl()));
+            return SAY.say(
+                    "water.free_only",
+                    share(water),
+                    Display.withDoubt(Kind.VOLUME, in.freeWaterMl(), 2 * in.cupUMl(), units));
         }
         String high = Display.percent(water.high().getAsDouble());
+        double ml = water.ml().orElse(0);
         return wet()
                 ? SAY.say(
-                        "water.share",
+                        ml < LEAST_POURED ? "water.share.little" : "water.share",
                         share(water),
                         Display.percent(water.low().getAsDouble()),
                         high,
-                        volume(water.ml().getAsDouble()))
+                        volume(ml))
                 : SAY.say("water.none", share(water), high);
     }
 
@@ -148,9 +163,15 @@ public final class DrainWords {
     /** What frost would do to the water in it. */
     public String frost() {
         String point = Display.estimate(Kind.TEMPERATURE, out.freeze().pointC(), units);
+        double room = out.freeze().expansionMl().orElse(0);
         return out.freeze().freezes()
-                ? SAY.say("freeze.yes", point, volume(out.freeze().expansionMl().orElse(0)))
+                ? room < LEAST_POURED ? SAY.say("freeze.yes.little", point) : SAY.say("freeze.yes", point, volume(room))
                 : SAY.say("freeze.no", point);
+    }
+
+    /** Whether there is water that frost is to be feared of. */
+    public boolean frosty() {
+        return out.freeze().water();
     }
 
     /** How fast it comes in, where the hours on the oil are known. */
@@ -184,8 +205,14 @@ public final class DrainWords {
                         new InputLine("viscosity", Display.significant(out.viscosityCst()) + " cSt", origin("yard")),
                         line("still inside", Kind.VOLUME, out.residualMl(), "sheet")),
                 SAY.say("why.expected.source"),
-                SAY.say("why.expected.u", volume(out.balance().uMl())),
-                SAY.say("why.expected.change", volume(2 * out.balance().uMl())));
+                SAY.say(
+                        "why.expected.u",
+                        volume(out.balance().uMl()),
+                        in.fillMl().isPresent() ? 2 : 8),
+                SAY.say(
+                        "why.expected.change",
+                        sure(out.balance().lowMl()),
+                        sure(out.balance().highMl())));
     }
 
     /** Why the water share is what it is. */

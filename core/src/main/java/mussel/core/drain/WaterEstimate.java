@@ -82,11 +82,13 @@ final class WaterEstimate {
     private static WaterShare combined(DrainInput in, List<Source> sources) {
         double free = in.freeWaterMl() / in.drainedMl();
         List<Source> used = sources.stream().filter(Source::used).toList();
+        double cup = in.cupUMl() / in.drainedMl();
+        double least = Math.max(0, free - 2 * cup);
         if (used.isEmpty()) {
             OptionalDouble known = free > 0 ? OptionalDouble.of(free) : OptionalDouble.empty();
             return new WaterShare(
                     known,
-                    known,
+                    free > 0 ? OptionalDouble.of(least) : OptionalDouble.empty(),
                     OptionalDouble.empty(),
                     free > 0 ? OptionalDouble.of(in.freeWaterMl()) : OptionalDouble.empty(),
                     true,
@@ -94,12 +96,12 @@ final class WaterEstimate {
         }
         Mean mean = Mean.of(used);
         double birge = mean.birge(used);
-        double u = mean.u() * Math.max(1, birge);
+        double u = Math.max(cup, mean.u() * Math.max(1, birge));
         double fraction = between(mean.value(), free);
         return new WaterShare(
                 OptionalDouble.of(fraction),
-                OptionalDouble.of(between(mean.value() - 2 * u, free)),
-                OptionalDouble.of(between(mean.value() + 2 * u, free)),
+                OptionalDouble.of(between(mean.value() - 2 * u, least)),
+                OptionalDouble.of(between(Math.max(mean.value(), free) + 2 * u, free)),
                 OptionalDouble.of(fraction * in.drainedMl()),
                 birge <= BIRGE_LIMIT,
                 sources);

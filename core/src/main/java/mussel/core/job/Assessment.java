@@ -192,28 +192,14 @@ public final class Assessment {
         return job.choice(Scale.WATER).map(w -> constant(Water.class, w)).orElse(Water.SEA);
     }
 
-    /** The oil that was in it, as far as known. */
-    public Yard.Oil oilInIt() {
-        return yard.oil(job.choice(Scale.OIL_LAST));
-    }
-
-    /** The oil that goes in. */
-    public Yard.Oil oilToFill() {
-        return oilToFill(job, yard);
-    }
-
-    static Yard.Oil oilToFill(Job job, Yard yard) {
-        return yard.oil(job.choice(Scale.OIL_NEW).or(() -> job.choice(Scale.OIL_LAST)));
+    /** The gear oil: what was in it and what goes in. */
+    public LegOil oil() {
+        return new LegOil(job, yard);
     }
 
     /** How the oil that goes in stands to what the sheet asks for. */
     public OilGrade oilGrade() {
-        Optional<String> chosen = job.choice(Scale.OIL_NEW).or(() -> job.choice(Scale.OIL_LAST));
-        return OilGrade.of(
-                sheet.oil().grade(),
-                yard.oils().stream()
-                        .filter(o -> chosen.equals(Optional.of(o.id())))
-                        .findFirst());
+        return oil().against(sheet.oil().grade());
     }
 
     /** What the drain engine was fed, once enough is known and fits together. */

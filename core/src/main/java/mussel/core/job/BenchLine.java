@@ -74,7 +74,7 @@ public record BenchLine(
         boolean filled = job.reading(Field.PUMPED).isPresent();
         Optional<String> water = job.choice(Scale.OIL_WATER);
         Oil oil = new Oil(
-                filled ? now.oilToFill().dye() : now.oilInIt().dye(),
+                filled ? now.oil().fill().dye() : now.oil().was().dye(),
                 filled ? Optional.empty() : water,
                 filled ? Optional.empty() : job.choice(Scale.OIL_HEAT));
         return new BenchLine(

@@ -30,7 +30,7 @@ public final class EarlierJob {
         sheet.ifPresent(s -> Assessment.goals(job, s).stream().map(Goal::title).forEach(said::add));
         job.reading(Field.PUMPED)
                 .ifPresent(ml -> said.add("filled " + Display.exact(Kind.VOLUME, ml, units) + " of "
-                        + Assessment.oilToFill(job, yard).title()));
+                        + new LegOil(job, yard).fillNamed().orElse("gear oil")));
         return String.join(", ", said) + ".";
     }
 }

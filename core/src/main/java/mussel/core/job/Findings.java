@@ -72,8 +72,10 @@ final class Findings {
     private void drained(DrainResult drain) {
         switch (drain.balance().verdict()) {
             case AS_EXPECTED -> {
-                put("volume_more", "no", Made.By.DRAIN);
-                put("volume_less", "no", Made.By.DRAIN);
+                if (!drain.balance().running()) {
+                    put("volume_more", "no", Made.By.DRAIN);
+                    put("volume_less", "no", Made.By.DRAIN);
+                }
             }
             case MORE_THAN_FILLED -> put("volume_more", "yes", Made.By.DRAIN);
             case LESS_THAN_FILLED -> put("volume_less", "yes", Made.By.DRAIN);

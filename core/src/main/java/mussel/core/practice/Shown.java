@@ -227,9 +227,10 @@ final class Shown {
         DrainResult.Balance balance = measured.drain().orElseThrow().balance();
         boolean more = drawn("volume_more").equals("yes");
         boolean less = !more && drawn("volume_less").equals("yes");
-        double off = more || less ? between(random, 2.8, 4.5) : between(random, -1, 1);
+        double off = more || less ? between(random, 0.8, 2.5) : between(random, -1, 1);
+        double from = more ? balance.highMl() : less ? balance.lowMl() : balance.expectedMl();
         double step = guess < 300 ? 1 : 5;
-        double drained = Math.max(step, to(step, balance.expectedMl() + balance.uMl() * (less ? -off : off)));
+        double drained = Math.max(step, to(step, from + balance.uMl() * (less ? -off : off)));
         List<Fact> facts = new ArrayList<>(
                 List.of(read(Field.DRAINED, drained), read(Field.OIL_TEMP, temp), read(Field.MINUTES, longer)));
         double free = free(drained, random);

@@ -31,6 +31,7 @@ class DrainEngineTest {
                 5,
                 OptionalDouble.empty(),
                 free,
+                OptionalDouble.empty(),
                 temp,
                 minutes,
                 vent,
@@ -59,6 +60,7 @@ class DrainEngineTest {
                 in.drainedUMl(),
                 in.measuredTempC(),
                 in.freeWaterMl(),
+                in.freeWaterUMl(),
                 in.oilTempC(),
                 in.minutes(),
                 true,
@@ -108,7 +110,7 @@ class DrainEngineTest {
                 .water();
         double share = water.fraction().orElseThrow();
         assertThat(share).isBetween(free / ml, 1.0);
-        assertThat(water.low().orElseThrow()).isBetween(free / ml, share);
+        assertThat(water.low().orElseThrow()).isBetween(Math.max(0, free - Math.max(3, free / 10)) / ml - 1e-12, share);
         assertThat(water.high().orElseThrow()).isBetween(share, 1.0);
     }
 
@@ -156,7 +158,7 @@ class DrainEngineTest {
         DrainResult.WaterShare water = DrainEngine.run(drained(392, 14, 18, 20, true, Optional.empty()))
                 .water();
         assertThat(water.fraction()).hasValue(14.0 / 392);
-        assertThat(water.low()).hasValue(14.0 / 392);
+        assertThat(water.low().orElseThrow()).as("read off a cup").isCloseTo(11.0 / 392, within(1e-12));
         assertThat(water.high()).isEmpty();
     }
 
@@ -180,7 +182,7 @@ class DrainEngineTest {
 
     @Test
     void missingOilNeverSpeaksForWater() {
-        DrainResult result = DrainEngine.run(drained(250, 0, 18, 20, true, Optional.of(OilLook.NONE)));
+        DrainResult result = DrainEngine.run(drained(250, 0, 18, 60, true, Optional.of(OilLook.NONE)));
         assertThat(result.balance().verdict()).isEqualTo(Verdict.LESS_THAN_FILLED);
         assertThat(result.water().source(SourceName.BALANCE))
                 .hasValueSatisfying(s -> assertThat(s.used()).isFalse());

@@ -272,8 +272,8 @@ public final class Cutaway extends Column {
         Rectangle body = new Rectangle(0, level, WIDTH, HEIGHT - level);
         body.setFill(
                 filled
-                        ? OilPaint.fresh(now.oilToFill().dye())
-                        : OilPaint.found(now.oilInIt().dye(), look, heat));
+                        ? OilPaint.fresh(now.oil().fill().dye())
+                        : OilPaint.found(now.oil().was().dye(), look, heat));
         in.add(body);
         if (!filled) {
             suspended(in, look, now.job().choice(Scale.OIL_METAL), level);
@@ -349,7 +349,7 @@ public final class Cutaway extends Column {
 
     private static String caption(Assessment now) {
         if (now.job().reading(Field.PUMPED).isPresent()) {
-            return "Filled with " + now.oilToFill().title() + ", "
+            return "Filled with " + now.oil().fillNamed().orElse("gear oil") + ", "
                     + Display.exact(
                             Kind.VOLUME,
                             now.job().reading(Field.PUMPED).orElse(0),

@@ -42,13 +42,13 @@ final class BalanceStrip extends Pane {
             return;
         }
         double expected = out.balance().expectedMl();
-        double doubt = 2 * out.balance().uMl();
-        double low = Math.min(Math.min(expected - doubt, in.drainedMl()), in.filledMl());
-        double high = Math.max(Math.max(expected + doubt, in.drainedMl()), in.filledMl());
+        double least = out.balance().lowMl();
+        double most = out.balance().highMl();
+        double low = Math.min(least, in.drainedMl());
+        double high = Math.max(most, in.drainedMl());
         double pad = Math.max(1, (high - low) * 0.12);
         Axis axis = new Axis(low - pad, high + pad, getWidth());
-        Rectangle band = new Rectangle(
-                axis.x(expected - doubt), LINE_Y - 20, axis.x(expected + doubt) - axis.x(expected - doubt), 18);
+        Rectangle band = new Rectangle(axis.x(least), LINE_Y - 20, axis.x(most) - axis.x(least), 18);
         band.getStyleClass().add("band");
         Line middle = new Line(axis.x(expected), LINE_Y - 22, axis.x(expected), LINE_Y);
         middle.getStyleClass().add("expected-line");
@@ -60,7 +60,14 @@ final class BalanceStrip extends Pane {
         Polygon came = new Polygon(x - 7, LINE_Y - 18, x + 7, LINE_Y - 18, x, LINE_Y - 4);
         came.getStyleClass().add("came");
         getChildren().addAll(band, middle, base, filled, came);
-        label("expected " + Display.withDoubt(Kind.VOLUME, expected, doubt, units), axis.x(expected), 0, "good-text");
+        label(
+                "as expected: "
+                        + Display.rounded(
+                                units.fromCanonical(Kind.VOLUME, least),
+                                out.balance().uMl()) + " to " + Display.estimate(Kind.VOLUME, most, units),
+                axis.x((least + most) / 2),
+                0,
+                "good-text");
         label("came out " + Display.exact(Kind.VOLUME, in.drainedMl(), units), x, ROW, "strong");
         label("went in " + Display.exact(Kind.VOLUME, in.filledMl(), units), axis.x(in.filledMl()), LINE_Y + 5, "dim");
     }

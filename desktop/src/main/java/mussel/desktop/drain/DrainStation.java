@@ -189,7 +189,7 @@ public final class DrainStation implements StationView {
         subtitle.setText(
                 subtitle(now) + now.yard().habits().map(h -> " " + h.draining()).orElse(""));
         picks.show(now);
-        paintJars(now.oilInIt().dye());
+        paintJars(now.oil().was().dye());
         problems.getChildren()
                 .setAll(now.drainProblems().stream().map(DrainStation::problem).toList());
         problems.setVisible(!now.drainProblems().isEmpty());
@@ -208,9 +208,9 @@ public final class DrainStation implements StationView {
             waterText.setText(words.water());
             water.show(now.drain().orElseThrow().water());
             waitText.setText(words.waiting());
-            frostText.setText(words.wet() ? words.frost() : "");
-            frostText.getParent().setVisible(words.wet());
-            frostText.getParent().setManaged(words.wet());
+            frostText.setText(words.frosty() ? words.frost() : "");
+            frostText.getParent().setVisible(words.frosty());
+            frostText.getParent().setManaged(words.frosty());
         });
     }
 
@@ -247,7 +247,7 @@ public final class DrainStation implements StationView {
                 : "";
         boolean assumed = typed.isEmpty() && went.isPresent();
         return "Last fill: " + fill + (assumed ? " (the sheet's capacity, not measured)" : "") + ", "
-                + now.oilInIt().title() + hours
+                + now.oil().wasNamed().orElse("oil not known") + hours
                 + ". Crack the vent slowly; what comes first matters.";
     }
 }

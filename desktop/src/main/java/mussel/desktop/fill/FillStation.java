@@ -173,7 +173,7 @@ public final class FillStation implements StationView {
             bottle.show(
                     last.holdsMl(),
                     last.leavesMl(),
-                    OilPaint.fresh(now.oilToFill().dye()),
+                    OilPaint.fresh(now.oil().fill().dye()),
                     last.name(),
                     Display.estimate(Kind.VOLUME, last.leavesMl(), now.yard().reads()));
         }

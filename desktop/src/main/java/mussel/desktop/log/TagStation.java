@@ -166,7 +166,7 @@ public final class TagStation implements StationView {
                                 now.job().reading(Field.PUMPED).getAsDouble(),
                                 now.yard().reads())
                 : ", volume not recorded";
-        tag.getChildren().add(Texts.sentence(now.oilToFill().title() + amount));
+        tag.getChildren().add(Texts.sentence(now.oil().fillNamed().orElse("Gear oil not chosen") + amount));
         for (Due due : now.due()) {
             tag.getChildren().add(Texts.wrapped(due.what() + " " + due.limits(), "strong"));
         }

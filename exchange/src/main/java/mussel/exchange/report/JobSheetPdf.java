@@ -206,7 +206,7 @@ public final class JobSheetPdf {
         if (!asFound.isEmpty() && page.room() > FOOT_ROOM + 120) {
             page.pair("As found", asFound, BODY);
         }
-        page.pair("Oil filled", all.oilToFill().title() + ", " + reading(Field.PUMPED), BODY);
+        page.pair("Oil filled", all.oil().fillNamed().orElse("not chosen") + ", " + reading(Field.PUMPED), BODY);
         all.fillWords().filter(w -> !w.check().isEmpty()).ifPresent(w -> pair(page, "Level", w.check()));
         page.skip(6);
     }

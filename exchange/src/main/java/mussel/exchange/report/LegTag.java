@@ -64,7 +64,7 @@ public final class LegTag {
                                 YardUnits.METRIC)
                         : "hours not read";
                 lines.line(plain, 9, job.job().tagged().orElse(job.today()) + ", " + hours, beside);
-                lines.line(plain, 9, job.oilToFill().title(), beside);
+                lines.line(plain, 9, job.oil().fillNamed().orElse("Gear oil not chosen"), beside);
                 lines.down(4);
                 for (Due due : job.due()) {
                     lines.line(bold, 9, due.what(), beside);

@@ -120,7 +120,7 @@ class AssessmentTest {
         double blue = now().drain().orElseThrow().viscosityCst();
         note(new Fact.Chosen(Scale.OIL_LAST.address(), "red-shift"));
         assertThat(now().drain().orElseThrow().viscosityCst()).isLessThan(blue);
-        assertThat(now().oilToFill().id()).isEqualTo("red-shift");
+        assertThat(now().oil().fill().id()).isEqualTo("red-shift");
     }
 
     private void prove() {
