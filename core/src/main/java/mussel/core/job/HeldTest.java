@@ -90,6 +90,13 @@ public record HeldTest(
         });
     }
 
+    /** Whether the hold is over: decided, or the manual's own test met. */
+    public boolean over() {
+        return finding().isPresent()
+                || result.filter(r -> r.manual().verdict() == LeakResult.Answer.MET)
+                        .isPresent();
+    }
+
     /** The finding a stage makes when it leaks more. */
     public static Optional<String> findingOf(Stage stage) {
         return switch (stage) {

@@ -112,7 +112,7 @@ final class Progress {
 
     private Station.State leakHunt() {
         boolean decided = all.holds().size() == LeakMode.values().length
-                && all.holds().stream().allMatch(h -> h.finding().isPresent());
+                && all.holds().stream().allMatch(HeldTest::over);
         return state(decided, !all.job().holds().isEmpty());
     }
 

@@ -110,9 +110,8 @@ public final class ProofWork {
     }
 
     private String verdict(Hold hold) {
-        return HeldTest.of(hold, all.sheet().leakTest(), all.job().reading(Field.BAROMETER))
-                .finding()
-                .orElse("open");
+        HeldTest test = HeldTest.of(hold, all.sheet().leakTest(), all.job().reading(Field.BAROMETER));
+        return test.finding().orElse(test.over() ? "tight" : "open");
     }
 
     /** Every proof, in the order it is made. */

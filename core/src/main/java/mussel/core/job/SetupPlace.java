@@ -148,10 +148,9 @@ public record SetupPlace(
         Map<Integer, Integer> taken = read.taken(gear.id());
         OptionalDouble in = taken.isEmpty() ? present : OptionalDouble.of(millimetres(taken));
         Optional<LashAnswer> after = answer(read, gear, Field.LASH_AFTER, in, problems);
-        OptionalDouble target = school == School.REUSE
-                ? present
-                : lash.map(a -> OptionalDouble.of(a.out().shimMm())).orElse(OptionalDouble.empty());
-        Optional<StackResult> stack = school == School.REUSE
+        boolean kept = school == School.REUSE || lash.filter(SetupPlace::leaves).isPresent();
+        OptionalDouble target = kept ? present : lash.map(a -> a.out().shimMm()).orElse(OptionalDouble.empty());
+        Optional<StackResult> stack = kept
                 ? stack(target, read.drawer(gear.id()))
                 : lash.flatMap(a -> a.out().stack());
         return new SetupPlace(
@@ -165,11 +164,14 @@ public record SetupPlace(
                 after,
                 problems,
                 stack,
-                school == School.REUSE
-                        ? List.of()
-                        : lash.map(a -> a.out().alternatives()).orElse(List.of()),
+                kept ? List.of() : lash.map(a -> a.out().alternatives()).orElse(List.of()),
                 taken,
                 read.simulated(gear.id()));
+    }
+
+    /** Whether a lash asks for no other shims. */
+    private static boolean leaves(LashAnswer lash) {
+        return lash.out().advice() == LashResult.Advice.LEAVE && lash.out().spreadOk();
     }
 
     private static Optional<LashAnswer> answer(
@@ -231,13 +233,16 @@ public record SetupPlace(
 
     /** Whether what was found goes back in: nothing is taken out of the drawer for it. */
     public boolean foundGoesBack() {
-        return school == School.REUSE && presentMm.isPresent() && taken.isEmpty();
+        return (school == School.REUSE || lash.filter(SetupPlace::leaves).isPresent())
+                && presentMm.isPresent()
+                && taken.isEmpty();
     }
 
     /** Whether the place is set: the right stack is in, and for a gear the lash read with it lies in its window. */
     public boolean set() {
         return id.equals(PINION)
                 ? foundGoesBack() || stacked()
-                : after.map(a -> a.out().inWindow() && a.out().spreadOk()).orElse(false);
+                : after.map(a -> a.out().inWindow() && a.out().spreadOk())
+                        .orElse(school == School.LASH && foundGoesBack());
     }
 }

@@ -37,10 +37,14 @@ public final class TorqueWork {
                 .findFirst();
         OptionalDouble crowfoot = job.reading(Field.ADAPTER.of(fastener.id()));
         int many = Math.max(1, fastener.count());
-        boolean grid = fastener.pattern() == Fastener.Pattern.GRID && many > 1 && many % 2 == 0;
+        boolean grid = fastener.pattern() == Fastener.Pattern.GRID && many > 1;
         this.in = new TorqueInput(
                 TorqueUnit.NM.fromNm(range.lowNm()),
                 TorqueUnit.NM.fromNm(range.highNm()),
+                yard.habits()
+                        .map(YardHabits::printedTorque)
+                        .orElse(YardHabits.PrintedTorque.WITHIN_5_PERCENT)
+                        .share(),
                 TorqueUnit.NM,
                 Aim.MIDDLE,
                 Optional.of(fastener.thread()).filter(t -> Thread.read(t).isPresent()),
@@ -58,8 +62,9 @@ public final class TorqueWork {
                 yard.wrenches().stream().map(Yard.Wrench::wrench).toList(),
                 many,
                 grid ? Layout.GRID : fastener.pattern() == Fastener.Pattern.RING ? Layout.RING : Layout.LINE,
-                grid ? OptionalDouble.of(many / 2.0) : OptionalDouble.empty(),
+                grid ? OptionalDouble.of(Math.ceil(many / 2.0)) : OptionalDouble.empty(),
                 grid ? OptionalDouble.of(2) : OptionalDouble.empty(),
+                List.of(),
                 many > 1 ? List.of(0.5, 1.0) : List.of(1.0));
         this.out = TorqueEngine.run(in);
         for (int i = 1; i <= many; i++) {
@@ -90,8 +95,8 @@ public final class TorqueWork {
             return State.OPEN;
         }
         double nm = read.get().value();
-        double slack = 1e-9 * range.highNm();
-        return nm < range.lowNm() - slack ? State.UNDER : nm > range.highNm() + slack ? State.OVER : State.DONE;
+        double slack = 1e-9 * in.highNm();
+        return nm < in.lowNm() - slack ? State.UNDER : nm > in.highNm() + slack ? State.OVER : State.DONE;
     }
 
     /** The group. */

@@ -12,12 +12,15 @@ import mussel.core.measure.Sentences;
  * @param washers what becomes of the plugs' washers
  * @param sealer whether gaskets get a sealer
  * @param traces what it does about a trace of water
+ * @param printedTorque how far one printed torque may be missed
  */
 public record YardHabits(
         @Given(value = "which plug is opened first", orElse = "bottom_first") Plugs plugs,
         @Given(value = "what becomes of washers", orElse = "always_new") Washers washers,
         @Given(value = "whether gaskets get a sealer", orElse = "as_the_sheet_says") Sealer sealer,
-        @Given(value = "what it does about a trace of water", orElse = "as_it_costs") Traces traces) {
+        @Given(value = "what it does about a trace of water", orElse = "as_it_costs") Traces traces,
+        @Given(value = "how far one printed torque may be missed", orElse = "within_5_percent")
+                PrintedTorque printedTorque) {
     private static final Sentences SAY = Sentences.beside(YardHabits.class);
 
     /** What each school costs and risks, as told before one is chosen. */
@@ -85,6 +88,27 @@ public record YardHabits(
         THIN_FILM,
         /** Never: gaskets go on dry. */
         NEVER
+    }
+
+    /** How far one printed torque may be missed either way, where the manual gives no range. */
+    public enum PrintedTorque {
+        /** 3 %. */
+        WITHIN_3_PERCENT(0.03),
+        /** 5 %. */
+        WITHIN_5_PERCENT(0.05),
+        /** 10 %. */
+        WITHIN_10_PERCENT(0.10);
+
+        private final double share;
+
+        PrintedTorque(double share) {
+            this.share = share;
+        }
+
+        /** As a share. */
+        public double share() {
+            return share;
+        }
     }
 
     /** What it does about a trace of water. */

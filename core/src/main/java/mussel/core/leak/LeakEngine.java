@@ -27,6 +27,10 @@ public final class LeakEngine {
     public static final double FAST = 4;
 
     private static final double SECONDS = 60;
+    /** Two standard uncertainties hold a difference of two readings to a step in 97 of 100 cases, whatever else. */
+    private static final double STEPS_ALONE = 2;
+
+    private static final double ROUNDING_KPA = 1e-9;
 
     private LeakEngine() {}
 
@@ -59,7 +63,41 @@ public final class LeakEngine {
                 verdict == Verdict.UNDECIDED ? more(in, line) : 0,
                 used.size(),
                 stages(in, used, first, line),
-                new LeakResult.Fit(line.tMean(), line.zMean(), line.t()));
+                new LeakResult.Fit(line.tMean(), line.zMean(), line.t()),
+                manual(in, used));
+    }
+
+    /** What the manual asks: counted from the first settled reading, or from the first of all where only that fills the sheet's time. */
+    private static LeakResult.Manual manual(LeakInput in, List<LeakReading> used) {
+        double whole = in.holdMin() * SECONDS;
+        List<LeakReading> of = span(used) < whole && span(in.readings()) >= whole ? in.readings() : used;
+        LeakReading first = of.get(0);
+        double end = first.tS() + whole;
+        double from = in.compensatedKpa(first, first);
+        double at = Double.NaN;
+        LeakReading before = first;
+        for (LeakReading reading : of) {
+            if (reading.tS() >= end) {
+                double share = reading.tS() > before.tS() ? (end - before.tS()) / (reading.tS() - before.tS()) : 1;
+                double start = in.compensatedKpa(before, first);
+                at = start + share * (in.compensatedKpa(reading, first) - start);
+                break;
+            }
+            before = reading;
+        }
+        boolean over = !Double.isNaN(at);
+        double moved =
+                (from - (over ? at : in.compensatedKpa(before, first))) * (in.mode() == LeakMode.PRESSURE ? 1 : -1);
+        double kelvin = first.tempC() + LeakInput.KELVIN;
+        double u = Math.hypot(in.gaugeStepKpa(), from * in.tempStepC() / kelvin) / Math.sqrt(6);
+        LeakResult.Answer answer = over
+                ? moved <= in.allowedDropKpa() + ROUNDING_KPA ? LeakResult.Answer.MET : LeakResult.Answer.EXCEEDED
+                : moved > in.allowedDropKpa() + 2 * u ? LeakResult.Answer.EXCEEDED : LeakResult.Answer.NOT_YET;
+        return new LeakResult.Manual(answer, Math.min(whole, span(of)) / SECONDS, moved, u);
+    }
+
+    private static double span(List<LeakReading> readings) {
+        return readings.get(readings.size() - 1).tS() - readings.get(0).tS();
     }
 
     private static List<StageSlope> stages(LeakInput in, List<LeakReading> used, LeakReading first, Line all) {
@@ -85,7 +123,10 @@ public final class LeakEngine {
         return slopes;
     }
 
-    /** Fits z over minutes; the error of the slope holds the scatter and what hides inside one step of gauge and thermometer. */
+    /**
+     * Fits z over minutes; the error of the slope holds the scatter and what hides inside one step of gauge and thermometer. Two or three readings
+     * scatter too little to tell: there the steps alone say how good they are.
+     */
     static Line fit(LeakInput in, List<LeakReading> readings, LeakReading first) {
         int n = readings.size();
         double pa = in.baroKpa();
@@ -110,8 +151,18 @@ public final class LeakEngine {
             zSum += z;
         }
         double stepKpa = Math.hypot(in.gaugeStepKpa(), pSum / n * in.tempStepC() / (kelvinSum / n));
+        double span = span(readings) / SECONDS;
+        if (n < LeakInput.LEAST_SCATTERED) {
+            double steps = gSquares / n * stepKpa * stepKpa / 12;
+            return new Line(
+                    -regression.getSlope(),
+                    Math.sqrt(steps / regression.getXSumSquares()),
+                    STEPS_ALONE,
+                    span,
+                    tSum / n,
+                    zSum / n);
+        }
         double scatter = Math.max(regression.getSumSquaredErrors() / (n - 2), gSquares / n * stepKpa * stepKpa / 12);
-        double span = (readings.get(n - 1).tS() - readings.get(0).tS()) / SECONDS;
         double gMean = gSum / n;
         double kSe = Math.sqrt(
                 scatter / regression.getXSumSquares() + stepKpa * stepKpa / 3 * gMean * gMean / (span * span));

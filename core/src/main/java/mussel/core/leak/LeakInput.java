@@ -36,8 +36,10 @@ public record LeakInput(
         @Given(value = "the time to let it settle (s)", min = 0, max = 86_400, orElse = "30") double settleS,
         @Given(value = "the readings", atLeast = 1) List<LeakReading> readings)
         implements Checked {
-    /** The least readings a line can be judged by. */
-    public static final int LEAST_USED = 4;
+    /** The least readings a line can be drawn through. */
+    public static final int LEAST_USED = 2;
+    /** From this many on their scatter tells how good the line is; with fewer, the steps of gauge and thermometer alone. */
+    public static final int LEAST_SCATTERED = 4;
     /** 0 °C (K). */
     static final double KELVIN = 273.15;
 

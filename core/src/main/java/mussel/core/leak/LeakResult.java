@@ -17,8 +17,9 @@ import mussel.core.measure.Given;
  * @param leakHigh its upper 95 % bound (ml/min)
  * @param moreMinutes how much longer to hold until it is decided (min); 0 when it is, 60 at most
  * @param nUsed readings used
- * @param stages each stage with four readings or more by itself
+ * @param stages each stage with two readings or more by itself
  * @param fit where the fitted line lies
+ * @param manual what the manual asks, answered from the needle alone
  */
 public record LeakResult(
         Verdict verdict,
@@ -33,7 +34,8 @@ public record LeakResult(
         double moreMinutes,
         @Given(value = "readings used", name = "n_used") int nUsed,
         List<StageSlope> stages,
-        Fit fit) {
+        Fit fit,
+        Manual manual) {
     /** Keeps its own copy. */
     public LeakResult {
         stages = List.copyOf(stages);
@@ -48,6 +50,26 @@ public record LeakResult(
         /** Neither. */
         UNDECIDED
     }
+
+    /** What the manual's own test says. */
+    public enum Answer {
+        /** It moved no more than is allowed, in the sheet's whole time. */
+        MET,
+        /** It moved more. */
+        EXCEEDED,
+        /** The sheet's time is not over. */
+        NOT_YET
+    }
+
+    /**
+     * The manual's own test: how far the needle moved in the sheet's time, the temperature taken out.
+     *
+     * @param verdict whether that is within what is allowed
+     * @param minutes the time it was watched for that, the sheet's at most (min)
+     * @param movedKpa how far it moved towards the barometer; negative where it moved away (kPa)
+     * @param uKpa standard uncertainty of that: two readings to the steps of gauge and thermometer (kPa)
+     */
+    public record Manual(Answer verdict, double minutes, double movedKpa, double uKpa) {}
 
     /**
      * One stage by itself.

@@ -1,6 +1,7 @@
 package mussel.core.leak;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import mussel.core.leak.LeakResult.StageSlope;
@@ -9,6 +10,7 @@ import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Kind;
+import mussel.core.measure.NamedBy;
 import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 
@@ -16,6 +18,8 @@ import mussel.core.measure.YardUnits;
 public final class LeakWords {
     private static final Sentences SAY = Sentences.beside(LeakWords.class);
     private static final double SURE = 1.96;
+    /** A figure this near a whole step is that step. */
+    private static final double SAME = 1e-6;
 
     private final LeakInput in;
     private final LeakResult out;
@@ -48,18 +52,33 @@ public final class LeakWords {
         return List.copyOf(notes);
     }
 
-    /** The verdict in one sentence. */
+    /** What the manual's own test says, then the finer claim. */
     public String head() {
+        return manual() + " " + finer();
+    }
+
+    /** What the manual's own test says. */
+    private String manual() {
+        double moved = Math.max(0, out.manual().movedKpa());
+        return SAY.say(
+                "manual." + NamedBy.file(out.manual().verdict()),
+                moved < in.gaugeStepKpa() / 2 ? SAY.say("manual.still") : SAY.say("manual.moved", nearest(moved)),
+                Display.workTime(out.manual().minutes()),
+                pressure(in.allowedDropKpa()),
+                Display.significant(in.holdMin()));
+    }
+
+    private String finer() {
         String minutes = Display.significant(in.holdMin());
         return switch (out.verdict()) {
-            case TIGHT -> SAY.say("head.tight", pressure(out.dropHighKpa()), minutes, pressure(in.allowedDropKpa()));
+            case TIGHT -> SAY.say("head.tight", atMost(out.dropHighKpa()), minutes, pressure(in.allowedDropKpa()));
             case LEAKING ->
                 SAY.say(
                         fast() ? "head.fast" : "head.leaking",
-                        pressure(out.dropKpa()),
+                        nearest(out.dropKpa()),
                         minutes,
                         pressure(in.allowedDropKpa()),
-                        Display.significant(out.leakStdMlMin()));
+                        Display.rounded(out.leakStdMlMin(), (out.leakHigh() - out.leakLow()) / 4));
             case UNDECIDED ->
                 out.moreMinutes() >= LeakEngine.MOST_MINUTES
                         ? SAY.say("head.never", range())
@@ -68,7 +87,25 @@ public final class LeakWords {
     }
 
     private String range() {
-        return pressure(out.dropLowKpa()) + " to " + pressure(out.dropHighKpa());
+        return atLeast(out.dropLowKpa()) + " to " + atMost(out.dropHighKpa());
+    }
+
+    /** Figures that were computed are said to the gauge's step: no finer than it was read. */
+    private String nearest(double kpa) {
+        return steps(Math.rint(kpa / in.gaugeStepKpa()));
+    }
+
+    private String atMost(double kpa) {
+        return steps(Math.ceil(kpa / in.gaugeStepKpa() - SAME));
+    }
+
+    private String atLeast(double kpa) {
+        return steps(Math.floor(kpa / in.gaugeStepKpa() + SAME));
+    }
+
+    private String steps(double steps) {
+        double step = units.fromCanonical(Kind.PRESSURE, in.gaugeStepKpa());
+        return Display.rounded(steps * step, step) + " " + units.symbol(Kind.PRESSURE);
     }
 
     /** Whether the leak is over four times what is allowed. */
@@ -80,7 +117,7 @@ public final class LeakWords {
     public List<Stage> worse() {
         return out.stages().stream()
                 .filter(s -> s.stage() != Stage.STILL)
-                .filter(s -> still().map(still -> clearly(s, still)).orElse(false))
+                .filter(s -> rest(s).map(rest -> clearly(s, rest)).orElse(false))
                 .map(StageSlope::stage)
                 .toList();
     }
@@ -100,6 +137,12 @@ public final class LeakWords {
         return out.stages().stream().filter(s -> s.stage() == Stage.STILL).findFirst();
     }
 
+    /** What a stage is compared with: standing still, or where that was not held, the other that leaked least. */
+    private Optional<StageSlope> rest(StageSlope of) {
+        return still().or(() ->
+                out.stages().stream().filter(s -> s != of).min(Comparator.comparingDouble(StageSlope::kPerMin)));
+    }
+
     private static boolean clearly(StageSlope stage, StageSlope still) {
         return stage.kPerMin() - still.kPerMin() > SURE * both(stage, still);
     }
@@ -112,7 +155,7 @@ public final class LeakWords {
     public Explanation why() {
         return new Explanation(
                 SAY.say("why.title"),
-                pressure(out.dropKpa()),
+                nearest(out.dropKpa()),
                 SAY.say("why.formula"),
                 List.of(
                         line("start of the sheet", Kind.PRESSURE, in.startKpa(), "sheet"),

@@ -78,7 +78,12 @@ final class PartRules {
         }
         count("burnt", in.vanes().stream().filter(Vane::burnt).count(), PartVerdict.REPLACE, rules);
         count("crack_through", cracks(Crack.THROUGH), PartVerdict.REPLACE, rules);
-        count("crack_surface", cracks(Crack.SURFACE), PartVerdict.JUDGE_AFTER_CLEANING, rules);
+        long surface = cracks(Crack.SURFACE);
+        count(
+                surface > 1 ? "crack_several" : "crack_surface",
+                surface,
+                surface > 1 ? PartVerdict.REPLACE : PartVerdict.JUDGE_AFTER_CLEANING,
+                rules);
         in.hubBond()
                 .filter(b -> b != HubBond.SOUND)
                 .ifPresent(b -> rules.add(plain("hub_" + b.name().toLowerCase(Locale.ROOT), PartVerdict.REPLACE)));
@@ -95,7 +100,7 @@ final class PartRules {
                 rules.add(figured("policy_calendar", PartVerdict.REPLACE, age, in.calendarMonths(), "months"));
             }
         } else if (in.policy() == PumpPolicy.CALENDAR) {
-            rules.add(plain("age_unknown", PartVerdict.JUDGE_AFTER_CLEANING));
+            rules.add(plain("age_unknown", PartVerdict.REPLACE));
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.shim.LashInput.Thicker;
+import mussel.core.shim.LashResult.Advice;
 import mussel.core.shim.LashResult.Alternative;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
@@ -30,6 +31,26 @@ public final class LashEngine {
         double sign = in.thicker() == Thicker.REDUCES ? 1 : -1;
         double change = sign * (mean - (low + high) / 2) / factor;
         double shim = in.presentShimMm() + change;
+        boolean bound = in.readingsMm().stream().allMatch(r -> r == 0);
+        double reading = in.uIndicatorMm() * scale;
+        boolean nearBound = Math.min(Math.abs(mean - low), Math.abs(mean - high)) <= reading + ROUNDING_MM;
+        if (bound) {
+            return new LashResult(
+                    0,
+                    0,
+                    true,
+                    factor,
+                    false,
+                    false,
+                    Advice.READ_AGAIN,
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    Optional.empty(),
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    List.of());
+        }
+        boolean inWindow = mean >= low && mean <= high;
         double s = Math.max(converted.getStandardDeviation(), in.uIndicatorMm() * scale);
         double uMean = s / Math.sqrt(in.readingsMm().size());
         Optional<StackResult> stack =
@@ -40,9 +61,11 @@ public final class LashEngine {
                 spread,
                 spread <= in.spreadLimitMm() + ROUNDING_MM,
                 factor,
-                mean >= low && mean <= high,
-                shim,
-                change,
+                inWindow,
+                nearBound,
+                inWindow ? Advice.LEAVE : Advice.SHIM,
+                OptionalDouble.of(shim),
+                OptionalDouble.of(change),
                 stack,
                 stack.map(k -> OptionalDouble.of(judge.predicted(k))).orElse(OptionalDouble.empty()),
                 stack.map(k -> OptionalDouble.of(judge.inWindow(k))).orElse(OptionalDouble.empty()),

@@ -12,7 +12,9 @@ import java.util.OptionalDouble;
  * @param spreadOk whether that is within its limit
  * @param factor change of lash for change of shim
  * @param inWindow whether the lash lies in its window
- * @param shimMm the shim that brings it to the middle; at or below zero something is wrong (mm)
+ * @param nearBound whether it lies within one reading's uncertainty of a bound of the window
+ * @param advice what to do
+ * @param shimMm the shim that brings it to the middle; at or below zero something is wrong; empty where nothing was felt (mm)
  * @param changeMm that less the shims that are in (mm)
  * @param stack the stack from the drawer for it; empty without a drawer
  * @param predictedLashMm the lash with that stack (mm)
@@ -25,8 +27,10 @@ public record LashResult(
         boolean spreadOk,
         double factor,
         boolean inWindow,
-        double shimMm,
-        double changeMm,
+        boolean nearBound,
+        Advice advice,
+        OptionalDouble shimMm,
+        OptionalDouble changeMm,
         Optional<StackResult> stack,
         OptionalDouble predictedLashMm,
         OptionalDouble pInWindow,
@@ -34,6 +38,16 @@ public record LashResult(
     /** Keeps its own copy. */
     public LashResult {
         alternatives = List.copyOf(alternatives);
+    }
+
+    /** What to do about a lash. */
+    public enum Advice {
+        /** It lies in its window: leave the shims as they are. */
+        LEAVE,
+        /** Change the shims. */
+        SHIM,
+        /** No play was felt at all: a bound, not a reading. It binds, or the arm slips. */
+        READ_AGAIN
     }
 
     /**

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Sentences;
+import org.hipparchus.util.ArithmeticUtils;
 
 /** Shims in sentences. */
 public final class ShimWords {
@@ -17,7 +18,8 @@ public final class ShimWords {
     /** What to do with a pinion's shim. */
     public static List<String> pinion(PinionInput in, PinionResult out) {
         List<String> notes = new ArrayList<>();
-        notes.add(SAY.say(out.shimMm() <= 0 ? "pinion.impossible" : "pinion", mm(out.shimMm()), mm(out.heightMm())));
+        notes.add(SAY.say(
+                out.shimMm() <= 0 ? "pinion.impossible" : "pinion", shim(out.shimMm(), List.of()), mm(out.heightMm())));
         notes.add(SAY.say(out.spreadOk() ? "spread.ok" : "heights.spread", mm(out.spreadMm()), mm(in.spreadLimitMm())));
         if (in.marks().isEmpty()) {
             notes.add(SAY.say("no.marks"));
@@ -29,20 +31,33 @@ public final class ShimWords {
     /** What to do with a lash. */
     public static List<String> lash(LashInput in, LashResult out) {
         List<String> notes = new ArrayList<>();
+        if (out.advice() == LashResult.Advice.READ_AGAIN) {
+            notes.add(SAY.say("lash.none"));
+            return List.copyOf(notes);
+        }
         notes.add(SAY.say(
                 out.inWindow() ? "lash.in" : "lash.out",
                 mm(out.lashMm()),
                 mm(in.windowMm().get(0)),
                 mm(in.windowMm().get(1))));
         notes.add(SAY.say(out.spreadOk() ? "spread.ok" : "lash.spread", mm(out.spreadMm()), mm(in.spreadLimitMm())));
-        if (out.shimMm() <= 0) {
-            notes.add(SAY.say("shim.impossible", mm(out.shimMm())));
+        if (out.nearBound()) {
+            notes.add(SAY.say("lash.near"));
+        }
+        if (out.advice() == LashResult.Advice.LEAVE) {
+            notes.add(SAY.say("lash.leave"));
+            return List.copyOf(notes);
+        }
+        double shim = out.shimMm().orElseThrow();
+        double change = out.changeMm().orElseThrow();
+        if (shim <= 0) {
+            notes.add(SAY.say("shim.impossible", shim(shim, in.drawer())));
         } else {
             notes.add(SAY.say(
                     "shim",
-                    mm(out.shimMm()),
-                    mm(Math.abs(out.changeMm())),
-                    SAY.say(out.changeMm() < 0 ? "thinner" : "thicker")));
+                    shim(shim, in.drawer()),
+                    shim(Math.abs(change), in.drawer()),
+                    SAY.say(change < 0 ? "thinner" : "thicker")));
         }
         out.stack().ifPresent(stack -> {
             notes.add(stack(stack));
@@ -70,7 +85,7 @@ public final class ShimWords {
                 "mean of " + in.heightsMm().size() + " heights", mm(out.heightMm()), "read at the bench"));
         return new Explanation(
                 SAY.say("why.pinion.title"),
-                mm(out.shimMm()),
+                shim(out.shimMm(), List.of()),
                 SAY.say("why.pinion.formula"),
                 lines,
                 SAY.say("why.pinion.source"),
@@ -82,7 +97,7 @@ public final class ShimWords {
     public static Explanation whyLash(LashInput in, LashResult out) {
         return new Explanation(
                 SAY.say("why.lash.title"),
-                mm(out.shimMm()),
+                out.shimMm().isPresent() ? shim(out.shimMm().getAsDouble(), in.drawer()) : SAY.say("lash.none"),
                 SAY.say("why.lash.formula"),
                 List.of(
                         new InputLine(
@@ -116,6 +131,17 @@ public final class ShimWords {
         String pieces =
                 out.pieces().stream().map(p -> p.count() + " × " + mm(p.mm())).collect(Collectors.joining(" + "));
         return SAY.say(out.feasible() ? "stack" : "stack.off", pieces, mm(out.thicknessMm()), mm(out.errorMm()));
+    }
+
+    /** A thickness to the step of the drawer: what no stack of it can be is not said. Hundredths where there is no drawer. */
+    private static String shim(double mm, List<Shim> drawer) {
+        int step = drawer.stream()
+                .filter(s -> s.count() > 0)
+                .mapToInt(Shim::micrometres)
+                .reduce(0, ArithmeticUtils::gcd);
+        double of = Math.max(10, step) / 1_000.0;
+        double said = Math.rint(mm / of) * of;
+        return String.format(Locale.ROOT, step % 10 == 0 ? "%.2f mm" : "%.3f mm", said);
     }
 
     private static String mm(double value) {

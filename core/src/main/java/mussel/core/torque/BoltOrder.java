@@ -13,6 +13,9 @@ import mussel.core.torque.TorqueInput.Layout;
  */
 final class BoltOrder {
     private static final double QUARTER = 90;
+    /** Bolts are equally near the middle within this share of the farthest. */
+    private static final double SAME_PLACE = 0.05;
+
     private static final double ROUNDING = 1e-9;
     private static final int FEW = 4;
 
@@ -25,6 +28,43 @@ final class BoltOrder {
             case GRID -> outward(count, columns);
             case LINE -> outward(count, count);
         };
+    }
+
+    /**
+     * Bolts by their places, from the middle out: of those equally near the middle the one across from the last. One that has none across from it is left
+     * for last.
+     */
+    static List<Integer> of(List<TorqueInput.Spot> places) {
+        double x = places.stream().mapToDouble(TorqueInput.Spot::x).average().orElse(0);
+        double y = places.stream().mapToDouble(TorqueInput.Spot::y).average().orElse(0);
+        double near = SAME_PLACE
+                * places.stream()
+                        .mapToDouble(s -> Math.hypot(s.x() - x, s.y() - y))
+                        .max()
+                        .orElse(0);
+        List<Integer> left =
+                new ArrayList<>(IntStream.rangeClosed(1, places.size()).boxed().toList());
+        List<Integer> order = new ArrayList<>();
+        while (!left.isEmpty()) {
+            TorqueInput.Spot last =
+                    order.isEmpty() ? new TorqueInput.Spot(x, y) : places.get(order.get(order.size() - 1) - 1);
+            double least = left.stream()
+                    .mapToDouble(b -> away(places.get(b - 1), x, y))
+                    .min()
+                    .orElseThrow();
+            int next = left.stream()
+                    .filter(b -> away(places.get(b - 1), x, y) <= least + near)
+                    .max(Comparator.comparingDouble((Integer b) -> away(places.get(b - 1), last.x(), last.y()))
+                            .thenComparing(Collections.reverseOrder()))
+                    .orElseThrow();
+            order.add(next);
+            left.remove(Integer.valueOf(next));
+        }
+        return order;
+    }
+
+    private static double away(TorqueInput.Spot of, double x, double y) {
+        return Math.hypot(of.x() - x, of.y() - y);
     }
 
     private static List<Integer> ring(int count) {
@@ -69,11 +109,11 @@ final class BoltOrder {
         return Math.min(angle, 360 - angle);
     }
 
-    /** Nearest the middle first; of those equally near, always across from the last. */
+    /** Nearest the middle first; of those equally near, always across from the last. What does not fill a row is left for last. */
     private static List<Integer> outward(int count, int columns) {
         int rows = count / columns;
         List<Integer> left =
-                new ArrayList<>(IntStream.rangeClosed(1, count).boxed().toList());
+                new ArrayList<>(IntStream.rangeClosed(1, rows * columns).boxed().toList());
         List<Integer> order = new ArrayList<>();
         while (!left.isEmpty()) {
             double near = left.stream()
@@ -89,6 +129,7 @@ final class BoltOrder {
             order.add(next);
             left.remove(Integer.valueOf(next));
         }
+        IntStream.rangeClosed(rows * columns + 1, count).forEach(order::add);
         return order;
     }
 

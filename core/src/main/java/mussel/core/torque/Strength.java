@@ -34,6 +34,9 @@ public enum Strength implements Written {
         return file;
     }
 
+    /** The most a bolt of that diameter may hold whatever its class: 12.9 (ISO 898-1, MPa). */
+    static final double STRONGEST_MPA = 970;
+
     /** Proof stress for a nominal diameter in millimetres (MPa). */
     public double proofMpa(double diameterMm) {
         return diameterMm > LARGER_ABOVE_MM ? proofLargeMpa : proofMpa;

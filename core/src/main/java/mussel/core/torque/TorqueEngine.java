@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.measure.Display;
 import mussel.core.measure.Sentences;
 import mussel.core.torque.TorqueInput.Aim;
 import mussel.core.torque.TorqueInput.Wrench;
@@ -34,8 +35,8 @@ public final class TorqueEngine {
     private TorqueEngine(TorqueInput in) {
         this.in = in;
         double prevailing = in.prevailingNm().orElse(0);
-        this.lowNm = in.unit().toNm(in.low()) + prevailing;
-        this.highNm = in.unit().toNm(in.high()) + prevailing;
+        this.lowNm = in.lowNm() + prevailing;
+        this.highNm = in.highNm() + prevailing;
     }
 
     /** Computes the torque; the input has been checked. */
@@ -45,37 +46,44 @@ public final class TorqueEngine {
 
     private TorqueResult result() {
         double target = target();
+        Optional<Thread> thread = in.thread().flatMap(Thread::read);
+        OptionalDouble clamp = thread.isPresent()
+                ? OptionalDouble.of(
+                        target / (in.condition().nutFactor() * thread.get().diameterMm()))
+                : OptionalDouble.empty();
+        boolean unitAsked = clamp.isPresent() && clamp.getAsDouble() > most(thread.get());
         List<Choice> qualified = new ArrayList<>();
         for (Wrench wrench : in.wrenches()) {
-            setting(wrench).ifPresent(qualified::add);
+            Optional.of(wrench).filter(w -> !unitAsked).flatMap(this::setting).ifPresent(qualified::add);
         }
         Optional<Choice> best = qualified.stream()
                 .min(Comparator.comparingDouble((Choice c) -> Math.round(c.band() / ROUNDING) * ROUNDING)
                         .thenComparingDouble(c -> stepNm(c.wrench())));
+        Optional<TorqueResult.Nearest> nearest = best.isPresent() || unitAsked ? Optional.empty() : nearest();
         List<Refused> refused = new ArrayList<>();
         for (Wrench wrench : in.wrenches()) {
             if (best.isEmpty() || !best.get().wrench().equals(wrench.id())) {
-                refused.add(new Refused(wrench.id(), why(wrench, qualified, best)));
+                refused.add(new Refused(wrench.id(), unitAsked ? SAY.say("unit.first") : why(wrench, qualified, best)));
             }
         }
-        Optional<Thread> thread = in.thread().flatMap(Thread::read);
-        OptionalDouble clamp = thread.isPresent() && in.strength().isPresent()
-                ? OptionalDouble.of(
-                        target / (in.condition().nutFactor() * thread.get().diameterMm()))
-                : OptionalDouble.empty();
-        OptionalDouble share = clamp.isPresent()
+        OptionalDouble share = clamp.isPresent() && in.strength().isPresent()
                 ? OptionalDouble.of(clamp.getAsDouble()
                         / proofKn(thread.get(), in.strength().get()))
                 : OptionalDouble.empty();
         return new TorqueResult(
                 Target.of(target),
                 best,
+                nearest,
+                unitAsked,
                 refused,
                 in.stages().stream().map(s -> stage(s, target, best)).toList(),
-                BoltOrder.of(in.layout(), in.count(), (int) in.columns().orElse(in.count())),
-                clamp,
+                in.places().isEmpty()
+                        ? BoltOrder.of(
+                                in.layout(), in.count(), (int) in.columns().orElse(in.count()))
+                        : BoltOrder.of(in.places()),
+                share.isPresent() ? clamp : OptionalDouble.empty(),
                 share,
-                warnings(share, best, refused));
+                warnings(share, nearest, unitAsked));
     }
 
     /** What the sheet's aim is (N·m), without what a locknut takes. */
@@ -83,6 +91,12 @@ public final class TorqueEngine {
         double low = in.unit().toNm(in.low());
         double high = in.unit().toNm(in.high());
         return in.aim() == Aim.LOW ? low : in.aim() == Aim.HIGH ? high : (low + high) / 2;
+    }
+
+    /** The most such a bolt holds (kN): its proof load, or that of the strongest class there is where its own is not known. */
+    private double most(Thread thread) {
+        double mpa = in.strength().map(s -> s.proofMpa(thread.diameterMm())).orElse(Strength.STRONGEST_MPA);
+        return mpa * thread.stressAreaMm2() / 1_000;
     }
 
     private static double proofKn(Thread thread, Strength strength) {
@@ -147,8 +161,14 @@ public final class TorqueEngine {
         Optional<Choice> own =
                 qualified.stream().filter(c -> c.wrench().equals(wrench.id())).findFirst();
         if (own.isPresent()) {
-            return SAY.say(
-                    "wider", figure(own.get().band()), figure(best.orElseThrow().band()));
+            double band = own.get().band();
+            double least = best.orElseThrow().band();
+            return band <= least + ROUNDING
+                    ? SAY.say(
+                            "coarser",
+                            figure(wrench.unit().toNm(wrench.step())),
+                            figure(stepNm(best.get().wrench())))
+                    : SAY.say("wider", figure(band), figure(least));
         }
         double perDial = wrench.unit().toNm(1) * in.gain(wrench);
         double dial = (lowNm + highNm) / 2 / perDial;
@@ -165,14 +185,23 @@ public final class TorqueEngine {
         return SAY.say("coarse", figure(miss(wrench)));
     }
 
-    /** By how much the band of the nearest setting leaves the range (N·m). */
+    private Optional<TorqueResult.Nearest> nearest() {
+        return in.wrenches().stream().map(this::nearest).min(Comparator.comparingDouble(TorqueResult.Nearest::missNm));
+    }
+
     private double miss(Wrench wrench) {
+        return nearest(wrench).missNm();
+    }
+
+    /** The setting of a wrench whose band leaves the range by the least. */
+    private TorqueResult.Nearest nearest(Wrench wrench) {
         double perDial = wrench.unit().toNm(1) * in.gain(wrench);
         double dial = (lowNm + highNm) / 2 / perDial;
         double least = Math.max(wrench.min(), LEAST_SHARE * wrench.max());
         double held = Math.max(least, Math.min(wrench.max(), dial));
         Choice nearest = choice(wrench, Math.round(held / wrench.step()), perDial);
-        return Math.max(0, Math.max(lowNm - nearest.lowNm(), nearest.highNm() - highNm));
+        double miss = Math.max(0, Math.max(lowNm - nearest.lowNm(), nearest.highNm() - highNm));
+        return new TorqueResult.Nearest(nearest, miss);
     }
 
     private StageTorque stage(double share, double target, Optional<Choice> best) {
@@ -191,24 +220,36 @@ public final class TorqueEngine {
         return new StageTorque(share, nm, onDial ? OptionalDouble.of(dial) : OptionalDouble.empty());
     }
 
-    private List<String> warnings(OptionalDouble share, Optional<Choice> best, List<Refused> refused) {
+    private List<String> warnings(OptionalDouble share, Optional<TorqueResult.Nearest> nearest, boolean unitAsked) {
         List<String> warnings = new ArrayList<>();
+        if (in.oneFigure()) {
+            warnings.add(
+                    SAY.say("one.figure", figure(in.oneFigureShare() * 100), figure(in.lowNm()), figure(in.highNm())));
+        }
+        if (unitAsked && share.isEmpty()) {
+            warnings.add(SAY.say("unit.any"));
+        }
         if (share.isPresent()) {
             double s = share.getAsDouble();
             String percent = String.valueOf(Math.round(100 * s));
             if (s > MOST_PROOF) {
                 boolean slip = s / SLIP >= LEAST_PROOF && s / SLIP <= MOST_PROOF;
-                warnings.add(SAY.say("proof.over", percent) + (slip ? " " + SAY.say("slip.over") : ""));
+                warnings.add(SAY.say(unitAsked ? "unit.own" : "proof.over", percent)
+                        + (slip ? " " + SAY.say("slip.over") : ""));
             } else if (s < LEAST_PROOF) {
                 boolean slip = s * SLIP >= LEAST_PROOF && s * SLIP <= MOST_PROOF;
                 warnings.add(SAY.say("proof.under", percent) + (slip ? " " + SAY.say("slip.under") : ""));
             }
         }
-        if (best.isEmpty() && !refused.isEmpty()) {
-            in.wrenches().stream()
-                    .min(Comparator.comparingDouble(this::miss))
-                    .ifPresent(w -> warnings.add(SAY.say("none", w.id(), figure(miss(w)))));
-        }
+        nearest.ifPresent(n -> warnings.add(SAY.say(
+                "none",
+                n.choice().wrench(),
+                Display.significant(n.choice().setting()),
+                n.choice().unit().symbol(),
+                figure(n.choice().deliveredNm()),
+                figure(n.choice().lowNm()),
+                figure(n.choice().highNm()),
+                figure(n.missNm()))));
         return warnings;
     }
 

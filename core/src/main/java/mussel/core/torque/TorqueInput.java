@@ -16,6 +16,7 @@ import mussel.core.measure.TorqueUnit;
  *
  * @param low the sheet's least
  * @param high the sheet's most
+ * @param oneFigureShare how far one printed figure may be missed either way, where low and high are the same (share)
  * @param unit their unit
  * @param aim where in the range to aim
  * @param thread the thread; without it no clamp is known
@@ -28,11 +29,14 @@ import mussel.core.measure.TorqueUnit;
  * @param layout how they stand
  * @param rows rows of a grid
  * @param columns columns of a grid
+ * @param places where each bolt stands, in any unit; outranks how they stand
  * @param stages shares of the torque, stage by stage
  */
 public record TorqueInput(
         @Given(value = "the least torque", min = 0, minOpen = true, max = 100_000) double low,
         @Given(value = "the most torque", min = 0, minOpen = true, max = 100_000) double high,
+        @Given(value = "how far one printed figure may be missed (share)", min = 0, max = 0.2, orElse = "0.05")
+                double oneFigureShare,
         @Given("the torque's unit") TorqueUnit unit,
         @Given(value = "where in the range to aim", orElse = "middle") Aim aim,
         @Given("the thread") Optional<String> thread,
@@ -45,12 +49,29 @@ public record TorqueInput(
         @Given(value = "how they stand", orElse = "ring") Layout layout,
         @Given(value = "the grid's rows", min = 1, max = 200) OptionalDouble rows,
         @Given(value = "the grid's columns", min = 1, max = 200) OptionalDouble columns,
+        @Given("where each bolt stands") List<Spot> places,
         @Given(value = "a stage's share of the torque", min = 0, minOpen = true, max = 1) List<Double> stages)
         implements Checked {
     /** Keeps its own copies; one full stage where none are given. */
     public TorqueInput {
         wrenches = List.copyOf(wrenches);
+        places = List.copyOf(places);
         stages = stages.isEmpty() ? List.of(1.0) : List.copyOf(stages);
+    }
+
+    /** Whether the sheet prints one figure instead of a range. */
+    public boolean oneFigure() {
+        return low == high;
+    }
+
+    /** The least torque (N·m); of one printed figure, what it may be missed by. */
+    public double lowNm() {
+        return unit.toNm(low) * (oneFigure() ? 1 - oneFigureShare : 1);
+    }
+
+    /** The most torque (N·m); of one printed figure, what it may be missed by. */
+    public double highNm() {
+        return unit.toNm(high) * (oneFigure() ? 1 + oneFigureShare : 1);
     }
 
     /** Torque at the bolt for torque at the wrench's dial, for a wrench of that lever. */
@@ -74,9 +95,17 @@ public record TorqueInput(
                 pointer + "/rows",
                 "is missing: a grid needs rows and columns");
         problems.unless(
-                !grid || rows.isEmpty() || columns.isEmpty() || rows.getAsDouble() * columns.getAsDouble() == count,
+                !grid
+                        || rows.isEmpty()
+                        || columns.isEmpty()
+                        || rows.getAsDouble() * columns.getAsDouble() >= count
+                                && (rows.getAsDouble() - 1) * columns.getAsDouble() < count,
                 pointer + "/count",
-                "is " + count + ", which is not rows times columns");
+                "is " + count + ", which does not fill so many rows and columns");
+        problems.unless(
+                places.isEmpty() || places.size() == count,
+                pointer + "/places",
+                "are " + places.size() + " for " + count + " bolts: one for each is needed");
         for (int i = 1; i < stages.size(); i++) {
             problems.unless(
                     stages.get(i) > stages.get(i - 1),
@@ -137,6 +166,16 @@ public record TorqueInput(
         /** In a row. */
         LINE
     }
+
+    /**
+     * Where a bolt stands.
+     *
+     * @param x along
+     * @param y across
+     */
+    public record Spot(
+            @Given(value = "its place along", min = -10_000, max = 10_000) double x,
+            @Given(value = "its place across", min = -10_000, max = 10_000) double y) {}
 
     /**
      * A crowfoot or extension.

@@ -9,7 +9,9 @@ import mussel.core.measure.TorqueUnit;
  * The wrench and its setting.
  *
  * @param target what the sheet's aim is, in all units
- * @param choice the wrench to take; empty when none keeps the range
+ * @param choice the wrench to take; empty when none keeps the range, or the unit is asked for first
+ * @param nearest where none keeps the range, the one that misses it by the least
+ * @param unitAsked whether the torque is beyond what the bolt holds, so that its unit is asked for before any setting is shown
  * @param refused why each other wrench was not taken
  * @param stages the torque of each stage
  * @param order the bolts in the order of tightening, each once; the same for every stage
@@ -20,6 +22,8 @@ import mussel.core.measure.TorqueUnit;
 public record TorqueResult(
         Target target,
         Optional<Choice> choice,
+        Optional<Nearest> nearest,
+        boolean unitAsked,
         List<Refused> refused,
         List<StageTorque> stages,
         List<Integer> order,
@@ -60,6 +64,14 @@ public record TorqueResult(
             return highNm - lowNm;
         }
     }
+
+    /**
+     * The wrench that comes nearest.
+     *
+     * @param choice the wrench and its setting
+     * @param missNm by how much what it delivers leaves the range (N·m)
+     */
+    public record Nearest(Choice choice, double missNm) {}
 
     /**
      * A wrench not taken.

@@ -166,7 +166,7 @@ class LeakEngineTest {
                 .extracting(Problem::problem)
                 .singleElement()
                 .asString()
-                .contains("hold 1 taken", "at least 4");
+                .contains("hold 1 taken", "at least 2");
         assertThat(problems(hold(LeakMode.PRESSURE, -5, 4, law(68, 0.01, 9, 10))))
                 .extracting(Problem::at)
                 .contains("/start_kpa");
@@ -180,7 +180,7 @@ class LeakEngineTest {
         LeakInput in = hold(LeakMode.PRESSURE, 68, 4, law(68, 0.2, 40, 5));
         LeakWords words = new LeakWords(in, LeakEngine.run(in), YardUnits.METRIC);
         assertThat(words.fast()).isTrue();
-        assertThat(words.head()).startsWith("It leaks fast").contains("kPa");
+        assertThat(words.head()).contains("It leaks fast").contains("kPa");
         assertThat(new LeakWords(in, LeakEngine.run(in), YardUnits.US).head()).contains("psi");
         assertThat(new LeakWords(in, LeakEngine.run(in), YardUnits.METRIC, true)
                         .why()

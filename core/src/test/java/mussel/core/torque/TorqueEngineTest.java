@@ -134,6 +134,7 @@ class TorqueEngineTest {
         TorqueInput nut = new TorqueInput(
                 20,
                 24,
+                0.05,
                 TorqueUnit.NM,
                 Aim.MIDDLE,
                 Optional.of("M8"),
@@ -146,6 +147,7 @@ class TorqueEngineTest {
                 Layout.RING,
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
+                List.of(),
                 List.of());
 
         assertThat(TorqueEngine.run(nut).clampKn())
@@ -160,6 +162,7 @@ class TorqueEngineTest {
         TorqueInput in = new TorqueInput(
                 20,
                 24,
+                0.05,
                 TorqueUnit.NM,
                 Aim.MIDDLE,
                 Optional.empty(),
@@ -172,6 +175,7 @@ class TorqueEngineTest {
                 Layout.RING,
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
+                List.of(),
                 List.of());
         TorqueResult out = TorqueEngine.run(in);
 
@@ -191,6 +195,7 @@ class TorqueEngineTest {
         new TorqueInput(
                         24,
                         20,
+                        0.05,
                         TorqueUnit.NM,
                         Aim.MIDDLE,
                         Optional.of("M9y"),
@@ -203,6 +208,7 @@ class TorqueEngineTest {
                         Layout.GRID,
                         OptionalDouble.of(2),
                         OptionalDouble.of(2),
+                        List.of(),
                         List.of(0.5, 0.5))
                 .check(problems, "");
 
@@ -215,6 +221,7 @@ class TorqueEngineTest {
         return new TorqueInput(
                 low,
                 high,
+                0.05,
                 unit,
                 Aim.MIDDLE,
                 Optional.of(thread),
@@ -227,6 +234,7 @@ class TorqueEngineTest {
                 Layout.RING,
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
+                List.of(),
                 List.of());
     }
 
@@ -251,6 +259,7 @@ class TorqueEngineTest {
         return new TorqueInput(
                 low,
                 high,
+                0.05,
                 TorqueUnit.values()[random.nextInt(3)],
                 Aim.values()[random.nextInt(3)],
                 Optional.empty(),
@@ -265,6 +274,7 @@ class TorqueEngineTest {
                 Layout.RING,
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
+                List.of(),
                 List.of());
     }
 }

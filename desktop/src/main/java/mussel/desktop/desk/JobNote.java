@@ -10,6 +10,7 @@ import mussel.core.job.Fact;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.SeeMe;
+import mussel.desktop.kit.TextLines;
 import mussel.desktop.kit.Words;
 
 /** Something written down in words; it becomes an entry when it is left, or on Enter where it is one line. */
@@ -55,7 +56,7 @@ public final class JobNote extends Column {
 
     /** A note of several lines. */
     public static JobNote lines(Desk desk, String label, Address topic, int rows) {
-        TextArea area = new TextArea();
+        TextArea area = new TextLines();
         area.setPrefRowCount(rows);
         area.setWrapText(true);
         return new JobNote(desk, label, topic, area);

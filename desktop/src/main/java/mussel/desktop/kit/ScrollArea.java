@@ -19,9 +19,14 @@ public class ScrollArea extends ScrollPane {
     @Override
     protected Skin<?> createDefaultSkin() {
         Skin<?> skin = super.createDefaultSkin();
-        getChildrenUnmodifiable().stream()
+        keepNoPicture(this);
+        return skin;
+    }
+
+    /** Has a pane that has its skin keep no picture of its content. */
+    static void keepNoPicture(ScrollPane pane) {
+        pane.getChildrenUnmodifiable().stream()
                 .filter(child -> child.getStyleClass().contains(VIEWPORT))
                 .forEach(viewport -> viewport.setCache(false));
-        return skin;
     }
 }

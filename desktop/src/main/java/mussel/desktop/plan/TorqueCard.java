@@ -132,7 +132,7 @@ final class TorqueCard extends Column {
         TorqueResult out = work.result();
         setting.setText(out.choice()
                 .map(c -> number(c.setting()) + " " + c.unit().symbol())
-                .orElse("no wrench keeps this range"));
+                .orElse(out.unitAsked() ? "which unit is it in?" : "no wrench keeps this range"));
         wrench.setText(out.choice().map(c -> words(now, c, out)).orElseGet(() -> why(out)));
         range.setText(
                 String.join("; ", UNITS.stream().map(u -> work.range().range(u)).toList()));
@@ -171,6 +171,9 @@ final class TorqueCard extends Column {
     }
 
     private static String why(TorqueResult out) {
+        if (out.unitAsked()) {
+            return "";
+        }
         return out.refused().isEmpty()
                 ? "The yard's sheet lists no wrenches; the range stands below."
                 : String.join(

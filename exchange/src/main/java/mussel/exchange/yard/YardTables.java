@@ -175,7 +175,9 @@ public final class YardTables {
                             Column.word("/plugs", "to drain, first", words(YardHabits.Plugs.values())),
                             Column.word("/washers", "plug washers", words(YardHabits.Washers.values())),
                             Column.word("/sealer", "sealer on gaskets", words(YardHabits.Sealer.values())),
-                            Column.word("/traces", "a trace of water", words(YardHabits.Traces.values()))),
+                            Column.word("/traces", "a trace of water", words(YardHabits.Traces.values())),
+                            Column.word(
+                                    "/printed_torque", "one printed torque", words(YardHabits.PrintedTorque.values()))),
                     YardHabits.risks()),
             many(
                     "clocks",

@@ -314,7 +314,7 @@ class AssessmentTest {
         note(new Fact.Held("p", List.of(new LeakReading(40, 68, 18, Optional.empty()))));
         HeldTest held = now().held(LeakMode.PRESSURE).orElseThrow();
         assertThat(held.result()).isEmpty();
-        assertThat(held.problems()).singleElement().asString().contains("at least 4");
+        assertThat(held.problems()).singleElement().asString().contains("at least 2");
     }
 
     @Test

@@ -103,7 +103,7 @@ class HoldCsvTest {
     @Test
     void oneReadingIsNoHold() {
         assertThat(refusal("time (s),pressure (kPa),temperature (°C)\n0,68,20\n"))
-                .contains("1 readings", "at least 4");
+                .contains("1 readings", "at least 2");
         assertThat(refusal("")).contains("empty");
     }
 

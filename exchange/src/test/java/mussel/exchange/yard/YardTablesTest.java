@@ -172,7 +172,8 @@ class YardTablesTest {
                                 one(random, List.of(YardHabits.Plugs.values())),
                                 one(random, List.of(YardHabits.Washers.values())),
                                 one(random, List.of(YardHabits.Sealer.values())),
-                                one(random, List.of(YardHabits.Traces.values()))))
+                                one(random, List.of(YardHabits.Traces.values())),
+                                one(random, List.of(YardHabits.PrintedTorque.values()))))
                         : Optional.empty(),
                 random.nextBoolean() ? List.of() : List.of(new Yard.Least("tern-60", "plug_washer", random.nextInt(9))),
                 random.nextBoolean()
