@@ -65,6 +65,6 @@ final class OrderGenerator {
                     j < needs ? 9 : 1 + random.nextInt(8),
                     1 + random.nextInt(7)));
         }
-        return new PartsInput(need, List.of(), offered, sellers, Objective.COST, OptionalDouble.empty());
+        return new PartsInput(need, List.of(), offered, sellers, Objective.COST, OptionalDouble.empty(), 0);
     }
 }

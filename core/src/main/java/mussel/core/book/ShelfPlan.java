@@ -283,7 +283,8 @@ public record ShelfPlan(List<Line> lines, double oilMl) {
                 List.copyOf(offers.values()),
                 List.copyOf(suppliers.values()),
                 Objective.COST,
-                OptionalDouble.empty());
+                OptionalDouble.empty(),
+                0);
     }
 
     /** What is missing and nobody sells, in words. */

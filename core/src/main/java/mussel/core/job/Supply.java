@@ -190,7 +190,8 @@ public final class Supply {
                 offers().offers(),
                 all.stores().catalogue().suppliers(),
                 objective,
-                deadlineDays);
+                deadlineDays,
+                all.job().reading(Field.DOWNTIME_COST).orElse(all.yard().downtimePerDay()));
     }
 
     /** The best order for the open rest. Takes up to some seconds for a large one: not for the interface's own thread. */

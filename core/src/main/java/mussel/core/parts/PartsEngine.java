@@ -1,6 +1,7 @@
 package mussel.core.parts;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,20 +44,22 @@ public final class PartsEngine {
                     0,
                     OptionalDouble.empty(),
                     OptionalInt.empty(),
+                    0,
                     List.of(),
                     missing,
                     fromShelf,
                     0,
                     List.of());
         }
-        Alternative best = best(need, inTime, in.suppliers(), in.objective(), stop);
-        Alternative other = best(need, inTime, in.suppliers(), in.objective().other(), stop);
+        Alternative best = best(need, inTime, in, in.objective(), stop);
+        Alternative other = best(need, inTime, in, in.objective().other(), stop);
         return new PartsResult(
                 true,
                 best.lines(),
                 best.shipping(),
                 OptionalDouble.of(best.total()),
                 OptionalInt.of(best.leadDays()),
+                in.dayCost() * best.leadDays(),
                 best.spare(),
                 List.of(),
                 fromShelf,
@@ -98,26 +101,42 @@ public final class PartsEngine {
     }
 
     private static Alternative best(
-            Map<String, Integer> need,
-            List<Offer> offers,
-            List<Supplier> suppliers,
-            Objective objective,
-            StopToken stop) {
+            Map<String, Integer> need, List<Offer> offers, PartsInput in, Objective objective, StopToken stop) {
         if (need.isEmpty()) {
             return new Alternative(objective, List.of(), 0, 0, 0, List.of(), 0);
         }
-        List<Offer> allowed = objective == Objective.COST ? offers : soonest(need, offers);
-        CoverModel.Solution found = new CoverModel(need, allowed, suppliers).solve(stop);
-        return order(need, allowed, suppliers, found, objective);
+        if (objective == Objective.SPEED) {
+            return solved(need, soonest(need, offers), in, objective, stop);
+        }
+        if (in.dayCost() == 0) {
+            return solved(need, offers, in, objective, stop);
+        }
+        // Days cost money: the cheapest order within each number of days, and of those the one that costs least with
+        // its waiting.
+        return days(offers)
+                .mapToObj(days ->
+                        offers.stream().filter(o -> o.leadDays() <= days).toList())
+                .filter(within -> missing(need, within).isEmpty())
+                .map(within -> solved(need, within, in, objective, stop))
+                .min(Comparator.comparingDouble(a -> a.total() + in.dayCost() * a.leadDays()))
+                .orElseThrow();
+    }
+
+    private static Alternative solved(
+            Map<String, Integer> need, List<Offer> offers, PartsInput in, Objective objective, StopToken stop) {
+        CoverModel.Solution found = new CoverModel(need, offers, in.suppliers()).solve(stop);
+        return order(need, offers, in.suppliers(), found, objective);
+    }
+
+    private static IntStream days(List<Offer> offers) {
+        return offers.stream().mapToInt(Offer::leadDays).distinct().sorted();
     }
 
     /** The offers within the fewest days in which everything can be here. */
     private static List<Offer> soonest(Map<String, Integer> need, List<Offer> offers) {
-        return offers.stream()
-                .map(Offer::leadDays)
-                .distinct()
-                .sorted()
-                .map(days -> offers.stream().filter(o -> o.leadDays() <= days).toList())
+        return days(offers)
+                .mapToObj(days ->
+                        offers.stream().filter(o -> o.leadDays() <= days).toList())
                 .filter(soon -> missing(need, soon).isEmpty())
                 .findFirst()
                 .orElseThrow();

@@ -18,6 +18,7 @@ import mussel.core.measure.Problems;
  * @param suppliers who sells it
  * @param objective what the order shall be best at
  * @param deadlineDays offers that take longer are left out (d); no deadline when empty
+ * @param dayCost what a day costs while the boat stands and waits (money per day); part of what is cheapest
  */
 public record PartsInput(
         @Given(value = "what the job needs", stated = true) List<Wanted> need,
@@ -25,7 +26,8 @@ public record PartsInput(
         @Given(value = "what can be bought", stated = true) List<Offer> offers,
         @Given(value = "who sells it", stated = true) List<Supplier> suppliers,
         @Given(value = "what the order shall be best at", orElse = "cost") Objective objective,
-        @Given(value = "the days until it must be here", min = 0, max = 1_000) OptionalDouble deadlineDays)
+        @Given(value = "the days until it must be here", min = 0, max = 1_000) OptionalDouble deadlineDays,
+        @Given(value = "what a day of waiting costs", min = 0, max = 1e9, orElse = "0") double dayCost)
         implements Checked {
     /** The most kinds of parts, offers and suppliers that are weighed. */
     public static final int MOST = 2_000;
@@ -73,6 +75,6 @@ public record PartsInput(
 
     /** The same need, the best order for something else. */
     public PartsInput with(Objective other) {
-        return new PartsInput(need, shelf, offers, suppliers, other, deadlineDays);
+        return new PartsInput(need, shelf, offers, suppliers, other, deadlineDays, dayCost);
     }
 }

@@ -12,6 +12,7 @@ import java.util.OptionalInt;
  * @param shipping what the parcels cost
  * @param total goods and shipping; empty when the need cannot be covered
  * @param leadDays days until the last parcel is here (d); empty when the need cannot be covered
+ * @param waiting what those days cost while the boat stands; beside the total, not in it
  * @param spare what comes along and is not needed
  * @param missing what neither shelf nor offers can give
  * @param fromShelf what is taken off the shelf
@@ -24,6 +25,7 @@ public record PartsResult(
         double shipping,
         OptionalDouble total,
         OptionalInt leadDays,
+        double waiting,
         List<Wanted> spare,
         List<Wanted> missing,
         List<Wanted> fromShelf,

@@ -72,12 +72,19 @@ public final class PartsWords {
             return SAY.say(in.need().isEmpty() ? "nothing" : "shelf.all");
         }
         long suppliers = out.lines().stream().map(Line::supplier).distinct().count();
-        return SAY.say(
+        String order = SAY.say(
                 in.objective() == Objective.COST ? "order.cost" : "order.speed",
                 money.exact(out.total().orElse(0)),
                 out.lines().size(),
                 suppliers,
                 days(out.leadDays().orElse(0)));
+        return out.waiting() == 0
+                ? order
+                : order + " "
+                        + SAY.say(
+                                "waiting",
+                                money.exact(out.waiting()),
+                                money.exact(out.total().orElse(0) + out.waiting()));
     }
 
     /** For every kit ordered, and for every kit on offer that holds most of the need: what is needed and not in the bag. */

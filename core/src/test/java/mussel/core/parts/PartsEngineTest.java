@@ -32,6 +32,37 @@ class PartsEngineTest {
         }
     }
 
+    @Test
+    void daysThatTheBoatStandsArePartOfWhatIsCheapest() {
+        List<Offer> offers = List.of(
+                new Offer("slow", "A", 20, List.of(new Wanted("seal", 1)), 9, 6),
+                new Offer("soon", "B", 32, List.of(new Wanted("seal", 1)), 9, 1));
+        PartsResult free = PartsEngine.run(standing(offers, 0));
+        assertThat(free.lines()).extracting(PartsResult.Line::sku).containsExactly("slow");
+        assertThat(free.waiting()).isZero();
+        PartsResult dear = PartsEngine.run(standing(offers, 40));
+        assertThat(dear.lines()).extracting(PartsResult.Line::sku).containsExactly("soon");
+        assertThat(dear.total()).as("the order alone").hasValue(36);
+        assertThat(dear.waiting()).as("beside it").isEqualTo(40);
+        assertThat(new PartsWords(standing(offers, 40), dear, Money.of("EUR").orElseThrow(), p -> p).summary())
+                .contains("The days the boat stands cost", "in all");
+        assertThat(PartsEngine.run(standing(offers, 1)).lines())
+                .as("a day that costs little changes nothing")
+                .extracting(PartsResult.Line::sku)
+                .containsExactly("slow");
+    }
+
+    private static PartsInput standing(List<Offer> offers, double dayCost) {
+        return new PartsInput(
+                List.of(new Wanted("seal", 1)),
+                List.of(),
+                offers,
+                SHIPS,
+                Objective.COST,
+                OptionalDouble.empty(),
+                dayCost);
+    }
+
     @Property(tries = 60)
     void coversTheNeedWithinStockAndCountsWhatIsSpare(@ForAll long seed) {
         PartsInput in = small(new Random(seed));
@@ -100,7 +131,8 @@ class PartsEngineTest {
                 List.of(new Offer("K", "A", 3, List.of(new Wanted("key", 1)), 1, 1)),
                 SHIPS,
                 Objective.COST,
-                OptionalDouble.empty());
+                OptionalDouble.empty(),
+                0);
 
         PartsResult out = PartsEngine.run(in);
 
@@ -129,7 +161,8 @@ class PartsEngineTest {
                 new Offer("LATE", "A", 5, List.of(new Wanted("seal", 1)), 9, 9),
                 new Offer("SOON", "B", 50, List.of(new Wanted("seal", 1)), 9, 1));
         PartsInput free = in(List.of(new Wanted("seal", 1)), offers, SHIPS);
-        PartsInput bound = new PartsInput(free.need(), List.of(), offers, SHIPS, Objective.COST, OptionalDouble.of(3));
+        PartsInput bound =
+                new PartsInput(free.need(), List.of(), offers, SHIPS, Objective.COST, OptionalDouble.of(3), 0);
 
         assertThat(PartsEngine.run(free).lines().get(0).sku()).isEqualTo("LATE");
         assertThat(PartsEngine.run(bound).lines().get(0).sku()).isEqualTo("SOON");
@@ -150,7 +183,7 @@ class PartsEngineTest {
     }
 
     private static PartsInput in(List<Wanted> need, List<Offer> offers, List<Supplier> suppliers) {
-        return new PartsInput(need, List.of(), offers, suppliers, Objective.COST, OptionalDouble.empty());
+        return new PartsInput(need, List.of(), offers, suppliers, Objective.COST, OptionalDouble.empty(), 0);
     }
 
     /** A few needs and offers at random, sometimes not to be covered. */
@@ -175,6 +208,6 @@ class PartsEngineTest {
                     random.nextInt(6)));
         }
         List<Shelved> shelf = random.nextInt(3) == 0 ? List.of(new Shelved("p0", 1)) : List.of();
-        return new PartsInput(need, shelf, offers, SHIPS, Objective.COST, OptionalDouble.empty());
+        return new PartsInput(need, shelf, offers, SHIPS, Objective.COST, OptionalDouble.empty(), 0);
     }
 }

@@ -44,7 +44,8 @@ public final class CatalogueFiles {
                             catalogue.families().get(i).offers(),
                             catalogue.suppliers(),
                             Objective.COST,
-                            OptionalDouble.empty())
+                            OptionalDouble.empty(),
+                            0)
                     .check(problems, "/families/" + i);
         }
         return problems.none() ? read : new Read<>(Optional.empty(), problems.list());
