@@ -10,7 +10,8 @@ import java.util.stream.Collectors;
 /**
  * Reads a quantity as people type it: {@code 9 psi}, {@code 1,2 l}, {@code 14 thou}, {@code 70 in-lb}, {@code 1 1/2 qt},
  * {@code 1 h 20 min}. A single comma or point is the decimal mark; both together are refused, since guessing which one groups the
- * thousands can be wrong by a factor of a thousand.
+ * thousands can be wrong by a factor of a thousand. So is a single one before just three digits, like {@code 1,200 ml}, unless only one of its two
+ * readings can be.
  */
 public final class AmountReader {
     private static final String NUMBER =
@@ -19,6 +20,9 @@ public final class AmountReader {
     private static final Pattern TERM =
             Pattern.compile("(?:(?<whole>\\d+)\\s+)?(?<top>\\d+)\\s*/\\s*(?<bottom>\\d+)(?<unit1>" + UNIT
                     + ")|(?<number>" + NUMBER + ")(?<unit2>" + UNIT + ")");
+    /** One mark before just three digits: decimals, or thousands. Nothing grouped begins with a nought. */
+    private static final Pattern EITHER = Pattern.compile("[1-9]\\d{0,2}[.,]\\d{3}");
+
     private static final Pattern GROUPED_BOTH = Pattern.compile("\\d[.,]\\d+[.,]\\d");
     private static final int LONGEST = 40;
 
@@ -61,6 +65,7 @@ public final class AmountReader {
         boolean anyBare = false;
         int end = 0;
         int terms = 0;
+        boolean either = false;
         while (end < unsigned.length() && term.find(end) && term.start() == end) {
             double number = number(term);
             if (!Double.isFinite(number)) {
@@ -81,6 +86,8 @@ public final class AmountReader {
             sum += bare
                     ? units.toCanonical(kind, signed(number, negative))
                     : unit.get().toCanonical(signed(number, negative));
+            either = term.group("number") != null
+                    && EITHER.matcher(term.group("number")).matches();
             end = term.end();
             terms++;
         }
@@ -90,7 +97,44 @@ public final class AmountReader {
         if (terms > 1 && kind != Kind.DURATION && kind != Kind.RUNNING) {
             return refuse("“%s” holds more than one figure. Type one.", typed);
         }
+        if (either && terms == 1) {
+            return either(typed, sum, signed(figure, negative), unitSymbol, kind, units, range);
+        }
         return within(sum, signed(figure, negative), unitSymbol, kind, units, range);
+    }
+
+    /** A text whose mark may stand before decimals or between thousands. */
+    private static Typed either(
+            String typed, double value, double figure, String unit, Kind kind, YardUnits units, Range range) {
+        Typed decimal = within(value, figure, unit, kind, units, range);
+        Optional<UnitSymbol> symbol = UnitTable.find(unit, kind);
+        double whole = symbol.map(u -> u.toCanonical(1_000 * figure)).orElse(units.toCanonical(kind, 1_000 * figure));
+        Typed grouped = within(whole, 1_000 * figure, unit, kind, units, range);
+        if (!(decimal instanceof Typed.Understood one)) {
+            return grouped instanceof Typed.Understood ? grouped : decimal;
+        }
+        if (!(grouped instanceof Typed.Understood other)) {
+            return decimal;
+        }
+        return new Typed.Refused(
+                String.format(
+                        java.util.Locale.ROOT,
+                        "“%s” can be read in two ways. Write %s or %s%s.",
+                        typed,
+                        bare(figure),
+                        bare(1_000 * figure),
+                        unit.isEmpty() ? "" : " " + unit),
+                List.of(one, other));
+    }
+
+    /** Whether a figure's mark may stand before decimals or between thousands. */
+    public static boolean eitherWay(String figure) {
+        return EITHER.matcher(figure.startsWith("-") ? figure.substring(1) : figure)
+                .matches();
+    }
+
+    private static String bare(double figure) {
+        return BigDecimal.valueOf(figure).stripTrailingZeros().toPlainString();
     }
 
     private static Typed within(double value, double figure, String unit, Kind kind, YardUnits units, Range range) {

@@ -24,7 +24,19 @@ public final class Display {
         if (kind == Kind.DURATION && Math.abs(value) >= LONG_MINUTES) {
             return withUnit(plain(BigDecimal.valueOf(value / 60).setScale(2, RoundingMode.HALF_EVEN)), "h");
         }
+        if (footPounds(kind, value, units)) {
+            return withUnit(
+                    plain(BigDecimal.valueOf(TorqueUnit.LBF_FT.fromNm(value)).setScale(2, RoundingMode.HALF_EVEN)),
+                    TorqueUnit.LBF_FT.symbol());
+        }
         return withUnit(bare(kind, value, units), units.symbol(kind));
+    }
+
+    /** Whether a yard that reads torques in inch-pounds says this one in foot-pounds: small ones stay, larger ones nobody has a feel for. */
+    private static boolean footPounds(Kind kind, double value, YardUnits units) {
+        return kind == Kind.TORQUE
+                && units.symbol(kind).equals(TorqueUnit.LBF_IN.symbol())
+                && value >= TorqueUnit.LBF_FT.toNm(TorqueRange.FOOT_POUNDS_FROM);
     }
 
     /** A reading without its unit. */
@@ -36,6 +48,9 @@ public final class Display {
 
     /** A computed figure, rounded to three digits (more where the whole part is longer), with its unit. */
     public static String estimate(Kind kind, double value, YardUnits units) {
+        if (footPounds(kind, value, units)) {
+            return withUnit(significant(TorqueUnit.LBF_FT.fromNm(value)), TorqueUnit.LBF_FT.symbol());
+        }
         return withUnit(estimateBare(kind, value, units), units.symbol(kind));
     }
 

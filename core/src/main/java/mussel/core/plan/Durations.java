@@ -1,10 +1,11 @@
 package mussel.core.plan;
 
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.SplittableRandom;
-import java.util.concurrent.ConcurrentHashMap;
 import mussel.core.plan.PlanResult.Minutes;
 import mussel.core.sheet.Step;
 import org.hipparchus.distribution.continuous.NormalDistribution;
@@ -27,7 +28,7 @@ final class Durations {
     private static final double LEG_ALIKE = 0.2;
 
     /** The quantiles by mode: the steps of all sheets share a few dozen. */
-    private static final Map<Double, double[]> SHAPES = new ConcurrentHashMap<>();
+    private static final Map<Double, double[]> SHAPES = Collections.synchronizedMap(new HashMap<>());
 
     private Durations() {}
 

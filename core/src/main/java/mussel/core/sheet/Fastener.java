@@ -66,9 +66,10 @@ public record Fastener(
         return (count > 0 ? count + " × " : "") + title + (Step.says(thread) ? ", " + thread : "");
     }
 
-    /** How tight, in newton metres and inch-pounds, or that nobody knows. */
+    /** How tight, in newton metres and in pounds by the inch or the foot, or that nobody knows. */
     public String tightness() {
-        return torque.map(t -> t.range().range(TorqueUnit.NM) + " (" + t.range().range(TorqueUnit.LBF_IN) + ")")
+        return torque.map(t -> t.range().range(TorqueUnit.NM) + " ("
+                        + t.range().range(t.range().pounds()) + ")")
                 .orElse("torque not known, see its manual");
     }
 

@@ -24,6 +24,9 @@ public final class TorqueEngine {
     /** Below this share of the proof load a joint hardly clamps. */
     static final double LEAST_PROOF = 0.05;
 
+    /** The clamp a torque makes is known to a quarter at best: this much of it is sure. */
+    private static final double SURE_CLAMP = 0.75;
+
     private static final double SLIP = 12;
     private static final double ROUNDING = 1e-9;
     private static final Sentences SAY = Sentences.beside(TorqueEngine.class);
@@ -51,7 +54,7 @@ public final class TorqueEngine {
                 ? OptionalDouble.of(
                         target / (in.condition().nutFactor() * thread.get().diameterMm()))
                 : OptionalDouble.empty();
-        boolean unitAsked = clamp.isPresent() && clamp.getAsDouble() > most(thread.get());
+        boolean unitAsked = clamp.isPresent() && clamp.getAsDouble() * SURE_CLAMP > most(thread.get());
         List<Choice> qualified = new ArrayList<>();
         for (Wrench wrench : in.wrenches()) {
             Optional.of(wrench).filter(w -> !unitAsked).flatMap(this::setting).ifPresent(qualified::add);

@@ -3,6 +3,7 @@ package mussel.core.measure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -90,6 +91,31 @@ class AmountReaderTest {
     @ValueSource(strings = {"", "   ", "\t"})
     void blankIsNotMeasuredAndNeverZero(String text) {
         assertThat(read(text, Kind.LENGTH)).isInstanceOf(Typed.Blank.class);
+    }
+
+    @Test
+    void aMarkBeforeJustThreeDigitsIsAskedAboutUnlessOneReadingAloneCanBe() {
+        for (String text : List.of("1,200 ml", "1.200 ml")) {
+            assertThat(AmountReader.read(text, Kind.VOLUME, YardUnits.METRIC, Range.above(0, 40_000)))
+                    .isInstanceOfSatisfying(Typed.Refused.class, r -> {
+                        assertThat(r.sentence()).contains("two ways", "Write 1.2 or 1200 ml");
+                        assertThat(r.ways()).extracting(Typed.Understood::value).containsExactly(1.2, 1_200.0);
+                    });
+            assertThat(AmountReader.read(text, Kind.VOLUME, YardUnits.METRIC, Range.above(0, 645)))
+                    .as("a case of 430 ml gives no litre")
+                    .isEqualTo(new Typed.Understood(1.2, 1.2, "ml"));
+            assertThat(AmountReader.read(text, Kind.VOLUME, YardUnits.METRIC, Range.of(100, 40_000)))
+                    .isEqualTo(new Typed.Understood(1_200, 1_200, "ml"));
+        }
+        assertThat(AmountReader.read("60.125", Kind.TORQUE, YardUnits.METRIC, Range.of(0, 100_000)))
+                .as("never silently")
+                .isInstanceOf(Typed.Refused.class);
+        for (String plain : List.of("0.125 mm", "1.25 mm", "12.5 N·m", "1 200 ml", "1200 ml", "1.2005 l")) {
+            Kind kind = plain.contains("mm") ? Kind.LENGTH : plain.contains("N") ? Kind.TORQUE : Kind.VOLUME;
+            assertThat(AmountReader.read(plain, kind, YardUnits.METRIC, Range.of(0, 100_000)))
+                    .as(plain)
+                    .isInstanceOf(Typed.Understood.class);
+        }
     }
 
     @Test

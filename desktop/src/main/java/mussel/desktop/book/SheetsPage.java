@@ -183,6 +183,11 @@ final class SheetsPage implements BookPage {
             row.show(Optional.ofNullable(answers.get(feature)));
             row.setDisable(!own);
         });
+        shop.sheets().described().features().forEach(f -> {
+            boolean asked = f.asked(answers) || answers.containsKey(f.id());
+            rows.get(f.id()).setVisible(asked);
+            rows.get(f.id()).setManaged(asked);
+        });
     }
 
     /** What a sheet does not say, by the stations it holds up. */

@@ -125,6 +125,7 @@ final class AnotherLeg extends Column {
         picture.setMinSize(WIDTH * DRAWN, LEAST_ROOM);
         picture.setPrefHeight(ROOM);
         picture.heightProperty().addListener((o, was, is) -> draw());
+        asks();
         Row beside = new Row(14, picture, all);
         VBox.setVgrow(beside, Priority.SOMETIMES);
         getChildren().addAll(new Column(2, called, name), size, beside);
@@ -139,8 +140,18 @@ final class AnotherLeg extends Column {
             answers.clear();
             family.map(described::answers).ifPresent(answers::putAll);
             rows.forEach((feature, row) -> row.show(Optional.ofNullable(answers.get(feature))));
+            asks();
             draw();
         });
+    }
+
+    /** Only what the answers so far leave to be asked is asked. */
+    private void asks() {
+        for (Feature feature : described.features()) {
+            boolean asked = feature.asked(answers);
+            rows.get(feature.id()).setVisible(asked);
+            rows.get(feature.id()).setManaged(asked);
+        }
     }
 
     private PickRow row(Feature feature) {
@@ -151,6 +162,7 @@ final class AnotherLeg extends Column {
                 .optional()
                 .onPick(answer -> {
                     answer.ifPresentOrElse(a -> answers.put(feature.id(), a), () -> answers.remove(feature.id()));
+                    asks();
                     draw();
                 });
         rows.put(feature.id(), row);

@@ -1,5 +1,6 @@
 package mussel.desktop.kit;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Consumer;
@@ -275,6 +276,12 @@ public final class QuantityField extends Column implements Question {
             return true;
         }
         if (typed instanceof Typed.Refused refused) {
+            List<Typed.Understood> likely = refused.ways().stream()
+                    .filter(way -> doubts.apply(way.value()).isEmpty())
+                    .toList();
+            if (likely.size() == 1) {
+                return take(likely.get(0).value(), byKey);
+            }
             String old = shown();
             say(refused.sentence() + (old.isEmpty() ? " Nothing was entered." : " It stays " + old + "."), true);
         }

@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mussel.core.library.CompactSheet;
+import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.library.StepChange;
 import mussel.core.measure.NamedBy;
@@ -32,6 +33,8 @@ import mussel.exchange.record.RecordReader;
  * the manual says, then changed as the family itself says. What the answers leave out is left out wherever it is named.
  */
 public final class Expansion {
+    private static final Set<String> ON_THE_WAY_IN = Set.of("down", "strip");
+
     private static final Pattern STEP_POINTER = Pattern.compile("/steps/(\\d+)(/.*|)");
     private static final String DETAIL = "detail";
     private static final String TOOLS = "tools";
@@ -80,6 +83,7 @@ public final class Expansion {
     public static List<Region> drawing(Size size, Map<String, String> given, Library library) {
         Answers answers = new Answers(library, size);
         given.forEach(answers.given::put);
+        answers.follow();
         List<Region> drawing = new ArrayList<>();
         for (ObjectNode region : library.entries("drawing")) {
             answers.of(region)
@@ -132,7 +136,10 @@ public final class Expansion {
             Set<String> used = new HashSet<>();
             steps.values().forEach(s -> s.path(TOOLS).forEach(t -> used.add(t.asText())));
             ArrayNode kept = full.putArray("substitutes");
+            Filler filler = new Filler(manual, answers, fasteners);
             library.entries("substitutes").stream()
+                    .map(s ->
+                            s.deepCopy().put("tool", filler.filled(s.get("tool").asText())))
                     .filter(s -> used.contains(s.get("tool").asText()))
                     .forEach(kept::add);
         } else {
@@ -243,8 +250,11 @@ public final class Expansion {
         full.putArray("steps").addAll(steps.values());
     }
 
-    /** What to look for first, where nobody knows what a step depends on. */
+    /** What to look for first, where nobody knows what a step depends on. Asked on the way in: on the way back it is known. */
     private void looks(ObjectNode step, ObjectNode entry) {
+        if (!ON_THE_WAY_IN.contains(entry.path("phase").asText())) {
+            return;
+        }
         Set<String> looks = new LinkedHashSet<>(answers.looks(entry));
         if (!looks.isEmpty()) {
             String how = step.path(DETAIL).asText("");
@@ -314,6 +324,16 @@ public final class Expansion {
         Answers(Library library, CompactSheet sheet) {
             this(library, sheet.size());
             sheet.features().forEach((feature, answer) -> given.put(feature, answer.is()));
+            follow();
+        }
+
+        /** What follows from an answer is known too. */
+        private void follow() {
+            for (Feature feature : library.features()) {
+                if (UNKNOWN.equals(given.get(feature.id()))) {
+                    feature.followsFrom(given).ifPresent(is -> given.put(feature.id(), is));
+                }
+            }
         }
 
         String get(String feature) {
@@ -370,6 +390,9 @@ public final class Expansion {
                     : when.properties().stream()
                             .map(Map.Entry::getKey)
                             .filter(f -> UNKNOWN.equals(given.get(f)))
+                            .filter(f -> library.feature(f)
+                                    .filter(q -> q.asked(given))
+                                    .isPresent())
                             .toList();
         }
     }

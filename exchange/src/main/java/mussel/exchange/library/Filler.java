@@ -156,7 +156,7 @@ final class Filler {
         return found.group(2) == null ? ALONE.contains(found.group(1)) : OF_ONE.contains(found.group(1));
     }
 
-    private String filled(String text) {
+    String filled(String text) {
         return BRACES.matcher(text).replaceAll(found -> Matcher.quoteReplacement(word(found)));
     }
 

@@ -6,10 +6,12 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.StreamSupport;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
@@ -42,8 +44,29 @@ public final class Library {
                             id,
                             feature.get("title").asText(),
                             feature.get("look").asText(),
-                            answers));
+                            answers,
+                            where(feature.path("where")),
+                            follows(feature.path("follows"))));
         }
+    }
+
+    private static Map<String, Set<String>> where(JsonNode tree) {
+        Map<String, Set<String>> where = new HashMap<>();
+        tree.properties()
+                .forEach(e -> where.put(e.getKey(), Set.of(e.getValue().asText().split(" "))));
+        return where;
+    }
+
+    private static Map<String, Map<String, String>> follows(JsonNode tree) {
+        Map<String, Map<String, String>> follows = new HashMap<>();
+        tree.properties().forEach(e -> {
+            Map<String, String> by = new HashMap<>();
+            e.getValue()
+                    .properties()
+                    .forEach(a -> by.put(a.getKey(), a.getValue().asText()));
+            follows.put(e.getKey(), by);
+        });
+        return follows;
     }
 
     /** The library that ships; read once. */

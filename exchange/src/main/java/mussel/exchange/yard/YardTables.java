@@ -369,8 +369,10 @@ public final class YardTables {
                 : plain(value) + " " + kind.canonical();
     }
 
+    /** A figure that can be read in one way only: a fourth decimal where there are just three. */
     private static String plain(double value) {
-        return decimal(value).stripTrailingZeros().toPlainString();
+        String plain = decimal(value).stripTrailingZeros().toPlainString();
+        return AmountReader.eitherWay(plain) ? plain + "0" : plain;
     }
 
     private static BigDecimal decimal(double value) {

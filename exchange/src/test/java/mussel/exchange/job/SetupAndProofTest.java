@@ -127,7 +127,7 @@ class SetupAndProofTest {
     @Test
     void lashAsksForAStackTheDrawerLosesItAndOnlyTheLashReadAgainSetsThePlace() {
         read(Field.PRESENT_SHIM.of("forward"), 0.6);
-        lash(Field.LASH, "forward", 0.20, 0.19, 0.20, 0.21);
+        lash(Field.LASH, "forward", 0.14, 0.13, 0.14, 0.15);
         assertThat(setup().place("forward").lash()).as("no arm yet").isEmpty();
         read(Field.ARM.of("forward"), 47.5);
         assertThat(setup().place("forward").lash())
@@ -137,7 +137,7 @@ class SetupAndProofTest {
         SetupPlace at = setup().place("forward");
         double mean = at.lash().orElseThrow().out().lashMm();
         double factor = at.lash().orElseThrow().out().factor();
-        assertThat(mean).isEqualTo(0.20, within(1e-9));
+        assertThat(mean).isEqualTo(0.14, within(1e-9));
         assertThat(at.targetMm().orElseThrow()).isEqualTo(0.6 - (0.29 - mean) / factor, within(1e-9));
         assertThat(at.set()).isFalse();
         double before = setup().drawer().get(0.3);

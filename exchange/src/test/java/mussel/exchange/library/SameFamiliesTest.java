@@ -49,9 +49,31 @@ class SameFamiliesTest {
 
     /**
      * Steps that are new in a plan. The Wren is shifted into neutral before its rod is marked, as the detail of that step always said; now it is a step
-     * with a tick of its own, as on every other leg.
+     * with a tick of its own, as on every other leg. Its lower half is bolted on: whatever is done there, the leg is taken off and turned over on the bench
+     * first, since a half that is opened hanging drops with gears and shims on the hands.
      */
-    private static final Map<String, Set<String>> NEW = Map.of("wren-8", Set.of("gear_neutral"));
+    private static final Map<String, Set<String>> NEW = Map.of(
+            "wren-8",
+            Set.of(
+                    "gear_neutral",
+                    "leg_drop",
+                    "linkage_close",
+                    "prove_run",
+                    "prove_neutral",
+                    "spline_grease",
+                    "flap_off",
+                    "leg_stand",
+                    "linkage_open",
+                    "leg_up",
+                    "leg_tight",
+                    "leg_loose",
+                    "flap_in"));
+
+    /**
+     * Parts that are new in a plan: the rear bearing and seal housing of a split case has an O-ring of its own, always new; and what is always new where the
+     * leg comes off, since a split case is turned over on the bench.
+     */
+    private static final Map<String, Set<String>> FURTHER_PARTS = Map.of("wren-8", Set.of("shaft_housing_oring"));
 
     /** Steps that take longer than they did: lash is measured on a trial assembly, so that no new lip is pulled twice. */
     private static final Set<String> LONGER = Set.of("lash_check");
@@ -114,7 +136,10 @@ class SameFamiliesTest {
         for (Goal goal : before.goals()) {
             Map<String, Integer> old = new HashMap<>();
             parts(before, goal).forEach((part, qty) -> old.merge(renamed.getOrDefault(part, part), qty, Integer::sum));
-            assertThat(parts(now, goal)).as(goal.id()).isEqualTo(old);
+            Map<String, Integer> parts = new HashMap<>(parts(now, goal));
+            parts.keySet().removeAll(FURTHER_PARTS.getOrDefault(now.id(), Set.of()));
+            old.keySet().removeAll(FURTHER_PARTS.getOrDefault(now.id(), Set.of()));
+            assertThat(parts).as(goal.id()).isEqualTo(old);
         }
     }
 

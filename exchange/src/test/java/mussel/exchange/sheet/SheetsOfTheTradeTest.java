@@ -182,7 +182,10 @@ class SheetsOfTheTradeTest {
         Set<String> shift = steps(Planner.plan(sheet, List.of("shift_cover_only")));
         assertThat(shift).contains("shift_retainer_off", "hold_again").doesNotContain("prop_carrier_out", "seals_out");
         Set<String> prop = steps(Planner.plan(sheet, List.of("ps_cover_only")));
-        assertThat(prop).contains("prop_carrier_out", "hold_again").doesNotContain("leg_drop", "shift_retainer_off");
+        assertThat(prop).contains("prop_carrier_out", "hold_again").doesNotContain("shift_retainer_off");
+        assertThat(prop.contains("leg_drop"))
+                .as("a split case is turned over on the bench, a carrier comes out where the leg hangs")
+                .isEqualTo(sheet.part("skeg_half").isPresent());
     }
 
     @ParameterizedTest
