@@ -231,6 +231,31 @@ class AnotherLegTest extends WindowJourney {
     }
 
     @Test
+    void everyPlugOfALegNobodyDescribedIsLookedAtForAMagnetAndTheAnswerStaysInItsSheet() {
+        FamilySheet sheet = shop.sheets().describe("Nameless 40", Size.MID, Map.of("vents", "2"));
+        int job = shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
+        robot.interact(() -> window.open(job));
+        go(Station.DRAIN);
+        assertThat(magnets()).containsExactlyInAnyOrder("drain", "vent_port", "vent_starboard");
+        click("#no-magnet-vent_port");
+        assertThat(magnets()).containsExactlyInAnyOrder("drain", "vent_starboard");
+        int next = shop.takeIn(new LegRef("m", "Longline 3", LegRef.Position.SINGLE, sheet.id()));
+        robot.interact(() -> window.open(next));
+        go(Station.DRAIN);
+        assertThat(magnets()).as("the next leg of its kind").containsExactlyInAnyOrder("drain", "vent_starboard");
+        assertThat(robot.lookup("#pick-magnet-drain").tryQuery())
+                .as("the row stays")
+                .isPresent();
+    }
+
+    private List<String> magnets() {
+        return now().sheet().plugs().stream()
+                .filter(p -> p.magnetic())
+                .map(p -> p.id())
+                .toList();
+    }
+
+    @Test
     void theBookShowsItsSheetAndGivesItAwayAsAFile() throws Exception {
         shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "splines"));
         shop.setPaperFolder(folder);

@@ -142,11 +142,22 @@ public record StepAsk(List<String> forbidden, List<String> lastChance, Optional<
                     String.join(", ", onTheMat.subList(0, Math.min(MOST_PARTS, onTheMat.size()))),
                     Math.max(0, more)));
         }
+        fellIn(all).ifPresent(what -> says.add(SAY.say("close.fell", what)));
         if (all.pieceLost()) {
             says.add(SAY.say("close.piece"));
         }
         all.setup().filter(s -> s.called() && s.begun() && !s.done()).ifPresent(s -> says.add(SAY.say("close.lash")));
         return says;
+    }
+
+    /** What fell in and is not out yet, in the words it was written down in. */
+    public static Optional<String> fellIn(Assessment all) {
+        String fell = all.job().notes().entrySet().stream()
+                .filter(n -> n.getKey().name().equals(Topic.FELL_IN.address().name()))
+                .map(n -> n.getValue().strip())
+                .filter(what -> !what.isEmpty())
+                .collect(Collectors.joining("; "));
+        return Optional.of(fell).filter(what -> !what.isEmpty());
     }
 
     /** What stands at the step when it is ticked all the same at a moment; empty where nothing is asked. */

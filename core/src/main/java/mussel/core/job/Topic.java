@@ -8,6 +8,10 @@ public enum Topic {
     COMPLAINT,
     /** How a part lay, by part or step. */
     AS_FOUND,
+    /** What fell into the case at a step and is not out yet, by step; emptied once it is. */
+    FELL_IN,
+    /** What was tried where something was stuck, by step. */
+    STUCK,
     /** What the job waits for. */
     WAITS_FOR,
     /** When it was promised. */

@@ -12,7 +12,8 @@ import java.util.Set;
  * @param title what it asks, in few words
  * @param look what to look for while nobody knows
  * @param answers the answers there are beside {@code unknown}
- * @param where the answers to other questions without which it is not asked, by question
+ * @param where the answers to other questions without which it is not asked, by question; with {@code station}, it is asked there and not with how the
+ *     leg is built
  * @param follows what it is because of the answer to another question, by question and answer
  */
 public record Feature(

@@ -26,6 +26,7 @@ import mussel.core.verdict.Tables;
  * @param none causes of which none is there
  * @param least how many causes there are at least
  * @param handOver whether what is right is to stop and hand over
+ * @param claims what it says of what a look speaks for; the tables must say the same
  */
 public record Lesson(
         @Given("the lesson's id") String id,
@@ -39,7 +40,8 @@ public record Lesson(
         @Given("causes of which one is there") List<String> oneOf,
         @Given("causes of which none is there") List<String> none,
         @Given(value = "the least number of causes", min = 1, max = 10, orElse = "1") double least,
-        @Given(value = "whether it is handed over", orElse = "false") boolean handOver) {
+        @Given(value = "whether it is handed over", orElse = "false") boolean handOver,
+        @Given("what it claims") List<Claim> claims) {
     /** The most legs that are drawn until one belongs to it. */
     private static final int MOST_DRAWN = 60_000;
 
@@ -50,7 +52,32 @@ public record Lesson(
         state = new LinkedHashMap<>(state);
         oneOf = List.copyOf(oneOf);
         none = List.copyOf(none);
+        claims = List.copyOf(claims);
     }
+
+    /** What an outcome does to the odds of a fault. */
+    public enum Speaks {
+        /** It makes it likelier, twice at least. */
+        FOR,
+        /** It makes it half as likely or less. */
+        AGAINST,
+        /** It says nothing of it. */
+        NOTHING
+    }
+
+    /**
+     * What a lesson says of a look, so that a test can hold it against the tables.
+     *
+     * @param finding the look
+     * @param outcome what it showed
+     * @param cause the fault
+     * @param speaks what that does to its odds
+     */
+    public record Claim(
+            @Given("the look") String finding,
+            @Given("what it showed") String outcome,
+            @Given("the fault") String cause,
+            @Given("what that does to its odds") Speaks speaks) {}
 
     /** What is known of its legs before anyone looks. */
     public Context context() {

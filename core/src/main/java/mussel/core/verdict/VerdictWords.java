@@ -49,6 +49,14 @@ public final class VerdictWords {
         return List.copyOf(notes);
     }
 
+    /** Which costs were weighed: those given, or where some are missing the tables' own. */
+    public static String costs(VerdictInput in) {
+        boolean stages = !in.stageHours().isEmpty();
+        return SAY.say(
+                in.goals().isEmpty() && !stages ? "costs.tables" : "costs.given",
+                in.goals().size());
+    }
+
     /** The one sentence of the running conclusion. */
     public String head() {
         List<Decision> likely = out.decisions().stream()

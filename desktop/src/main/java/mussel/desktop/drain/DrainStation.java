@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -59,6 +60,7 @@ public final class DrainStation implements StationView {
     private final VBox waitCard;
     private final VBox problems = new Column(4);
     private final VBox plugs = new Column(8);
+    private final Map<Plug, Button> withoutMagnet = new HashMap<>();
     private final Map<Plug, Node> plugsOf = new HashMap<>();
 
     /** The station of a job. */
@@ -151,9 +153,24 @@ public final class DrainStation implements StationView {
         FlowPane row = new Flow(18, 8);
         if (plug.magnetic()) {
             row.getChildren().add(plugRow(Scale.MAGNET, plug, plug.title() + ": magnet", Glyphs::magnet));
+            row.getChildren().add(without(plug));
         }
         row.getChildren().add(plugRow(Scale.WASHERS, plug, plug.title() + ": washer", Glyphs::washer));
         return row;
+    }
+
+    /** The answer to whether a plug has a magnet at all, for a leg whose sheet does not say; it is kept in the sheet. */
+    private Button without(Plug plug) {
+        Button none = new Button("No magnet");
+        none.setId("no-magnet-" + plug.id());
+        none.setAccessibleText(plug.title() + " has no magnet");
+        none.managedProperty().bind(none.visibleProperty());
+        none.setOnAction(e -> {
+            desk.shop().sheets().answer(desk.job().leg().family(), "magnet_" + plug.id(), Optional.of("false"));
+            desk.said();
+        });
+        withoutMagnet.put(plug, none);
+        return none;
     }
 
     private Node plugRow(Scale scale, Plug plug, String label, Function<String, Node> picture) {
@@ -185,6 +202,9 @@ public final class DrainStation implements StationView {
     public void show(Assessment now) {
         manual.show(now);
         plugs(now.sheet());
+        boolean own = desk.shop().sheets().describes(now.sheet().id());
+        withoutMagnet.forEach((plug, none) -> none.setVisible(
+                own && now.job().choice(Scale.MAGNET.of(plug.id())).isEmpty()));
         fields.show(now);
         subtitle.setText(
                 subtitle(now) + now.yard().habits().map(h -> " " + h.draining()).orElse(""));

@@ -1,5 +1,6 @@
 package mussel.desktop.plan;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -55,7 +56,7 @@ final class StepCard extends Column {
     private final Label asked = Texts.caution("");
     private final HBox head;
     private Optional<VBox> body = Optional.empty();
-    private Optional<JobNote> note = Optional.empty();
+    private final List<JobNote> notes = new ArrayList<>();
     private Optional<JobPicks> found = Optional.empty();
     private boolean done;
 
@@ -159,7 +160,7 @@ final class StepCard extends Column {
                     .map(id -> now.sheet().step(id).orElseThrow().title())
                     .toList();
             waiting.setText(before.isEmpty() ? "" : "Comes after: " + String.join("; ", before) + ".");
-            note.ifPresent(n -> n.show(now));
+            notes.forEach(n -> n.show(now));
             found.ifPresent(f -> f.show(now));
         }
     }
@@ -200,10 +201,21 @@ final class StepCard extends Column {
         }
         if (Step.says(step.ask()) || !step.partsOut().isEmpty()) {
             String label = Step.says(step.ask()) ? step.ask() : "How it lay, where it is unlike the sheet";
-            note = Optional.of(JobNote.line(desk, label, Topic.AS_FOUND.of(step.id())));
-            card.getChildren().add(note.get());
+            note(card, label, Topic.AS_FOUND);
+        }
+        if (step.seizes().isPresent()) {
+            note(card, "If it was stuck, what was tried", Topic.STUCK);
+        }
+        if (step.phase() == Phase.STRIP || step.phase() == Phase.BUILD) {
+            note(card, "Fell in (empty this once it is out)", Topic.FELL_IN);
         }
         return card;
+    }
+
+    private void note(VBox card, String label, Topic topic) {
+        JobNote line = JobNote.line(desk, label, topic.of(step.id()));
+        notes.add(line);
+        card.getChildren().add(line);
     }
 
     /** The tools of a step: the sizes large, since a wrench is found by its size. */

@@ -2,6 +2,7 @@ package mussel.exchange.calc;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -79,10 +80,10 @@ public final class Engine {
             of("verdict", VerdictInput.class, (in, problems) -> in.check(KnowledgeFiles.shipped(), problems), in -> {
                 Tables tables = Tables.of(KnowledgeFiles.shipped(), in.context().orElseGet(Context::empty));
                 VerdictResult out = VerdictEngine.run(tables, in).with(VerdictEngine.repairs(tables, in));
-                return flat(answer(
-                        "verdict",
-                        out,
-                        new VerdictWords(tables.knowledge(), tables.context(), out, Money.UNSAID).notes()));
+                List<String> notes = new ArrayList<>(
+                        new VerdictWords(tables.knowledge(), tables.context(), out, Money.UNSAID).notes());
+                notes.add(VerdictWords.costs(in));
+                return flat(answer("verdict", out, notes));
             }),
             of("pump", PumpInput.class, in -> {
                 PumpResult out = PumpEngine.run(in);

@@ -17,6 +17,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mussel.core.library.CompactSheet;
 import mussel.core.library.Feature;
+import mussel.core.library.SheetValues;
 import mussel.core.library.Size;
 import mussel.core.library.StepChange;
 import mussel.core.measure.NamedBy;
@@ -117,9 +118,7 @@ public final class Expansion {
         parts();
         fasteners();
         list("plugs").forEach(plug -> {
-            if (sheet.values()
-                    .map(v -> v.magnets().contains(plug.get("id").asText()))
-                    .orElse(false)) {
+            if (magnetic(plug.get("id").asText())) {
                 plug.put("magnetic", true);
             }
         });
@@ -147,6 +146,13 @@ public final class Expansion {
         }
         drawing();
         return full;
+    }
+
+    /** Whether a plug has a magnet: as its manual says, or as somebody saw; while nobody knows, it may. */
+    private boolean magnetic(String plug) {
+        List<String> read = sheet.values().map(SheetValues::magnets).orElse(List.of());
+        String seen = answers.get("magnet_" + plug);
+        return read.isEmpty() ? !"false".equals(seen) : read.contains(plug) || "true".equals(seen);
     }
 
     private void own(String name, List<?> records) {

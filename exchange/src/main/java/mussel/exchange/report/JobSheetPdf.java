@@ -199,16 +199,28 @@ public final class JobSheetPdf {
                     all.plan().fasteners().stream().map(JobSheetPdf::torque).collect(Collectors.joining("; ")),
                     BODY);
         }
-        String asFound = job.notes().entrySet().stream()
-                .filter(n -> n.getKey().name().equals(Topic.AS_FOUND.address().name()))
-                .map(n -> n.getKey().of().replace('_', ' ') + ": " + n.getValue())
-                .collect(Collectors.joining("; "));
-        if (!asFound.isEmpty() && page.room() > FOOT_ROOM + 120) {
-            page.pair("As found", asFound, BODY);
-        }
+        noted(page, "As found", Topic.AS_FOUND);
+        noted(page, "Stuck, and what was tried", Topic.STUCK);
+        noted(page, "Fell in, not out yet", Topic.FELL_IN);
         page.pair("Oil filled", all.oil().fillNamed().orElse("not chosen") + ", " + reading(Field.PUMPED), BODY);
         all.fillWords().filter(w -> !w.check().isEmpty()).ifPresent(w -> pair(page, "Level", w.check()));
         page.skip(6);
+    }
+
+    /** What was written down at the steps, each under its step. */
+    private void noted(Page page, String heading, Topic topic) throws IOException {
+        String noted = job.notes().entrySet().stream()
+                .filter(n -> n.getKey().name().equals(topic.address().name()))
+                .filter(n -> !n.getValue().isBlank())
+                .map(n ->
+                        all.sheet()
+                                        .step(n.getKey().of())
+                                        .map(s -> s.title())
+                                        .orElse(n.getKey().of().replace('_', ' ')) + ": " + n.getValue())
+                .collect(Collectors.joining("; "));
+        if (!noted.isEmpty() && page.room() > FOOT_ROOM + 120) {
+            page.pair(heading, noted, BODY);
+        }
     }
 
     private static String torque(Fastener f) {

@@ -24,6 +24,7 @@ import mussel.core.job.RepairQuestion;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.StepAsk;
+import mussel.core.job.Topic;
 import mussel.core.job.StopPoint;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
@@ -222,6 +223,28 @@ class StateOfJobTest {
                 .singleElement()
                 .asString()
                 .contains("Still on the mat: ");
+    }
+
+    @Test
+    void whatFellInHoldsTheClosingUntilItIsOut() {
+        begin(sheet);
+        milky();
+        note(new Fact.Chosen(Scale.GOAL.of("driveshaft_seals"), "yes"));
+        now().plan().steps().stream()
+                .map(PlannedStep::step)
+                .takeWhile(s -> !s.id().equals("housing_in"))
+                .forEach(s -> note(new Fact.Ticked(s.id(), true)));
+        Step closing = now().sheet().step("housing_in").orElseThrow();
+        String before = StepAsk.of(now(), closing).asks(Instant.MAX);
+        note(new Fact.Noted(Topic.FELL_IN.of("carrier_off"), "a washer, into the gear side"));
+        assertThat(StepAsk.of(now(), closing).lastChance())
+                .anyMatch(s -> s.contains("a washer, into the gear side") && s.contains("before this closes"));
+        assertThat(StepAsk.of(now(), now().sheet().step("fill_up").orElseThrow())
+                        .lastChance())
+                .as("nothing closes there")
+                .noneMatch(s -> s.contains("washer, into"));
+        note(new Fact.Noted(Topic.FELL_IN.of("carrier_off"), ""));
+        assertThat(StepAsk.of(now(), closing).asks(Instant.MAX)).as("it is out").isEqualTo(before);
     }
 
     @Test
