@@ -315,7 +315,7 @@ public final class ShotsApp extends Application {
             press("#another-size-mid");
             press("#another-like-tern-60");
             press("#another-propshaft_carrier-snap_ring");
-            press("#another-case-split_skeg");
+            press("#another-joint-bolts");
         });
         views.add(() -> {
             written.forEach(CompletableFuture::join);

@@ -151,6 +151,8 @@ public enum Field {
     CONSENT_SUM("as estimated, up to", Kind.MONEY, Range.of(0, 10_000_000)),
     /** How sure somebody is of a goal on a practice leg, in per cent, by goal. */
     SUSPECTED("suspected, %", Kind.COUNT, Range.of(0, 100)),
+    /** What putting right what earlier hands did costs, by step. */
+    HANDS_COST("putting it right", Kind.MONEY, Range.of(0, 1_000_000)),
     /** What a practice leg cost more than the advice would have. */
     LOST("lost against the advice", Kind.MONEY, Range.of(-10_000_000, 10_000_000));
 

@@ -115,6 +115,8 @@ public enum Scale {
     HANDED_OVER("Handed over", "no", "yes"),
     /** The state of the lower unit as a person corrected it, by condition. */
     STATE("State"),
+    /** What earlier hands did, by step and kind. */
+    EARLIER_HANDS("Earlier hands", "no", "yes"),
     /** The final check the repair is priced with and ends with. */
     PROOF("Final check", "none", "one_hold", "both_holds");
 

@@ -3,6 +3,7 @@ package mussel.desktop.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.css.PseudoClass;
@@ -15,11 +16,15 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
+import mussel.core.job.EarlierHands;
 import mussel.core.job.Fact;
+import mussel.core.job.Field;
 import mussel.core.job.OwnTimes;
+import mussel.core.job.Scale;
 import mussel.core.job.StepAsk;
 import mussel.core.job.Topic;
 import mussel.core.measure.Display;
+import mussel.core.measure.NamedBy;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.PlanWords;
 import mussel.core.sheet.FamilySheet;
@@ -28,11 +33,14 @@ import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Step;
 import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Marks;
+import mussel.desktop.kit.PickMany;
+import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Question;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
@@ -57,6 +65,9 @@ final class StepCard extends Column {
     private final HBox head;
     private Optional<VBox> body = Optional.empty();
     private final List<JobNote> notes = new ArrayList<>();
+    private Optional<Column> hands = Optional.empty();
+    private Optional<PickMany> handPicks = Optional.empty();
+    private Optional<JobFields> handCost = Optional.empty();
     private Optional<JobPicks> found = Optional.empty();
     private boolean done;
 
@@ -161,6 +172,7 @@ final class StepCard extends Column {
                     .toList();
             waiting.setText(before.isEmpty() ? "" : "Comes after: " + String.join("; ", before) + ".");
             notes.forEach(n -> n.show(now));
+            showHands(now);
             found.ifPresent(f -> f.show(now));
         }
     }
@@ -203,6 +215,11 @@ final class StepCard extends Column {
             String label = Step.says(step.ask()) ? step.ask() : "How it lay, where it is unlike the sheet";
             note(card, label, Topic.AS_FOUND);
         }
+        List<EarlierHands.Kind> kinds = EarlierHands.at(step);
+        if (!kinds.isEmpty()) {
+            hands = Optional.of(hands(kinds));
+            card.getChildren().add(hands.get());
+        }
         if (step.seizes().isPresent()) {
             note(card, "If it was stuck, what was tried", Topic.STUCK);
         }
@@ -210,6 +227,42 @@ final class StepCard extends Column {
             note(card, "Fell in (empty this once it is out)", Topic.FELL_IN);
         }
         return card;
+    }
+
+    /** What earlier hands did here, and what putting it right costs once something is picked. */
+    private Column hands(List<EarlierHands.Kind> kinds) {
+        handPicks = Optional.of(new PickMany(
+                "hands-" + step.id(),
+                "Earlier hands",
+                kinds.stream()
+                        .map(k -> PickRow.Choice.text(NamedBy.file(k), k.title()))
+                        .toList(),
+                (kind, is) -> desk.choose(
+                        Scale.EARLIER_HANDS.of(step.id() + "." + kind), is ? Optional.of("yes") : Optional.empty())));
+        handCost = Optional.of(new JobFields(desk));
+        return new Column(
+                4,
+                handPicks.get(),
+                handCost.get()
+                        .field(Field.HANDS_COST, Field.HANDS_COST.of(step.id()), "putting it right")
+                        .optional());
+    }
+
+    private void showHands(Assessment now) {
+        Set<String> picked = EarlierHands.at(step).stream()
+                .filter(k -> now.job()
+                        .choice(EarlierHands.address(step, k))
+                        .filter("yes"::equals)
+                        .isPresent())
+                .map(NamedBy::file)
+                .collect(java.util.stream.Collectors.toSet());
+        handPicks.ifPresent(p -> p.show(picked));
+        handCost.ifPresent(f -> f.show(now));
+        hands.ifPresent(h -> {
+            javafx.scene.Node cost = h.getChildren().get(1);
+            cost.setVisible(!picked.isEmpty());
+            cost.setManaged(!picked.isEmpty());
+        });
     }
 
     private void note(VBox card, String label, Topic topic) {

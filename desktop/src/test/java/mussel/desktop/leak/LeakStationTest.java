@@ -124,7 +124,9 @@ class LeakStationTest {
             assertThat(desk.entries()).isEqualTo(entries + 1);
             assertThat(desk.job().hold(LeakMode.PRESSURE).orElseThrow().readings())
                     .hasSize(400);
-            assertThat(text(station, "#hold-verdict")).startsWith("Tight");
+            assertThat(text(station, "#hold-verdict"))
+                    .startsWith("The manual’s test is met")
+                    .contains("Tight");
             assertThat(desk.now().get().findings().get("pressure_hold").outcome())
                     .isEqualTo("tight");
             return null;

@@ -13,6 +13,7 @@ import mussel.core.job.Beside;
 import mussel.core.job.Comeback;
 import mussel.core.job.Consent;
 import mussel.core.job.Countersign;
+import mussel.core.job.EarlierHands;
 import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
 import mussel.core.job.Job;
@@ -200,6 +201,13 @@ public final class JobSheetPdf {
                     BODY);
         }
         noted(page, "As found", Topic.AS_FOUND);
+        List<EarlierHands.Found> hands = EarlierHands.of(all);
+        if (!hands.isEmpty()) {
+            page.pair(
+                    "Earlier hands",
+                    hands.stream().map(h -> h.says(all.yard().money())).collect(Collectors.joining("; ")),
+                    BODY);
+        }
         noted(page, "Stuck, and what was tried", Topic.STUCK);
         noted(page, "Fell in, not out yet", Topic.FELL_IN);
         page.pair("Oil filled", all.oil().fillNamed().orElse("not chosen") + ", " + reading(Field.PUMPED), BODY);

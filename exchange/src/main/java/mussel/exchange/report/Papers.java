@@ -17,6 +17,7 @@ import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.estimate.EstimateWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Consent;
+import mussel.core.job.EarlierHands;
 import mussel.core.job.Loose;
 import mussel.core.job.OneVisit;
 import mussel.core.job.Order;
@@ -96,6 +97,13 @@ public final class Papers {
                         BODY);
             }
             doubtful(page, money, worth.input().doubtful());
+            List<EarlierHands.Found> hands = EarlierHands.of(job);
+            if (!hands.isEmpty()) {
+                page.pair(
+                        "Found: work of earlier hands",
+                        hands.stream().map(h -> h.says(money)).collect(java.util.stream.Collectors.joining("; ")) + ".",
+                        BODY);
+            }
             page.skip(6);
             for (String flip : words.flips()) {
                 page.text(flip, BODY);

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import mussel.core.brief.Brief;
 import mussel.core.estimate.EstimateInput.Doubtful;
 import mussel.core.job.Assessment;
+import mussel.core.job.EarlierHands;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -24,10 +25,10 @@ import mussel.core.job.RepairQuestion;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.StepAsk;
-import mussel.core.job.Topic;
 import mussel.core.job.StopPoint;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
+import mussel.core.job.Topic;
 import mussel.core.job.Worth;
 import mussel.core.measure.StopToken;
 import mussel.core.plan.Plan.PlannedStep;
@@ -223,6 +224,26 @@ class StateOfJobTest {
                 .singleElement()
                 .asString()
                 .contains("Still on the mat: ");
+    }
+
+    @Test
+    void whatEarlierHandsDidIsToldWhereItShowsWithItsPrice() {
+        begin(sheet);
+        Step plate = sheet.step("plate_off").orElseThrow();
+        Step oil = sheet.step("oil_out").orElseThrow();
+        assertThat(EarlierHands.at(plate)).contains(EarlierHands.Kind.UPSIDE_DOWN, EarlierHands.Kind.SEALANT);
+        assertThat(EarlierHands.at(oil)).contains(EarlierHands.Kind.WASHER_DOUBLED);
+        assertThat(EarlierHands.at(sheet.step("fill_up").orElseThrow()))
+                .as("on the way back nothing of them shows")
+                .isEmpty();
+        assertThat(EarlierHands.of(now())).isEmpty();
+        note(new Fact.Chosen(EarlierHands.address(plate, EarlierHands.Kind.UPSIDE_DOWN), "yes"));
+        note(new Fact.Chosen(EarlierHands.address(oil, EarlierHands.Kind.WASHER_DOUBLED), "yes"));
+        note(new Fact.Read(Field.HANDS_COST.of("plate_off"), 35, "35", "by hand", false));
+        assertThat(EarlierHands.of(now()))
+                .extracting(h -> h.says(now().yard().money()))
+                .anyMatch(s -> s.contains("a washer under a washer"))
+                .anyMatch(s -> s.contains("upside down") && s.contains("35.00 to put right"));
     }
 
     @Test
