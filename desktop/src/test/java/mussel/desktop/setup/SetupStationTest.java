@@ -108,10 +108,13 @@ class SetupStationTest {
             type("#drawer-150", "5");
             type("#drawer-200", "5");
             press("#setup-view-forward");
-            type("#field-present_shim-forward", "0.62 mm");
+            type("#field-present_shim-forward", "0.40 mm");
             type("#field-arm-forward", "60 mm");
             press("#arm-on-forward-gear");
             ((ButtonBase) node("#read-forward")).fire();
+            assertThat(setup().place("forward").foundGoesBack())
+                    .as("out of its window")
+                    .isFalse();
             ((ButtonBase) node("#take-stack-forward")).fire();
             ((ButtonBase) node("#read-after-forward")).fire();
             assertThat(setup().place("forward").after()).isPresent();
