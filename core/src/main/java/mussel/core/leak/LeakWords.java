@@ -60,8 +60,10 @@ public final class LeakWords {
     /** What the manual's own test says. */
     private String manual() {
         double moved = Math.max(0, out.manual().movedKpa());
+        boolean early = out.manual().verdict() == LeakResult.Answer.EXCEEDED
+                && out.manual().minutes() < in.holdMin() - SAME;
         return SAY.say(
-                "manual." + NamedBy.file(out.manual().verdict()),
+                "manual." + NamedBy.file(out.manual().verdict()) + (early ? ".early" : ""),
                 moved < in.gaugeStepKpa() / 2 ? SAY.say("manual.still") : SAY.say("manual.moved", nearest(moved)),
                 Display.workTime(out.manual().minutes()),
                 pressure(in.allowedDropKpa()),

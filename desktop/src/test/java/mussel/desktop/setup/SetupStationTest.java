@@ -107,20 +107,20 @@ class SetupStationTest {
             type("#drawer-100", "5");
             type("#drawer-150", "5");
             type("#drawer-200", "5");
-            press("#setup-view-forward");
-            type("#field-present_shim-forward", "0.40 mm");
-            type("#field-arm-forward", "60 mm");
-            press("#arm-on-forward-gear");
-            ((ButtonBase) node("#read-forward")).fire();
-            assertThat(setup().place("forward").foundGoesBack())
+            press("#setup-view-reverse");
+            type("#field-present_shim-reverse", "0.62 mm");
+            type("#field-arm-reverse", "60 mm");
+            press("#arm-on-reverse-gear");
+            ((ButtonBase) node("#read-reverse")).fire();
+            assertThat(setup().place("reverse").foundGoesBack())
                     .as("out of its window")
                     .isFalse();
-            ((ButtonBase) node("#take-stack-forward")).fire();
-            ((ButtonBase) node("#read-after-forward")).fire();
-            assertThat(setup().place("forward").after()).isPresent();
-            ((ButtonBase) node("#put-back-forward")).fire();
-            assertThat(setup().place("forward").after()).isEmpty();
-            assertThat(setup().place("forward").set()).isFalse();
+            ((ButtonBase) node("#take-stack-reverse")).fire();
+            ((ButtonBase) node("#read-after-reverse")).fire();
+            assertThat(setup().place("reverse").after()).isPresent();
+            ((ButtonBase) node("#put-back-reverse")).fire();
+            assertThat(setup().place("reverse").after()).isEmpty();
+            assertThat(setup().place("reverse").set()).isFalse();
             return null;
         });
     }

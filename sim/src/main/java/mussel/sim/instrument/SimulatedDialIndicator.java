@@ -8,7 +8,10 @@ import mussel.core.instrument.DialIndicator;
  * a run-out that goes once around; the seat of the race, a little different at each assembly; a hand that reads to a hundredth.
  */
 public final class SimulatedDialIndicator implements DialIndicator {
-    private static final double OFF_MM = 0.22;
+    /** Off by this much at least, so that there is something to shim. */
+    private static final double LEAST_OFF_MM = 0.2;
+
+    private static final double OFF_MM = 0.15;
     private static final double RUN_OUT_MM = 0.012;
     private static final double SEAT_MM = 0.006;
     private static final double HAND_MM = 0.004;
@@ -34,7 +37,8 @@ public final class SimulatedDialIndicator implements DialIndicator {
     @Override
     public double read(Gear gear, int place, int places) {
         SplittableRandom set = new SplittableRandom(seed);
-        double ideal = Math.max(0, gear.foundMm() + OFF_MM * (2 * set.nextDouble() - 1));
+        double off = 2 * set.nextDouble() - 1;
+        double ideal = Math.max(0, gear.foundMm() + Math.copySign(LEAST_OFF_MM, off) + OFF_MM * off);
         double phase = 2 * Math.PI * set.nextDouble();
         SplittableRandom assembled = new SplittableRandom(seed ^ Math.round(gear.inMm() * 1_000));
         double seat = SEAT_MM * assembled.nextGaussian();
