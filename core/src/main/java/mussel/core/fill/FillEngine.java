@@ -16,6 +16,7 @@ public final class FillEngine {
     public static final double CHECK_SHARE = 0.05;
 
     private static final double NOTHING_ML = 1e-9;
+    private static final double UNSURE_SHARE = 0.25;
 
     private FillEngine() {}
 
@@ -25,7 +26,8 @@ public final class FillEngine {
         List<Pour> pour = new ArrayList<>();
         double rest = pourOpened(in, need, pour);
         rest = pourWhole(in, rest, pour);
-        if (rest > NOTHING_ML) {
+        double missing = !pour.isEmpty() && rest <= unsureMl(in) ? rest : 0;
+        if (rest - missing > NOTHING_ML) {
             buy(in, rest, pour);
         }
         Pour last = pour.isEmpty() ? null : pour.get(pour.size() - 1);
@@ -36,7 +38,15 @@ public final class FillEngine {
                 cost(in, pour),
                 last == null ? 0 : last.leavesMl(),
                 Optional.ofNullable(last).map(Pour::name),
+                missing,
                 check(in));
+    }
+
+    /** How well the need is known: what is purged, spilt and still inside, each to a quarter (ml). */
+    private static double unsureMl(FillInput in) {
+        return UNSURE_SHARE
+                * Math.sqrt(
+                        in.residualMl() * in.residualMl() + in.purgeMl() * in.purgeMl() + in.spillMl() * in.spillMl());
     }
 
     private static double pourOpened(FillInput in, double need, List<Pour> pour) {

@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
+import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problems;
 
 /**
@@ -16,6 +17,7 @@ import mussel.core.measure.Problems;
  * @param spillMl what is lost at the plugs (ml)
  * @param bottles the bottles there are, owned or for sale
  * @param pumpedMl what the case took (ml)
+ * @param pours what is poured; a bottle that holds anything else is refused
  */
 public record FillInput(
         @Given(value = "how much the case holds", kind = Kind.VOLUME, min = 10, max = 200_000) double capacityMl,
@@ -26,10 +28,29 @@ public record FillInput(
         @Given(value = "how much is lost at the plugs", kind = Kind.VOLUME, min = 0, max = 20_000, orElse = "0")
                 double spillMl,
         @Given(value = "the bottles there are", atLeast = 1) List<Bottle> bottles,
-        @Given(value = "how much the case took", kind = Kind.VOLUME, min = 0, max = 200_000) OptionalDouble pumpedMl)
+        @Given(value = "how much the case took", kind = Kind.VOLUME, min = 0, max = 200_000) OptionalDouble pumpedMl,
+        @Given(value = "what is poured", orElse = "gear_oil") Holds pours)
         implements Checked {
     private static final int MOST_BOTTLES = 40;
     private static final int MOST_POURED = 1_000;
+
+    /** A fill of what the bottles hold. */
+    public FillInput(
+            double capacityMl,
+            double residualMl,
+            double purgeMl,
+            double spillMl,
+            List<Bottle> bottles,
+            OptionalDouble pumpedMl) {
+        this(
+                capacityMl,
+                residualMl,
+                purgeMl,
+                spillMl,
+                bottles,
+                pumpedMl,
+                bottles.isEmpty() ? Holds.GEAR_OIL : bottles.get(0).holds());
+    }
 
     /** Keeps its own copy. */
     public FillInput {
@@ -53,11 +74,12 @@ public record FillInput(
                 capacityMl <= MOST_POURED * largest && owned <= MOST_POURED,
                 pointer + "/bottles",
                 "are too small or too many: at most " + MOST_POURED + " are poured, so name a larger bottle");
-        problems.unless(
-                bottles.stream().map(Bottle::holds).distinct().count() <= 1,
-                pointer + "/bottles",
-                "hold different things; name those of what is poured");
         for (int i = 0; i < bottles.size(); i++) {
+            problems.unless(
+                    bottles.get(i).holds() == pours,
+                    pointer + "/bottles/" + i + "/holds",
+                    "is " + NamedBy.file(bottles.get(i).holds()) + ", and " + NamedBy.file(pours)
+                            + " is poured: leave this bottle out");
             String name = bottles.get(i).name();
             boolean first =
                     bottles.subList(0, i).stream().noneMatch(b -> b.name().equals(name));

@@ -12,6 +12,7 @@ import java.util.Optional;
  * @param cost what must be bought costs
  * @param leaveMl what must be left in the last bottle poured (ml)
  * @param leaveIn the name of that bottle; empty when nothing is poured
+ * @param missingMl what may be missing in the end because nothing is bought for so little: less than purge, spill and what stays inside are known to (ml)
  * @param check what the case took against what it should
  */
 public record FillResult(
@@ -21,6 +22,7 @@ public record FillResult(
         double cost,
         double leaveMl,
         Optional<String> leaveIn,
+        double missingMl,
         Optional<Check> check) {
     /** Keeps its own copies. */
     public FillResult {

@@ -35,9 +35,17 @@ public final class FillWords {
             }
         }
         notes.add(leave());
+        if (out.missingMl() > 0) {
+            notes.add(missing());
+        }
         out.check().ifPresent(c -> notes.add(check()));
         notes.add(SAY.say("outranks"));
         return List.copyOf(notes);
+    }
+
+    /** That nothing is bought for what may be missing. */
+    private String missing() {
+        return SAY.say("missing", volume(Math.max(1, Math.rint(out.missingMl()))));
     }
 
     /** Where to stop. */

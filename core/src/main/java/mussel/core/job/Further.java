@@ -92,6 +92,10 @@ public record Further(
         if (chosen) {
             return SAY.say("further.chosen") + swap;
         }
+        if (Math.abs(laterMinutes - extraMinutes) < FOR_NOTHING && Math.abs(laterMoney - extraMoney) < FOR_NOTHING) {
+            // Nothing is open for it to share: one price, not the same one twice.
+            return SAY.say("further.alone", Display.workTime(laterMinutes), money.sum(laterMoney)) + swap;
+        }
         String later = SAY.say("further.later", Display.workTime(laterMinutes), money.sum(laterMoney)) + swap;
         return extraMinutes < FOR_NOTHING && extraMoney < FOR_NOTHING
                 ? SAY.say("further.free") + " " + later

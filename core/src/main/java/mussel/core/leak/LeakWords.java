@@ -57,6 +57,15 @@ public final class LeakWords {
         return manual() + " " + finer();
     }
 
+    /** The same in the room a paper has: once it is decided, the manual's answer says it all. */
+    public String paper() {
+        return switch (out.verdict()) {
+            case TIGHT -> out.manual().verdict() == LeakResult.Answer.MET ? manual() : head();
+            case LEAKING -> out.manual().verdict() == LeakResult.Answer.EXCEEDED ? manual() : head();
+            case UNDECIDED -> head();
+        };
+    }
+
     /** What the manual's own test says. */
     private String manual() {
         double moved = Math.max(0, out.manual().movedKpa());

@@ -1,7 +1,6 @@
 package mussel.core.plan;
 
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,7 +27,9 @@ final class Durations {
     private static final double LEG_ALIKE = 0.2;
 
     /** The quantiles by mode: the steps of all sheets share a few dozen. */
-    private static final Map<Double, double[]> SHAPES = Collections.synchronizedMap(new HashMap<>());
+    private static final Map<Double, double[]> SHAPES = new HashMap<>();
+
+    private static final int MOST_SHAPES = 256;
 
     private Durations() {}
 
@@ -96,12 +97,21 @@ final class Durations {
             }
             return;
         }
-        double[] quantile = SHAPES.computeIfAbsent((minutes.likely() - minutes.low()) / width, Durations::quantiles);
+        double[] quantile = shape((minutes.likely() - minutes.low()) / width);
         for (int i = 0; i < DRAWS; i++) {
             double at = random.nextDouble() * GRID;
             int below = (int) at;
             double share = quantile[below] + (at - below) * (quantile[below + 1] - quantile[below]);
             total[i] += minutes.low() + width * share;
+        }
+    }
+
+    private static double[] shape(double mode) {
+        synchronized (SHAPES) {
+            if (SHAPES.size() > MOST_SHAPES) {
+                SHAPES.clear();
+            }
+            return SHAPES.computeIfAbsent(mode, Durations::quantiles);
         }
     }
 

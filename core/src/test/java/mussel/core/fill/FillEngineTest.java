@@ -9,6 +9,7 @@ import java.util.OptionalDouble;
 import mussel.core.fill.FillInput.Bottle;
 import mussel.core.fill.FillResult.Check;
 import mussel.core.fill.FillResult.Origin;
+import mussel.core.measure.Problems;
 import mussel.core.measure.YardUnits;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -106,6 +107,44 @@ class FillEngineTest {
         assertThat(result.cost()).isZero();
         assertThat(result.use()).containsExactly(new FillResult.Use("litre", 1, 0, 0));
         assertThat(result.leaveIn()).contains("litre");
+    }
+
+    @Test
+    void aBottleThatHoldsSomethingElseIsRefusedByName() {
+        FillInput in = new FillInput(
+                430,
+                0,
+                0,
+                0,
+                List.of(
+                        new Bottle("gear", 500, 9, 0, 0),
+                        new Bottle("sump", 1_000, 12, 1, 0, FillInput.Holds.ENGINE_OIL)),
+                OptionalDouble.empty(),
+                FillInput.Holds.GEAR_OIL);
+        Problems problems = new Problems();
+        in.check(problems, "");
+        assertThat(problems.list()).singleElement().satisfies(p -> {
+            assertThat(p.at()).isEqualTo("/bottles/1/holds");
+            assertThat(p.problem()).contains("is engine_oil", "leave this bottle out");
+        });
+    }
+
+    @Test
+    void aShortageSmallerThanTheNeedIsKnownToBuysNothing() {
+        FillInput near =
+                new FillInput(430, 38, 40, 0, List.of(new Bottle("tube", 250, 7.5, 1, 175)), OptionalDouble.empty());
+        FillResult out = FillEngine.run(near);
+        assertThat(out.cost()).isZero();
+        assertThat(out.missingMl()).isCloseTo(7, within(1e-9));
+        assertThat(new FillWords(near, out, YardUnits.METRIC).notes())
+                .anyMatch(n -> n.contains("Start with what is open; 7 ml may be missing"));
+        FillInput far =
+                new FillInput(430, 38, 40, 0, List.of(new Bottle("tube", 250, 7.5, 1, 140)), OptionalDouble.empty());
+        assertThat(FillEngine.run(far).cost()).as("42 ml are missed").isEqualTo(7.5);
+        assertThat(FillEngine.run(far).missingMl()).isZero();
+        FillInput sure =
+                new FillInput(430, 0, 0, 0, List.of(new Bottle("tube", 250, 7.5, 1, 175)), OptionalDouble.empty());
+        assertThat(FillEngine.run(sure).cost()).as("where nothing is uncertain").isEqualTo(7.5);
     }
 
     @ParameterizedTest

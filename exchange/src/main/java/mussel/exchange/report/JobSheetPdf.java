@@ -144,7 +144,7 @@ public final class JobSheetPdf {
         page.heading("What is wrong", 12);
         for (HeldTest held : all.holdsBefore()) {
             String mode = held.hold().mode() == LeakMode.PRESSURE ? "Pressure hold" : "Vacuum hold";
-            String words = held.words(units).map(w -> w.head()).orElse("not enough readings to judge.");
+            String words = held.words(units).map(w -> w.paper()).orElse("not enough readings to judge.");
             page.pair(mode + (held.hold().simulated() ? " (simulated)" : ""), words, BODY);
         }
         page.text(all.verdictWords().head(), BODY);
