@@ -294,6 +294,11 @@ public final class PartsStation implements StationView {
                                         ? ", shipping "
                                                 + desk.shop().units().money().exact(out.shipping()) + " in it"
                                         : "")
+                                + (out.waiting() > 0
+                                        ? ", and "
+                                                + desk.shop().units().money().exact(out.waiting())
+                                                + " for the days it stands"
+                                        : "")
                                 + (out.gap() > 0 ? ", not proven to be the best" : "")
                                 + (same ? ". The cheapest is the soonest too." : ".")
                         : found.of(objective).words().summary());
