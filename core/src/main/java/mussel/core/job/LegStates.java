@@ -93,7 +93,7 @@ public final class LegStates {
             job.ticked(planned.step().id()).ifPresent(when -> events.add(new Event(when, at, () -> tick(planned))));
         }
         for (Map.Entry<Address, String> choice : job.choices().entrySet()) {
-            Optional<Condition> condition = Condition.of(choice.getKey().of());
+            Optional<Condition> condition = Condition.of(choice.getKey().of()).filter(LegStates::correctable);
             if (choice.getKey().name().equals(Scale.STATE.address().name()) && condition.isPresent()) {
                 Instant when = job.chosenAt(choice.getKey()).orElse(Instant.MAX);
                 events.add(new Event(when, Integer.MAX_VALUE, () -> make(condition.get(), choice.getValue())));

@@ -92,6 +92,10 @@ final class TorqueCard extends Column {
             desk.note(new Fact.Cleared(at));
             return;
         }
+        if (shown.result().unitAsked()) {
+            // Nothing is entered for a torque whose unit is asked for.
+            return;
+        }
         double nm = shown.result()
                 .choice()
                 .map(TorqueResult.Choice::deliveredNm)
@@ -151,7 +155,7 @@ final class TorqueCard extends Column {
                 + (work.count(State.OVER) > 0 ? ", " + work.count(State.OVER) + " over: back off and start again" : "")
                 + (simulated > 0 ? "; " + simulated + " by a simulated wrench, which tightens nothing" : "") + ".");
         pattern.show(work);
-        pull.setDisable(work.next().isEmpty());
+        pull.setDisable(work.next().isEmpty() || out.unitAsked());
         secured.setText("Sheet page " + group.page()
                 + (Step.says(group.secured()) ? "; " + group.secured() : "")
                 + (group.isHidden() ? ". Hidden: " + group.hidden() : ""));

@@ -247,6 +247,17 @@ class StateOfJobTest {
     }
 
     @Test
+    void whatFollowsFromOtherThingsIsNotSetByHandWhateverAnEntrySays() {
+        begin(sheet);
+        note(new Fact.Chosen(Scale.STATE.of("curing"), "yes"));
+        note(new Fact.Chosen(Scale.STATE.of("case"), "open"));
+        assertThat(is(Condition.CURING)).isEmpty();
+        assertThat(is(Condition.CASE)).isEmpty();
+        note(new Fact.Chosen(Scale.STATE.of("pump"), "out"));
+        assertThat(is(Condition.PUMP)).contains("out");
+    }
+
+    @Test
     void whatFellInHoldsTheClosingUntilItIsOut() {
         begin(sheet);
         milky();
