@@ -162,10 +162,12 @@ public final class DrainWords {
 
     /** What frost would do to the water in it. */
     public String frost() {
-        String point = Display.estimate(Kind.TEMPERATURE, out.freeze().pointC(), units);
+        String point = Display.estimate(Kind.TEMPERATURE, Math.rint(out.freeze().pointC() * 10) / 10, units);
         double room = out.freeze().expansionMl().orElse(0);
         return out.freeze().freezes()
-                ? room < LEAST_POURED ? SAY.say("freeze.yes.little", point) : SAY.say("freeze.yes", point, volume(room))
+                ? room < LEAST_POURED
+                        ? SAY.say("freeze.yes.little", point)
+                        : SAY.say("freeze.yes", point, volume(Math.rint(room)))
                 : SAY.say("freeze.no", point);
     }
 

@@ -99,7 +99,8 @@ public final class Assessment {
                 .toList();
         this.pump = PumpWork.of(job, sheet, yard);
         this.plan = Planner.plan(timed(), goals());
-        this.findings = new Findings(job, surroundings.judge().knowledge()).of(drain, holdsBefore(), pump);
+        this.findings = new Findings(job, surroundings.judge().knowledge())
+                .of(drain, holdsBefore(), pump, ShaftRunout.of(job, sheet));
         this.supply = new Supply(this);
         this.setup = SetupWork.of(this);
         this.proof = new ProofWork(this);

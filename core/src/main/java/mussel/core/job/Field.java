@@ -9,6 +9,7 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Range;
 import mussel.core.measure.Ranges;
+import mussel.core.propeller.RunoutInput;
 import mussel.core.pump.PumpInput;
 import mussel.core.shim.LashInput;
 import mussel.core.torque.TorqueInput;
@@ -115,6 +116,12 @@ public enum Field {
     ROLLING("rolling torque", Kind.TORQUE, Range.of(0, 1_000)),
     /** The end play of the propeller shaft. */
     END_PLAY("end play", Kind.LENGTH, Range.of(0, 100)),
+    /** The indicator's highest mark over one turn of the propeller shaft. */
+    RUNOUT_HIGH("highest mark", RunoutInput.class, "highestMm"),
+    /** Its lowest mark. */
+    RUNOUT_LOW("lowest mark", RunoutInput.class, "lowestMm"),
+    /** How far the propeller shaft lifts in its bearings. */
+    RUNOUT_PLAY("play of the shaft", RunoutInput.class, "playMm"),
     /** The case after the run. */
     RUN_TEMP("case after the run", Kind.TEMPERATURE, Range.of(-30, 200)),
     /** The parts' price, where it is not the catalogue's. */

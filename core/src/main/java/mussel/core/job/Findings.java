@@ -28,7 +28,8 @@ final class Findings {
         this.knowledge = knowledge;
     }
 
-    Map<String, Made> of(Optional<DrainResult> drain, List<HeldTest> holds, PumpWork pump) {
+    Map<String, Made> of(
+            Optional<DrainResult> drain, List<HeldTest> holds, PumpWork pump, Optional<ShaftRunout> runout) {
         for (Finding finding : knowledge.findings()) {
             picked(finding)
                     .ifPresent(e -> made.put(
@@ -40,6 +41,7 @@ final class Findings {
         drain.ifPresent(this::drained);
         holds.forEach(this::held);
         pump.result().findings().forEach((id, outcome) -> pumped(id, outcome, pump));
+        runout.flatMap(ShaftRunout::finding).ifPresent(outcome -> put("shaft_runout", outcome, Made.By.RUNOUT));
         for (Finding finding : knowledge.findings()) {
             job.choice(Scale.OVERRULED.of(finding.id()))
                     .filter(finding.outcomes()::contains)

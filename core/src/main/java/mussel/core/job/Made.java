@@ -30,6 +30,8 @@ public record Made(String outcome, By by, String engines, String why) {
         PUMP("from the pump"),
         /** Computed from a telltale timed by a simulated stopwatch. */
         SIMULATED_FLOW("from a simulated telltale"),
+        /** Computed from the run-out of the propeller shaft. */
+        RUNOUT("from the indicator"),
         /** Computed from a hold. */
         HOLD("from the hold"),
         /** Computed from a hold read by a simulated instrument. */

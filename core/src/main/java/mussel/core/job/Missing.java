@@ -23,6 +23,9 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
     /** How many names of a place tell the group: nothing before the first slash, "values", the kind, which. */
     private static final int GROUP = 4;
 
+    /** Where the run-out of the propeller shaft stands in the full sheet. */
+    public static final String RUNOUT = "/construction/runout_limit_mm";
+
     private static final String SCREWS = "/values/fasteners/";
 
     private static final Sentences SAY = Sentences.beside(Missing.class);
@@ -68,6 +71,9 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
         if (!Step.says(sheet.oil().grade())) {
             all.add(one("/oil/grade", "grade", "/values/oil/grade", Station.FILL));
         }
+        if (sheet.construction().runoutLimitMm().isEmpty()) {
+            all.add(runout());
+        }
         if (sheet.leakTest().pressure().isEmpty()) {
             all.add(hold("pressure"));
         }
@@ -99,6 +105,7 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
         all.add(hold("vacuum"));
         all.add(pump());
         all.add(setup());
+        all.add(runout());
         all.add(one("/construction/weight_kg", "weight", "/values/weight", Station.STRIP));
         for (int i = 0; i < sheet.fasteners().size(); i++) {
             Fastener fastener = sheet.fasteners().get(i);
@@ -159,6 +166,10 @@ public record Missing(String at, String title, List<Station> stations, List<Ask>
                 List.of(Station.BUILD),
                 asks,
                 fastener.torque().isEmpty() ? StandardTorque.meanwhile(fastener) : "");
+    }
+
+    private static Missing runout() {
+        return one(RUNOUT, "runout", "/values/runout", Station.DRAIN);
     }
 
     private static Missing pump() {

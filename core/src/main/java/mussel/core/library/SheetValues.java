@@ -17,6 +17,7 @@ import mussel.core.sheet.SetupSheet;
  * @param oil capacity and grade
  * @param fitting the fitting of the fill port
  * @param weight the leg's weight
+ * @param runout the run-out of the propeller shaft it allows
  * @param linkage where the linkage is and what is never touched
  * @param magnets the plugs that have a magnet
  * @param seals how deep seals sit, and the driver that fits
@@ -31,6 +32,7 @@ public record SheetValues(
         @Given("the oil it takes") Optional<Oil> oil,
         @Given("the fitting of the fill port") Optional<Value> fitting,
         @Given("the leg's weight") Optional<Value> weight,
+        @Given("the run-out of the propeller shaft") Optional<Value> runout,
         @Given("how the shift shaft is joined, in words") Optional<String> linkage,
         @Given("the plugs with a magnet") List<String> magnets,
         @Given("how the seals sit") Map<String, SealFit> seals,

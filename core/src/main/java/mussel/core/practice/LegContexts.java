@@ -39,9 +39,10 @@ final class LegContexts {
         Complaint.WEAK_STREAM,
         Complaint.NOISE,
         Complaint.GEAR_TROUBLE,
-        Complaint.STIFF
+        Complaint.STIFF,
+        Complaint.SHAKES
     };
-    private static final double[] COMING = {0.35, 0.15, 0.1, 0.12, 0.1, 0.07, 0.07, 0.04};
+    private static final double[] COMING = {0.33, 0.15, 0.1, 0.12, 0.1, 0.06, 0.06, 0.03, 0.05};
     private static final double[] HOURS = {20, 60, 110, 180, 260};
     private static final double[] MONTHS = {3, 8, 12, 18, 30};
     private static final double[] AGES = {1, 4, 8, 14, 25};

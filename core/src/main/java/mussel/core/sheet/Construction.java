@@ -1,7 +1,9 @@
 package mussel.core.sheet;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import mussel.core.measure.Given;
+import mussel.core.measure.Kind;
 
 /**
  * How a family is built.
@@ -17,6 +19,7 @@ import mussel.core.measure.Given;
  * @param removalGear the gear to select before the leg drops and when it goes back
  * @param linkage how the shift shaft is joined
  * @param weightKg weight of the leg (kg)
+ * @param runoutLimitMm the run-out of the propeller shaft its manual allows (mm); empty where nobody has read it
  */
 public record Construction(
         @Given("whether the case is one piece or split") CaseKind caseKind,
@@ -29,7 +32,9 @@ public record Construction(
         @Given(value = "the fitting of the fill port", orElse = "-") String fitting,
         @Given("the gear for taking the leg off") Gear removalGear,
         @Given("how the shift shaft is joined") String linkage,
-        @Given(value = "the leg's weight (kg)", min = 1, max = 500) double weightKg) {
+        @Given(value = "the leg's weight (kg)", min = 1, max = 500) double weightKg,
+        @Given(value = "the run-out of the propeller shaft", kind = Kind.LENGTH, min = 0.01, max = 2)
+                OptionalDouble runoutLimitMm) {
     /** Keeps its own copy. */
     public Construction {
         propellerTurns = List.copyOf(propellerTurns);

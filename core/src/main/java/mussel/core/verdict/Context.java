@@ -164,6 +164,8 @@ public record Context(
         GEAR_TROUBLE("gear trouble"),
         /** It is stiff to turn. */
         STIFF("stiff to turn"),
+        /** It shakes, or revs up without pushing. */
+        SHAKES("shakes or does not push"),
         /** Nothing: its service is due. */
         SERVICE("service");
 

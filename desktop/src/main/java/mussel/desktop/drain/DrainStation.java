@@ -17,6 +17,7 @@ import javafx.scene.layout.VBox;
 import mussel.core.drain.DrainWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
+import mussel.core.job.Missing;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.Yard;
@@ -60,6 +61,7 @@ public final class DrainStation implements StationView {
     private final VBox waitCard;
     private final VBox problems = new Column(4);
     private final VBox plugs = new Column(8);
+    private final PropellerCard propeller;
     private final Map<Plug, Button> withoutMagnet = new HashMap<>();
     private final Map<Plug, Node> plugsOf = new HashMap<>();
 
@@ -74,7 +76,8 @@ public final class DrainStation implements StationView {
         waitCard = card("card", waitText, null, why("why-wait", DrainWords::whyWait));
         waitCard.getStyleClass().add("card-info");
         waitCard.getChildren().add(beside(frostText, why("why-frost", DrainWords::whyFrost)));
-        manual = new FromManual(desk, Station.DRAIN);
+        manual = new FromManual(desk, Station.DRAIN, m -> !m.at().equals(Missing.RUNOUT));
+        propeller = new PropellerCard(desk, fields, picks);
         problems.getStyleClass().add("problems");
         sheet.getStyleClass().add("station");
         sheet.getChildren()
@@ -92,6 +95,7 @@ public final class DrainStation implements StationView {
                         Texts.heading("Settled, weighed, rested"),
                         jarAndVent(),
                         waitCard,
+                        propeller,
                         Texts.dim(
                                 "A clean magnet says nothing about water. Judge its coat against the hours since the last change."));
     }
@@ -209,6 +213,7 @@ public final class DrainStation implements StationView {
         subtitle.setText(
                 subtitle(now) + now.yard().habits().map(h -> " " + h.draining()).orElse(""));
         picks.show(now);
+        propeller.show(now);
         paintJars(now.oil().was().dye());
         problems.getChildren()
                 .setAll(now.drainProblems().stream().map(DrainStation::problem).toList());

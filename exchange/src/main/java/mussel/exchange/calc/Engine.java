@@ -35,6 +35,10 @@ import mussel.core.plan.PlanEngine;
 import mussel.core.plan.PlanInput;
 import mussel.core.plan.PlanResult;
 import mussel.core.plan.PlanWords;
+import mussel.core.propeller.RunoutEngine;
+import mussel.core.propeller.RunoutInput;
+import mussel.core.propeller.RunoutResult;
+import mussel.core.propeller.RunoutWords;
 import mussel.core.pump.PumpEngine;
 import mussel.core.pump.PumpInput;
 import mussel.core.pump.PumpResult;
@@ -93,6 +97,10 @@ public final class Engine {
             of("parts", PartsInput.class, in -> {
                 PartsResult out = PartsEngine.run(in);
                 return answer("parts", out, new PartsWords(in, out, Money.UNSAID).notes());
+            }),
+            of("runout", RunoutInput.class, in -> {
+                RunoutResult out = RunoutEngine.run(in);
+                return answer("runout", out, new RunoutWords(in, out, YardUnits.METRIC).notes());
             }),
             of("pinion", PinionInput.class, in -> {
                 PinionResult out = PinionEngine.run(in);

@@ -32,6 +32,7 @@ final class Manual {
     private static final Range VOLUMES = new Range(10, 20_000, false);
     private static final Range MINUTES_HELD = new Range(0.01, 1_440, false);
     private static final Range DROPS = new Range(0.01, 400, false);
+    private static final Range RUNOUTS = new Range(0.01, 2, false);
     private static final Range TORQUES = new Range(0.05, 1_000, false);
 
     private final CompactSheet sheet;
@@ -41,6 +42,7 @@ final class Manual {
     private OptionalDouble capacity = OptionalDouble.empty();
     private OptionalDouble air = OptionalDouble.empty();
     private OptionalDouble weightKg = OptionalDouble.empty();
+    private OptionalDouble runoutMm = OptionalDouble.empty();
     private Optional<LeakTest.Limits> pressure = Optional.empty();
     private Optional<LeakTest.Limits> vacuum = Optional.empty();
     private Optional<SetupSheet> meshing = Optional.empty();
@@ -65,6 +67,7 @@ final class Manual {
             OptionalDouble grams = printed.figure(v, Kind.MASS, new Range(1_000, 500_000, false), "/values/weight");
             weightKg = grams.isPresent() ? OptionalDouble.of(grams.getAsDouble() / 1_000) : grams;
         });
+        says.runout().ifPresent(v -> runoutMm = printed.figure(v, Kind.LENGTH, RUNOUTS, "/values/runout"));
         says.leakTest().ifPresent(holds -> {
             holds.air().ifPresent(v -> air = printed.figure(v, Kind.VOLUME, VOLUMES, "/values/leak_test/air"));
             pressure = holds.pressure().flatMap(h -> limits(h, false, printed, "/values/leak_test/pressure"));
@@ -165,6 +168,7 @@ final class Manual {
         into.put("removal_gear", gear(answers));
         into.put("linkage", values.flatMap(SheetValues::linkage).orElse("Mark it before it is opened."));
         into.put("weight_kg", weightKg.orElse(size.get("weight_kg").asDouble()));
+        runoutMm.ifPresent(mm -> into.put("runout_limit_mm", mm));
         if (weightKg.isEmpty()) {
             estimates.add("/construction/weight_kg");
         }

@@ -18,6 +18,7 @@ import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
 import mussel.core.job.Job;
 import mussel.core.job.Scale;
+import mussel.core.job.ShaftRunout;
 import mussel.core.job.StepMinutes;
 import mussel.core.job.Topic;
 import mussel.core.leak.LeakMode;
@@ -147,6 +148,9 @@ public final class JobSheetPdf {
             String words = held.words(units).map(w -> w.paper()).orElse("not enough readings to judge.");
             page.pair(mode + (held.hold().simulated() ? " (simulated)" : ""), words, BODY);
         }
+        ShaftRunout.of(job, all.sheet())
+                .flatMap(r -> r.words(units))
+                .ifPresent(w -> pair(page, "Propeller shaft", w.notes().get(0)));
         page.text(all.verdictWords().head(), BODY);
         if (all.verdictWords().lipSide().isPresent()) {
             page.text(all.verdictWords().lipSide().get(), BODY);

@@ -75,6 +75,9 @@ class SameFamiliesTest {
      */
     private static final Map<String, Set<String>> FURTHER_PARTS = Map.of("wren-8", Set.of("shaft_housing_oring"));
 
+    /** Repairs the library has learnt since: the propeller and its shaft. */
+    private static final Set<String> NEW_GOALS = Set.of("propeller", "prop_shaft");
+
     /** Steps that take longer than they did: lash is measured on a trial assembly, so that no new lip is pulled twice. */
     private static final Set<String> LONGER = Set.of("lash_check");
 
@@ -97,6 +100,7 @@ class SameFamiliesTest {
         Set<String> met = new HashSet<>();
         assertThat(now.goals())
                 .extracting(Goal::id)
+                .filteredOn(id -> !NEW_GOALS.contains(id))
                 .containsExactlyElementsOf(before.goals().stream().map(Goal::id).toList());
         for (Goal goal : before.goals()) {
             List<String> old = steps(before, goal).stream()
@@ -151,7 +155,10 @@ class SameFamiliesTest {
         assertThat(now.oil()).isEqualTo(before.oil());
         assertThat(now.gearcase()).isEqualTo(before.gearcase());
         assertThat(now.leakTest()).isEqualTo(before.leakTest());
-        assertThat(now.construction()).isEqualTo(before.construction());
+        assertThat(now.construction())
+                .usingRecursiveComparison()
+                .ignoringFields("runoutLimitMm")
+                .isEqualTo(before.construction());
         assertThat(now.pump()).isEqualTo(before.pump());
         assertThat(now.setup()).isEqualTo(before.setup());
         assertThat(now.intervals()).isEqualTo(before.intervals());

@@ -1,0 +1,97 @@
+package mussel.desktop.drain;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import mussel.core.job.Address;
+import mussel.core.job.Assessment;
+import mussel.core.job.Field;
+import mussel.core.job.Missing;
+import mussel.core.job.ShaftRunout;
+import mussel.core.job.Station;
+import mussel.core.propeller.RunoutWords;
+import mussel.core.verdict.Finding;
+import mussel.core.verdict.Knowledge;
+import mussel.desktop.desk.Desk;
+import mussel.desktop.desk.FromManual;
+import mussel.desktop.desk.JobFields;
+import mussel.desktop.desk.JobPicks;
+import mussel.desktop.kit.Column;
+import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.Row;
+import mussel.desktop.kit.Texts;
+import mussel.desktop.kit.WhyButton;
+
+/** The propeller and its shaft: what is seen with the propeller off, and the shaft's run-out on the indicator against its limit. */
+final class PropellerCard extends Column {
+    private static final List<String> LOOKS = List.of("blade_edges", "fishing_line", "prop_hub_oil", "hub_mark");
+
+    private final FromManual limit;
+    private final VBox answer = new Column(3);
+    private final Label news = Texts.wrapped("", "strong");
+    private final VBox more = new Column(3);
+
+    PropellerCard(Desk desk, JobFields fields, JobPicks picks) {
+        super(8);
+        setId("propeller");
+        Knowledge knowledge = desk.now().get().knowledge();
+        Flow looks = new Flow(18, 8);
+        for (String look : LOOKS) {
+            knowledge.finding(look).ifPresent(f -> looks.getChildren().add(row(picks, f)));
+        }
+        limit = new FromManual(desk, Station.DRAIN, m -> m.at().equals(Missing.RUNOUT));
+        HBox.setHgrow(news, Priority.ALWAYS);
+        news.setMaxWidth(Double.MAX_VALUE);
+        WhyButton why = new WhyButton("why-runout", () -> runout(desk.now().get())
+                .flatMap(r -> r.words(desk.now().get().yard().reads()))
+                .map(RunoutWords::why));
+        answer.getChildren().addAll(new Row(8, news, why), more);
+        answer.getStyleClass().add("card");
+        getChildren()
+                .addAll(
+                        Texts.heading("Propeller and its shaft"),
+                        looks,
+                        Texts.dim(
+                                "Run-out: indicator on the bare shaft, as far aft as it is smooth. Turn once, slowly."),
+                        new Flow(
+                                8,
+                                6,
+                                fields.field(Field.RUNOUT_HIGH).optional(),
+                                fields.field(Field.RUNOUT_LOW).optional(),
+                                fields.field(Field.RUNOUT_PLAY).optional()),
+                        answer,
+                        limit);
+    }
+
+    private static Node row(JobPicks picks, Finding finding) {
+        return picks.row(Address.the(finding.id()), finding.title(), finding.outcomes(), outcome -> null)
+                .optional();
+    }
+
+    private static Optional<ShaftRunout> runout(Assessment now) {
+        return ShaftRunout.of(now.job(), now.sheet());
+    }
+
+    void show(Assessment now) {
+        Optional<ShaftRunout> runout = runout(now);
+        answer.setVisible(runout.isPresent());
+        answer.setManaged(runout.isPresent());
+        limit.show(now);
+        if (runout.isEmpty()) {
+            limit.setVisible(false);
+            return;
+        }
+        List<String> notes = runout.get()
+                .words(now.yard().reads())
+                .map(RunoutWords::notes)
+                .orElseGet(() -> runout.get().problems().stream()
+                        .map(p -> "The highest mark " + p.problem() + ".")
+                        .toList());
+        news.setText(notes.get(0));
+        more.getChildren().setAll(notes.stream().skip(1).map(Texts::sentence).toList());
+    }
+}
