@@ -75,6 +75,29 @@ class WholeVisitTest extends DemoJourney {
     }
 
     @Test
+    void anyTwoLegsStandSideBySideOnceOneNamesTheOtherByItsBoat() {
+        open("Byssus");
+        go(Station.INTAKE);
+        robot.interact(() -> window.getScene().lookup("#visit-with-typed").requestFocus());
+        robot.write("spat");
+        robot.push(KeyCode.ENTER);
+        assertThat(said("#visit-with")).contains("That fits several", "Spat Lass, starboard");
+        robot.push(KeyCode.CONTROL, KeyCode.A);
+        robot.write("raft");
+        robot.push(KeyCode.ENTER);
+        assertThat(said("#visit-with")).contains("One visit with Raft tender");
+        go(Station.STRIP);
+        click("#both-open");
+        assertThat(said("#both-legs")).contains("One visit with Raft tender", "own price and approval");
+        int tender = job("Raft tender");
+        assertThat(shop.assessed(tender).orElseThrow().visit()).isPresent();
+        go(Station.INTAKE);
+        click("#visit-with-end");
+        assertThat(now().visit()).isEmpty();
+        assertThat(shop.assessed(tender).orElseThrow().visit()).isEmpty();
+    }
+
+    @Test
     void aRoundOfFourBoatsIsTickedOneAfterTheOther() throws Exception {
         for (String boat :
                 new String[] {"Byssus-SINGLE", "Spat-Lass-PORT", "Spat-Lass-STARBOARD", "Kelp-Runner-SINGLE"}) {

@@ -33,7 +33,11 @@ public final class Consent {
     private Job answered() {
         return has(job)
                 ? job
-                : all.visit().map(v -> v.sister().job()).filter(Consent::has).orElse(job);
+                : all.visit()
+                        .filter(OneVisit::oneOwner)
+                        .map(v -> v.sister().job())
+                        .filter(Consent::has)
+                        .orElse(job);
     }
 
     private static boolean has(Job of) {
@@ -164,6 +168,7 @@ public final class Consent {
         if (job.tagged().isPresent()) {
             double came = StepMinutes.work(all).map(Visit.Work::cameTo).orElse(0.0)
                     + all.visit()
+                            .filter(OneVisit::oneOwner)
                             .flatMap(v -> StepMinutes.work(v.sister()))
                             .map(Visit.Work::cameTo)
                             .orElse(0.0);

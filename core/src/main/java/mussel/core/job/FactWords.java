@@ -46,6 +46,9 @@ public final class FactWords implements Fact.Cases<String> {
 
     @Override
     public String chosen(Fact.Chosen fact) {
+        if (fact.about().equals(Scale.VISIT_WITH.address())) {
+            return SAY.say("fact.visit.with");
+        }
         return SAY.say("fact.chosen", name(fact.about()), plain(fact.outcome()));
     }
 

@@ -1,9 +1,7 @@
 package mussel.core.job;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -12,9 +10,10 @@ import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.PlanEngine;
 import mussel.core.plan.PlanResult;
+import mussel.core.sheet.Place;
 import mussel.core.sheet.Step;
 
-/** Both legs of a twin as one visit: one order, one price, and their steps side by side. */
+/** Two legs as one visit: one order, one price where they are one owner's, and their steps side by side. */
 public final class OneVisit {
     private static final Sentences SAY = Sentences.beside(OneVisit.class);
 
@@ -44,9 +43,44 @@ public final class OneVisit {
         return sister;
     }
 
-    /** Both, the port one first. */
+    /** Both, the port one first; of legs of different boats the job with the lower number. */
     public List<Assessment> legs() {
-        return own.job().leg().position() == LegRef.Position.STARBOARD ? List.of(sister, own) : List.of(own, sister);
+        boolean later = oneBoat()
+                ? own.job().leg().position() == LegRef.Position.STARBOARD
+                : own.job().id() > sister.job().id();
+        return later ? List.of(sister, own) : List.of(own, sister);
+    }
+
+    /** Whether both hang on one boat. */
+    private boolean oneBoat() {
+        return own.job().leg().boat().equals(sister.job().leg().boat());
+    }
+
+    /** Whether both are one owner's: of one boat, or the same name is written down for both. One price and one word then hold for both. */
+    public boolean oneOwner() {
+        Optional<String> here = owner(own);
+        return oneBoat() || here.isPresent() && here.equals(owner(sister));
+    }
+
+    private static Optional<String> owner(Assessment leg) {
+        return leg.before().ofTheLeg(Topic.OWNER, leg.job()).map(LegBefore.Told::text);
+    }
+
+    /** A leg of the visit as the other calls it: by its place on one boat, else by its boat. */
+    public String called(Assessment leg) {
+        LegRef ref = leg.job().leg();
+        return oneBoat() ? SAY.say("visit.leg", ref.position().title()) : ref.title();
+    }
+
+    /** A leg of the visit in a word or two. */
+    public String briefly(Assessment leg) {
+        LegRef ref = leg.job().leg();
+        return oneBoat() ? ref.position().title() : ref.title();
+    }
+
+    /** Whether a step is done once for both: what belongs to the boat is not where there are two. */
+    private boolean shared(Step step) {
+        return step.once() && (oneBoat() || step.place() != Place.COWL && step.place() != Place.TANK);
     }
 
     private static List<Step> steps(Assessment leg) {
@@ -57,13 +91,14 @@ public final class OneVisit {
     public PlanResult.Minutes together() {
         Assessment port = legs().get(0);
         Assessment starboard = legs().get(1);
-        return PlanEngine.together(steps(port), port.saltYears(), steps(starboard), starboard.saltYears());
+        return PlanEngine.together(
+                steps(port), port.saltYears(), steps(starboard), starboard.saltYears(), this::shared);
     }
 
     /** What one go saves against two (min). */
     public double savedMinutes() {
         Set<String> here = new TreeSet<>();
-        steps(own).stream().filter(Step::once).forEach(s -> here.add(s.id()));
+        steps(own).stream().filter(this::shared).forEach(s -> here.add(s.id()));
         return steps(sister).stream()
                 .filter(s -> here.contains(s.id()))
                 .mapToDouble(s -> s.meanMinutes(sister.saltYears()))
@@ -72,7 +107,7 @@ public final class OneVisit {
 
     /** What a job costs: both legs where they are one visit, else its own. */
     public static Optional<Worth> worthOf(Assessment now) {
-        return now.visit().flatMap(OneVisit::worth).or(now::worth);
+        return now.visit().filter(OneVisit::oneOwner).flatMap(OneVisit::worth).or(now::worth);
     }
 
     /** What both cost as one job; empty while neither has anything to do. */
@@ -95,54 +130,72 @@ public final class OneVisit {
      * @param port whether it is done on the port leg; empty where its plan has no such step
      * @param starboard the same of the starboard leg
      * @param once whether it is done once for both
+     * @param title what it is called; both names where the two legs call it otherwise
      */
-    public record Line(Step step, Optional<Boolean> port, Optional<Boolean> starboard, boolean once) {
+    public record Line(Step step, String title, Optional<Boolean> port, Optional<Boolean> starboard, boolean once) {
+        /** The line's own key: its step, and of which leg where it is not of both. */
+        public String key() {
+            return step.id() + (port.isEmpty() ? "-starboard" : starboard.isEmpty() ? "-port" : "");
+        }
+
         /** Whether it is done wherever it is to be done. */
         public boolean done() {
             return port.orElse(true) && starboard.orElse(true);
         }
     }
 
-    /** Every step of both, in the order hands go: those of one leg stand where they would stand among the other's. */
+    /**
+     * Every step of both, each leg's in its own order: a step of both is one line as far as both orders allow (a longest common subsequence), else a line for
+     * each leg.
+     */
     public List<Line> lines() {
         Assessment port = legs().get(0);
         Assessment starboard = legs().get(1);
         List<Step> left = steps(port);
         List<Step> right = steps(starboard);
-        Map<String, Step> merged = new LinkedHashMap<>();
-        int next = 0;
-        for (Step step : left) {
-            int there = indexOf(right, step.id());
-            for (; there >= next && next < there; next++) {
-                merged.putIfAbsent(right.get(next).id(), right.get(next));
-            }
-            merged.putIfAbsent(step.id(), step);
-            next = Math.max(next, there + 1);
-        }
-        right.forEach(s -> merged.putIfAbsent(s.id(), s));
+        int[][] common = common(left, right);
         List<Line> lines = new ArrayList<>();
-        for (Step step : merged.values()) {
-            Optional<Boolean> onPort = done(port, left, step);
-            Optional<Boolean> onStarboard = done(starboard, right, step);
-            lines.add(
-                    new Line(step, onPort, onStarboard, step.once() && onPort.isPresent() && onStarboard.isPresent()));
+        int l = 0;
+        int r = 0;
+        while (l < left.size() || r < right.size()) {
+            boolean both = l < left.size() && r < right.size() && same(left.get(l), right.get(r));
+            boolean here = both || r == right.size() || l < left.size() && common[l + 1][r] >= common[l][r + 1];
+            boolean there = both || !here;
+            Step step = here ? left.get(l) : right.get(r);
+            String title = both && !step.title().equals(right.get(r).title())
+                    ? step.title() + " / " + right.get(r).title()
+                    : step.title();
+            lines.add(new Line(
+                    step,
+                    title,
+                    here ? Optional.of(done(port, step)) : Optional.empty(),
+                    there ? Optional.of(done(starboard, step)) : Optional.empty(),
+                    both && shared(step)));
+            l += here ? 1 : 0;
+            r += there ? 1 : 0;
         }
         return lines;
     }
 
-    private static int indexOf(List<Step> steps, String id) {
-        for (int i = 0; i < steps.size(); i++) {
-            if (steps.get(i).id().equals(id)) {
-                return i;
+    /** How many steps the rests of two plans from each place on have in common, in both orders. */
+    private static int[][] common(List<Step> left, List<Step> right) {
+        int[][] common = new int[left.size() + 1][right.size() + 1];
+        for (int l = left.size() - 1; l >= 0; l--) {
+            for (int r = right.size() - 1; r >= 0; r--) {
+                common[l][r] = same(left.get(l), right.get(r))
+                        ? common[l + 1][r + 1] + 1
+                        : Math.max(common[l + 1][r], common[l][r + 1]);
             }
         }
-        return -1;
+        return common;
     }
 
-    private static Optional<Boolean> done(Assessment leg, List<Step> steps, Step step) {
-        return indexOf(steps, step.id()) < 0
-                ? Optional.empty()
-                : Optional.of(leg.job().ticked(step.id()).isPresent());
+    private static boolean same(Step one, Step other) {
+        return one.id().equals(other.id());
+    }
+
+    private static boolean done(Assessment leg, Step step) {
+        return leg.job().ticked(step.id()).isPresent();
     }
 
     /** What doing the sister leg at once would save, with the same to be done on it; empty for a leg that hangs alone. */
@@ -167,11 +220,12 @@ public final class OneVisit {
 
     /** The visit in a sentence: both legs, how long they take together, and what that saves. */
     public String says() {
-        return SAY.say(
-                "visit.both",
+        String both = SAY.say(
+                savedMinutes() < 1 ? "visit.both.plain" : "visit.both",
                 sister.job().leg().title(),
                 String.valueOf(sister.job().id()),
                 Display.workTime(together().mean()),
                 Display.workTime(savedMinutes()));
+        return oneOwner() ? both : both + " " + SAY.say("visit.owners");
     }
 }

@@ -105,6 +105,8 @@ public enum Scale {
     COMEBACK("Came back for what was mended", "no", "yes"),
     /** Whether both legs of a twin are one visit. */
     ONE_VISIT("In one visit with its sister leg", "no", "yes"),
+    /** Another leg of the bench worked on in the same visit: ids of legs. */
+    VISIT_WITH("In one visit with"),
     /** Whether the visit leaves the leg alone. */
     LEG_STAYS("The leg itself", "worked_on", "left_alone"),
     /** Whether a practice leg is gone about with the conclusion in sight. */

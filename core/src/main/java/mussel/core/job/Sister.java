@@ -11,6 +11,9 @@ import java.util.Optional;
 public record Sister(Job job, Optional<Assessment> assessed) {
     /** Whether two jobs are one visit: either says so, and neither that it is not. */
     public static boolean oneVisit(Job one, Job other) {
+        if (VisitWith.mutual(one, other)) {
+            return true;
+        }
         Optional<String> here = one.choice(Scale.ONE_VISIT);
         Optional<String> there = other.choice(Scale.ONE_VISIT);
         return (here.equals(YES) || there.equals(YES)) && !here.equals(NO) && !there.equals(NO);

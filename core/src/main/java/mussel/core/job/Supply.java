@@ -141,8 +141,7 @@ public final class Supply {
                 .filter(w -> w.qty() > own.getOrDefault(w.part(), 0))
                 .map(w -> w.qty() - own.getOrDefault(w.part(), 0) + " × " + title(w.part()))
                 .collect(Collectors.joining(", "));
-        String leg =
-                all.visit().map(v -> v.sister().job().leg().position().title()).orElse("");
+        String leg = all.visit().map(v -> v.called(v.sister())).orElse("");
         return more.isEmpty() ? SAY.say("visit.order.none", leg) : SAY.say("visit.order", leg, more);
     }
 

@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.PlanResult.Marginal;
 import mussel.core.plan.PlanResult.Needed;
@@ -142,10 +143,12 @@ public final class PlanEngine {
      * @param salt years it has been in salt
      * @param other those of the leg beside it
      * @param otherSalt years that has been in salt
+     * @param once what is done once for both
      */
-    public static PlanResult.Minutes together(List<Step> one, double salt, List<Step> other, double otherSalt) {
+    public static PlanResult.Minutes together(
+            List<Step> one, double salt, List<Step> other, double otherSalt, Predicate<Step> once) {
         Set<String> shared = new HashSet<>();
-        one.stream().filter(Step::once).forEach(s -> shared.add(s.id()));
+        one.stream().filter(once).forEach(s -> shared.add(s.id()));
         List<Step> rest = other.stream().filter(s -> !shared.contains(s.id())).toList();
         return Durations.of(List.of(new Durations.OnLeg(one, salt), new Durations.OnLeg(rest, otherSalt)), 1);
     }

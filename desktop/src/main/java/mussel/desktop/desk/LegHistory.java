@@ -14,6 +14,7 @@ import mussel.core.job.Journal;
 import mussel.core.job.LegBefore;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
+import mussel.core.job.VisitWith;
 
 /** What the journal says of a leg beside the job in hand: its own earlier jobs, and what was found on its sister. Looked up once a sitting. */
 final class LegHistory {
@@ -82,8 +83,16 @@ final class LegHistory {
         return twins.computeIfAbsent(job.leg().id(), leg -> sisterFound(job));
     }
 
-    /** The job of the leg that hangs beside that of a job, where both are in the yard at the same time. */
+    /** The job worked on in one visit with a job, else that of the leg that hangs beside it, where both are in the yard at the same time. */
     Optional<Job> sister(Job job) {
+        Optional<Job> visiting = VisitWith.leg(job).stream()
+                .flatMap(leg -> latest(journal.benchLines().jobsOf(leg)).stream())
+                .map(this::job)
+                .filter(other -> VisitWith.mutual(job, other) && together(job, other))
+                .findFirst();
+        if (visiting.isPresent()) {
+            return visiting;
+        }
         if (!job.leg().position().isTwin()) {
             return Optional.empty();
         }

@@ -48,6 +48,7 @@ public final class IntakeStation implements StationView {
     private final List<JobNote> notes = new ArrayList<>();
     private final Complaints complaints;
     private final HowItCame howItCame;
+    private final BesideAnother another;
     private final Button ownerOpen = new Button("Owner and engine");
     private final Column owner = new Column(8);
     private final Column comeback = new Column(4);
@@ -65,6 +66,7 @@ public final class IntakeStation implements StationView {
         this.picks = new JobPicks(desk);
         this.complaints = new Complaints(desk);
         this.howItCame = new HowItCame(desk);
+        this.another = new BesideAnother(desk);
         sheet.getStyleClass().add("station");
         ownerOpen.setId("owner-open");
         ownerOpen.setOnAction(e -> {
@@ -132,6 +134,7 @@ public final class IntakeStation implements StationView {
                         noted(JobNote.line(
                                 desk, "Waits for (blank when it can be worked on)", Topic.WAITS_FOR.address())),
                         noted(JobNote.line(desk, "Promised for", Topic.PROMISED.address())),
+                        another,
                         ownerOpen,
                         owner,
                         Texts.dim(
@@ -219,6 +222,7 @@ public final class IntakeStation implements StationView {
         picks.show(now);
         complaints.show(now);
         howItCame.show(now);
+        another.show(now);
         if (sitting != desk.sitting()) {
             sitting = desk.sitting();
             ownerShown = false;
@@ -229,8 +233,10 @@ public final class IntakeStation implements StationView {
         ownerOpen.setVisible(!shown);
         ownerOpen.setManaged(!shown);
         comeback.getChildren().clear();
-        now.sister().filter(leg -> leg.job().tagged().isEmpty()).ifPresent(leg -> comeback.getChildren()
-                .addAll(Texts.sentence(OneVisit.proposed(leg)), together));
+        now.sister()
+                .filter(leg -> leg.job().tagged().isEmpty())
+                .filter(leg -> leg.job().leg().boat().equals(now.job().leg().boat()))
+                .ifPresent(leg -> comeback.getChildren().addAll(Texts.sentence(OneVisit.proposed(leg)), together));
         Comeback back = new Comeback(now);
         back.proposed().ifPresent(p -> comeback.getChildren().addAll(Texts.sentence(p), came));
         if (back.marked()) {

@@ -50,11 +50,13 @@ final class BothLegs extends Column {
     private void show(Assessment now, OneVisit visit) {
         says.setText(visit.says());
         Money money = now.yard().money();
+        String order = now.supply().forBoth() ? " One order for both at Parts." : "";
         price.setText(visit.worth()
+                .filter(w -> visit.oneOwner())
                 .map(w -> w.result().option(EstimateEngine.REPAIR))
                 .map(r -> "Both repaired: " + money.sum(r.mean()) + " on the mean, " + money.sum(r.p10()) + " to "
-                        + money.sum(r.p90()) + " in eight of ten cases. One order for both at Parts.")
-                .orElse("Nothing is to be done on either leg yet."));
+                        + money.sum(r.p90()) + " in eight of ten cases." + order)
+                .orElse(visit.worth().isEmpty() ? "Nothing is to be done on either leg yet." : order.strip()));
         List<OneVisit.Line> all = visit.lines();
         List<Node> rows = all.stream().map(l -> show(visit, l)).toList();
         if (!rows.equals(steps.getChildren())) {
@@ -63,8 +65,8 @@ final class BothLegs extends Column {
     }
 
     private Node show(OneVisit visit, OneVisit.Line line) {
-        Line shown = lines.computeIfAbsent(line.step().id(), this::line);
-        shown.title().setText(line.step().title() + (line.once() ? " · once for both" : ""));
+        Line shown = lines.computeIfAbsent(line.key(), key -> line(line.step().id()));
+        shown.title().setText(line.title() + (line.once() ? " · once for both" : ""));
         tick(visit, line, shown.port(), line.port(), 0);
         tick(visit, line, shown.starboard(), line.starboard(), 1);
         return shown.row();
@@ -93,7 +95,7 @@ final class BothLegs extends Column {
 
     private void tick(OneVisit visit, OneVisit.Line line, ToggleButton tile, Optional<Boolean> done, int side) {
         Assessment leg = visit.legs().get(side);
-        String position = leg.job().leg().position().title();
+        String position = visit.briefly(leg);
         tile.setDisable(done.isEmpty() || leg.job().tagged().isPresent());
         tile.setText(done.isEmpty() ? "–" : position);
         tile.setSelected(done.orElse(false));

@@ -51,7 +51,8 @@ public final class Papers {
 
     /** The same with the yard's logo above it: a picture, JPEG, PNG or GIF. */
     public static void estimate(Assessment job, Path file, Optional<byte[]> logo) {
-        Optional<OneVisit> both = job.visit().filter(v -> v.worth().isPresent());
+        Optional<OneVisit> both =
+                job.visit().filter(OneVisit::oneOwner).filter(v -> v.worth().isPresent());
         Worth worth = OneVisit.worthOf(job)
                 .orElseThrow(() -> new UncheckedIOException(
                         new IOException("nothing is to be done yet, so there is nothing to weigh")));
@@ -73,7 +74,7 @@ public final class Papers {
             page.heading("What is in the repair", 12);
             if (both.isPresent()) {
                 for (Assessment leg : both.get().legs()) {
-                    page.pair(capital(leg.job().leg().position().title()), goals(leg), BODY);
+                    page.pair(capital(both.get().briefly(leg)), goals(leg), BODY);
                 }
             } else {
                 page.pair("To be done", goals(job), BODY);

@@ -13,10 +13,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.stream.Stream;
 import mussel.core.book.LayUpWork;
 import mussel.core.book.SpringWork;
 import mussel.core.estimate.EstimateEngine;
 import mussel.core.job.Assessment;
+import mussel.core.job.BenchLine;
 import mussel.core.job.Beside;
 import mussel.core.job.Consent;
 import mussel.core.job.Entry;
@@ -35,6 +37,7 @@ import mussel.core.job.Station;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Topic;
+import mussel.core.job.VisitWith;
 import mussel.core.log.Due;
 import mussel.core.parts.Objective;
 import mussel.core.parts.Wanted;
@@ -68,9 +71,16 @@ class OneVisitTest {
         private final List<Entry> entries = new ArrayList<>();
         private final int job;
 
+        private final FamilySheet sheet;
+
         Leg(int job, LegRef.Position position) {
+            this(job, "Spat Lass", position, TERN);
+        }
+
+        Leg(int job, String boat, LegRef.Position position, FamilySheet sheet) {
             this.job = job;
-            note(new Fact.Opened(new LegRef("l" + job, "Spat Lass", position, TERN.id())));
+            this.sheet = sheet;
+            note(new Fact.Opened(new LegRef("l" + job, boat, position, sheet.id())));
         }
 
         Leg note(Fact fact) {
@@ -91,17 +101,17 @@ class OneVisitTest {
         }
 
         Assessment alone() {
-            return Assessment.of(read(), TERN, AROUND);
+            return Assessment.of(read(), sheet, AROUND);
         }
 
         Assessment beside(Leg other) {
             Optional<Assessment> sister =
                     Sister.oneVisit(read(), other.read()) ? Optional.of(other.alone()) : Optional.empty();
-            return Assessment.of(read(), TERN, AROUND.beside(new Sister(other.read(), sister)));
+            return Assessment.of(read(), sheet, AROUND.beside(new Sister(other.read(), sister)));
         }
 
         Assessment after(LegBefore before) {
-            return Assessment.of(read(), TERN, AROUND.with(before));
+            return Assessment.of(read(), sheet, AROUND.with(before));
         }
 
         LegBefore left() {
@@ -178,6 +188,78 @@ class OneVisitTest {
                         .p90())
                 .as("the same seen from either leg")
                 .isEqualTo(other);
+    }
+
+    /** Two legs of other boats, other models and other owners, each naming the other. */
+    @Test
+    void anyTwoLegsAreOneVisitWhereEachNamesTheOtherAndEndsWhenOneDoesNot() {
+        Leg tender = new Leg(7, "Raft tender", LegRef.Position.SINGLE, family("wren-8")).goal("driveshaft_seals");
+        Leg byssus = new Leg(8, "Byssus", LegRef.Position.SINGLE, TERN).goal("driveshaft_seals");
+        tender.note(VisitWith.with(byssus.read().leg()));
+        assertThat(tender.beside(byssus).visit())
+                .as("one alone decides nothing")
+                .isEmpty();
+        byssus.note(VisitWith.with(tender.read().leg()));
+        OneVisit visit = byssus.beside(tender).visit().orElseThrow();
+        assertThat(visit.legs()).extracting(l -> l.job().id()).containsExactly(7, 8);
+        for (Leg leg : List.of(tender, byssus)) {
+            boolean first = leg == tender;
+            assertThat(visit.lines().stream()
+                            .filter(l -> (first ? l.port() : l.starboard()).isPresent())
+                            .map(l -> l.step().id()))
+                    .as("each leg keeps its own order, also where the other's differs")
+                    .containsExactlyElementsOf(leg.alone().plan().steps().stream()
+                            .map(s -> s.step().id())
+                            .toList());
+        }
+        assertThat(visit.lines().stream().filter(OneVisit.Line::once).map(l -> l.step()
+                        .id()))
+                .as("the battery of one boat is not the other's")
+                .doesNotContain("kill_cord", "prove_run")
+                .contains("fill_ready");
+        byssus.note(VisitWith.ended());
+        assertThat(tender.beside(byssus).visit()).isEmpty();
+    }
+
+    @Test
+    void legsOfTwoOwnersKeepTheirOwnPriceAndWordAndThoseOfOneOwnerShareThem() {
+        Leg mine = new Leg(7, "Raft tender", LegRef.Position.SINGLE, TERN).goal("driveshaft_seals");
+        Leg other = new Leg(8, "Byssus", LegRef.Position.SINGLE, TERN).goal("impeller");
+        mine.note(VisitWith.with(other.read().leg())).choose(Scale.CONSENT, "yes");
+        other.note(VisitWith.with(mine.read().leg()));
+        assertThat(other.beside(mine).visit().orElseThrow().says()).contains("own price and approval");
+        assertThat(OneVisit.worthOf(other.beside(mine)).orElseThrow().input())
+                .isEqualTo(other.alone().worth().orElseThrow().input());
+        assertThat(new Consent(other.beside(mine)).answer()).isEqualTo(Consent.Answer.NONE);
+        for (Leg leg : List.of(mine, other)) {
+            leg.note(new Fact.Noted(Topic.OWNER.address(), "the mussel farm"));
+        }
+        assertThat(new Consent(other.beside(mine)).answer()).isEqualTo(Consent.Answer.YES);
+        assertThat(OneVisit.worthOf(other.beside(mine)).orElseThrow().input().partsTotal())
+                .isGreaterThan(other.alone().worth().orElseThrow().input().partsTotal());
+    }
+
+    @Test
+    void whatIsTypedMeansOneLegOrIsAskedAbout() {
+        List<BenchLine> open = Stream.of(new Leg(7, "Raft tender", LegRef.Position.SINGLE, TERN), port, starboard)
+                .map(Leg::alone)
+                .map(BenchLine::of)
+                .toList();
+        assertThat(VisitWith.meant("7", open, 1)).extracting(BenchLine::job).containsExactly(7);
+        assertThat(VisitWith.meant("raft", open, 1)).extracting(BenchLine::job).containsExactly(7);
+        assertThat(VisitWith.meant("spat star", open, 1))
+                .extracting(BenchLine::job)
+                .containsExactly(2);
+        assertThat(VisitWith.meant("a", open, 7)).hasSize(2);
+        assertThat(VisitWith.meant("7", open, 7)).as("never itself").isEmpty();
+        assertThat(VisitWith.meant("  ", open, 1)).isEmpty();
+    }
+
+    private static FamilySheet family(String id) {
+        return SheetFiles.shipped().stream()
+                .filter(f -> f.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
