@@ -8,8 +8,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import mussel.core.job.JournalException;
+import mussel.core.library.CompactSheet;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.measure.Problem;
@@ -25,6 +27,7 @@ import mussel.exchange.library.Expansion;
 import mussel.exchange.library.KitLines;
 import mussel.exchange.library.Library;
 import mussel.exchange.library.PastedParts;
+import mussel.exchange.library.Shared;
 import mussel.exchange.library.SheetChanges;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
@@ -35,6 +38,45 @@ import mussel.exchange.sheet.SheetFiles;
 
 /** Sheets over the library that ships, kept as compact sheets. */
 final class LibrarySheets implements Sheets {
+    private final UnaryOperator<String> yards;
+
+    /** Sheets of a yard that keeps texts of its own by family; an empty text where it keeps none. */
+    LibrarySheets(UnaryOperator<String> yards) {
+        this.yards = yards;
+    }
+
+    /** What a sheet that shares another's is read over: the yard's own of that family, else the one that ships. */
+    private Optional<JsonNode> base(String family) {
+        return compact(family, Optional.of(yards.apply(family)).filter(t -> !t.isEmpty()));
+    }
+
+    private Read<FamilySheet> expanded(JsonNode sheet) {
+        return Expansion.expand(sheet, Library.shipped(), this::base);
+    }
+
+    /** A compact sheet with what it shares. */
+    private JsonNode whole(JsonNode sheet) {
+        Read<JsonNode> whole = Shared.whole(sheet, this::base);
+        return whole.value().orElseThrow(() -> refused("that was kept", whole));
+    }
+
+    @Override
+    public Optional<String> base(Optional<String> kept) {
+        return kept.flatMap(k -> Yaml.tree(k.getBytes(StandardCharsets.UTF_8)).value())
+                .flatMap(Shared::base);
+    }
+
+    @Override
+    public String beginLike(String id, String title, String family) {
+        ObjectNode sheet = Json.mapper()
+                .createObjectNode()
+                .put("format", CompactSheet.Format.SECOND.file())
+                .put("id", id)
+                .put("title", title)
+                .put("like", family);
+        return sound(sheet, title);
+    }
+
     @Override
     public List<FamilySheet> earlier(FamilySheet shipped) {
         return SheetFiles.shipped().contains(shipped) ? SheetFiles.earlier(shipped.id()) : List.of();
@@ -66,7 +108,7 @@ final class LibrarySheets implements Sheets {
     @Override
     public String without(String now, String before, String after) {
         JsonNode sheet = Compact.without(tree(now), tree(before), tree(after));
-        Read<FamilySheet> full = Expansion.expand(sheet, Library.shipped());
+        Read<FamilySheet> full = expanded(sheet);
         if (full.value().isEmpty()) {
             throw refused("without that change", full);
         }
@@ -92,8 +134,11 @@ final class LibrarySheets implements Sheets {
     @Override
     public Map<String, String> answers(String family, Optional<String> kept) {
         Map<String, String> answers = new LinkedHashMap<>();
-        compact(family, kept).map(sheet -> sheet.path("features")).ifPresent(f -> f.properties()
-                .forEach(a -> answers.put(a.getKey(), a.getValue().asText())));
+        compact(family, kept)
+                .map(this::whole)
+                .map(sheet -> sheet.path("features"))
+                .ifPresent(f -> f.properties()
+                        .forEach(a -> answers.put(a.getKey(), a.getValue().asText())));
         return answers;
     }
 
@@ -119,8 +164,15 @@ final class LibrarySheets implements Sheets {
 
     @Override
     public void write(String family, Optional<String> kept, Path file) {
-        byte[] yaml = Compact.yaml(own(family, kept)).getBytes(StandardCharsets.UTF_8);
+        byte[] yaml = Compact.yaml(alone(own(family, kept))).getBytes(StandardCharsets.UTF_8);
         OutFile.of(file, OutFile.Kind.SHEET, true).write(out -> out.write(yaml));
+    }
+
+    /** A sheet as another yard can take it, which may lack the one it shares. */
+    private JsonNode alone(JsonNode sheet) {
+        JsonNode whole = whole(sheet).deepCopy();
+        ((ObjectNode) whole).remove("like");
+        return whole;
     }
 
     @Override
@@ -138,7 +190,7 @@ final class LibrarySheets implements Sheets {
     public String say(String family, Optional<String> kept, Map<String, String> values, String page) {
         JsonNode sheet = own(family, kept);
         ObjectNode told = told(sheet, values, page);
-        Read<FamilySheet> full = Expansion.expand(told, Library.shipped());
+        Read<FamilySheet> full = expanded(told);
         if (full.value().isEmpty()) {
             throw new JournalException(
                     full.problems().stream().map(Problem::problem).collect(Collectors.joining("; ")));
@@ -157,7 +209,7 @@ final class LibrarySheets implements Sheets {
     @Override
     public Map<String, Said> said(String family, Optional<String> kept) {
         Map<String, Said> said = new LinkedHashMap<>();
-        compact(family, kept).ifPresent(sheet -> Compact.said(sheet)
+        compact(family, kept).map(this::whole).ifPresent(sheet -> Compact.said(sheet)
                 .forEach((at, value) -> said.put(at, new Said(value.value(), value.page()))));
         return said;
     }
@@ -215,8 +267,8 @@ final class LibrarySheets implements Sheets {
         return sound(told, "with those kits");
     }
 
-    private static String sound(ObjectNode sheet, String with) {
-        Read<FamilySheet> full = Expansion.expand(sheet, Library.shipped());
+    private String sound(ObjectNode sheet, String with) {
+        Read<FamilySheet> full = expanded(sheet);
         if (full.value().isEmpty()) {
             throw refused(with, full);
         }
@@ -225,7 +277,7 @@ final class LibrarySheets implements Sheets {
 
     @Override
     public FamilySheet full(String kept) {
-        Read<FamilySheet> read = SheetFiles.family(kept.getBytes(StandardCharsets.UTF_8));
+        Read<FamilySheet> read = SheetFiles.family(kept.getBytes(StandardCharsets.UTF_8), this::base);
         return read.value().orElseThrow(() -> refused("that was kept", read));
     }
 

@@ -131,7 +131,7 @@ public final class Yards {
                         Yards::hold,
                         new Kept(PictureFolder.beside(log)),
                         new SimulatedInstruments(),
-                        new LibrarySheets(),
+                        new LibrarySheets(family -> journal.setting(Settings.SHEET + family, "")),
                         YardTables.form(),
                         new Lists(),
                         practice,

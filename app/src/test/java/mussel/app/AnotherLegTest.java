@@ -22,6 +22,7 @@ import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.exchange.library.Library;
+import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
 
 /** A leg that no file describes: named, taken in and worked on by keys alone. */
@@ -83,6 +84,41 @@ class AnotherLegTest extends WindowJourney {
         FamilySheet other = shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
         assertThat(other.id()).isEqualTo("nameless-40-2");
         assertThat(shop.families()).contains(sheet, other);
+    }
+
+    @Test
+    void theSameLegUnderAnotherNameSharesItsSheetAndKeepsOnlyWhatDiffers() throws Exception {
+        key(KeyCode.CONTROL, KeyCode.N);
+        typed("Byssus");
+        key(KeyCode.DIGIT1);
+        key(KeyCode.DIGIT5);
+        typed("Tern 50");
+        click("#another-like-tern-60");
+        click("#another-shares-share");
+        click("#take-in-do");
+        FamilySheet sheet = now().sheet();
+        assertThat(sheet.id()).isEqualTo("tern-50");
+        assertThat(sheet.oil().capacityMl()).hasValue(430);
+        assertThat(sheet.origin()).contains("Shares the sheet of Tern 60");
+        shop.sheets().say("tern-50", Map.of("/values/oil/capacity", "380 ml"), "12");
+        shop.sheets().say("tern-60", Map.of("/values/weight", "33 kg", "/values/oil/capacity", "440 ml"), "9");
+        restart();
+        FamilySheet later = shop.families().stream()
+                .filter(f -> f.id().equals("tern-50"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(later.oil().capacityMl()).as("its own").hasValue(380);
+        assertThat(later.construction().weightKg())
+                .as("what became of the shared sheet")
+                .isEqualTo(33);
+        Path file = folder.resolve("tern-50.yaml");
+        shop.sheets().described().write("tern-50", file);
+        assertThat(Files.readString(file)).as("another yard may lack the other").doesNotContain("like:");
+        assertThat(SheetFiles.family(Files.readAllBytes(file))
+                        .value()
+                        .orElseThrow()
+                        .oil())
+                .isEqualTo(later.oil());
     }
 
     @Test

@@ -19,6 +19,7 @@ import mussel.core.sheet.Substitute;
  * @param format the format of the file
  * @param id the family's id in files; made from its title where it is absent
  * @param title its name for people
+ * @param like the family whose sheet it shares: only what differs stands here
  * @param maker who builds it
  * @param origin which manual, which issue
  * @param size how big it is
@@ -39,6 +40,7 @@ public record CompactSheet(
         @Given("the format") Format format,
         @Given("the family's id") Optional<String> id,
         @Given("the family's name") String title,
+        @Given("the family whose sheet it shares") Optional<String> like,
         @Given(value = "the maker", orElse = "-") String maker,
         @Given(value = "where the values come from", orElse = "As the yard has described it") String origin,
         @Given("how big it is") Size size,

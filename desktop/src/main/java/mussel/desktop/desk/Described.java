@@ -304,14 +304,35 @@ public final class Described {
 
     /** Begins a sheet under an id nobody has, and keeps it. */
     FamilySheet begin(String title, Size size, Map<String, String> answers, Set<String> taken) {
+        String id = free(title, taken);
+        return keep(id, sheets.begin(id, title, size, answers));
+    }
+
+    /** Begins a sheet that shares that of a family, under an id nobody has, and keeps it. One that is shared itself is shared on. */
+    FamilySheet beginLike(String title, String family, Set<String> taken) {
+        String id = free(title, taken);
+        return keep(id, sheets.beginLike(id, title, base(family).orElse(family)));
+    }
+
+    private static String free(String title, Set<String> taken) {
         String wanted = CompactSheet.idOf(title);
         String id = wanted;
         for (int n = 2; taken.contains(id); n++) {
             id = wanted + "-" + n;
         }
-        String kept = sheets.begin(id, title, size, answers);
-        FamilySheet sheet = sheets.full(kept);
-        decisions(id).decide(by(), kept);
-        return sheet;
+        return id;
+    }
+
+    /** The family whose sheet a family shares; empty where its own stands alone. */
+    public Optional<String> base(String family) {
+        return sheets.base(kept(family));
+    }
+
+    /** The sheets that share that of a family, as they are now. */
+    List<FamilySheet> sharing(String family) {
+        return Settings.sheets(journal.settings()).values().stream()
+                .filter(kept -> sheets.base(Optional.of(kept)).equals(Optional.of(family)))
+                .map(sheets::full)
+                .toList();
     }
 }

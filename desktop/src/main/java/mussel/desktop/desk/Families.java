@@ -59,8 +59,14 @@ public final class Families {
         own.or(() -> ships(family)).ifPresent(this::put);
     }
 
-    /** A family's sheet as it is from now on; the bench draws its legs by it. */
+    /** A family's sheet as it is from now on, and with it those that share it. */
     private void put(FamilySheet sheet) {
+        putAlone(sheet);
+        described.sharing(sheet.id()).forEach(this::putAlone);
+    }
+
+    /** The bench draws the legs of a family by its sheet. */
+    private void putAlone(FamilySheet sheet) {
         FamilySheet before = known().put(sheet.id(), sheet);
         if (before == null || !before.outline().equals(sheet.outline())) {
             journal.benchLines().keepOutline(sheet.id(), sheet.outline());
@@ -150,7 +156,7 @@ public final class Families {
     /** Sheets came in from elsewhere: they are read anew. */
     public void readAnew() {
         families.clear();
-        described.all().forEach(this::put);
+        described.all().forEach(this::putAlone);
     }
 
     /** Writes numbers of parts into the sheet of a family. */
@@ -181,6 +187,13 @@ public final class Families {
     /** Describes a leg that no file describes, so that it stands among the families from now on. */
     public FamilySheet describe(String title, Size size, Map<String, String> answers) {
         FamilySheet sheet = described.begin(title, size, answers, known().keySet());
+        put(sheet);
+        return sheet;
+    }
+
+    /** Describes a leg that is one of a known family under another name: it shares that sheet, only what differs is kept. */
+    public FamilySheet describeLike(String title, String family) {
+        FamilySheet sheet = described.beginLike(title, family, known().keySet());
         put(sheet);
         return sheet;
     }

@@ -61,6 +61,16 @@ public interface Sheets {
      */
     String begin(String id, String title, Size size, Map<String, String> answers);
 
+    /** The family whose sheet a kept one shares; empty where it stands alone. */
+    Optional<String> base(Optional<String> kept);
+
+    /**
+     * Begins a sheet that shares another family's: only what differs will stand in it.
+     *
+     * @throws mussel.core.job.JournalException with the reason why there is none
+     */
+    String beginLike(String id, String title, String family);
+
     /**
      * A sheet with what its manual says written into it.
      *

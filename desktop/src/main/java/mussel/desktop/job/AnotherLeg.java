@@ -56,7 +56,10 @@ final class AnotherLeg extends Column {
     private final Map<String, PickRow> rows = new LinkedHashMap<>();
     private final Map<String, String> answers = new LinkedHashMap<>();
     private final List<Region> unknown;
+    private final PickRow shares;
     private Optional<Size> picked = Optional.empty();
+    private Optional<String> like = Optional.empty();
+    private boolean shared;
 
     /** A name is typed with Enter after it. */
     private static final class Name extends TextField implements Question {
@@ -108,10 +111,22 @@ final class AnotherLeg extends Column {
             }
         });
         size.setMinHeight(USE_PREF_SIZE);
+        shares = new PickRow(
+                        "another-shares",
+                        "Its sheet",
+                        List.of(
+                                Choice.text("copy", "Copy its answers"),
+                                Choice.text("share", "Same leg, another name")))
+                .optional()
+                .keepsOne()
+                .onPick(how -> share(how.equals(Optional.of("share"))));
+        shares.show(Optional.of("copy"));
+        shown(shares, false);
         Column asked = new Column(8);
         asked.getChildren()
                 .addAll(
                         like(),
+                        shares,
                         Texts.dim("How it is built, as far as you know. What is left open is asked for at the step that"
                                 + " depends on it."));
         for (Feature feature : described.features()) {
@@ -138,6 +153,10 @@ final class AnotherLeg extends Column {
         shop.families().forEach(f -> known.add(Choice.text(f.id(), f.title())));
         return new PickRow("another-like", "Built like", known).optional().onPick(family -> {
             answers.clear();
+            like = family.filter(f -> !f.equals(NOBODY));
+            boolean shareable = like.filter(described::changeable).isPresent();
+            shown(shares, shareable);
+            share(shareable && shared);
             family.map(described::answers).ifPresent(answers::putAll);
             rows.forEach((feature, row) -> row.show(Optional.ofNullable(answers.get(feature))));
             asks();
@@ -145,13 +164,24 @@ final class AnotherLeg extends Column {
         });
     }
 
+    /** Whether it is the same leg under another name: then nothing more is asked, and what differs is said in its sheet later. */
+    private void share(boolean yes) {
+        shared = yes;
+        shares.show(Optional.of(yes ? "share" : "copy"));
+        shown(size, !yes);
+        asks();
+    }
+
     /** Only what the answers so far leave to be asked is asked. */
     private void asks() {
         for (Feature feature : described.features()) {
-            boolean asked = feature.asked(answers);
-            rows.get(feature.id()).setVisible(asked);
-            rows.get(feature.id()).setManaged(asked);
+            shown(rows.get(feature.id()), !shared && feature.asked(answers));
         }
+    }
+
+    private static void shown(Node node, boolean yes) {
+        node.setVisible(yes);
+        node.setManaged(yes);
     }
 
     private PickRow row(Feature feature) {
@@ -203,12 +233,17 @@ final class AnotherLeg extends Column {
                         + name.getText().strip().length() + "."
                 : name.open()
                         ? "Say what the leg is called: a maker's mark, or a word of your own."
-                        : picked.isEmpty() ? "Pick how big it is: weights, oil and minutes are estimated by that." : "";
+                        : picked.isEmpty() && !shared
+                                ? "Pick how big it is: weights, oil and minutes are estimated by that."
+                                : "";
     }
 
     /** Keeps its sheet; it stands among the families from now on. */
     FamilySheet describe() {
         Map<String, String> given = new LinkedHashMap<>(answers);
+        if (shared) {
+            return shop.sheets().describeLike(name.getText().strip(), like.orElseThrow());
+        }
         given.values().removeIf(Answer.UNKNOWN::equals);
         return shop.sheets().describe(name.getText().strip(), picked.orElseThrow(), given);
     }

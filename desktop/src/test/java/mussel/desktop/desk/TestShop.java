@@ -172,6 +172,16 @@ public final class TestShop {
         }
 
         @Override
+        public Optional<String> base(Optional<String> kept) {
+            return Optional.empty();
+        }
+
+        @Override
+        public String beginLike(String id, String title, String family) {
+            throw new JournalException("no sheets here");
+        }
+
+        @Override
         public String answer(String family, Optional<String> kept, String feature, Optional<String> answer) {
             throw new JournalException("no sheets here");
         }

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import mussel.core.library.CompactSheet;
@@ -58,9 +59,24 @@ public final class Expansion {
         this.manual = new Manual(library, sheet);
     }
 
-    /** Reads a compact sheet and makes the full one of it, or says everything that is wrong with it. */
+    /** Reads a compact sheet that stands alone and makes the full one of it, or says everything that is wrong with it. */
     public static Read<FamilySheet> expand(JsonNode compact, Library library) {
-        Read<CompactSheet> read = RecordReader.read(library.withMeaning(compact), CompactSheet.class);
+        return expand(compact, library, id -> Optional.empty());
+    }
+
+    /**
+     * Reads a compact sheet and makes the full one of it, or says everything that is wrong with it.
+     *
+     * @param bases the compact sheets there are, by family: what a sheet that shares another's is read over
+     */
+    public static Read<FamilySheet> expand(
+            JsonNode compact, Library library, Function<String, Optional<JsonNode>> bases) {
+        Read<JsonNode> whole = Shared.whole(compact, bases);
+        if (whole.value().isEmpty()) {
+            return new Read<>(Optional.empty(), whole.problems());
+        }
+        Read<CompactSheet> read =
+                RecordReader.read(library.withMeaning(whole.value().get()), CompactSheet.class);
         return read.value().isPresent()
                 ? expand(read.value().get(), library)
                 : new Read<>(Optional.empty(), read.problems());

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
 import mussel.core.sheet.FamilySheet;
 import mussel.exchange.library.Library;
 import mussel.exchange.parts.CatalogueFiles;
@@ -30,12 +31,16 @@ public final class SheetCompiler {
         Library library = Library.of(tree);
         for (String id : SheetFiles.SHIPPED) {
             Path yaml = folder.resolve("families").resolve(id + ".yaml");
-            Read<FamilySheet> sheet = SheetFiles.family(Files.readAllBytes(yaml), () -> library);
+            Read<FamilySheet> sheet =
+                    SheetFiles.family(Files.readAllBytes(yaml), () -> library, base -> Optional.empty());
             write(yaml.resolveSibling(id + ".json"), sheet, id);
         }
         for (String id : SheetFiles.EARLIER) {
             Path yaml = folder.resolve("earlier").resolve(id + ".yaml");
-            write(yaml.resolveSibling(id + ".json"), SheetFiles.family(Files.readAllBytes(yaml), () -> library), id);
+            write(
+                    yaml.resolveSibling(id + ".json"),
+                    SheetFiles.family(Files.readAllBytes(yaml), () -> library, base -> Optional.empty()),
+                    id);
         }
         Path verdict = folder.resolveSibling("verdict");
         write(

@@ -8,6 +8,7 @@ import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.zip.CRC32;
 import mussel.core.job.Yard;
@@ -32,20 +33,27 @@ public final class SheetFiles {
 
     /** Reads one family sheet, compact or whole, or says everything that is wrong with it. */
     public static Read<FamilySheet> family(byte[] utf8) {
-        return family(utf8, Library::shipped);
+        return family(utf8, SheetFiles::compact);
     }
 
-    static Read<FamilySheet> family(byte[] utf8, Supplier<Library> library) {
+    /** The same over other sheets than those that ship, for one that shares another's. */
+    public static Read<FamilySheet> family(byte[] utf8, Function<String, Optional<JsonNode>> bases) {
+        return family(utf8, Library::shipped, bases);
+    }
+
+    static Read<FamilySheet> family(
+            byte[] utf8, Supplier<Library> library, Function<String, Optional<JsonNode>> bases) {
         Read<JsonNode> tree = Yaml.tree(utf8);
         if (tree.value().isEmpty()) {
             return new Read<>(Optional.empty(), tree.problems());
         }
-        return family(tree.value().get(), library);
+        return family(tree.value().get(), library, bases);
     }
 
-    private static Read<FamilySheet> family(JsonNode tree, Supplier<Library> library) {
+    private static Read<FamilySheet> family(
+            JsonNode tree, Supplier<Library> library, Function<String, Optional<JsonNode>> bases) {
         return tree.has("format")
-                ? Expansion.expand(tree, library.get())
+                ? Expansion.expand(tree, library.get(), bases)
                 : RecordReader.read(library.get().withMeaning(asRead(tree)), FamilySheet.class);
     }
 
@@ -61,7 +69,7 @@ public final class SheetFiles {
         List<FamilySheet> sheets = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
         for (int i = 0; i < (root.isArray() ? root.size() : 1); i++) {
-            Read<FamilySheet> read = family(root.isArray() ? root.get(i) : root, Library::shipped);
+            Read<FamilySheet> read = family(root.isArray() ? root.get(i) : root, Library::shipped, SheetFiles::compact);
             String place = root.isArray() ? "/" + i : "";
             read.problems().forEach(p -> problems.add(new Problem(place + p.at(), p.problem())));
             read.value().ifPresent(sheets::add);
