@@ -200,6 +200,29 @@ class YardPageTest extends WindowJourney {
     }
 
     @Test
+    void whatALearnerHasTickedStandsUnderPracticeByKindAloneOrWithHelp() {
+        yardPage();
+        click("#change-technicians");
+        robot.push(KeyCode.CONTROL, KeyCode.A).push(KeyCode.BACK_SPACE).write("Bo");
+        click("#yard-0-2-apprentice");
+        click("#yard-keep");
+        worked();
+        int job = job("Byssus", false);
+        robot.push(KeyCode.F10);
+        robot.push(KeyCode.DIGIT1);
+        robot.interact(() -> window.open(job));
+        go(Station.STRIP);
+        robot.push(KeyCode.F5);
+        robot.push(KeyCode.SPACE);
+        robot.push(KeyCode.CONTROL, KeyCode.L);
+        click("#book-page-practice");
+        worked();
+        assertThat(words("#learners"))
+                .contains("What Bo has done at the bench")
+                .anyMatch(t -> t.endsWith(": once with help."));
+    }
+
+    @Test
     void theYardsOwnNumberForTheTablesCountsAtOnceAndOneThatFitsNothingIsRefused() {
         int job = job("Byssus", false);
         String cause = now().knowledge().causes().get(0).id();

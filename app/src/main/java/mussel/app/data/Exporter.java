@@ -167,6 +167,7 @@ public final class Exporter {
         });
         lists.put("readings.csv", writer -> LogCsv.readings(() -> readable(jobs), writer));
         lists.put("holds.csv", writer -> LogCsv.holds(() -> readable(jobs), writer));
+        lists.put("steps.csv", writer -> LogCsv.steps(() -> readable(jobs), writer));
         lists.put("due.csv", writer -> LogCsv.due(due(scope), today, writer));
         // All names are looked at before the first list is written.
         Map<OutFile, Written> files = new LinkedHashMap<>();

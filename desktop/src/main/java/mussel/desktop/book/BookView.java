@@ -155,7 +155,7 @@ public final class BookView extends BorderPane {
             case YARD -> new YardPage(shop, onTakeIn, onTrouble);
             case SHELF -> new ShelfPage(shop, aside, onTrouble);
             case DATA -> new DataPage(shop, onTakeIn);
-            case PRACTICE -> new PracticePage(shop, onPractise, onTrouble);
+            case PRACTICE -> new PracticePage(shop, aside, onPractise, onTrouble);
         };
     }
 }

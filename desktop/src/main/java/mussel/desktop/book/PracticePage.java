@@ -25,6 +25,7 @@ import mussel.core.practice.Weak;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.RepairGoal;
+import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
@@ -47,6 +48,7 @@ final class PracticePage implements BookPage {
     private final VBox page = new Column(10);
     private final ScrollPane scroll = new ScrollArea(page);
     private final PickRow way;
+    private final LearnerCard learners;
     private final TextField number = new TextField();
     /** Made once the practice log could be opened. */
     private Optional<PickRow> family = Optional.empty();
@@ -57,8 +59,9 @@ final class PracticePage implements BookPage {
     /** The exercise whose reckoning is looked at. */
     private Optional<Integer> reckoned = Optional.empty();
 
-    PracticePage(Workshop shop, Consumer<Integer> onPractise, Consumer<String> onTrouble) {
+    PracticePage(Workshop shop, BackgroundQuery aside, Consumer<Integer> onPractise, Consumer<String> onTrouble) {
         this.shop = shop;
+        this.learners = new LearnerCard(shop, aside);
         this.onPractise = onPractise;
         this.onTrouble = onTrouble;
         page.setId("practice-page");
@@ -185,7 +188,8 @@ final class PracticePage implements BookPage {
         free.setAlignment(Pos.CENTER_LEFT);
         page.getChildren().addAll(Texts.heading("Free practice"), free);
         weak(mine);
-        page.getChildren().add(curve(mine));
+        page.getChildren().addAll(curve(mine), learners);
+        learners.show();
     }
 
     /** Legs for what whoever stands here gets wrong. */

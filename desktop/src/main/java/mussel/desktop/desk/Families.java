@@ -199,7 +199,7 @@ public final class Families {
     }
 
     /** The sheet a job goes by; empty where neither its family nor what it kept is here. */
-    Optional<FamilySheet> workedBy(Job job) {
+    public Optional<FamilySheet> workedBy(Job job) {
         String family = job.leg().family();
         return described.workedBy(job, Optional.ofNullable(known().get(family)), ships(family));
     }

@@ -15,6 +15,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Hold;
 import mussel.core.job.Job;
+import mussel.core.job.LearnerSteps;
 import mussel.core.leak.LeakReading;
 import mussel.core.log.DueForecast;
 import mussel.core.log.Visit;
@@ -92,6 +93,30 @@ public final class LogCsv {
 
     private static String rounded(double figure) {
         return String.format(Locale.ROOT, "%.2f", figure);
+    }
+
+    /** Every step that stands ticked, one a line, with who did it and who else was at the leg within half an hour. */
+    public static void steps(Iterable<List<Entry>> jobs, Appendable out) throws IOException {
+        CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
+        csv.printRecord("job", "boat and position", "family", "step", "at (UTC)", "by", "others within half an hour");
+        for (List<Entry> entries : jobs) {
+            Job job = Job.of(entries);
+            List<Entry> standing = job.undoLine().standing();
+            for (Entry entry : standing) {
+                if (entry.fact() instanceof Fact.Ticked ticked
+                        && ticked.done()
+                        && job.ticked(ticked.step()).isPresent()) {
+                    csv.printRecord(
+                            job.id(),
+                            Csv.plain(job.leg().title()),
+                            Csv.plain(job.leg().family()),
+                            Csv.plain(ticked.step()),
+                            entry.at(),
+                            Csv.plain(entry.by()),
+                            Csv.plain(String.join("; ", LearnerSteps.beside(standing, entry))));
+                }
+            }
+        }
     }
 
     /** Every reading that stands, one a line, with who made it when by which instrument. */
