@@ -13,6 +13,7 @@ import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Sentences;
 import mussel.core.sheet.Goal;
+import mussel.core.sheet.Part;
 import mussel.core.visit.AnodeShare;
 import mussel.core.visit.BesideItem;
 import mussel.core.visit.EngineOil;
@@ -49,7 +50,9 @@ public final class Beside {
         /** Waits for another visit. */
         PUT_OFF,
         /** The owner does not want it. */
-        REFUSED;
+        REFUSED,
+        /** Planned for this visit: its parts come with the order. */
+        TO_DO;
 
         private static State of(Optional<String> choice) {
             return choice.map(c -> State.valueOf(c.toUpperCase(java.util.Locale.ROOT)))
@@ -75,7 +78,7 @@ public final class Beside {
     /** Whether every item is answered. */
     public boolean answered() {
         for (BesideItem item : BesideItem.values()) {
-            if (state(item) == State.OPEN) {
+            if (state(item) == State.OPEN || state(item) == State.TO_DO) {
                 return false;
             }
         }
@@ -90,6 +93,33 @@ public final class Beside {
     /** How many cylinders are asked for; none while nobody said how many there are. */
     public int cylinders() {
         return (int) Math.min(MOST_CYLINDERS, ofTheEngine(Field.CYLINDERS).orElse(0));
+    }
+
+    /**
+     * The parts of the work planned or done beside the leg, by part: a plug for each cylinder, of anodes those that are not good for another season where they
+     * were looked at.
+     *
+     * @param state planned or done
+     */
+    public Map<String, Integer> parts(State state) {
+        Map<String, Integer> parts = new LinkedHashMap<>();
+        for (Part part : all.sheet().parts()) {
+            String[] beside = part.beside().orElse("").split("/");
+            BesideItem.of(beside[0]).filter(i -> state(i) == state).ifPresent(item -> {
+                int count = item == BesideItem.PLUGS ? Math.max(1, cylinders()) : part.qty();
+                boolean good = beside.length > 1
+                        && job.reading(Field.ANODE_LEFT.of(beside[1])).isPresent()
+                        && !new AnodeShare(
+                                        beside[1],
+                                        job.reading(Field.ANODE_LEFT.of(beside[1]))
+                                                .getAsDouble())
+                                .renew();
+                if (!good) {
+                    parts.put(part.id(), count);
+                }
+            });
+        }
+        return parts;
     }
 
     /** The engine's oil. */

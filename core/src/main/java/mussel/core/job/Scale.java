@@ -92,7 +92,7 @@ public enum Scale {
     /** The plugs and joints an hour after the run. */
     DRIPS("After an hour", "dry", "damp", "drips"),
     /** What became of work beside the leg, by item. */
-    BESIDE("Beside the leg", "sound", "done", "put_off", "refused"),
+    BESIDE("Beside the leg", "sound", "done", "put_off", "refused", "to_do"),
     /** What came at a grease point, by point. */
     GREASE_POINT("Grease came", "clean", "rusty", "dry", "stiff"),
     /** The colour of a plug, by cylinder. */

@@ -49,6 +49,16 @@ public final class Supply {
             order.brings().forEach((part, qty) -> ordered.merge(part, qty, Integer::sum));
             order.here().forEach((part, qty) -> here.merge(part, qty, Integer::sum));
         }
+        // The engine side is of the same visit and stands in the same order. What is done there used what was brought
+        // for it, and asks for nothing more.
+        Beside beside = new Beside(all);
+        beside.parts(Beside.State.TO_DO).forEach((part, qty) -> need.merge(part, qty, Math::max));
+        beside.parts(Beside.State.DONE).forEach((part, qty) -> {
+            int brought = taken.getOrDefault(part, 0) + ordered.getOrDefault(part, 0);
+            if (brought > 0) {
+                need.merge(part, Math.min(qty, brought), Math::max);
+            }
+        });
     }
 
     /** The parts of the sister leg by itself, where both are one visit and of one family: what the one orders too many of goes to the other. */

@@ -14,6 +14,7 @@ import mussel.core.measure.Given;
  * @param group where it lies on the mat
  * @param loose whether it is small, loose and easily lost
  * @param form what it looks like laid down, where the cutaway does not draw it or draws it edge on
+ * @param beside the work of the engine side it is renewed with, as {@code plugs}; of an anode with its place, as {@code anodes/tab}
  * @param opens what can be looked at once it is off; the library's where a whole sheet does not say
  */
 public record Part(
@@ -25,6 +26,7 @@ public record Part(
         @Given("where it lies on the mat") Place group,
         @Given(value = "whether it is easily lost", orElse = "false") boolean loose,
         @Given("what it looks like laid down") Optional<Form> form,
+        @Given("the work of the engine side it is renewed with") Optional<String> beside,
         @Given("what can be looked at once it is off") Optional<Opens> opens) {
     /** What can be looked at once a part is off, named as the diagnosis tables name it. */
     public enum Opens {
