@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -25,8 +26,12 @@ final class SoakMeter {
     private static final long REST_NS = 300_000_000;
     private static final double MEGA = 1024 * 1024;
 
+    /** From here on an answer is looked into: what holds the interface thread is sampled. */
+    private static final long HELD_MS = 20;
+
     private final HeapGrowth growth = new HeapGrowth();
     private final Map<String, Double> longest = new HashMap<>();
+    private final Map<String, String> held = new HashMap<>();
     private volatile String doing = "";
     private volatile boolean running = true;
     private volatile boolean asked;
@@ -71,15 +76,21 @@ final class SoakMeter {
             CountDownLatch answered = new CountDownLatch(1);
             long from = System.nanoTime();
             Platform.runLater(answered::countDown);
+            HeldBy by = new HeldBy();
             try {
-                answered.await();
+                while (!answered.await(HELD_MS, TimeUnit.MILLISECONDS)) {
+                    by.look();
+                }
             } catch (InterruptedException e) {
                 return;
             }
             double ms = (System.nanoTime() - from) / 1e6;
             if (!asked) {
                 synchronized (this) {
-                    longest.merge(what, ms, Math::max);
+                    if (ms > longest.getOrDefault(what, 0.0)) {
+                        longest.put(what, ms);
+                        held.put(what, by.most());
+                    }
                 }
             }
             LockSupport.parkNanos(PROBE_NS);
@@ -99,7 +110,7 @@ final class SoakMeter {
         String slow = longest.entrySet().stream()
                 .sorted(Map.Entry.<String, Double>comparingByValue(Comparator.reverseOrder()))
                 .limit(6)
-                .map(e -> e.getKey() + " " + Math.round(e.getValue()))
+                .map(e -> e.getKey() + " " + Math.round(e.getValue()) + held.getOrDefault(e.getKey(), ""))
                 .collect(Collectors.joining("; "));
         double worst = longest.values().stream().mapToDouble(d -> d).max().orElse(0);
         double live = liveMb();
@@ -116,6 +127,7 @@ final class SoakMeter {
                 slow,
                 growth.since());
         longest.clear();
+        held.clear();
         pausedMs = 0;
         longestPauseMs = 0;
         residentMb = 0;

@@ -463,7 +463,7 @@ public final class Assessment {
         return surroundings.sister();
     }
 
-    /** Both legs of a twin as one visit; empty where they are not. Computed when first asked for. */
+    /** Two legs as one visit; empty where there is none. Computed when first asked for. */
     public Optional<OneVisit> visit() {
         if (visit.isEmpty()) {
             visit = Optional.of(OneVisit.of(this));

@@ -3,13 +3,13 @@ package mussel.core.job;
 import java.util.Optional;
 
 /**
- * The leg that hangs beside one of a twin, as it is in the yard at the same time.
+ * The leg beside one of a job: the other of a twin while both are in the yard, or any leg that shares its visit.
  *
  * @param job its job
  * @param assessed everything computed for it by itself; only where both are one visit
  */
 public record Sister(Job job, Optional<Assessment> assessed) {
-    /** Whether two jobs are one visit: either says so, and neither that it is not. */
+    /** Whether two jobs are one visit: each names the other, or either leg of a twin says so and neither that it is not. */
     public static boolean oneVisit(Job one, Job other) {
         if (VisitWith.mutual(one, other)) {
             return true;

@@ -36,6 +36,8 @@ class EngineExtremesTest {
             "verdict",
             "{\"context\":{\"water\":\"sea\",\"age_years\":6},\"findings\":{\"oil_water\":\"milky\",\"washers\":\"sound\"},\"labour_per_h\":72,"
                     + "\"goals\":{\"driveshaft_seals\":{\"marginal_cost\":150,\"comeback_cost\":600}}}",
+            "runout",
+            "{\"highest_mm\":0.21,\"lowest_mm\":-0.04,\"play_mm\":0.03,\"limit_mm\":0.15,\"u_indicator_mm\":0.01}",
             "plan",
             "{\"family\":\"tern-60\",\"goals\":[\"driveshaft_seals\"],\"salt_years\":3,\"seed\":7}");
 
