@@ -1,11 +1,11 @@
 package mussel.core.job;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import mussel.core.log.Visit;
 import mussel.core.measure.Display;
 import mussel.core.measure.Sentences;
@@ -19,21 +19,27 @@ import org.hipparchus.stat.descriptive.DescriptiveStatistics;
  */
 public final class OwnTimes {
     /** Nothing is known. */
-    public static final OwnTimes NONE = new OwnTimes(Map.of());
+    public static final OwnTimes NONE = new OwnTimes(Map.of(), Map.of());
 
     /** From so many times on a step takes the yard's own. */
     public static final int ENOUGH = 5;
+
+    /** From so many times on a stuck step takes as much longer as it did here: it is rarer, and the sheet's figure is rougher. */
+    public static final int ENOUGH_STUCK = 3;
 
     private static final Sentences SAY = Sentences.beside(OwnTimes.class);
     private static final int LOW = 10;
     private static final int HIGH = 90;
 
     private final Map<String, Own> byStep;
+    /** On the mean, what a step took where something was stuck (min). */
+    private final Map<String, Double> stuck;
     /** By the sheet itself: to compare two would take longer than to plan. */
     private final Map<FamilySheet, FamilySheet> made = new IdentityHashMap<>();
 
-    private OwnTimes(Map<String, Own> byStep) {
+    private OwnTimes(Map<String, Own> byStep, Map<String, Double> stuck) {
         this.byStep = Map.copyOf(byStep);
+        this.stuck = Map.copyOf(stuck);
     }
 
     /**
@@ -71,21 +77,48 @@ public final class OwnTimes {
 
     /** The times of visits of one family. */
     public static OwnTimes of(List<Visit> visits) {
-        Map<String, List<Double>> told = new HashMap<>();
+        Map<String, DescriptiveStatistics> told = new HashMap<>();
+        Map<String, DescriptiveStatistics> stuck = new HashMap<>();
         for (Visit visit : visits) {
-            visit.work().ifPresent(w -> w.minutes()
-                    .forEach((step, minutes) ->
-                            told.computeIfAbsent(step, s -> new ArrayList<>()).add(minutes)));
+            visit.work().ifPresent(w -> {
+                gather(w.minutes(), told);
+                gather(w.stuck(), stuck);
+            });
         }
         Map<String, Own> own = new HashMap<>();
-        told.forEach((step, minutes) -> {
-            if (minutes.size() >= ENOUGH) {
-                DescriptiveStatistics all = new DescriptiveStatistics();
-                minutes.forEach(all::addValue);
-                own.put(step, new Own(minutes.size(), all.getPercentile(LOW), all.getMean(), all.getPercentile(HIGH)));
+        told.forEach((step, all) -> {
+            if (all.getN() >= ENOUGH) {
+                own.put(
+                        step,
+                        new Own((int) all.getN(), all.getPercentile(LOW), all.getMean(), all.getPercentile(HIGH)));
             }
         });
-        return own.isEmpty() ? NONE : new OwnTimes(own);
+        Map<String, Double> longer = new HashMap<>();
+        stuck.forEach((step, all) -> {
+            if (all.getN() >= ENOUGH_STUCK) {
+                longer.put(step, all.getMean());
+            }
+        });
+        return own.isEmpty() && longer.isEmpty() ? NONE : new OwnTimes(own, longer);
+    }
+
+    private static void gather(Map<String, Double> minutes, Map<String, DescriptiveStatistics> into) {
+        minutes.forEach((step, took) ->
+                into.computeIfAbsent(step, s -> new DescriptiveStatistics()).addValue(took));
+    }
+
+    /** What a step takes here on the mean where something is stuck at it (min); empty where that was not told often enough. */
+    public OptionalDouble stuck(String step) {
+        return stuck.containsKey(step) ? OptionalDouble.of(stuck.get(step)) : OptionalDouble.empty();
+    }
+
+    /** What the yard's own jobs say of a step, in sentences; empty where they say nothing. */
+    public String says(String step) {
+        String usual = of(step).map(Own::says).orElse("");
+        String longer = stuck(step).isPresent()
+                ? SAY.say("own.stuck", Display.workTime(stuck(step).getAsDouble()))
+                : "";
+        return (usual + " " + longer).strip();
     }
 
     /** What a step takes here; empty where it was not told often enough. */
@@ -95,12 +128,12 @@ public final class OwnTimes {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof OwnTimes times && times.byStep.equals(byStep);
+        return other instanceof OwnTimes times && times.byStep.equals(byStep) && times.stuck.equals(stuck);
     }
 
     @Override
     public int hashCode() {
-        return byStep.hashCode();
+        return 31 * byStep.hashCode() + stuck.hashCode();
     }
 
     /** How many steps of a sheet take the yard's own time. */
@@ -111,14 +144,18 @@ public final class OwnTimes {
 
     /** The family with those steps taking the yard's own time; the same sheet gives the same again. */
     synchronized FamilySheet over(FamilySheet sheet) {
-        if (counted(sheet) == 0) {
+        if (counted(sheet) == 0 && sheet.steps().stream().noneMatch(s -> stuck.containsKey(s.id()))) {
             return sheet;
         }
         return made.computeIfAbsent(
-                sheet,
-                s -> s.with(s.steps().stream()
-                        .map(step ->
-                                of(step.id()).map(o -> step.taking(o.minutes())).orElse(step))
-                        .toList()));
+                sheet, s -> s.with(s.steps().stream().map(this::own).toList()));
+    }
+
+    private Step own(Step step) {
+        Step timed = of(step.id()).map(o -> step.taking(o.minutes())).orElse(step);
+        return stuck(step.id()).isEmpty()
+                ? timed
+                : timed.seizing(Math.max(
+                        0, stuck(step.id()).getAsDouble() - timed.minutes().mean()));
     }
 }

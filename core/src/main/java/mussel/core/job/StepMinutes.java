@@ -11,11 +11,12 @@ import java.util.Optional;
 import mussel.core.log.Visit;
 import mussel.core.measure.Display;
 import mussel.core.measure.Sentences;
+import mussel.core.sheet.Seizure;
 import mussel.core.sheet.Step;
 
 /**
  * What steps really took, by their ticks: from one tick to the next. A gap longer than a step ever takes is a pause and taken out with its step; steps ticked in one
- * go, or quicker than any hand is, tell nothing.
+ * go, or quicker than any hand is, tell nothing. Where something was stuck, as a note of what was tried tells, the step may take as much longer.
  *
  * @param steps the steps that can be told, with their minutes
  * @param minutes what they took together (min)
@@ -47,8 +48,9 @@ public record StepMinutes(List<Took> steps, double minutes, double planned, doub
      *
      * @param step its id
      * @param minutes what it took (min)
+     * @param stuck whether something was stuck at it
      */
-    public record Took(String step, double minutes) {}
+    public record Took(String step, double minutes, boolean stuck) {}
 
     private record Tick(Step step, Instant at) {}
 
@@ -67,10 +69,12 @@ public record StepMinutes(List<Took> steps, double minutes, double planned, doub
             Step step = ticks.get(i).step();
             double gap =
                     Duration.between(ticks.get(i - 1).at(), ticks.get(i).at()).toMillis() / MINUTE_MS;
-            if (gap > Math.max(LEAST_PAUSE, PAUSE * step.minutes().high())) {
+            boolean stuck = now.job().note(Topic.STUCK.of(step.id())).isPresent();
+            double longer = stuck ? step.seizes().map(Seizure::extraMin).orElse(LEAST_PAUSE) : 0;
+            if (gap > Math.max(LEAST_PAUSE, PAUSE * (step.minutes().high() + longer))) {
                 pauses += gap;
             } else if (gap > Math.max(AT_ONCE, FASTER * step.minutes().low())) {
-                took.add(new Took(step.id(), gap));
+                took.add(new Took(step.id(), gap, stuck));
                 minutes += gap;
                 planned += step.meanMinutes(now.saltYears());
             }
@@ -96,9 +100,10 @@ public record StepMinutes(List<Took> steps, double minutes, double planned, doub
         return now.worth().map(worth -> {
             StepMinutes told = of(now);
             Map<String, Double> bySteps = new HashMap<>();
-            told.steps().forEach(s -> bySteps.put(s.step(), s.minutes()));
+            Map<String, Double> stuck = new HashMap<>();
+            told.steps().forEach(s -> (s.stuck() ? stuck : bySteps).put(s.step(), s.minutes()));
             double all = told.all(now.timedPlan().minutes().mean());
-            return new Visit.Work(bySteps, worth.spent(all), worth.cameTo(all), new Consent(now).quoted());
+            return new Visit.Work(bySteps, stuck, worth.spent(all), worth.cameTo(all), new Consent(now).quoted());
         });
     }
 

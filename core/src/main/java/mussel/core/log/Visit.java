@@ -140,14 +140,26 @@ public record Visit(
      * What the work of a job took and came to.
      *
      * @param minutes by step, what it took by its tick (min); only steps that can be told
+     * @param stuck by step, what it took where something was stuck and it was written down what was tried (min); apart from the others
      * @param spent work and parts of it (money)
      * @param cameTo the same with tools and the days without the boat, as an estimate reckons (money)
      * @param quoted the most the estimate named when the owner said yes to it (money); empty where nobody asked him
      */
-    public record Work(Map<String, Double> minutes, double spent, double cameTo, OptionalDouble quoted) {
-        /** Keeps its own copy. */
+    public record Work(
+            Map<String, Double> minutes,
+            Map<String, Double> stuck,
+            double spent,
+            double cameTo,
+            OptionalDouble quoted) {
+        /** Keeps its own copies; visits filed by earlier versions tell of nothing stuck. */
         public Work {
             minutes = Map.copyOf(minutes);
+            stuck = stuck == null ? Map.of() : Map.copyOf(stuck);
+        }
+
+        /** Work on which nothing was stuck. */
+        public Work(Map<String, Double> minutes, double spent, double cameTo, OptionalDouble quoted) {
+            this(minutes, Map.of(), spent, cameTo, quoted);
         }
     }
 

@@ -83,6 +83,15 @@ public record Step(
 
     /** The same step, taking other minutes. */
     public Step taking(Minutes other) {
+        return with(other, seizes);
+    }
+
+    /** The same step, taking as many more minutes where something is stuck; one at which nothing seizes stays. */
+    public Step seizing(double extraMin) {
+        return with(minutes, seizes.map(s -> new Seizure(s.what(), s.ratePerYear(), extraMin)));
+    }
+
+    private Step with(Minutes took, Optional<Seizure> seized) {
         return new Step(
                 id,
                 title,
@@ -102,8 +111,8 @@ public record Step(
                 cautions,
                 ask,
                 finds,
-                other,
-                seizes,
+                took,
+                seized,
                 cureMin,
                 once);
     }

@@ -67,6 +67,21 @@ class OwnTimesTest {
         assertThat(own.says()).contains("5 times here", "14 min");
     }
 
+    @Test
+    void whatWasStuckThreeTimesTellsHowMuchLongerItTakesAndNothingOfTheUsualTime() {
+        List<Visit> visits = new ArrayList<>();
+        for (int i = 0; i < 3; i++) {
+            Visit.Work work =
+                    new Visit.Work(Map.of(), Map.of("leg_loose", 60.0 + 30 * i), 0, 0, OptionalDouble.empty());
+            assertThat(OwnTimes.of(visits).stuck("leg_loose")).as("after %d", i).isEmpty();
+            visits.add(visit(i + 1, false, "Seals", work));
+        }
+        OwnTimes own = OwnTimes.of(visits);
+        assertThat(own.stuck("leg_loose")).hasValue(90);
+        assertThat(own.of("leg_loose")).isEmpty();
+        assertThat(own).isNotEqualTo(OwnTimes.NONE);
+    }
+
     @Property
     void whateverWasTickedTheMeanOfTheStepIsTheMeanOfTheTicks(
             @ForAll @Size(min = 5, max = 30) List<@DoubleRange(min = 0.5, max = 600) Double> minutes) {

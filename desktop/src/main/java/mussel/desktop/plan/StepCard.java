@@ -154,7 +154,7 @@ final class StepCard extends Column {
         Optional<OwnTimes.Own> own = now.own().times().of(step.id());
         where.setText(step.place().title() + ", "
                 + Display.workTime(planned.step().minutes().mean()) + (own.isPresent() ? " here" : ""));
-        ownTime.setText(own.map(OwnTimes.Own::says).orElse(""));
+        ownTime.setText(now.own().times().says(step.id()));
         pseudoClassStateChanged(CURRENT, current);
         pseudoClassStateChanged(DONE, done);
         if (open && body.isEmpty()) {

@@ -17,6 +17,7 @@ import mussel.core.job.Scale;
 import mussel.core.job.StepMinutes;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
+import mussel.core.job.Topic;
 import mussel.core.parts.Catalogue;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.Planning;
@@ -71,6 +72,37 @@ class StepMinutesTest {
         assertThat(took.minutes()).isCloseTo(20, within(1e-9));
         assertThat(took.pauses()).isCloseTo(16 * 60, within(1e-9));
         assertThat(took.says()).contains("2 of " + now().plan().steps().size() + " steps", "20 min");
+    }
+
+    /** A gap of two hours is a pause, unless somebody wrote down what was tried at what was stuck: then it is what that step took. */
+    @Test
+    void timeAtAStuckStepIsNoPauseAndIsKeptApart() {
+        int stuck = seizing();
+        tick(stuck - 1, 10);
+        tick(stuck, 10 + 70);
+        assertThat(StepMinutes.of(now()).steps()).isEmpty();
+        assertThat(StepMinutes.of(now()).pauses()).isCloseTo(70, within(1e-9));
+        String step = now().plan().steps().get(stuck).step().id();
+        note(60, new Fact.Noted(Topic.STUCK.of(step), "penetrant overnight, then heat"));
+        StepMinutes took = StepMinutes.of(now());
+        assertThat(took.pauses()).isZero();
+        assertThat(took.steps()).singleElement().satisfies(s -> {
+            assertThat(s.step()).isEqualTo(step);
+            assertThat(s.stuck()).isTrue();
+            assertThat(s.minutes()).isCloseTo(70, within(1e-9));
+        });
+    }
+
+    /** A step of the plan at which something may seize, quick enough for an hour to be a pause. */
+    private int seizing() {
+        List<PlannedStep> steps = now().plan().steps();
+        for (int i = 1; i < steps.size(); i++) {
+            if (steps.get(i).step().seizes().isPresent()
+                    && steps.get(i).step().minutes().high() < 30) {
+                return i;
+            }
+        }
+        throw new AssertionError("nothing seizes");
     }
 
     @Test

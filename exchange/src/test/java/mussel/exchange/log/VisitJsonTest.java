@@ -44,7 +44,10 @@ class VisitJsonTest {
         assertThat(kept).doesNotContain("comeback");
         assertThat(VisitJson.read(kept)).isEqualTo(VISIT);
         Visit worked = VISIT.proved(
-                true, true, Optional.of(new Visit.Work(Map.of("pump_off", 12.5), 240, 320, OptionalDouble.of(300))));
+                true,
+                true,
+                Optional.of(new Visit.Work(
+                        Map.of("pump_off", 12.5), Map.of("leg_loose", 90.0), 240, 320, OptionalDouble.of(300))));
         assertThat(VisitJson.read(VisitJson.write(worked))).isEqualTo(worked);
     }
 
