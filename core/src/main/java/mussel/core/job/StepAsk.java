@@ -151,7 +151,7 @@ public record StepAsk(List<String> forbidden, List<String> lastChance, Optional<
     }
 
     /** What fell in and is not out yet, in the words it was written down in. */
-    private static Optional<String> fellIn(Assessment all) {
+    static Optional<String> fellIn(Assessment all) {
         String fell = all.job().notes().entrySet().stream()
                 .filter(n -> n.getKey().name().equals(Topic.FELL_IN.address().name()))
                 .map(n -> n.getValue().strip())

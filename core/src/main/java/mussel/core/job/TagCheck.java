@@ -30,6 +30,7 @@ final class TagCheck {
         if (countersign.waits()) {
             untold.add(countersign.says());
         }
+        StepAsk.fellIn(all).ifPresent(what -> untold.add(SAY.say("block.fell", what)));
         List<Plan.PlannedStep> steps = all.plan().steps();
         boolean begun =
                 steps.stream().anyMatch(s -> all.job().ticked(s.step().id()).isPresent());

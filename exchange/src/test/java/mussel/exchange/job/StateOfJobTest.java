@@ -275,6 +275,9 @@ class StateOfJobTest {
                         .lastChance())
                 .as("nothing closes there")
                 .noneMatch(s -> s.contains("washer, into"));
+        assertThat(now().blocks())
+                .as("nor is the leg tagged in silence")
+                .anyMatch(b -> b.contains("into the gear side"));
         note(new Fact.Noted(Topic.FELL_IN.of("carrier_off"), ""));
         assertThat(StepAsk.of(now(), closing).asks(Instant.MAX)).as("it is out").isEqualTo(before);
     }
