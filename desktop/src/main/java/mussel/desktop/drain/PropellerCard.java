@@ -37,7 +37,7 @@ final class PropellerCard extends Column {
 
     PropellerCard(Desk desk, JobFields fields, JobPicks picks) {
         super(8);
-        setId("propeller");
+        setId("propeller-off");
         Knowledge knowledge = desk.now().get().knowledge();
         Flow looks = new Flow(18, 8);
         for (String look : LOOKS) {
