@@ -5,8 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.concurrent.TimeUnit;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Label;
+import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.job.LegRef;
+import mussel.core.job.Scale;
 import mussel.core.job.Station;
+import mussel.core.plan.Plan.PlannedStep;
+import mussel.core.sheet.Step;
 import mussel.desktop.estimate.EstimateStation;
 import mussel.desktop.parts.PartsStation;
 import org.apache.pdfbox.Loader;
@@ -17,6 +23,35 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** After the verdict, in the real window: what else while it is open, the mat, the order, and the owner's estimate. */
 class PlanAndPartsTest extends DemoJourney {
+    /** The view of one leg is used for the next: what stands at a step is what that leg's own sheet says, never what the last one's said. */
+    @Test
+    void aStepSaysWhatTheSheetOfItsOwnLegSaysWhicheverLegWasOpenBefore() {
+        int split = begun("Raft tender 2", "wren-8");
+        int whole = begun("Gannet", "tern-60");
+        for (int job : new int[] {split, whole, split}) {
+            robot.interact(() -> window.open(job));
+            click("#station-strip");
+            click("#strip-view-steps");
+            for (PlannedStep step : now().stripSteps()) {
+                click("#open-" + step.step().id());
+                assertThat(find("#open-" + step.step().id(), ButtonBase.class).getText())
+                        .endsWith(step.step().title());
+                if (Step.says(step.step().detail())) {
+                    assertThat(robot.lookup(".label").queryAllAs(Label.class))
+                            .as(step.step().title())
+                            .extracting(Label::getText)
+                            .contains(step.step().detail());
+                }
+            }
+        }
+    }
+
+    private int begun(String boat, String family) {
+        int job = shop.takeIn(new LegRef(boat, boat, LegRef.Position.SINGLE, family));
+        shop.journal().append(job, "a", new Fact.Chosen(Scale.GOAL.of("propshaft_seals"), "yes"));
+        return job;
+    }
+
     @Test
     void theMilkyLegGetsItsPlanItsPartsAndItsWorth() throws Exception {
         open("Spat Lass, port");

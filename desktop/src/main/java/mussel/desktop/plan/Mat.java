@@ -193,10 +193,9 @@ final class Mat extends Column {
         }
         FlowPane counted = new Flow(12, 8);
         for (Loose piece : loose) {
-            counted.getChildren().add(counts.computeIfAbsent(piece.part(), part -> fields.field(
-                            Field.COUNTED,
-                            Field.COUNTED.of(part),
-                            now.supply().title(part) + ", of " + piece.expected())
+            String label = now.supply().title(piece.part()) + ", of " + piece.expected();
+            counted.getChildren().add(counts.computeIfAbsent(piece.part() + label, part -> fields.field(
+                            Field.COUNTED, Field.COUNTED.of(piece.part()), label)
                     .tall()));
         }
         fields.show(now);

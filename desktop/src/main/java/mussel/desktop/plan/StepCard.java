@@ -277,7 +277,8 @@ final class StepCard extends Column {
         row.setRowValignment(javafx.geometry.VPos.BASELINE);
         for (String tool : tools) {
             Matcher size = SIZE.matcher(tool);
-            if (size.find()) {
+            boolean apart = size.find() && (size.start() == 0 || size.end() == tool.length());
+            if (apart) {
                 String rest = (tool.substring(0, size.start()) + tool.substring(size.end())).strip();
                 HBox sized = new Row(6, label(size.group(), "tool-size"), label(rest, "plain"));
                 sized.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);

@@ -29,7 +29,10 @@ import mussel.desktop.kit.Texts;
 public final class StepList extends Column {
     private final Desk desk;
     private final Predicate<Step> shown;
-    private final Map<String, StepCard> cards = new HashMap<>();
+    /** By the step as its own sheet has it: steps of one id are done otherwise on legs of another family. */
+    private final Map<Step, StepCard> cards = new HashMap<>();
+
+    private String family = "";
     private final Map<String, Label> stopLines = new HashMap<>();
     private final Button fold = new Button();
     private Optional<String> opened = Optional.empty();
@@ -135,6 +138,10 @@ public final class StepList extends Column {
             opened = Optional.empty();
             showDone = false;
         }
+        if (!now.sheet().id().equals(family)) {
+            family = now.sheet().id();
+            cards.clear();
+        }
         List<PlannedStep> steps =
                 now.plan().steps().stream().filter(s -> shown.test(s.step())).toList();
         String current = steps.stream()
@@ -154,7 +161,7 @@ public final class StepList extends Column {
         }
         for (int i = showDone ? 0 : folded; i < steps.size(); i++) {
             Step step = steps.get(i).step();
-            StepCard card = cards.computeIfAbsent(step.id(), id -> made(step));
+            StepCard card = cards.computeIfAbsent(step, this::made);
             card.show(
                     now,
                     steps.get(i),

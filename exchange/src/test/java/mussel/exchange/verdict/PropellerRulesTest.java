@@ -69,6 +69,18 @@ class PropellerRulesTest {
         assertThat(advice(hub).sets().get(0).goals()).contains("propeller");
     }
 
+    /** What the indicator and the paint mark say outranks what the leg came in for: nobody is told to fit a shaft that the odds then leave alone. */
+    @Test
+    void whatWasMeasuredIsBelievedWhateverTheComplaint() {
+        for (Complaint complaint : Complaint.values()) {
+            VerdictInput bent = found(Optional.of(complaint), Map.of("shaft_runout", "bent", "oil_water", "streaks"));
+            assertThat(causes(bent).get("shaft_bent")).as("%s", complaint).isGreaterThan(0.8);
+            assertThat(advice(bent).sets().get(0).goals()).as("%s", complaint).contains("prop_shaft");
+            VerdictInput moved = found(Optional.of(complaint), Map.of("hub_mark", "moved"));
+            assertThat(advice(moved).sets().get(0).goals()).as("%s", complaint).contains("propeller");
+        }
+    }
+
     @Test
     void whoseLegDoesNotShakeIsSoldNoPropeller() {
         VerdictInput service = found(Optional.of(Complaint.SERVICE), Map.of());
