@@ -147,7 +147,7 @@ class PracticeTest {
     @Test
     void whatComesBackIsWhatWasStated() {
         PracticeResult.Reliability back =
-                Practice.run(KNOWLEDGE, asked(400, 1, Policy.CHECKLIST)).calibrationBack();
+                Practice.run(KNOWLEDGE, asked(800, 1, Policy.CHECKLIST)).calibrationBack();
         assertThat(back.bins())
                 .filteredOn(b -> b.n() >= 20)
                 .hasSizeGreaterThan(3)
