@@ -261,18 +261,24 @@ public final class Importer {
         return journal.setting(Settings.DEMO, "on").equals("off") ? shipped.bare() : shipped;
     }
 
+    /** The compact sheet of a family here: the yard's own, else the one that ships. */
+    private Optional<JsonNode> compact(String family) {
+        String own = journal.setting(Settings.SHEET + family, "");
+        return own.isEmpty()
+                ? SheetFiles.compact(family)
+                : Yaml.tree(own.getBytes(StandardCharsets.UTF_8)).value();
+    }
+
     /** A sheet over the library of procedures becomes one of the yard's own, with its history, and counts at once. */
     private Incoming compact(Sheet sheet, JsonNode root) {
-        Read<FamilySheet> read = SheetFiles.family(sheet.bytes());
+        Read<FamilySheet> read = SheetFiles.family(sheet.bytes(), this::compact);
         if (read.value().isEmpty()) {
             return refused(sheet.file(), Lines.of(sheet.bytes()).told(read.problems()));
         }
         FamilySheet value = read.value().get();
         String key = Settings.SHEET + value.id();
         String own = journal.setting(key, "");
-        Optional<JsonNode> before = own.isEmpty()
-                ? SheetFiles.compact(value.id())
-                : Yaml.tree(own.getBytes(StandardCharsets.UTF_8)).value();
+        Optional<JsonNode> before = compact(value.id());
         List<String> changes =
                 SheetChanges.between(before.orElseGet(MissingNode::getInstance), root, Library.shipped());
         List<String> says = new ArrayList<>();

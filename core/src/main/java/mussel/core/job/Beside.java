@@ -2,12 +2,14 @@ package mussel.core.job;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -93,6 +95,14 @@ public final class Beside {
     /** How many cylinders are asked for; none while nobody said how many there are. */
     public int cylinders() {
         return (int) Math.min(MOST_CYLINDERS, ofTheEngine(Field.CYLINDERS).orElse(0));
+    }
+
+    /** What was to be done in this visit and is not done, by title. */
+    String planned() {
+        return Arrays.stream(BesideItem.values())
+                .filter(item -> state(item) == State.TO_DO)
+                .map(BesideItem::title)
+                .collect(Collectors.joining(", "));
     }
 
     /**

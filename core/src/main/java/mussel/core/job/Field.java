@@ -121,7 +121,7 @@ public enum Field {
     /** Its lowest mark. */
     RUNOUT_LOW("lowest mark", RunoutInput.class, "lowestMm"),
     /** How far the propeller shaft lifts in its bearings. */
-    RUNOUT_PLAY("play of the shaft", RunoutInput.class, "playMm"),
+    RUNOUT_PLAY("bearing play", RunoutInput.class, "playMm"),
     /** The case after the run. */
     RUN_TEMP("case after the run", Kind.TEMPERATURE, Range.of(-30, 200)),
     /** The parts' price, where it is not the catalogue's. */

@@ -66,16 +66,7 @@ public final class LearnerSteps {
             return;
         }
         List<Entry> standing = UndoLine.of(entries).standing();
-        Map<String, Entry> ticks = new LinkedHashMap<>();
-        for (Entry entry : standing) {
-            if (entry.fact() instanceof Fact.Ticked ticked) {
-                ticks.remove(ticked.step());
-                if (ticked.done()) {
-                    ticks.put(ticked.step(), entry);
-                }
-            }
-        }
-        ticks.forEach((id, tick) -> {
+        ticks(standing).forEach((id, tick) -> {
             Optional<Step> step = sheet.step(id);
             if (step.isPresent() && yard.learns(tick.by())) {
                 boolean helped = beside(standing, tick).stream().anyMatch(name -> !yard.learns(name));
@@ -86,6 +77,20 @@ public final class LearnerSteps {
                                 Count::and);
             }
         });
+    }
+
+    /** The tick that counts of each step that is done, by step: the last one. */
+    public static Map<String, Entry> ticks(List<Entry> standing) {
+        Map<String, Entry> ticks = new LinkedHashMap<>();
+        for (Entry entry : standing) {
+            if (entry.fact() instanceof Fact.Ticked ticked) {
+                ticks.remove(ticked.step());
+                if (ticked.done()) {
+                    ticks.put(ticked.step(), entry);
+                }
+            }
+        }
+        return ticks;
     }
 
     /** Who else entered anything on the leg within half an hour of an entry. */

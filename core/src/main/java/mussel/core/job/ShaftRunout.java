@@ -50,6 +50,11 @@ public record ShaftRunout(RunoutInput in, Optional<RunoutResult> out, List<Probl
         });
     }
 
+    /** What it means and what to do, the most important first; what to mend where the marks contradict each other. */
+    public List<String> notes(YardUnits units) {
+        return words(units).map(RunoutWords::notes).orElseGet(() -> List.of(RunoutWords.swapped()));
+    }
+
     /** The same in words. */
     public Optional<RunoutWords> words(YardUnits units) {
         return out.map(o -> new RunoutWords(in, o, units));

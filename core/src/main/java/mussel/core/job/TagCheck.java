@@ -31,6 +31,10 @@ final class TagCheck {
             untold.add(countersign.says());
         }
         StepAsk.fellIn(all).ifPresent(what -> untold.add(SAY.say("block.fell", what)));
+        String planned = new Beside(all).planned();
+        if (!planned.isEmpty()) {
+            untold.add(SAY.say("block.beside", planned));
+        }
         List<Plan.PlannedStep> steps = all.plan().steps();
         boolean begun =
                 steps.stream().anyMatch(s -> all.job().ticked(s.step().id()).isPresent());

@@ -32,6 +32,11 @@ public record RunoutWords(RunoutInput in, RunoutResult out, YardUnits units) {
         return List.copyOf(notes);
     }
 
+    /** That the marks contradict each other. */
+    public static String swapped() {
+        return SAY.say("swapped");
+    }
+
     /** Why the verdict is what it is. */
     public Explanation why() {
         List<InputLine> lines = List.of(

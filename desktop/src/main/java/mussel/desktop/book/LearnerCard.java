@@ -24,13 +24,13 @@ import mussel.desktop.kit.Texts;
 final class LearnerCard extends Column {
     private final Workshop shop;
     private final BackgroundQuery aside;
-    private final Label printed = Texts.dim("");
 
     LearnerCard(Workshop shop, BackgroundQuery aside) {
         super(6);
         this.shop = shop;
         this.aside = aside;
         setId("learners");
+        getStyleClass().add("card");
         managedProperty().bind(visibleProperty());
     }
 
@@ -72,7 +72,8 @@ final class LearnerCard extends Column {
             lines(steps, kinds).forEach(l -> getChildren().add(Texts.sentence(l.says())));
             Button print = new Button("Print list");
             print.setId("learner-print-" + name.replace(' ', '-'));
-            print.setOnAction(e -> print(steps, name));
+            Label printed = Texts.dim("");
+            print.setOnAction(e -> print(steps, name, printed));
             getChildren().add(new Row(8, print, printed));
         });
     }
@@ -84,7 +85,7 @@ final class LearnerCard extends Column {
         return lines;
     }
 
-    private void print(LearnerSteps steps, String name) {
+    private void print(LearnerSteps steps, String name, Label printed) {
         List<String> notes = shop.families().stream()
                 .map(f -> steps.openSays(name, f))
                 .flatMap(Optional::stream)

@@ -46,7 +46,7 @@ final class PracticePage implements BookPage {
     private final Consumer<Integer> onPractise;
     private final Consumer<String> onTrouble;
     private final VBox page = new Column(10);
-    private final ScrollPane scroll = new ScrollArea(page);
+    private final ScrollPane scroll;
     private final PickRow way;
     private final LearnerCard learners;
     private final TextField number = new TextField();
@@ -62,6 +62,8 @@ final class PracticePage implements BookPage {
     PracticePage(Workshop shop, BackgroundQuery aside, Consumer<Integer> onPractise, Consumer<String> onTrouble) {
         this.shop = shop;
         this.learners = new LearnerCard(shop, aside);
+        // What was done on real legs stands outside the frame of those that are not there.
+        this.scroll = new ScrollArea(new Column(10, page, learners));
         this.onPractise = onPractise;
         this.onTrouble = onTrouble;
         page.setId("practice-page");
@@ -127,6 +129,7 @@ final class PracticePage implements BookPage {
             List<Exercise> mine = mine();
             page.getChildren().setAll(head());
             if (reckoned.isPresent()) {
+                learners.setVisible(false);
                 exercise(reckoned.get()).ifPresent(e -> page.getChildren()
                         .add(new PracticeReckoning(shop, e, () -> like(e), this::lessonsAgain)));
                 page.getChildren().add(curve(mine));
@@ -188,7 +191,7 @@ final class PracticePage implements BookPage {
         free.setAlignment(Pos.CENTER_LEFT);
         page.getChildren().addAll(Texts.heading("Free practice"), free);
         weak(mine);
-        page.getChildren().addAll(curve(mine), learners);
+        page.getChildren().add(curve(mine));
         learners.show();
     }
 

@@ -328,11 +328,18 @@ public final class Described {
         return sheets.base(kept(family));
     }
 
-    /** The sheets that share that of a family, as they are now. */
+    /** The sheets that share that of a family, as they are now; one that no longer fits it stays as it was and is told at the next start. */
     List<FamilySheet> sharing(String family) {
-        return Settings.sheets(journal.settings()).values().stream()
-                .filter(kept -> sheets.base(Optional.of(kept)).equals(Optional.of(family)))
-                .map(sheets::full)
-                .toList();
+        List<FamilySheet> sharing = new ArrayList<>();
+        for (String kept : Settings.sheets(journal.settings()).values()) {
+            if (sheets.base(Optional.of(kept)).equals(Optional.of(family))) {
+                try {
+                    sharing.add(sheets.full(kept));
+                } catch (JournalException e) {
+                    refused.add(e.getMessage());
+                }
+            }
+        }
+        return sharing;
     }
 }

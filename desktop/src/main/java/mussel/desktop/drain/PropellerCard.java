@@ -85,12 +85,7 @@ final class PropellerCard extends Column {
             limit.setVisible(false);
             return;
         }
-        List<String> notes = runout.get()
-                .words(now.yard().reads())
-                .map(RunoutWords::notes)
-                .orElseGet(() -> runout.get().problems().stream()
-                        .map(p -> "The highest mark " + p.problem() + ".")
-                        .toList());
+        List<String> notes = runout.get().notes(now.yard().reads());
         news.setText(notes.get(0));
         more.getChildren().setAll(notes.stream().skip(1).map(Texts::sentence).toList());
     }

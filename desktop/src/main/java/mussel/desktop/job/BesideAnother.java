@@ -25,6 +25,9 @@ final class BesideAnother extends Column {
     private final TextField typed = new TextField();
     private final Label says = Texts.sentence("");
     private final Label refusal = Texts.wrapped("", "refusal");
+    /** The job it is typed for: the view of one leg is used for the next. */
+    private int typedAt;
+
     private final Button end = new Button("End the shared visit");
 
     BesideAnother(Desk desk) {
@@ -36,7 +39,16 @@ final class BesideAnother extends Column {
         typed.setId("visit-with-typed");
         typed.setAccessibleText(caption.getText());
         typed.setPrefColumnCount(COLUMNS);
-        typed.setOnAction(e -> enter());
+        typed.setOnAction(e -> {
+            if (enter()) {
+                fireEvent(new GoOn());
+            }
+        });
+        typed.focusedProperty().addListener((o, was, is) -> {
+            if (!is) {
+                enter();
+            }
+        });
         end.setId("visit-with-end");
         end.setOnAction(e -> desk.note(VisitWith.ended()));
         for (var node : List.of(says, refusal)) {
@@ -49,10 +61,11 @@ final class BesideAnother extends Column {
         getChildren().addAll(caption, row, says, refusal);
     }
 
-    private void enter() {
-        if (typed.getText().isBlank()) {
-            fireEvent(new GoOn());
-            return;
+    /** Enters what was typed; says whether there is nothing left to do here. */
+    private boolean enter() {
+        if (typed.getText().isBlank() || typedAt != desk.job().id()) {
+            typed.clear();
+            return true;
         }
         List<BenchLine> meant = VisitWith.meant(
                 typed.getText(),
@@ -63,15 +76,15 @@ final class BesideAnother extends Column {
                     meant.isEmpty()
                             ? "No other open leg is called that. Type its job number or its boat as it stands on the bench."
                             : "That fits several: " + named(meant) + ". Type the job number.");
-            return;
+            return false;
         }
         BenchLine other = meant.get(0);
+        typed.clear();
+        refusal.setText("");
         if (desk.note(List.of(VisitWith.with(other.leg())))) {
             desk.noteBeside(other.job(), VisitWith.with(desk.job().leg()));
-            typed.clear();
-            refusal.setText("");
-            fireEvent(new GoOn());
         }
+        return true;
     }
 
     private static String named(List<BenchLine> lines) {
@@ -83,6 +96,11 @@ final class BesideAnother extends Column {
     }
 
     void show(Assessment now) {
+        if (typedAt != now.job().id()) {
+            typedAt = now.job().id();
+            typed.clear();
+            refusal.setText("");
+        }
         Optional<String> with = VisitWith.leg(now.job());
         boolean shared = with.isPresent()
                 && now.sister()

@@ -35,6 +35,7 @@ final class BothLegs extends Column {
         super(6);
         this.desk = desk;
         setId("both-legs");
+        price.managedProperty().bind(price.textProperty().isNotEmpty());
         getChildren().addAll(says, price, steps);
     }
 

@@ -102,19 +102,15 @@ public final class LogCsv {
         for (List<Entry> entries : jobs) {
             Job job = Job.of(entries);
             List<Entry> standing = job.undoLine().standing();
-            for (Entry entry : standing) {
-                if (entry.fact() instanceof Fact.Ticked ticked
-                        && ticked.done()
-                        && job.ticked(ticked.step()).isPresent()) {
-                    csv.printRecord(
-                            job.id(),
-                            Csv.plain(job.leg().title()),
-                            Csv.plain(job.leg().family()),
-                            Csv.plain(ticked.step()),
-                            entry.at(),
-                            Csv.plain(entry.by()),
-                            Csv.plain(String.join("; ", LearnerSteps.beside(standing, entry))));
-                }
+            for (Map.Entry<String, Entry> tick : LearnerSteps.ticks(standing).entrySet()) {
+                csv.printRecord(
+                        job.id(),
+                        Csv.plain(job.leg().title()),
+                        Csv.plain(job.leg().family()),
+                        Csv.plain(tick.getKey()),
+                        tick.getValue().at(),
+                        Csv.plain(tick.getValue().by()),
+                        Csv.plain(String.join("; ", LearnerSteps.beside(standing, tick.getValue()))));
             }
         }
     }

@@ -91,6 +91,7 @@ class LearnerStepsTest {
 
     @Test
     void theListOfStepsNamesWhoDidItAndWhoWasThere() throws Exception {
+        tick(59, "Bo", "prop_carrier_loose");
         tick(60, "Bo", "prop_carrier_loose");
         tick(65, "Ada", "prop_off");
         note(66, "Ada", new Fact.Ticked("prop_off", false));

@@ -108,6 +108,9 @@ class OneOrderForTheVisitTest {
         note(Fact.Read.byHand(Field.ANODE_LEFT.of("tab"), 30, "30"));
         assertThat(now(tern).supply().need()).containsKey("trim_tab");
         assertThat(new Beside(now(tern)).answered()).as("planned is not done").isFalse();
+        assertThat(now(tern).blocks()).anyMatch(b -> b.contains("not done: Anodes"));
+        beside("anodes", "put_off");
+        assertThat(now(tern).blocks()).noneMatch(b -> b.contains("Anodes"));
     }
 
     @Test
