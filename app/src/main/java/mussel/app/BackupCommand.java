@@ -31,7 +31,7 @@ final class BackupCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Clock clock = Clock.systemDefaultZone();
+        Clock clock = main.clock();
         Path file = out == null ? Path.of("mussel-" + LocalDate.now(clock) + Backups.ENDING) : out;
         Backups.of(main.log(), DataFolder.path(), clock).everything(file, force);
         spec.commandLine().getOut().println(file);

@@ -40,7 +40,7 @@ final class CheckCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Clock clock = Clock.systemDefaultZone();
+        Clock clock = main.clock();
         PrintWriter out = spec.commandLine().getOut();
         if (mend) {
             try (SqliteJournal journal = SqliteJournal.open(main.log(), clock)) {

@@ -31,7 +31,7 @@ final class DueCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Clock clock = Clock.systemDefaultZone();
+        Clock clock = main.clock();
         LocalDate today = LocalDate.now(clock);
         try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
             List<Awaiting> due = journal.book().due(most);

@@ -55,7 +55,7 @@ final class ExportCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Clock clock = Clock.systemDefaultZone();
+        Clock clock = main.clock();
         try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
             Exporter exporter = new Exporter(journal, journal.book());
             exporter.export(

@@ -31,7 +31,7 @@ final class ImportCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Clock clock = Clock.systemDefaultZone();
+        Clock clock = main.clock();
         Path folder = Scratch.folder();
         try {
             // A look leaves nothing behind, not even an empty logbook, and neither does a file that is refused.

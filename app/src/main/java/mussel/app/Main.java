@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.concurrent.Callable;
@@ -65,6 +66,12 @@ public final class Main implements Callable<Integer> {
             description = "the logbook to use (default: the yard's own in the user's data folder)")
     private Path log;
 
+    private final Clock clock;
+
+    private Main(Clock clock) {
+        this.clock = clock;
+    }
+
     /** Starts Mussel. */
     public static void main(String[] args) {
         Logging.silent();
@@ -113,7 +120,12 @@ public final class Main implements Callable<Integer> {
     }
 
     static CommandLine command() {
-        CommandLine command = new CommandLine(new Main())
+        return command(Clock.systemDefaultZone());
+    }
+
+    /** The command line for which it is as late as that clock says. */
+    static CommandLine command(Clock clock) {
+        CommandLine command = new CommandLine(new Main(clock))
                 .setCaseInsensitiveEnumValuesAllowed(true)
                 .setOut(Terminal.on(System.out))
                 .setErr(Terminal.on(System.err));
@@ -145,6 +157,11 @@ public final class Main implements Callable<Integer> {
 
     Path log() {
         return log == null ? DataFolder.logbook() : log;
+    }
+
+    /** The clock that every command goes by. */
+    Clock clock() {
+        return clock;
     }
 
     boolean logGiven() {

@@ -102,7 +102,7 @@ final class PricesCommand implements Callable<Integer> {
     }
 
     private Known known() {
-        Clock clock = Clock.systemDefaultZone();
+        Clock clock = main.clock();
         if (!Files.exists(main.log())) {
             Seller seller = Seller.named(supplier);
             return new Known(

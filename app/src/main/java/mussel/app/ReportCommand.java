@@ -68,7 +68,7 @@ final class ReportCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Clock clock = Clock.systemDefaultZone();
+        Clock clock = main.clock();
         OutFile.of(out, OutFile.Kind.PDF, force);
         try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
             List<Entry> entries = journal.entries(job);

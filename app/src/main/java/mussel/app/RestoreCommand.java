@@ -1,7 +1,6 @@
 package mussel.app;
 
 import java.io.PrintWriter;
-import java.time.Clock;
 import java.util.concurrent.Callable;
 import mussel.app.data.Restorer;
 import picocli.CommandLine.Command;
@@ -27,7 +26,7 @@ final class RestoreCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Restorer restorer = new Restorer(main.log(), DataFolder.path(), Clock.systemDefaultZone());
+        Restorer restorer = new Restorer(main.log(), DataFolder.path(), main.clock());
         PrintWriter out = spec.commandLine().getOut();
         restorer.preview(file.path()).forEach(out::println);
         if (!file.dryRun()) {

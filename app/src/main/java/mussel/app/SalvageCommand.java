@@ -1,13 +1,13 @@
 package mussel.app;
 
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.concurrent.Callable;
 import mussel.store.Salvage;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import picocli.CommandLine.ParentCommand;
 import picocli.CommandLine.Spec;
 
 @Command(
@@ -16,6 +16,9 @@ import picocli.CommandLine.Spec;
         description =
                 "Brings every entry that is whole out of a damaged logbook into a new one, and says which are not. The damaged one stays as it is.")
 final class SalvageCommand implements Callable<Integer> {
+    @ParentCommand
+    private Main main;
+
     @Parameters(paramLabel = "DAMAGED", description = "the damaged logbook")
     private Path damaged;
 
@@ -27,7 +30,7 @@ final class SalvageCommand implements Callable<Integer> {
 
     @Override
     public Integer call() {
-        Salvage.bring(damaged.toAbsolutePath(), out.toAbsolutePath(), Clock.systemDefaultZone())
+        Salvage.bring(damaged.toAbsolutePath(), out.toAbsolutePath(), main.clock())
                 .forEach(spec.commandLine().getOut()::println);
         spec.commandLine().getOut().println(damaged + " was left as it is.");
         return 0;

@@ -250,6 +250,10 @@ public final class YardTables {
     private static final List<YardTable> ALL =
             Stream.concat(OWN.stream(), DiagnosisNumbers.ALL.stream()).toList();
 
+    private static volatile Written written;
+
+    private record Written(Yard yard, JsonNode tree) {}
+
     private YardTables() {}
 
     private static YardTable single(String thing, String title, String note, Column... columns) {
@@ -328,7 +332,7 @@ public final class YardTables {
 
     /** The lines of a table, as people write them. */
     public static List<List<String>> lines(YardTable table, Yard yard) {
-        JsonNode there = tree(yard).at(table.at());
+        JsonNode there = asTree(yard).at(table.at());
         List<JsonNode> lines = new ArrayList<>();
         if (table.many()) {
             there.forEach(lines::add);
@@ -515,6 +519,16 @@ public final class YardTables {
             }
         }
         return table.title();
+    }
+
+    /** The tree of a yard for reading only: all tables of a page are read off one and the same yard. */
+    private static JsonNode asTree(Yard yard) {
+        Written last = written;
+        if (last == null || last.yard() != yard) {
+            last = new Written(yard, tree(yard));
+            written = last;
+        }
+        return last.tree();
     }
 
     private static JsonNode tree(Yard yard) {
