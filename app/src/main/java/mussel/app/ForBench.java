@@ -2,8 +2,8 @@ package mussel.app;
 
 import java.nio.file.Path;
 import java.time.Clock;
-import mussel.desktop.desk.Workshop;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.work.shop.Workshop;
 
 /** The wiring of the application, opened to the benchmarks. */
 public final class ForBench {

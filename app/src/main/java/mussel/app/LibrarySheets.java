@@ -20,7 +20,6 @@ import mussel.core.sheet.Kit;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.Region;
 import mussel.core.sheet.Step;
-import mussel.desktop.desk.Sheets;
 import mussel.exchange.file.OutFile;
 import mussel.exchange.library.Compact;
 import mussel.exchange.library.Expansion;
@@ -35,6 +34,7 @@ import mussel.exchange.record.Yaml;
 import mussel.exchange.sheet.KeptSheet;
 import mussel.exchange.sheet.SheetDiff;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.work.shop.Sheets;
 
 /** Sheets over the library that ships, kept as compact sheets. */
 final class LibrarySheets implements Sheets {

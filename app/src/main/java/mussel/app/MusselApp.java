@@ -20,14 +20,14 @@ import javafx.stage.Stage;
 import mussel.core.job.BenchLine;
 import mussel.core.job.JournalException;
 import mussel.core.job.Station;
-import mussel.desktop.desk.Workshop;
-import mussel.desktop.desk.Workshop.Catalogue;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.desktop.shell.Refusal;
 import mussel.exchange.file.Scratch;
 import mussel.store.Backups;
 import mussel.store.SqliteJournal;
+import mussel.work.shop.Workshop;
+import mussel.work.shop.Workshop.Catalogue;
 
 /** The window. What it shows is loaded while the window system starts. */
 public final class MusselApp extends Application {

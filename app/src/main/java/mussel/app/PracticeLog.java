@@ -7,11 +7,11 @@ import java.util.Optional;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.practice.Lesson;
-import mussel.desktop.desk.Ports;
-import mussel.desktop.desk.Workshop;
 import mussel.exchange.practice.LessonFiles;
 import mussel.store.LogKind;
 import mussel.store.SqliteJournal;
+import mussel.work.shop.Ports;
+import mussel.work.shop.Workshop;
 
 /** The practice log beside a yard's: a file of its own, marked so that neither takes what is the other's. */
 final class PracticeLog implements Ports.Practice {

@@ -37,12 +37,12 @@ import mussel.core.job.Station;
 import mussel.core.library.Size;
 import mussel.core.measure.NamedBy;
 import mussel.core.sheet.FamilySheet;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.exchange.file.Scratch;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.Backups;
+import mussel.work.shop.Workshop;
 
 /** Walks through the main views on demo data and keeps a picture of each. The day is fixed, so that pictures can be compared. */
 public final class ShotsApp extends Application {

@@ -14,6 +14,7 @@ import java.util.function.IntPredicate;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.zip.CRC32;
+import javafx.application.Platform;
 import mussel.app.data.YardData;
 import mussel.core.book.WorkList;
 import mussel.core.job.Assessment;
@@ -26,11 +27,8 @@ import mussel.core.parts.PriceHead;
 import mussel.core.parts.PriceList;
 import mussel.core.parts.PriceQuestion;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.simulated.SimulatedInstruments;
 import mussel.core.verdict.Overrides;
-import mussel.desktop.desk.Background;
-import mussel.desktop.desk.Ports;
-import mussel.desktop.desk.Workshop;
-import mussel.desktop.desk.Workshop.Catalogue;
 import mussel.exchange.file.InFile;
 import mussel.exchange.leak.HoldCsv;
 import mussel.exchange.parts.CatalogueFiles;
@@ -43,10 +41,13 @@ import mussel.exchange.report.VisitPapers;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.exchange.yard.YardTables;
-import mussel.sim.instrument.SimulatedInstruments;
 import mussel.store.LogKind;
 import mussel.store.PictureFolder;
 import mussel.store.SqliteJournal;
+import mussel.work.background.Background;
+import mussel.work.shop.Ports;
+import mussel.work.shop.Workshop;
+import mussel.work.shop.Workshop.Catalogue;
 
 /** Brings journal, families and yard together. */
 public final class Yards {
@@ -99,7 +100,7 @@ public final class Yards {
             throw new JournalException(
                     log + " is a practice log: its legs are not there. Open the yard's own logbook.");
         }
-        return shop(journal, log, clock, catalogue, new PracticeLog(log, clock), new Background());
+        return shop(journal, log, clock, catalogue, new PracticeLog(log, clock), new Background(Platform::runLater));
     }
 
     /** The shop over a practice log. */

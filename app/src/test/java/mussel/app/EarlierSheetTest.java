@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import mussel.core.job.Assessment;
 import mussel.core.job.LegRef;
-import mussel.desktop.desk.Workshop;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.work.shop.Workshop;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 

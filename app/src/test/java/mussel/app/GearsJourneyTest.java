@@ -15,10 +15,10 @@ import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
 import mussel.core.leak.Stage;
 import mussel.core.plan.Plan.PlannedStep;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.leak.LeakStation;
 import mussel.desktop.leak.Recorder;
 import mussel.desktop.log.TagStation;
+import mussel.work.desk.Desk;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -67,7 +67,7 @@ class GearsJourneyTest extends DemoJourney {
 
     private void build() {
         Desk desk = window.desk().orElseThrow();
-        robot.interact(() -> tickAll(desk, desk.now().get().buildSteps()));
+        robot.interact(() -> tickAll(desk, desk.now().buildSteps()));
         click("#station-build");
         click("#build-view-torques");
         for (TorqueWork group : now().torques()) {
@@ -79,7 +79,7 @@ class GearsJourneyTest extends DemoJourney {
                 .anyMatch(b -> b.nm().isPresent() && b.simulated()));
         click("#station-fill");
         type(Field.PUMPED, "970 ml");
-        robot.interact(() -> tickAll(desk, desk.now().get().fillSteps()));
+        robot.interact(() -> tickAll(desk, desk.now().fillSteps()));
         assertThat(now().states()).containsEntry(Station.FILL, Station.State.DONE);
     }
 
@@ -121,7 +121,7 @@ class GearsJourneyTest extends DemoJourney {
         fire("#pick-run_sound-even");
         fire("#pick-drips-dry");
         Desk desk = window.desk().orElseThrow();
-        robot.interact(() -> tickAll(desk, desk.now().get().plan().of(mussel.core.sheet.Phase.PROVE)));
+        robot.interact(() -> tickAll(desk, desk.now().plan().of(mussel.core.sheet.Phase.PROVE)));
         assertThat(now().proof().proofs()).allMatch(p -> p.state() == ProofWork.State.PASSED);
         assertThat(now().current()).isEqualTo(Station.TAG);
     }

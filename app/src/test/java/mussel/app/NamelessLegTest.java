@@ -14,10 +14,10 @@ import mussel.core.job.Field;
 import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.core.sheet.FamilySheet;
-import mussel.desktop.desk.Incoming;
-import mussel.desktop.desk.Workshop;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
+import mussel.work.shop.Incoming;
+import mussel.work.shop.Workshop;
 import org.junit.jupiter.api.Test;
 
 /** A leg that is in no file, from its intake to its tag by keys alone, what its manual says typed where it is wanted; then in a yard that has never heard of it. */

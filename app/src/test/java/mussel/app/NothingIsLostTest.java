@@ -25,6 +25,7 @@ import mussel.core.job.Topic;
 import mussel.store.DemoLog;
 import mussel.store.LogKind;
 import mussel.store.SqliteJournal;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -291,13 +292,13 @@ class NothingIsLostTest {
                 .contains("its kind is “weighed”", "chooses “muddy” on oil_water", "reads “moonlight”", "Job 77")
                 .doesNotContain("Exception")
                 .doesNotContain("mussel.core");
-        mussel.desktop.desk.Workshop shop = Yards.open(log, CLOCK);
+        mussel.work.shop.Workshop shop = Yards.open(log, CLOCK);
         try {
             assertThat(shop.yard().units()).isEqualTo(mussel.core.measure.UnitSet.METRIC);
             assertThat(shop.settingsSetAside())
                     .hasSize(3)
                     .anyMatch(s -> s.startsWith("The setting units is “furlong”"));
-            assertThat(shop.desk(1).now().get().job().unread()).hasSize(4);
+            assertThat(new Desk(shop, 1).now().job().unread()).hasSize(4);
             assertThat(shop.unfiled()).singleElement().asString().startsWith("Job 77 cannot be shown");
             assertThat(shop.journal().benchLines().open()).isNotEmpty();
         } finally {

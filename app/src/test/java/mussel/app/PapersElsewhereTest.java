@@ -16,8 +16,9 @@ import java.time.ZoneOffset;
 import java.util.List;
 import mussel.app.demo.DemoYard;
 import mussel.core.job.Assessment;
-import mussel.desktop.desk.Workshop;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.work.desk.Desk;
+import mussel.work.shop.Workshop;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.AfterAll;
@@ -46,13 +47,14 @@ class PapersElsewhereTest {
     }
 
     private static Assessment job(String boat) {
-        return shop.desk(shop.journal().benchLines().open().stream()
-                        .filter(l -> l.leg().title().equals(boat))
-                        .findFirst()
-                        .orElseThrow()
-                        .job())
-                .now()
-                .get();
+        return new Desk(
+                        shop,
+                        shop.journal().benchLines().open().stream()
+                                .filter(l -> l.leg().title().equals(boat))
+                                .findFirst()
+                                .orElseThrow()
+                                .job())
+                .now();
     }
 
     private static String run(String... command) throws IOException, InterruptedException {

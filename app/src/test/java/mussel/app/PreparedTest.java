@@ -41,7 +41,7 @@ class PreparedTest extends DemoJourney {
         robot.interact(() -> window.open(job));
         MusselWindow same = window;
         done.get(120, TimeUnit.SECONDS);
-        assertThat(same.desk().orElseThrow().now().get().job().id()).isEqualTo(job);
+        assertThat(same.desk().orElseThrow().now().job().id()).isEqualTo(job);
         assertThat(same.station().orElseThrow().node().isVisible()).isTrue();
     }
 }

@@ -16,7 +16,7 @@ import mussel.core.library.Size;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Step;
-import mussel.desktop.desk.Desk;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 /** A job keeps the sheet it was worked by; what is changed in a sheet has its history, and can be taken back. */
@@ -62,7 +62,7 @@ class SheetsOfJobsTest extends WindowJourney {
         go(Station.FILL);
         told("values-oil-capacity", "430 ml");
         assertThat(noticed()).as("its own doing is no news").isFalse();
-        Desk desk = shop.desk(tagged);
+        Desk desk = new Desk(shop, tagged);
         robot.interact(desk::tag);
         int open = takeIn("Raft tender", shop.families().get(4));
 

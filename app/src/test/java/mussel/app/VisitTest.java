@@ -15,6 +15,7 @@ import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.log.Due;
 import mussel.core.visit.BesideItem;
+import mussel.work.desk.Desk;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
@@ -36,7 +37,7 @@ class VisitTest extends WindowJourney {
 
     private void tag(int job) {
         robot.interact(() -> {
-            shop.desk(job).tag();
+            new Desk(shop, job).tag();
             window.showBench();
         });
     }

@@ -18,10 +18,10 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Station;
 import mussel.core.plan.Plan.PlannedStep;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.work.shop.Workshop;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -182,6 +182,6 @@ abstract class WindowJourney {
     }
 
     Assessment now() {
-        return window.desk().orElseThrow().now().get();
+        return window.desk().orElseThrow().now();
     }
 }

@@ -14,13 +14,13 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.core.measure.Kind;
 import mussel.core.measure.UnitSet;
-import mussel.desktop.desk.Desk;
-import mussel.desktop.desk.Incoming;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
+import mussel.work.desk.Desk;
+import mussel.work.shop.Incoming;
+import mussel.work.shop.Workshop;
 import org.junit.jupiter.api.Test;
 
 /** What the yard decides is said in the window, by keys, and counts at once. */
@@ -59,7 +59,7 @@ class YardPageTest extends WindowJourney {
         go(Station.STRIP);
         click("#pick-goal-propshaft_seals-yes");
         if (tagged) {
-            Desk desk = shop.desk(job);
+            Desk desk = new Desk(shop, job);
             robot.interact(desk::tag);
         }
         return job;

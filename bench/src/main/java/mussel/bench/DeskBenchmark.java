@@ -19,9 +19,9 @@ import mussel.core.job.Station;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
 import mussel.core.leak.Stage;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.leak.LeakStation;
 import mussel.desktop.shell.MusselWindow;
+import mussel.work.shop.Workshop;
 
 /**
  * Opening jobs and switching stations in the real window, once it has prepared itself as it does after its start: from the call

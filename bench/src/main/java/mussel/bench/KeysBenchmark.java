@@ -11,8 +11,8 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.robot.Robot;
 import mussel.app.ForBench;
 import mussel.app.demo.ByKeys;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.MusselWindow;
+import mussel.work.shop.Workshop;
 
 /** A leg from the new job to its job sheet by real keys in the real window: how many entries that takes. */
 final class KeysBenchmark {

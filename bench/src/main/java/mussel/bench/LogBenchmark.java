@@ -13,9 +13,9 @@ import javafx.geometry.Orientation;
 import javafx.scene.control.ScrollBar;
 import mussel.app.ForBench;
 import mussel.core.book.LogBook;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.MusselWindow;
 import mussel.store.SqliteJournal;
+import mussel.work.shop.Workshop;
 
 /** A log of many jobs: how soon it is open, how soon a search answers, how much memory it takes. */
 final class LogBenchmark {

@@ -4,9 +4,9 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Platform;
 import javafx.scene.Scene;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
+import mussel.work.shop.Workshop;
 
 /** The real window, in this process. */
 final class OnScreen {

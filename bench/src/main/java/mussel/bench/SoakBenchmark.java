@@ -25,10 +25,10 @@ import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.desktop.book.BookView;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.log.TagStation;
 import mussel.desktop.shell.MusselWindow;
 import mussel.desktop.shell.Stations;
+import mussel.work.shop.Workshop;
 
 /**
  * The real window used for a long time by real keys and clicks: every station and page of every leg, figures entered and taken back, holds, searches,

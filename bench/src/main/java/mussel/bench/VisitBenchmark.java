@@ -17,7 +17,7 @@ import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.visit.BesideItem;
-import mussel.desktop.desk.Workshop;
+import mussel.work.shop.Workshop;
 
 /** What is due of a fleet of 500 legs with ten clocks each, and the lay-up of thirty boats as one round. */
 final class VisitBenchmark {

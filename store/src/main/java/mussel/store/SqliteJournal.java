@@ -27,6 +27,7 @@ import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Settings;
+import mussel.core.measure.OrderedMap;
 import mussel.exchange.file.Durable;
 import mussel.exchange.log.Chain;
 import org.flywaydb.core.Flyway;
@@ -422,7 +423,7 @@ public final class SqliteJournal implements Journal {
 
     @Override
     public Map<String, String> settings() {
-        return Map.copyOf(settings);
+        return OrderedMap.copyOf(settings);
     }
 
     @Override

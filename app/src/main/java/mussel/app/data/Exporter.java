@@ -131,7 +131,7 @@ public final class Exporter {
         file.write(stream -> LogJson.write(
                 all ? Settings.ofTheYard(journal.settings()) : Map.of(),
                 (all ? journal.sheetNames() : named(scope))
-                        .stream().flatMap(this::sheet).iterator(),
+                        .stream().sorted().flatMap(this::sheet).iterator(),
                 each,
                 stream));
         return List.of(file.path());

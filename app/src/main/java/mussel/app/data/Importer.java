@@ -27,7 +27,6 @@ import mussel.core.measure.Problems;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Overrides;
 import mussel.core.yard.YardDecisions;
-import mussel.desktop.desk.Incoming;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.InFile;
 import mussel.exchange.library.Library;
@@ -46,6 +45,7 @@ import mussel.store.Backups;
 import mussel.store.MetSheet;
 import mussel.store.PictureFolder;
 import mussel.store.SqliteJournal;
+import mussel.work.shop.Incoming;
 
 /** Looks into a file and says what taking it in would change; takes it in whole or not at all. */
 public final class Importer {

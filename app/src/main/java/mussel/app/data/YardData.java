@@ -12,13 +12,13 @@ import mussel.core.book.LogBook;
 import mussel.core.job.Assessment;
 import mussel.core.job.Journal;
 import mussel.core.job.Yard;
-import mussel.desktop.desk.Incoming;
-import mussel.desktop.desk.Ports;
 import mussel.exchange.file.OutFile;
 import mussel.exchange.report.LegTag;
 import mussel.exchange.yard.YardTables;
 import mussel.store.Backups;
 import mussel.store.SqliteJournal;
+import mussel.work.shop.Incoming;
+import mussel.work.shop.Ports;
 
 /** Data in and out for the window. Writes read the log on connections of their own: they run beside the work. */
 public final class YardData implements Ports.Data {

@@ -26,10 +26,10 @@ import mussel.core.plan.Planner;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
+import mussel.core.simulated.SimulatedLeakTester;
 import mussel.core.verdict.Finding;
 import mussel.exchange.sheet.KeptSheet;
 import mussel.exchange.verdict.KnowledgeFiles;
-import mussel.sim.instrument.SimulatedLeakTester;
 
 /** One job of the demo, told entry by entry as a technician would have made them. */
 final class DemoJob {

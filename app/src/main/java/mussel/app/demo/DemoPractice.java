@@ -18,11 +18,11 @@ import mussel.core.practice.Lesson;
 import mussel.core.practice.PracticeLeg;
 import mussel.core.practice.Workplace;
 import mussel.core.sheet.FamilySheet;
+import mussel.core.simulated.SimulatedInstruments;
 import mussel.core.verdict.Judge;
 import mussel.exchange.practice.LessonFiles;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
-import mussel.sim.instrument.SimulatedInstruments;
 import mussel.store.LogKind;
 import mussel.store.SqliteJournal;
 

@@ -21,6 +21,7 @@ import mussel.core.job.Order;
 import mussel.core.job.SecondWave;
 import mussel.core.job.Topic;
 import mussel.core.job.Yard;
+import mussel.core.measure.OrderedMap;
 import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan;
 import mussel.core.sheet.Phase;
@@ -48,7 +49,7 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
     /** Keeps its own copies. */
     public BenchPlan {
         left = List.copyOf(left);
-        next = Map.copyOf(next);
+        next = OrderedMap.copyOf(next);
     }
 
     /**

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import mussel.core.job.Entry;
+import mussel.core.measure.OrderedMap;
 
 /**
  * A log, or some of its jobs, outside a journal and in memory.
@@ -14,7 +15,7 @@ import mussel.core.job.Entry;
 public record LogCopy(Map<String, String> settings, List<List<Entry>> jobs) implements LogSource {
     /** Keeps its own copies. */
     public LogCopy {
-        settings = Map.copyOf(settings);
+        settings = OrderedMap.copyOf(settings);
         jobs = jobs.stream().map(List::copyOf).toList();
     }
 

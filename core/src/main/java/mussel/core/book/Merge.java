@@ -17,6 +17,7 @@ import mussel.core.job.Journal.Brought;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Settings;
+import mussel.core.measure.OrderedMap;
 import mussel.core.measure.Sentences;
 
 /**
@@ -36,7 +37,7 @@ public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge 
     /** Keeps its own copies. */
     public Merge {
         pieces = List.copyOf(pieces);
-        settings = Map.copyOf(settings);
+        settings = OrderedMap.copyOf(settings);
     }
 
     /** What happens to a job. */

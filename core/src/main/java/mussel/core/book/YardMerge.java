@@ -13,6 +13,7 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Journal;
 import mussel.core.job.Journal.Brought;
+import mussel.core.measure.OrderedMap;
 
 /**
  * What another yard's decisions would change here, thing by thing: what was never decided here comes in, what went on there from where it stands here goes on
@@ -26,7 +27,7 @@ record YardMerge(List<Piece> pieces, Optional<Brought> brought, Map<String, Stri
     /** Keeps its own copies. */
     YardMerge {
         pieces = List.copyOf(pieces);
-        settings = Map.copyOf(settings);
+        settings = OrderedMap.copyOf(settings);
     }
 
     /**

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.log.Due;
+import mussel.core.measure.OrderedMap;
 
 /**
  * What the bench shows of a job. Derived from the journal and kept beside it, so that the bench stands without folding a single job.
@@ -65,7 +66,7 @@ public record BenchLine(
     public BenchLine {
         states = new EnumMap<>(states);
         due = List.copyOf(due);
-        shelf = Map.copyOf(shelf);
+        shelf = OrderedMap.copyOf(shelf);
     }
 
     /** The line of a job as assessed. */

@@ -23,7 +23,7 @@ public final class Job {
     private final Mark mark;
     private final Instant opened;
     private final Instant touched;
-    private final LegRef leg;
+    private LegRef leg;
     private final Map<Address, Fact.Read> readings = new LinkedHashMap<>();
     private final Map<Address, Instant> readAt = new HashMap<>();
     private final Map<Address, String> choices = new LinkedHashMap<>();
@@ -36,9 +36,9 @@ public final class Job {
     private final Map<String, List<Fact.Delivered>> delivered = new LinkedHashMap<>();
     private final Set<String> people = new LinkedHashSet<>();
     private final List<Fact.Pictured> pictures = new ArrayList<>();
-    private final Optional<LocalDate> tagged;
-    private final Optional<Instant> taggedAt;
-    private final Optional<String> sheet;
+    private Optional<LocalDate> tagged = Optional.empty();
+    private Optional<Instant> taggedAt = Optional.empty();
+    private Optional<String> sheet = Optional.empty();
     private final List<Entry> unread = new ArrayList<>();
     private final UndoLine undoLine;
     private Optional<List<Hold>> held = Optional.empty();
@@ -55,29 +55,11 @@ public final class Job {
         opened = first.at();
         touched = entries.get(entries.size() - 1).at();
         undoLine = UndoLine.of(entries);
-        LegRef ref = start.leg();
-        LocalDate closed = null;
-        Instant closedAt = null;
-        String workedBy = null;
+        leg = start.leg();
         for (Entry entry : undoLine.standing()) {
             people.add(entry.by());
-            if (entry.fact() instanceof Fact.LegCorrected corrected) {
-                ref = corrected.leg();
-            } else if (entry.fact() instanceof Fact.Tagged tag) {
-                closed = tag.on();
-                closedAt = entry.at();
-            } else if (entry.fact() instanceof Fact.WorkedBy by) {
-                workedBy = by.sheet();
-            } else if (entry.fact() instanceof Fact.Unread) {
-                unread.add(entry);
-            } else {
-                apply(entry);
-            }
+            entry.fact().in(new Folding(entry)).run();
         }
-        leg = ref;
-        tagged = Optional.ofNullable(closed);
-        taggedAt = Optional.ofNullable(closedAt);
-        sheet = Optional.ofNullable(workedBy);
     }
 
     /**
@@ -103,39 +85,132 @@ public final class Job {
         return new Job(entries);
     }
 
-    private void apply(Entry entry) {
-        Fact fact = entry.fact();
-        if (fact instanceof Fact.Read read) {
-            readings.put(read.about(), read);
-            readAt.putIfAbsent(read.about(), entry.at());
-        } else if (fact instanceof Fact.Chosen chosen) {
-            choices.put(chosen.about(), chosen.outcome());
-            choseAt.put(chosen.about(), entry.at());
-        } else if (fact instanceof Fact.Noted noted) {
-            notes.put(noted.about(), noted.text());
-        } else if (fact instanceof Fact.Cleared cleared) {
-            readings.remove(cleared.about());
-            readAt.remove(cleared.about());
-            choices.remove(cleared.about());
-            notes.remove(cleared.about());
-        } else if (fact instanceof Fact.HoldBegun begun) {
-            holds.put(begun.hold(), new Holding(begun, entry.at(), new ArrayList<>()));
-        } else if (fact instanceof Fact.Held held && holds.containsKey(held.hold())) {
-            holds.get(held.hold()).readings().addAll(held.readings());
-        } else if (fact instanceof Fact.Ordered order) {
-            ordered.put(order.order(), order);
-        } else if (fact instanceof Fact.Arrived here) {
-            arrived.put(here.order(), here.on());
-        } else if (fact instanceof Fact.Delivered part) {
-            delivered.computeIfAbsent(part.order(), o -> new ArrayList<>()).add(part);
-        } else if (fact instanceof Fact.Pictured picture) {
-            pictures.add(picture);
-        } else if (fact instanceof Fact.Ticked ticked) {
-            if (ticked.done()) {
-                ticks.put(ticked.step(), entry.at());
-            } else {
-                ticks.remove(ticked.step());
-            }
+    /** What each kind of fact changes on the job. */
+    private final class Folding implements Fact.Cases<Runnable> {
+        private static final Runnable NOTHING = () -> {};
+
+        private final Entry entry;
+
+        Folding(Entry entry) {
+            this.entry = entry;
+        }
+
+        @Override
+        public Runnable opened(Fact.Opened fact) {
+            return NOTHING;
+        }
+
+        @Override
+        public Runnable legCorrected(Fact.LegCorrected fact) {
+            return () -> leg = fact.leg();
+        }
+
+        @Override
+        public Runnable read(Fact.Read fact) {
+            return () -> {
+                readings.put(fact.about(), fact);
+                readAt.putIfAbsent(fact.about(), entry.at());
+            };
+        }
+
+        @Override
+        public Runnable chosen(Fact.Chosen fact) {
+            return () -> {
+                choices.put(fact.about(), fact.outcome());
+                choseAt.put(fact.about(), entry.at());
+            };
+        }
+
+        @Override
+        public Runnable cleared(Fact.Cleared fact) {
+            return () -> {
+                readings.remove(fact.about());
+                readAt.remove(fact.about());
+                choices.remove(fact.about());
+                notes.remove(fact.about());
+            };
+        }
+
+        @Override
+        public Runnable ticked(Fact.Ticked fact) {
+            return () -> {
+                if (fact.done()) {
+                    ticks.put(fact.step(), entry.at());
+                } else {
+                    ticks.remove(fact.step());
+                }
+            };
+        }
+
+        @Override
+        public Runnable noted(Fact.Noted fact) {
+            return () -> notes.put(fact.about(), fact.text());
+        }
+
+        @Override
+        public Runnable holdBegun(Fact.HoldBegun fact) {
+            return () -> holds.put(fact.hold(), new Holding(fact, entry.at(), new ArrayList<>()));
+        }
+
+        @Override
+        public Runnable held(Fact.Held fact) {
+            return () -> Optional.ofNullable(holds.get(fact.hold()))
+                    .ifPresent(h -> h.readings().addAll(fact.readings()));
+        }
+
+        @Override
+        public Runnable ordered(Fact.Ordered fact) {
+            return () -> ordered.put(fact.order(), fact);
+        }
+
+        @Override
+        public Runnable arrived(Fact.Arrived fact) {
+            return () -> arrived.put(fact.order(), fact.on());
+        }
+
+        @Override
+        public Runnable delivered(Fact.Delivered fact) {
+            return () -> delivered
+                    .computeIfAbsent(fact.order(), o -> new ArrayList<>())
+                    .add(fact);
+        }
+
+        @Override
+        public Runnable pictured(Fact.Pictured fact) {
+            return () -> pictures.add(fact);
+        }
+
+        @Override
+        public Runnable workedBy(Fact.WorkedBy fact) {
+            return () -> sheet = Optional.of(fact.sheet());
+        }
+
+        @Override
+        public Runnable decided(Fact.Decided fact) {
+            return NOTHING;
+        }
+
+        @Override
+        public Runnable countersigned(Fact.Countersigned fact) {
+            return NOTHING;
+        }
+
+        @Override
+        public Runnable tagged(Fact.Tagged fact) {
+            return () -> {
+                tagged = Optional.of(fact.on());
+                taggedAt = Optional.of(entry.at());
+            };
+        }
+
+        @Override
+        public Runnable unread(Fact.Unread fact) {
+            return () -> unread.add(entry);
+        }
+
+        @Override
+        public Runnable retracted(Fact.Retracted fact) {
+            return NOTHING;
         }
     }
 

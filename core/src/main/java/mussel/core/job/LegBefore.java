@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mussel.core.measure.OrderedMap;
 
 /**
  * What earlier jobs of a leg say of it today: what its dates already tell is not asked again, and a figure that goes against them is.
@@ -69,8 +70,8 @@ public record LegBefore(
 
     /** Keeps its own copy. */
     public LegBefore {
-        told = Map.copyOf(told);
-        figures = Map.copyOf(figures);
+        told = OrderedMap.copyOf(told);
+        figures = OrderedMap.copyOf(figures);
         waiting = List.copyOf(waiting);
         done = List.copyOf(done);
     }

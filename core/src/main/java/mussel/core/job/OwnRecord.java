@@ -12,6 +12,7 @@ import mussel.core.log.Share;
 import mussel.core.log.Visit;
 import mussel.core.measure.Display;
 import mussel.core.measure.Money;
+import mussel.core.measure.OrderedMap;
 import mussel.core.measure.Sentences;
 
 /**
@@ -33,7 +34,7 @@ public record OwnRecord(OwnTimes times, Share quotes, Map<String, List<Double>> 
 
     /** Keeps its own copy. */
     public OwnRecord {
-        back = Map.copyOf(back);
+        back = OrderedMap.copyOf(back);
     }
 
     /** The record of a family's visits, in any order. */

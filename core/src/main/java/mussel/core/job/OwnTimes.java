@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.log.Visit;
 import mussel.core.measure.Display;
+import mussel.core.measure.OrderedMap;
 import mussel.core.measure.Sentences;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Step;
@@ -38,8 +39,8 @@ public final class OwnTimes {
     private final Map<FamilySheet, FamilySheet> made = new IdentityHashMap<>();
 
     private OwnTimes(Map<String, Own> byStep, Map<String, Double> stuck) {
-        this.byStep = Map.copyOf(byStep);
-        this.stuck = Map.copyOf(stuck);
+        this.byStep = OrderedMap.copyOf(byStep);
+        this.stuck = OrderedMap.copyOf(stuck);
     }
 
     /**

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mussel.core.measure.OrderedMap;
 import mussel.core.measure.StopToken;
 import mussel.core.parts.Catalogue;
 import mussel.core.plan.PlanEngine;
@@ -39,7 +40,7 @@ public record RepairQuestion(
     /** Keeps its own copies. */
     public RepairQuestion {
         chosen = Set.copyOf(chosen);
-        leadDays = Map.copyOf(leadDays);
+        leadDays = OrderedMap.copyOf(leadDays);
     }
 
     /** What a job asks. */

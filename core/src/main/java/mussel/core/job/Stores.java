@@ -1,6 +1,7 @@
 package mussel.core.job;
 
 import java.util.Map;
+import mussel.core.measure.OrderedMap;
 import mussel.core.parts.Catalogue;
 
 /**
@@ -15,6 +16,6 @@ public record Stores(Catalogue catalogue, Map<String, Integer> shelf) {
 
     /** Keeps its own copy. */
     public Stores {
-        shelf = Map.copyOf(shelf);
+        shelf = OrderedMap.copyOf(shelf);
     }
 }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mussel.core.measure.OrderedMap;
 import mussel.core.measure.Sentences;
 import mussel.core.measure.StopToken;
 import mussel.core.parts.Catalogue;
@@ -90,7 +91,7 @@ public final class Supply {
 
     /** What the job needs, by part. */
     public Map<String, Integer> need() {
-        return Map.copyOf(need);
+        return OrderedMap.copyOf(need);
     }
 
     /** One row a part, in the order of the plan. */

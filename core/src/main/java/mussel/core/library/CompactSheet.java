@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
+import mussel.core.measure.OrderedMap;
 import mussel.core.measure.Problems;
 import mussel.core.measure.Written;
 import mussel.core.sheet.Interval;
@@ -61,14 +62,14 @@ public record CompactSheet(
 
     /** Keeps its own copies. */
     public CompactSheet {
-        features = Map.copyOf(features);
-        numbers = Map.copyOf(numbers);
+        features = OrderedMap.copyOf(features);
+        numbers = OrderedMap.copyOf(numbers);
         kits = List.copyOf(kits);
         intervals = List.copyOf(intervals);
         substitutes = List.copyOf(substitutes);
-        parts = Map.copyOf(parts);
-        minutes = Map.copyOf(minutes);
-        except = Map.copyOf(except);
+        parts = OrderedMap.copyOf(parts);
+        minutes = OrderedMap.copyOf(minutes);
+        except = OrderedMap.copyOf(except);
         add = List.copyOf(add);
         drop = List.copyOf(drop);
         drawing = List.copyOf(drawing);

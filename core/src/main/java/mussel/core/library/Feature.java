@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import mussel.core.measure.OrderedMap;
 
 /**
  * A question about how a leg is built.
@@ -26,8 +27,8 @@ public record Feature(
     /** Keeps its own copies. */
     public Feature {
         answers = List.copyOf(answers);
-        where = Map.copyOf(where);
-        follows = Map.copyOf(follows);
+        where = OrderedMap.copyOf(where);
+        follows = OrderedMap.copyOf(follows);
     }
 
     /** Whether that is one of its answers. */

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
+import mussel.core.measure.OrderedMap;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Gearcase;
 import mussel.core.sheet.PumpSheet;
@@ -45,8 +46,8 @@ public record SheetValues(
     /** Keeps its own copies. */
     public SheetValues {
         magnets = List.copyOf(magnets);
-        seals = Map.copyOf(seals);
-        fasteners = Map.copyOf(fasteners);
+        seals = OrderedMap.copyOf(seals);
+        fasteners = OrderedMap.copyOf(fasteners);
     }
 
     /**

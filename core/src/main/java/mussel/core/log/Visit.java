@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
+import mussel.core.measure.OrderedMap;
 import mussel.core.measure.YardUnits;
 
 /**
@@ -153,8 +154,8 @@ public record Visit(
             OptionalDouble quoted) {
         /** Keeps its own copies; visits filed by earlier versions tell of nothing stuck. */
         public Work {
-            minutes = Map.copyOf(minutes);
-            stuck = stuck == null ? Map.of() : Map.copyOf(stuck);
+            minutes = OrderedMap.copyOf(minutes);
+            stuck = stuck == null ? Map.of() : OrderedMap.copyOf(stuck);
         }
 
         /** Work on which nothing was stuck. */

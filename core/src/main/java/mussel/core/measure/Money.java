@@ -45,7 +45,7 @@ public record Money(String code, String written) {
     private static Map<String, Integer> zeros(Map<Integer, String> codes) {
         Map<String, Integer> zeros = new HashMap<>();
         codes.forEach((count, all) -> Arrays.stream(all.split(" ")).forEach(code -> zeros.put(code, count)));
-        return Map.copyOf(zeros);
+        return OrderedMap.copyOf(zeros);
     }
 
     /** A code is written in capitals. */

@@ -21,7 +21,7 @@ public final class YardUnits {
 
     private YardUnits(UnitSet set, Map<Kind, String> own, Money money) {
         this.set = set;
-        this.own = Map.copyOf(own);
+        this.own = OrderedMap.copyOf(own);
         this.money = money;
         for (Kind kind : Kind.values()) {
             symbols.put(kind, own.getOrDefault(kind, set.symbol(kind)));

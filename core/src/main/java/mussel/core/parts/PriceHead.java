@@ -2,6 +2,7 @@ package mussel.core.parts;
 
 import java.util.List;
 import java.util.Map;
+import mussel.core.measure.OrderedMap;
 
 /**
  * How a supplier's price list begins.
@@ -16,7 +17,7 @@ public record PriceHead(
     /** Keeps its own copies. */
     public PriceHead {
         columns = List.copyOf(columns);
-        guessed = Map.copyOf(guessed);
+        guessed = OrderedMap.copyOf(guessed);
         first = List.copyOf(first);
         told = List.copyOf(told);
     }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import mussel.core.measure.DecimalMark;
 import mussel.core.measure.Money;
+import mussel.core.measure.OrderedMap;
 
 /**
  * What is wanted of a supplier's price list.
@@ -26,7 +27,7 @@ public record PriceQuestion(
         List<Price> before) {
     /** Keeps its own copies. */
     public PriceQuestion {
-        columns = Map.copyOf(columns);
+        columns = OrderedMap.copyOf(columns);
         before = List.copyOf(before);
     }
 }

@@ -25,20 +25,7 @@ final class ByHand {
     private ByHand() {}
 
     static boolean allows(Fact fact) {
-        if (fact instanceof Fact.Read read) {
-            return Field.at(read.about()).map(ByHand::supposed).orElse(false);
-        }
-        if (fact instanceof Fact.Chosen chosen) {
-            return decided(chosen.about());
-        }
-        if (fact instanceof Fact.Cleared cleared) {
-            return decided(cleared.about())
-                    || Field.at(cleared.about()).map(ByHand::supposed).orElse(false);
-        }
-        if (fact instanceof Fact.HoldBegun begun) {
-            return begun.simulated();
-        }
-        return !(fact instanceof Fact.Tagged || fact instanceof Fact.WorkedBy || fact instanceof Fact.LegCorrected);
+        return fact.in(new Allowed());
     }
 
     private static boolean supposed(Field field) {
@@ -49,5 +36,103 @@ final class ByHand {
 
     private static boolean decided(Address about) {
         return DECIDED.stream().anyMatch(s -> s.address().name().equals(about.name()));
+    }
+
+    private static final class Allowed implements Fact.Cases<Boolean> {
+        @Override
+        public Boolean read(Fact.Read fact) {
+            return Field.at(fact.about()).map(ByHand::supposed).orElse(false);
+        }
+
+        @Override
+        public Boolean chosen(Fact.Chosen fact) {
+            return ByHand.decided(fact.about());
+        }
+
+        @Override
+        public Boolean cleared(Fact.Cleared fact) {
+            return ByHand.decided(fact.about())
+                    || Field.at(fact.about()).map(ByHand::supposed).orElse(false);
+        }
+
+        @Override
+        public Boolean holdBegun(Fact.HoldBegun fact) {
+            return fact.simulated();
+        }
+
+        @Override
+        public Boolean tagged(Fact.Tagged fact) {
+            return false;
+        }
+
+        @Override
+        public Boolean workedBy(Fact.WorkedBy fact) {
+            return false;
+        }
+
+        @Override
+        public Boolean legCorrected(Fact.LegCorrected fact) {
+            return false;
+        }
+
+        @Override
+        public Boolean ticked(Fact.Ticked fact) {
+            return true;
+        }
+
+        @Override
+        public Boolean noted(Fact.Noted fact) {
+            return true;
+        }
+
+        @Override
+        public Boolean held(Fact.Held fact) {
+            return true;
+        }
+
+        @Override
+        public Boolean ordered(Fact.Ordered fact) {
+            return true;
+        }
+
+        @Override
+        public Boolean arrived(Fact.Arrived fact) {
+            return true;
+        }
+
+        @Override
+        public Boolean delivered(Fact.Delivered fact) {
+            return true;
+        }
+
+        @Override
+        public Boolean pictured(Fact.Pictured fact) {
+            return true;
+        }
+
+        @Override
+        public Boolean decided(Fact.Decided fact) {
+            return true;
+        }
+
+        @Override
+        public Boolean countersigned(Fact.Countersigned fact) {
+            return true;
+        }
+
+        @Override
+        public Boolean unread(Fact.Unread fact) {
+            return true;
+        }
+
+        @Override
+        public Boolean retracted(Fact.Retracted fact) {
+            return true;
+        }
+
+        @Override
+        public Boolean opened(Fact.Opened fact) {
+            return true;
+        }
     }
 }

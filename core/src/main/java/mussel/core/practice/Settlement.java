@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mussel.core.measure.OrderedMap;
 import mussel.core.verdict.RepairGoal;
 import mussel.core.verdict.VerdictResult;
 import mussel.core.verdict.VerdictResult.Check;
@@ -37,7 +38,7 @@ record Settlement(
     Settlement {
         looked = List.copyOf(looked);
         done = List.copyOf(done);
-        suspected = Map.copyOf(suspected);
+        suspected = OrderedMap.copyOf(suspected);
     }
 
     /** All of it, look by look. */

@@ -28,12 +28,12 @@ import mussel.core.book.LogBook;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.log.Due;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SheetPane;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
+import mussel.work.shop.Workshop;
 
 /** The home screen: every leg on the bench, what it waits for, the next action; beside it what is due in the fleet. */
 public final class BenchView extends BorderPane {

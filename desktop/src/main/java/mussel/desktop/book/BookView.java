@@ -12,9 +12,9 @@ import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
-import mussel.desktop.desk.BackgroundQuery;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.PickRow;
+import mussel.work.background.BackgroundQuery;
+import mussel.work.shop.Workshop;
 
 /** The yard's book: its pages under one row of tiles. The page that is shown is kept; the others are made when they are opened. */
 public final class BookView extends BorderPane {

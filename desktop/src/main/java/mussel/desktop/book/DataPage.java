@@ -13,11 +13,11 @@ import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import mussel.desktop.desk.Paper;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Workshop;
 
 /** Data in and out: everything of the yard in open formats, backups, and files taken in after a look into them. */
 final class DataPage implements BookPage {

@@ -27,7 +27,6 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
 import mussel.core.sheet.FamilySheet;
 import mussel.desktop.desk.Paper;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.PickRow;
@@ -36,6 +35,7 @@ import mussel.desktop.kit.Row;
 import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
+import mussel.work.shop.Workshop;
 
 /** What is due on every leg, with what the hours will be by then; and what a leg needs before frost. */
 final class DuePage implements BookPage {

@@ -13,12 +13,12 @@ import mussel.core.job.Job;
 import mussel.core.job.LearnerSteps;
 import mussel.core.job.Yard;
 import mussel.core.measure.StopToken;
-import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Paper;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.background.BackgroundQuery;
+import mussel.work.shop.Workshop;
 
 /** What those who learn have done on real legs, by kind of step, alone or with help; on the screen and on paper. */
 final class LearnerCard extends Column {

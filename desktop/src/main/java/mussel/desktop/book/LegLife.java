@@ -16,10 +16,10 @@ import javafx.scene.layout.VBox;
 import mussel.core.log.Trend;
 import mussel.core.log.Visit;
 import mussel.desktop.desk.Paper;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Workshop;
 
 /** The life of one leg: its trends, and every job it has seen, the latest first. Enter or a double click opens a job. */
 final class LegLife extends Column {

@@ -30,8 +30,6 @@ import mussel.core.measure.NamedBy;
 import mussel.core.measure.Range;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Interval;
-import mussel.desktop.desk.BackgroundQuery;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.QuantityField;
@@ -39,6 +37,8 @@ import mussel.desktop.kit.Row;
 import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
+import mussel.work.background.BackgroundQuery;
+import mussel.work.shop.Workshop;
 
 /** How long parts last in this yard, and what that says of the interval. */
 final class LivesPage implements BookPage {

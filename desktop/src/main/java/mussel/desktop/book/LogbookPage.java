@@ -20,11 +20,11 @@ import mussel.core.book.LogBook;
 import mussel.core.book.LogBook.Found;
 import mussel.core.book.LogBook.Query;
 import mussel.core.book.LogBook.State;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Workshop;
 
 /** Every job ever made: found as one types, and the life of the leg it belongs to. */
 final class LogbookPage implements BookPage {

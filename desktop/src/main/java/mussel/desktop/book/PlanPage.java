@@ -28,13 +28,13 @@ import mussel.core.fleet.FleetPlan.Placement;
 import mussel.core.fleet.FleetPlan.Ready;
 import mussel.core.job.JournalException;
 import mussel.core.sheet.Step;
-import mussel.desktop.desk.BackgroundQuery;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
+import mussel.work.background.BackgroundQuery;
+import mussel.work.shop.Workshop;
 
 /** The plan of the bench: who does what when, drawn as bars over the working days; which promise breaks, and why. */
 final class PlanPage implements BookPage {

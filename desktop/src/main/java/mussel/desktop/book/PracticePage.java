@@ -25,14 +25,14 @@ import mussel.core.practice.Weak;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.RepairGoal;
-import mussel.desktop.desk.BackgroundQuery;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.practice.PracticeReckoning;
+import mussel.work.background.BackgroundQuery;
+import mussel.work.shop.Workshop;
 
 /** Practice: lessons and legs that are not there, in a log of their own. */
 final class PracticePage implements BookPage {

@@ -32,14 +32,14 @@ import mussel.core.parts.PriceHead;
 import mussel.core.parts.PriceList;
 import mussel.core.parts.PriceQuestion;
 import mussel.core.parts.Seller;
-import mussel.desktop.desk.BackgroundQuery;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
+import mussel.work.background.BackgroundQuery;
+import mussel.work.shop.Workshop;
 
 /** A supplier's price list that may be taken in: whose it is, in which money, which column is what; what it would change; then it is taken, or not. */
 public final class PriceListPage extends Column {

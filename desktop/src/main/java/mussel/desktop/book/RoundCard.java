@@ -23,12 +23,12 @@ import mussel.core.job.BenchLine;
 import mussel.core.job.LegRef;
 import mussel.core.job.Yard;
 import mussel.core.log.Due;
-import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.desk.Paper;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.background.BackgroundQuery;
+import mussel.work.shop.Workshop;
 
 /** The round before frost: each boat that is to be laid up with how far it is, and what to buy for all of them. */
 final class RoundCard extends Column {

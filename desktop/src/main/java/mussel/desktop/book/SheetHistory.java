@@ -10,11 +10,11 @@ import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import mussel.core.job.JournalException;
-import mussel.desktop.desk.Described;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Described;
+import mussel.work.shop.Workshop;
 
 /** What was changed in a sheet, by whom and when; each change can be taken back by itself. */
 final class SheetHistory extends Column {

@@ -5,10 +5,10 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import mussel.core.job.JournalException;
 import mussel.core.sheet.FamilySheet;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Workshop;
 
 /** The kits sold for a leg, a line each, changed where they stand. */
 final class SheetKits extends Column {

@@ -13,11 +13,11 @@ import mussel.core.job.JournalException;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.Step;
-import mussel.desktop.desk.Sheets.Pasted;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Sheets.Pasted;
+import mussel.work.shop.Workshop;
 
 /** The numbers of a leg's parts, taken from lines that were copied out of a spreadsheet, looked at before they are kept. */
 final class SheetNumbers extends Column {

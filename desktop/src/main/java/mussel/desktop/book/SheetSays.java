@@ -15,12 +15,12 @@ import mussel.core.job.Missing;
 import mussel.core.sheet.FamilySheet;
 import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.PagePicture;
-import mussel.desktop.desk.Sheets.Said;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Sheets.Said;
+import mussel.work.shop.Workshop;
 
 /** What a sheet says of its manual, a line each with its page; each can be changed where it stands. */
 final class SheetSays extends Column {

@@ -19,13 +19,13 @@ import mussel.core.measure.Display;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Step;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Workshop;
 
 /** The steps of a leg's work, phase by phase; words and minutes of each can be changed where it stands. */
 final class SheetSteps extends Column {

@@ -21,13 +21,13 @@ import mussel.core.sheet.FamilySheet;
 import mussel.desktop.cutaway.Thumbnail;
 import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.Paper;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SheetPane;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Workshop;
 
 /** How legs are built and what their manuals say; what a sheet does not say yet is told by the stations it holds up. */
 final class SheetsPage implements BookPage {

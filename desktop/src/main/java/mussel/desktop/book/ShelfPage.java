@@ -30,14 +30,14 @@ import mussel.core.parts.PartsWords;
 import mussel.core.parts.Wanted;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
-import mussel.desktop.desk.BackgroundQuery;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.SheetPane;
 import mussel.desktop.kit.Texts;
+import mussel.work.background.BackgroundQuery;
+import mussel.work.shop.Workshop;
 
 /** What lies on the shelf against what the bench wants, what falls due and what is to stay; the order that closes the gap; and what is on its way. */
 final class ShelfPage implements BookPage {

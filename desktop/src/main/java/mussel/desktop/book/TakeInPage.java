@@ -5,11 +5,11 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import mussel.desktop.desk.Incoming;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Incoming;
 
 /** What a file would change, before it is taken in; then how far that is. */
 public final class TakeInPage extends Column {

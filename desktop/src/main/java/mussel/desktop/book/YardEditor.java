@@ -14,8 +14,6 @@ import javafx.scene.control.TextField;
 import mussel.core.job.JournalException;
 import mussel.core.job.Yard;
 import mussel.core.yard.YardTable;
-import mussel.desktop.desk.BackgroundQuery;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickMany;
@@ -24,6 +22,8 @@ import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
+import mussel.work.background.BackgroundQuery;
+import mussel.work.shop.Workshop;
 
 /** One thing the yard decides, being changed: its lines, what it would change on open legs, and whether to take it. */
 final class YardEditor extends Column {

@@ -11,10 +11,10 @@ import javafx.scene.image.ImageView;
 import javafx.stage.FileChooser;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Workshop;
 
 /** The logo on the yard's papers: a picture kept beside the journal. */
 final class YardLogo extends Column {

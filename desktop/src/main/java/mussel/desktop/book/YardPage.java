@@ -22,13 +22,13 @@ import mussel.core.job.JournalException;
 import mussel.core.yard.YardDecisions;
 import mussel.core.yard.YardTable;
 import mussel.desktop.desk.Paper;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.SheetPane;
 import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Workshop;
 
 /** What the yard has decided: a line for each thing, changed where it stands; and what was changed, by whom and when. */
 final class YardPage implements BookPage {

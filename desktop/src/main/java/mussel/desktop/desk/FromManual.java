@@ -22,6 +22,9 @@ import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
+import mussel.work.desk.Desk;
+import mussel.work.shop.Sheets;
+import mussel.work.shop.Workshop;
 
 /**
  * What a station wants from the leg's manual and the yard's sheet does not say yet: a line for each, with its page. What is kept is asked for never

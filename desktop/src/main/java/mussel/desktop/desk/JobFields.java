@@ -10,6 +10,7 @@ import mussel.core.job.Plausible;
 import mussel.core.measure.Display;
 import mussel.core.measure.YardUnits;
 import mussel.desktop.kit.QuantityField;
+import mussel.work.desk.Desk;
 
 /** The quantity fields of a station, bound to the job's readings. */
 public final class JobFields {

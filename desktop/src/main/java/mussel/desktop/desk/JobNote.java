@@ -12,6 +12,7 @@ import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.TextLines;
 import mussel.desktop.kit.Words;
+import mussel.work.desk.Desk;
 
 /** Something written down in words; it becomes an entry when it is left, or on Enter where it is one line. */
 public final class JobNote extends Column {

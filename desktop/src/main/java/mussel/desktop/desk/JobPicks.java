@@ -11,6 +11,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Scale;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.work.desk.Desk;
 
 /** The pick rows of a station, bound to the job's choices. */
 public final class JobPicks {

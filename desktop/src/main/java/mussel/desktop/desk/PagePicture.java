@@ -13,6 +13,7 @@ import mussel.core.job.Missing;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Workshop;
 
 /** The page of the manual where something is said, as a picture: small beside it, large on demand. */
 public final class PagePicture extends Column {

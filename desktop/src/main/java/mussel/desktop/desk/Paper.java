@@ -6,10 +6,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.concurrent.Task;
 import javafx.scene.Node;
 import javafx.stage.FileChooser;
 import mussel.core.job.JournalException;
+import mussel.work.shop.Workshop;
 
 /** Writes a paper into a file off the interface thread, and says how it went. */
 public final class Paper {
@@ -54,9 +54,9 @@ public final class Paper {
         return there;
     }
 
-    /** Writes; the sentence says where it lies or why it does not. Returns the task, for those who show that it is at work. */
-    public static Task<Void> write(Workshop shop, String what, Path file, Runnable writing, Consumer<String> say) {
-        return shop.background()
+    /** Writes; the sentence says where it lies or why it does not. */
+    public static void write(Workshop shop, String what, Path file, Runnable writing, Consumer<String> say) {
+        shop.background()
                 .begin(
                         stop -> {
                             writing.run();

@@ -26,7 +26,6 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.Problem;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Plug;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
@@ -37,6 +36,7 @@ import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
+import mussel.work.desk.Desk;
 
 /** What ran out: its look, its volume and weight, the magnets and the washers; and at once what that means. */
 public final class DrainStation implements StationView {
@@ -182,7 +182,7 @@ public final class DrainStation implements StationView {
     }
 
     private WhyButton why(String id, Function<DrainWords, mussel.core.measure.Explanation> of) {
-        return new WhyButton(id, () -> desk.now().get().drainWords().map(of));
+        return new WhyButton(id, () -> desk.now().drainWords().map(of));
     }
 
     private static VBox card(String style, Label text, Node strip, WhyButton why) {

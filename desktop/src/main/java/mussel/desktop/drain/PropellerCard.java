@@ -16,7 +16,6 @@ import mussel.core.job.Station;
 import mussel.core.propeller.RunoutWords;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.Knowledge;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
@@ -25,6 +24,7 @@ import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
+import mussel.work.desk.Desk;
 
 /** The propeller and its shaft: what is seen with the propeller off, and the shaft's run-out on the indicator against its limit. */
 final class PropellerCard extends Column {
@@ -38,7 +38,7 @@ final class PropellerCard extends Column {
     PropellerCard(Desk desk, JobFields fields, JobPicks picks) {
         super(8);
         setId("propeller-off");
-        Knowledge knowledge = desk.now().get().knowledge();
+        Knowledge knowledge = desk.now().knowledge();
         Flow looks = new Flow(18, 8);
         for (String look : LOOKS) {
             knowledge.finding(look).ifPresent(f -> looks.getChildren().add(row(picks, f)));
@@ -46,8 +46,8 @@ final class PropellerCard extends Column {
         limit = new FromManual(desk, Station.DRAIN, m -> m.at().equals(Missing.RUNOUT));
         HBox.setHgrow(news, Priority.ALWAYS);
         news.setMaxWidth(Double.MAX_VALUE);
-        WhyButton why = new WhyButton("why-runout", () -> runout(desk.now().get())
-                .flatMap(r -> r.words(desk.now().get().yard().reads()))
+        WhyButton why = new WhyButton("why-runout", () -> runout(desk.now())
+                .flatMap(r -> r.words(desk.now().yard().reads()))
                 .map(RunoutWords::why));
         answer.getChildren().addAll(new Row(8, news, why), more);
         answer.getStyleClass().add("card");

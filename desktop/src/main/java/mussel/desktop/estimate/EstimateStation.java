@@ -22,7 +22,6 @@ import mussel.core.job.Worth;
 import mussel.core.job.YardHabits;
 import mussel.core.measure.Display;
 import mussel.core.measure.Money;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
@@ -33,6 +32,7 @@ import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** Whether it is worth doing: repair, exchange and leaving it on one scale, what may come on top, and where the answer flips. */
 public final class EstimateStation implements StationView {
@@ -91,7 +91,7 @@ public final class EstimateStation implements StationView {
                 8,
                 picks.row(Scale.CONSENT)
                         .optional()
-                        .onPick(answer -> desk.note(new Consent(desk.now().get()).entered(answer))),
+                        .onPick(answer -> desk.note(new Consent(desk.now()).entered(answer))),
                 fields.field(Field.CONSENT_LIMIT).optional(),
                 picks.row(Scale.CONSENT_HOW).optional(),
                 consentBy);
@@ -122,7 +122,7 @@ public final class EstimateStation implements StationView {
 
     /** Writes the owner's estimate, off the interface thread. */
     public void print(Path file) {
-        Assessment now = desk.now().get();
+        Assessment now = desk.now();
         Paper.write(
                 desk.shop(), "The estimate", file, () -> desk.shop().papers().estimate(now, file), printed::setText);
     }

@@ -19,7 +19,6 @@ import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.sheet.Step;
 import mussel.desktop.cutaway.OilPaint;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
@@ -30,6 +29,7 @@ import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 import mussel.desktop.plan.StepList;
+import mussel.work.desk.Desk;
 
 /** New oil: how much, from which bottles, where to stop, and whether what went in is what should have. */
 public final class FillStation implements StationView {
@@ -66,8 +66,7 @@ public final class FillStation implements StationView {
                             .optional());
             bottles.getChildren().add(new Column(2, Texts.wrapped(size, "strong"), pair));
         }
-        WhyButton why =
-                new WhyButton("why-fill", () -> desk.now().get().fillWords().map(FillWords::whyNeed));
+        WhyButton why = new WhyButton("why-fill", () -> desk.now().fillWords().map(FillWords::whyNeed));
         VBox figures = new Column(6, need, use, why);
         answer = new Row(18, bottle, figures);
         answer.getStyleClass().add("card");

@@ -22,8 +22,6 @@ import mussel.core.measure.NamedBy;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
 import mussel.desktop.cutaway.Thumbnail;
-import mussel.desktop.desk.Described;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.PickRow;
@@ -33,6 +31,8 @@ import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SheetPane;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
+import mussel.work.shop.Described;
+import mussel.work.shop.Workshop;
 
 /**
  * A leg that no file describes: what it is called and how big it is. How it is built may be picked from drawings, or be left for the steps to ask; the

@@ -10,11 +10,11 @@ import javafx.scene.control.TextField;
 import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
 import mussel.core.job.VisitWith;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** Puts this leg in one visit with any other leg of the bench: typed by its job number or its boat, ended by one key. */
 final class BesideAnother extends Column {

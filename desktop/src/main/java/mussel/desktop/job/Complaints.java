@@ -9,11 +9,11 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Scale;
 import mussel.core.measure.NamedBy;
 import mussel.core.verdict.Context;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickMany;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** What the leg came in for: it decides what is looked at first. */
 final class Complaints extends Column {

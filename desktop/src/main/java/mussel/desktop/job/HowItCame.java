@@ -9,10 +9,10 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Scale;
 import mussel.core.verdict.LegState.Condition;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.work.desk.Desk;
 
 /** In what state a lower unit came to the shop: on its engine or alone, with its oil or drained. Entered as the conditions it leaves. */
 final class HowItCame extends Column {

@@ -21,7 +21,6 @@ import mussel.core.job.Topic;
 import mussel.core.sheet.Construction;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Plug;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
@@ -34,6 +33,7 @@ import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** What comes in, and what is known of it before anything is opened. */
 public final class IntakeStation implements StationView {
@@ -144,7 +144,7 @@ public final class IntakeStation implements StationView {
 
     /** Writes the letter for a leg that came back, off the interface thread. */
     private void letter(Path file) {
-        Assessment now = desk.now().get();
+        Assessment now = desk.now();
         Paper.write(desk.shop(), "The letter", file, () -> desk.shop().papers().letter(now, file), printed::setText);
     }
 

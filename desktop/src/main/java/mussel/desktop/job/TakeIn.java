@@ -15,7 +15,6 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.measure.NamedBy;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
@@ -23,6 +22,7 @@ import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SheetPane;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
+import mussel.work.shop.Workshop;
 
 /** Taking a leg in: which boat, which leg of it, which family. A leg that was here before is recognised. */
 public final class TakeIn extends Column {

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import javafx.concurrent.Task;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -39,7 +38,6 @@ import mussel.core.measure.Range;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.LeakTest;
 import mussel.core.verdict.Finding;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
@@ -56,6 +54,8 @@ import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
+import mussel.work.background.BackgroundTask;
+import mussel.work.desk.Desk;
 
 /** Where it gets in and out: pressure and vacuum holds with what they prove, and soapy water. */
 public final class LeakStation implements StationView {
@@ -98,7 +98,7 @@ public final class LeakStation implements StationView {
     private Stage handStage = Stage.STILL;
     private LeakMode shownMode = LeakMode.PRESSURE;
     /** What judges a long hold meanwhile, and how many readings the chart was drawn with last. */
-    private Optional<Task<HeldTest>> judging = Optional.empty();
+    private Optional<BackgroundTask> judging = Optional.empty();
 
     private int drawn;
     private int job;
@@ -141,8 +141,8 @@ public final class LeakStation implements StationView {
         VBox card = new Column(
                 2,
                 new Row(8, verdict, new WhyButton("why-hold", () -> held().flatMap(HeldTest::result)
-                        .flatMap(r -> held().flatMap(h ->
-                                h.why(units(), desk.now().get().sheet().isEstimate("/leak_test/air_ml")))))),
+                        .flatMap(r -> held().flatMap(
+                                        h -> h.why(units(), desk.now().sheet().isEstimate("/leak_test/air_ml")))))),
                 about,
                 beyond);
         beyond.managedProperty().bind(beyond.textProperty().isNotEmpty());
@@ -174,7 +174,7 @@ public final class LeakStation implements StationView {
 
     private Node soap() {
         FlowPane rows = new Flow(18, 8);
-        for (Finding finding : desk.now().get().knowledge().findings()) {
+        for (Finding finding : desk.now().knowledge().findings()) {
             if (finding.id().startsWith("bubbles_")) {
                 rows.getChildren()
                         .add(foam.row(Address.the(finding.id()), finding.title(), finding.outcomes(), o -> null)
@@ -340,16 +340,16 @@ public final class LeakStation implements StationView {
     private void turnTo(String which) {
         shownMode = LeakMode.valueOf(which.toUpperCase(Locale.ROOT));
         mode.show(Optional.of(which));
-        show(desk.now().get());
+        show(desk.now());
     }
 
     private YardUnits units() {
-        return desk.now().get().yard().reads();
+        return desk.now().yard().reads();
     }
 
     /** The hold shown: the one being recorded with all its readings, else the last of the mode in the journal. */
     private Optional<HeldTest> held() {
-        Assessment now = desk.now().get();
+        Assessment now = desk.now();
         Optional<Hold> live = live(shownMode);
         return live.isPresent()
                 ? Optional.of(HeldTest.of(
@@ -456,10 +456,10 @@ public final class LeakStation implements StationView {
 
     /** A long hold is judged off the interface thread, the next time once this is done. */
     private void judgeAside(Hold hold) {
-        if (judging.isPresent() && judging.get().isRunning()) {
+        if (judging.filter(BackgroundTask::running).isPresent()) {
             return;
         }
-        LeakTest test = desk.now().get().sheet().leakTest();
+        LeakTest test = desk.now().sheet().leakTest();
         OptionalDouble barometer = desk.job().reading(Field.BAROMETER);
         judging = Optional.of(
                 desk.quietlyAside("judging the hold", stop -> HeldTest.of(hold, test, barometer), judged -> {

@@ -27,13 +27,13 @@ import mussel.core.measure.NamedBy;
 import mussel.core.practice.Exercise;
 import mussel.core.sheet.LeakTest;
 import mussel.core.verdict.Finding;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
+import mussel.work.desk.Desk;
 
 /** The simulated leak tester: pump, pull, turn shafts, brush soap. Everything read from it says that it is simulated. */
 final class PracticePanel extends Column {
@@ -93,10 +93,9 @@ final class PracticePanel extends Column {
                 .forEach(c -> faults.add(Choice.text(
                         c,
                         desk.now()
-                                .get()
                                 .knowledge()
                                 .cause(c)
-                                .map(k -> k.title(desk.now().get().context()))
+                                .map(k -> k.title(desk.now().context()))
                                 .orElse(c))));
         hides = new PickRow("practice-hides", "The practice leg hides", faults);
         hides.keepsOne().onPick(f -> f.ifPresent(this::hide));
@@ -172,7 +171,7 @@ final class PracticePanel extends Column {
 
     private void pump(LeakMode mode) {
         PracticeTester leg = tester.orElseThrow();
-        LeakTest test = desk.now().get().sheet().leakTest();
+        LeakTest test = desk.now().sheet().leakTest();
         leg.release();
         double start = test.of(mode)
                 .map(LeakTest.Limits::startKpa)
@@ -243,7 +242,7 @@ final class PracticePanel extends Column {
     }
 
     private String foamed(Map<String, String> foam) {
-        return desk.now().get().knowledge().findings().stream()
+        return desk.now().knowledge().findings().stream()
                 .filter(f -> "yes".equals(foam.get(f.id())))
                 .map(f -> f.title().toLowerCase(Locale.ROOT))
                 .collect(Collectors.joining(", "));
@@ -270,7 +269,7 @@ final class PracticePanel extends Column {
 
     private void display() {
         Sample sample = tester.orElseThrow().read();
-        var units = desk.now().get().yard().reads();
+        var units = desk.now().yard().reads();
         gauge.setText(Display.exact(Kind.PRESSURE, sample.gaugeKpa(), units) + ", "
                 + Display.exact(Kind.TEMPERATURE, sample.tempC(), units) + " (simulated)");
     }

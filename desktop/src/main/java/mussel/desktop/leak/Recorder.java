@@ -7,7 +7,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Hold;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
-import mussel.desktop.desk.Desk;
+import mussel.work.desk.Desk;
 
 /**
  * Takes the readings of a hold as they come and enters them together, once a second at most: a hold at ten a second makes no more than one

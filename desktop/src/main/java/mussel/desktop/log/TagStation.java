@@ -3,7 +3,6 @@ package mussel.desktop.log;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import javafx.concurrent.Task;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -23,13 +22,13 @@ import mussel.core.job.Topic;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** Done, and when again: the tag for the leg, and the job sheet for the owner. */
 public final class TagStation implements StationView {
@@ -57,10 +56,7 @@ public final class TagStation implements StationView {
         print.setOnAction(e -> choosePlace());
         hang.setId("hang");
         hang.setOnAction(e -> Paper.place(
-                        desk.shop(),
-                        sheet,
-                        "Tag",
-                        "tag-" + desk.now().get().job().id() + ".pdf")
+                        desk.shop(), sheet, "Tag", "tag-" + desk.now().job().id() + ".pdf")
                 .ifPresent(this::tag));
         busy.setMaxSize(22, 22);
         busy.setVisible(false);
@@ -81,7 +77,7 @@ public final class TagStation implements StationView {
                                 desk.shop(),
                                 sheet,
                                 "Job sheet",
-                                "job-" + desk.now().get().job().id() + ".pdf")
+                                "job-" + desk.now().job().id() + ".pdf")
                         .ifPresent(this::print);
             default -> {
                 return false;
@@ -91,19 +87,15 @@ public final class TagStation implements StationView {
     }
 
     private void choosePlace() {
-        Paper.place(
-                        desk.shop(),
-                        sheet,
-                        "Job sheet",
-                        "job-" + desk.now().get().job().id() + ".pdf")
+        Paper.place(desk.shop(), sheet, "Job sheet", "job-" + desk.now().job().id() + ".pdf")
                 .ifPresent(this::print);
     }
 
     /** Writes the job sheet into a file, off the interface thread. */
     public void print(Path file) {
-        Assessment job = desk.now().get();
-        Task<Void> task = Paper.write(desk.shop(), "The job sheet", file, () -> write(job, file), printed::setText);
-        busy.visibleProperty().bind(task.runningProperty());
+        Assessment job = desk.now();
+        busy.setVisible(true);
+        Paper.write(desk.shop(), "The job sheet", file, () -> write(job, file), this::printed);
     }
 
     /** Of two legs in one visit both sheets, the sister's beside it under its own number. */
@@ -116,10 +108,14 @@ public final class TagStation implements StationView {
 
     /** Writes the tag that hangs on the leg, off the interface thread. */
     public void tag(Path file) {
-        Assessment job = desk.now().get();
-        Task<Void> task = Paper.write(
-                desk.shop(), "The tag", file, () -> desk.shop().data().tag(job, file), printed::setText);
-        busy.visibleProperty().bind(task.runningProperty());
+        Assessment job = desk.now();
+        busy.setVisible(true);
+        Paper.write(desk.shop(), "The tag", file, () -> desk.shop().data().tag(job, file), this::printed);
+    }
+
+    private void printed(String says) {
+        busy.setVisible(false);
+        printed.setText(says);
     }
 
     /** What was said of the last job sheet. */

@@ -15,12 +15,12 @@ import mussel.core.job.OrderTable;
 import mussel.core.job.Supply;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
+import mussel.work.desk.Desk;
 
 /** One line of the table of parts: the part and what it is for, where it comes from, its price, when it is here, and the shelf. */
 final class PartRow extends Row {

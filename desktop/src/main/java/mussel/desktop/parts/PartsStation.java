@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import javafx.concurrent.Task;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -30,7 +29,6 @@ import mussel.core.parts.PartsResult;
 import mussel.core.parts.PartsWords;
 import mussel.core.parts.Wanted;
 import mussel.desktop.desk.ConsentLine;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
@@ -41,6 +39,8 @@ import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Texts;
+import mussel.work.background.BackgroundTask;
+import mussel.work.desk.Desk;
 
 /** The parts: what the job needs, what the shelf has, and the cheapest and the soonest order for the rest beside each other. */
 public final class PartsStation implements StationView {
@@ -62,7 +62,7 @@ public final class PartsStation implements StationView {
     private final Button takeAll = new Button("Take what the shelf has");
     private Optional<PartsInput> asked = Optional.empty();
     private Optional<Answers> answers = Optional.empty();
-    private Task<Answers> working;
+    private BackgroundTask working;
     /** Whether the cheapest was asked for while it was still being worked out. */
     private boolean wanted;
 
@@ -183,7 +183,7 @@ public final class PartsStation implements StationView {
 
     /** The table with the order that is looked at. */
     private void table() {
-        Assessment now = desk.now().get();
+        Assessment now = desk.now();
         boolean some = !now.supply().toBeHad().isEmpty();
         Optional<Supply.Answer> answer = some ? answers.map(a -> a.of(objective)) : Optional.empty();
         rows.begin();
@@ -230,7 +230,7 @@ public final class PartsStation implements StationView {
     /** Takes all that the shelf has of what is still open, in one entry after another, all or none. */
     private void takeAll() {
         List<Fact> taken = new ArrayList<>();
-        for (Supply.Row row : desk.now().get().supply().rows()) {
+        for (Supply.Row row : desk.now().supply().rows()) {
             int qty = Math.min(row.open(), row.onShelf());
             if (qty > 0) {
                 taken.add(Fact.Read.byHand(
@@ -245,7 +245,7 @@ public final class PartsStation implements StationView {
         OptionalDouble deadline = now.job().reading(Field.PARTS_DEADLINE);
         PartsInput question = now.supply().input(Objective.COST, deadline);
         boolean same = asked.equals(Optional.of(question)) && sitting == desk.sitting();
-        if (same && (answers.isPresent() || working != null && working.isRunning())) {
+        if (same && (answers.isPresent() || working != null && working.running())) {
             answers.ifPresent(this::answer);
             return;
         }
@@ -255,7 +255,7 @@ public final class PartsStation implements StationView {
         figure.setText("Working it out.");
         order.setDisable(true);
         if (working != null) {
-            working.cancel(false);
+            working.stop();
         }
         working = desk.quietlyAside(
                 "working out the order",
@@ -354,7 +354,7 @@ public final class PartsStation implements StationView {
     }
 
     private void paper(Order order, String kind) {
-        Assessment now = desk.now().get();
+        Assessment now = desk.now();
         Optional<Path> file = Paper.place(
                 desk.shop(), sheet, "Order", "order-" + order.placed().order() + "." + kind);
         file.ifPresent(f -> Paper.write(

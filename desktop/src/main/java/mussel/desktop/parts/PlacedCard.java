@@ -15,12 +15,12 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.Money;
 import mussel.core.measure.Range;
 import mussel.core.measure.YardUnits;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** An order placed: its lines with their days, what came of it and what went back, and its papers. */
 final class PlacedCard extends Column {

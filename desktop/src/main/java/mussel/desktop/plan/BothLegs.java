@@ -15,11 +15,11 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.OneVisit;
 import mussel.core.measure.Money;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Marks;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** The steps of both legs of a visit side by side: a tick for each leg that has the step, one for both where it is done once. */
 final class BothLegs extends Column {

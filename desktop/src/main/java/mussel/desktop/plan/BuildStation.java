@@ -12,13 +12,13 @@ import mussel.core.measure.Display;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Phase;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** Putting it back: the steps, the parts to fit with their orientation, the torques. */
 public final class BuildStation implements StationView {
@@ -59,7 +59,7 @@ public final class BuildStation implements StationView {
         shown = which;
         pages.show(views.get(which));
         view.show(Optional.of(which));
-        fill(desk.now().get());
+        fill(desk.now());
     }
 
     /** Only what is seen is drawn anew. */

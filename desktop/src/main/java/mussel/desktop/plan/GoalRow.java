@@ -11,13 +11,13 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Further;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** One goal to choose, with what it costs while the leg is open and later, and what the odds say. */
 final class GoalRow extends Row {

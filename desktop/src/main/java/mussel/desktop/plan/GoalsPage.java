@@ -10,9 +10,9 @@ import javafx.scene.control.Label;
 import mussel.core.job.Assessment;
 import mussel.core.job.Further;
 import mussel.core.job.Scale;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** Everything that could be done, priced: what it adds while the leg is open against what it costs later. */
 final class GoalsPage extends Column {
@@ -41,7 +41,7 @@ final class GoalsPage extends Column {
         others.getStyleClass().add("fold");
         others.setOnAction(e -> {
             all = !all;
-            show(desk.now().get());
+            show(desk.now());
         });
         getChildren().add(twin);
         getChildren()

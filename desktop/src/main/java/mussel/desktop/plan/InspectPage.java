@@ -17,12 +17,12 @@ import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
 import mussel.core.verdict.Finding;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** Each part that came off and what a case shows when it is open: reuse, replace, or judge after cleaning, before and after, with the reason. */
 final class InspectPage extends Column {

@@ -30,13 +30,13 @@ import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Place;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /**
  * The mat: every part in the order and grouping it came off, with how it lay and its pictures. What is still on the leg is an empty
@@ -99,7 +99,7 @@ final class Mat extends Column {
 
     /** Writes the mat, drawn both ways, into a file off the interface thread. */
     void print(Path file) {
-        Assessment job = desk.now().get();
+        Assessment job = desk.now();
         MatPrint drawn = new MatPrint(job, getScene());
         List<byte[]> cameOff = drawn.cameOff();
         List<byte[]> wayBack = drawn.wayBack();

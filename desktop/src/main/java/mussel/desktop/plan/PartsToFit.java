@@ -15,12 +15,12 @@ import mussel.core.plan.Plan.PartNeed;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.Seal;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** The new parts of a job as they are fitted: whether each is here, which way round its seals go, ticked when it is in. */
 final class PartsToFit extends Column {

@@ -28,12 +28,12 @@ import mussel.core.measure.Display;
 import mussel.core.verdict.RepairSet;
 import mussel.core.verdict.RepairTables;
 import mussel.core.verdict.Repairs;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** What to repair, as sets: the recommended one, a smaller and a larger one, and leaving it, each with its price and the chance that the boat comes back. */
 final class SetsPage extends Column {

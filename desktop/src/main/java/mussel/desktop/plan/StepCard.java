@@ -32,7 +32,6 @@ import mussel.core.sheet.Fastener;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Step;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
@@ -45,6 +44,7 @@ import mussel.desktop.kit.Question;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
+import mussel.work.desk.Desk;
 
 /** One step to tick: a line, and when it is open its cautions, how it is done, fasteners, parts and tools. Made once, then changed. */
 final class StepCard extends Column {
@@ -79,9 +79,8 @@ final class StepCard extends Column {
         tick.setGraphic(Marks.open());
         tick.getStyleClass().add("tick");
         tick.setOnAction(e -> {
-            String asks = done
-                    ? ""
-                    : StepAsk.of(desk.now().get(), step).asks(desk.shop().moment());
+            String asks =
+                    done ? "" : StepAsk.of(desk.now(), step).asks(desk.shop().moment());
             if (!asks.isEmpty() && asked.getText().isEmpty()) {
                 asked.setText(asks);
                 return;

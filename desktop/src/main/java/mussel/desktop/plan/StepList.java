@@ -18,12 +18,12 @@ import mussel.core.job.StopPoint;
 import mussel.core.job.Worth;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Step;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** Steps of the plan to tick: the open one in full, the others as a line each, those done before folded away. */
 public final class StepList extends Column {
@@ -48,7 +48,7 @@ public final class StepList extends Column {
         fold.getStyleClass().add("fold");
         fold.setOnAction(e -> {
             showDone = !showDone;
-            show(desk.now().get());
+            show(desk.now());
         });
         addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
     }
@@ -195,7 +195,7 @@ public final class StepList extends Column {
     private StepCard made(Step step) {
         return new StepCard(desk, step, () -> opened = Optional.empty(), this::goOn, () -> {
             opened = Optional.of(step.id());
-            show(desk.now().get());
+            show(desk.now());
         });
     }
 

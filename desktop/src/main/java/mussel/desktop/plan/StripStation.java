@@ -21,7 +21,6 @@ import mussel.core.plan.PlanWords;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Phase;
 import mussel.desktop.desk.ConsentLine;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
@@ -32,6 +31,7 @@ import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
+import mussel.work.desk.Desk;
 
 /** How deep, and in what order: what is to be done with its price, the steps down to it, and the mat. */
 public final class StripStation implements StationView {
@@ -77,9 +77,9 @@ public final class StripStation implements StationView {
         turnBoth.setOnAction(e -> open("both"));
         why = new WhyButton(
                 "why-time",
-                () -> desk.now().get().plan().steps().isEmpty()
+                () -> desk.now().plan().steps().isEmpty()
                         ? Optional.empty()
-                        : Optional.of(desk.now().get().planWords().whyTime()));
+                        : Optional.of(desk.now().planWords().whyTime()));
         HBox.setHgrow(summary, Priority.ALWAYS);
         summary.setMaxWidth(Double.MAX_VALUE);
         why.setMinWidth(Region.USE_PREF_SIZE);
@@ -94,7 +94,7 @@ public final class StripStation implements StationView {
         }
         pages.show(which.equals("goals") ? goals.orElseThrow() : views.get(which));
         view.show(Optional.of(which));
-        fill(desk.now().get());
+        fill(desk.now());
     }
 
     /** Only what is seen is drawn anew. */

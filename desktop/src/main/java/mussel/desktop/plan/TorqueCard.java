@@ -24,7 +24,6 @@ import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Step;
 import mussel.core.torque.TorqueResult;
 import mussel.core.torque.TorqueWords;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
@@ -33,6 +32,7 @@ import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
+import mussel.work.desk.Desk;
 
 /** One group of fasteners: the wrench and its setting in large figures, the bolts in their order, and what each was brought to. */
 final class TorqueCard extends Column {

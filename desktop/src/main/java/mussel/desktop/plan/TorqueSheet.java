@@ -9,10 +9,10 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Missing;
 import mussel.core.job.Station;
 import mussel.core.job.TorqueWork;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.FromManual;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** Every fastener group that is closed again, with the wrench to take, its setting, and how far each bolt is. */
 final class TorqueSheet extends Column {
@@ -28,7 +28,7 @@ final class TorqueSheet extends Column {
 
     /** Only what this job closes again is asked for. */
     private boolean closed(Missing missing) {
-        Assessment now = desk.now().get();
+        Assessment now = desk.now();
         return now.plan().fasteners().stream().anyMatch(f -> missing.at()
                 .equals("/fasteners/" + now.sheet().fasteners().indexOf(f) + "/torque"));
     }

@@ -10,12 +10,12 @@ import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 import mussel.core.job.Further;
 import mussel.core.job.Scale;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** Where a practice leg is handed back: what is to be done, or that it goes to a dealer; then what it came to. */
 final class HandBackStation implements StationView {

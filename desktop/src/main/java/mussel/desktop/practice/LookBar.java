@@ -16,16 +16,17 @@ import javafx.scene.layout.Priority;
 import mussel.core.job.Station;
 import mussel.core.measure.Display;
 import mussel.core.measure.NamedBy;
+import mussel.core.measure.OrderedMap;
 import mussel.core.measure.YardUnits;
 import mussel.core.practice.Exercise;
 import mussel.core.practice.LastLook;
 import mussel.core.verdict.Finding;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** What stands over a station while a practice leg is gone about: that it is not there, the bench clock, what was seen last, and what can be looked at here. */
 final class LookBar extends Column {
@@ -74,7 +75,7 @@ final class LookBar extends Column {
                 exercise.job().id(),
                 exercise.bench().findings(),
                 exercise.back(),
-                desk.now().get().yard().reads());
+                desk.now().yard().reads());
         if (now.equals(shown)) {
             // Entries that are no looks, as the readings of a hold that runs, change nothing here.
             return;
@@ -95,7 +96,7 @@ final class LookBar extends Column {
     /** What the bar shows rests on this alone. */
     private record Shown(int job, Map<String, String> findings, boolean back, YardUnits units) {
         Shown {
-            findings = Map.copyOf(findings);
+            findings = OrderedMap.copyOf(findings);
         }
     }
 
@@ -112,7 +113,7 @@ final class LookBar extends Column {
 
     /** What the advice would have done instead, and why. */
     private String against(Exercise exercise, LastLook look) {
-        var money = desk.now().get().yard().money();
+        var money = desk.now().yard().money();
         String yours = Display.workTime(look.minutes()) + " for " + Display.significant(look.bits()) + " bits, worth "
                 + money.sum(Math.abs(look.value())) + (look.value() < 0 ? " less" : " more") + " than its time";
         if (look.asAdvised()) {

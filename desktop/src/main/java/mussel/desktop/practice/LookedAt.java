@@ -9,9 +9,9 @@ import javafx.scene.Node;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 import mussel.core.job.Station;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
+import mussel.work.desk.Desk;
 
 /** A station with what can be looked at there standing over it. */
 final class LookedAt implements StationView {

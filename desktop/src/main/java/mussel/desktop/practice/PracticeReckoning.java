@@ -19,10 +19,10 @@ import mussel.core.verdict.Context;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.RepairGoal;
 import mussel.desktop.desk.Paper;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Workshop;
 
 /** What a practice leg came to: what was wrong, each look with its time and what it could settle, and what the advice and one who knew would have cost. */
 public final class PracticeReckoning extends Column {

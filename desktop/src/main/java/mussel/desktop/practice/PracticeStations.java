@@ -4,8 +4,8 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.function.Function;
 import mussel.core.job.Station;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
+import mussel.work.desk.Desk;
 
 /** The stations as a practice leg is gone about at them: the ordinary ones with what can be looked at over each, the verdict shut on one's own, and handing back for the tag. */
 public final class PracticeStations {

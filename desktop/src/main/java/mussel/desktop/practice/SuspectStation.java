@@ -14,13 +14,13 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.verdict.RepairGoal;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** The verdict of a practice leg: on one's own what is suspected, in per cent, by handles a glove can move; else, and once it is handed back, the verdict itself. */
 final class SuspectStation implements StationView {
@@ -41,7 +41,7 @@ final class SuspectStation implements StationView {
         own.setId("practice-suspicions");
         own.getStyleClass().add("station");
         FlowPane handles = new Flow(22, 6);
-        for (RepairGoal goal : desk.now().get().knowledge().goals()) {
+        for (RepairGoal goal : desk.now().knowledge().goals()) {
             Suspicion suspicion = new Suspicion(goal);
             suspicions.put(goal.id(), suspicion);
             handles.getChildren().add(suspicion);

@@ -24,7 +24,6 @@ import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.core.sheet.Interval;
 import mussel.core.sheet.Phase;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
@@ -35,6 +34,7 @@ import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.plan.StepList;
+import mussel.work.desk.Desk;
 
 /** Proving it: the shift's truth table, the leak test again, the run, and the hour after it; what each wrong answer means. */
 public final class ProveStation implements StationView {

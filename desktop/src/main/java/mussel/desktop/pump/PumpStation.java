@@ -28,7 +28,6 @@ import mussel.core.pump.PumpResult.Rule;
 import mussel.core.pump.PumpWords;
 import mussel.core.sheet.PumpPolicy;
 import mussel.core.sheet.PumpSheet;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
@@ -43,6 +42,7 @@ import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
+import mussel.work.desk.Desk;
 
 /** The water pump: the impeller as a wheel to mark, its plate, housing, hub and key, the telltale, and what each part comes to. */
 public final class PumpStation implements StationView {
@@ -135,11 +135,10 @@ public final class PumpStation implements StationView {
                         telltale,
                         chart,
                         new WhyButton("why-flow", () -> desk.now()
-                                .get()
                                 .pump()
                                 .input()
                                 .geometry()
-                                .map(g -> desk.now().get().pump().words().whyFlow())),
+                                .map(g -> desk.now().pump().words().whyFlow())),
                         Texts.heading("The yard's habit"),
                         new Flow(18, 8, policy, extent),
                         habit);
@@ -160,7 +159,7 @@ public final class PumpStation implements StationView {
     }
 
     private void setHabit(PumpPolicy when, Extent much) {
-        PumpHabit was = desk.now().get().yard().pump();
+        PumpHabit was = desk.now().yard().pump();
         desk.shop()
                 .setHabit(new PumpHabit(
                         when == null ? was.policy() : when, was.calendarMonths(), much == null ? was.extent() : much));
@@ -169,7 +168,7 @@ public final class PumpStation implements StationView {
 
     private void pick(int number) {
         picked = number;
-        Assessment now = desk.now().get();
+        Assessment now = desk.now();
         VaneCard card = vanes.computeIfAbsent(number, n -> new VaneCard(desk, n));
         card.show(now);
         vane.show(card);
@@ -183,7 +182,7 @@ public final class PumpStation implements StationView {
             desk.read(
                     at,
                     degrees,
-                    Display.exact(Kind.ANGLE, degrees, desk.now().get().yard().reads()) + ", dragged");
+                    Display.exact(Kind.ANGLE, degrees, desk.now().yard().reads()) + ", dragged");
         }
     }
 

@@ -18,13 +18,13 @@ import mussel.core.job.PumpWork;
 import mussel.core.job.Scale;
 import mussel.core.sheet.PumpGeometry;
 import mussel.core.sheet.PumpSheet;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** The telltale by bucket and stopwatch: readings one after the other, each with its speed and place. */
 final class TelltaleCard extends Column {
@@ -52,7 +52,7 @@ final class TelltaleCard extends Column {
         another.setId("another-flow");
         another.setOnAction(e -> {
             nr = Math.min(PumpWork.MOST_FLOWS, nr + 1);
-            show(desk.now().get());
+            show(desk.now());
         });
         simulated.setId("simulated-flow");
         simulated.getStyleClass().add("simulated");
@@ -84,7 +84,7 @@ final class TelltaleCard extends Column {
 
     /** Fills a bucket on a practice leg whose pump is as marked; every reading says that it is simulated. */
     private void simulate() {
-        Assessment now = desk.now().get();
+        Assessment now = desk.now();
         Optional<PumpSheet> pump = now.sheet().pump();
         Optional<PumpGeometry> geometry = pump.flatMap(PumpSheet::geometry);
         if (geometry.isEmpty() || pump.get().telltaleShare().isEmpty()) {

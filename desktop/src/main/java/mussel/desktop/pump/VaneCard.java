@@ -12,13 +12,13 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** What is marked on one vane. */
 final class VaneCard extends Column {

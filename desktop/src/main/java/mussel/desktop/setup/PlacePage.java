@@ -25,7 +25,6 @@ import mussel.core.sheet.SetupSheet;
 import mussel.core.sheet.SetupSheet.GearPlace;
 import mussel.core.shim.LashInput.Thicker;
 import mussel.core.shim.ShimWords;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
@@ -34,6 +33,7 @@ import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
+import mussel.work.desk.Desk;
 
 /** One place of the set-up: its school, what that school needs, the stack it asks for, and for a gear the lash read with it in. */
 final class PlacePage extends Column {
@@ -115,7 +115,7 @@ final class PlacePage extends Column {
     }
 
     private Optional<Explanation> explained() {
-        SetupPlace at = desk.now().get().setup().orElseThrow().place(place);
+        SetupPlace at = desk.now().setup().orElseThrow().place(place);
         return at.lash().map(a -> ShimWords.whyLash(a.in(), a.out())).or(() -> at.pinion()
                 .map(a -> ShimWords.whyPinion(a.in(), a.out())));
     }
@@ -159,7 +159,7 @@ final class PlacePage extends Column {
     }
 
     private void simulate(Field which) {
-        SetupWork setup = desk.now().get().setup().orElseThrow();
+        SetupWork setup = desk.now().setup().orElseThrow();
         SetupPlace now = setup.place(place);
         GearPlace at = gear.orElseThrow();
         double arm = desk.job().reading(Field.ARM.of(place)).orElse(at.pitchRadiusMm());

@@ -20,7 +20,6 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
 import mussel.core.sheet.SetupSheet;
 import mussel.core.sheet.SetupSheet.GearPlace;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
@@ -33,6 +32,7 @@ import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** Shims and lash: the pinion first, then each gear, then what the assembled shafts say; and the drawer of shims. */
 public final class SetupStation implements StationView {
@@ -109,7 +109,7 @@ public final class SetupStation implements StationView {
             view = new PickRow("setup-view", "", choices);
             view.keepsOne().onPick(which -> {
                 shown = which.orElse(SetupPlace.PINION);
-                SetupStation.this.show(desk.now().get());
+                SetupStation.this.show(desk.now());
             });
             places.put(SetupPlace.PINION, new PlacePage(desk, setup, Optional.empty()));
             setup.gears().forEach(g -> places.put(g.id(), new PlacePage(desk, setup, Optional.of(g))));

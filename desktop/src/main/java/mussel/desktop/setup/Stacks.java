@@ -19,10 +19,10 @@ import mussel.core.job.SetupPlace;
 import mussel.core.shim.LashResult;
 import mussel.core.shim.Shim;
 import mussel.core.shim.StackResult;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** The stacks that would do at a place, the best first, drawn to scale; one is taken out of the drawer. */
 final class Stacks extends Column {
@@ -131,7 +131,7 @@ final class Stacks extends Column {
     /** What is in and not among the pieces goes back into the drawer. */
     private List<Fact> cleared(List<Shim> pieces) {
         List<Fact> facts = new ArrayList<>();
-        for (double mm : desk.now().get().setup().orElseThrow().sheet().shimsMm()) {
+        for (double mm : desk.now().setup().orElseThrow().sheet().shimsMm()) {
             boolean stays = pieces.stream().anyMatch(p -> Math.abs(p.mm() - mm) < 5e-4);
             if (!stays && desk.job().reading(at(mm)).isPresent()) {
                 facts.add(new Fact.Cleared(at(mm)));

@@ -15,12 +15,12 @@ import mussel.core.brief.Brief;
 import mussel.core.job.Assessment;
 import mussel.core.job.RepairQuestion;
 import mussel.core.job.Station;
-import mussel.desktop.desk.RepairAnswers;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
+import mussel.work.desk.RepairAnswers;
 
 /**
  * What stands beside the station: its caution, its one sentence, what the last entry changed, the one act in the buoy's colour with its key, and folded

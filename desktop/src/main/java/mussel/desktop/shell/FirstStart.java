@@ -8,11 +8,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import mussel.core.measure.Money;
 import mussel.core.measure.UnitSet;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
+import mussel.work.shop.Workshop;
 
 /** The only questions before the first leg: what the yard is called, what it reads in, in what it reckons, and whether it wants the demo yard’s sheets. */
 final class FirstStart extends Column {

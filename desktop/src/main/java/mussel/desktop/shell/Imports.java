@@ -7,9 +7,9 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Region;
 import mussel.desktop.book.PriceListPage;
 import mussel.desktop.book.TakeInPage;
-import mussel.desktop.desk.BackgroundQuery;
-import mussel.desktop.desk.Incoming;
-import mussel.desktop.desk.Workshop;
+import mussel.work.background.BackgroundQuery;
+import mussel.work.shop.Incoming;
+import mussel.work.shop.Workshop;
 
 /** Files that come in: looked into beside the interface thread, asked about, and taken in, with progress and a way to stop. */
 final class Imports {

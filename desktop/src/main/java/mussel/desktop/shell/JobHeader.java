@@ -11,10 +11,10 @@ import mussel.core.job.Field;
 import mussel.core.job.UndoLine;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Words;
+import mussel.work.desk.Desk;
 import org.kordamp.ikonli.feather.Feather;
 
 /** What stands over a job: the tag of its leg, the longline, undo and redo. */
@@ -62,7 +62,7 @@ final class JobHeader extends Row {
 
     /** Shows which leg is on the desk and what undo would do. */
     void show(Desk desk) {
-        Assessment now = desk.now().get();
+        Assessment now = desk.now();
         boat.setText(lines(now.job().leg().title()));
         String hours = now.job().reading(Field.ENGINE_HOURS).isPresent()
                 ? " · "

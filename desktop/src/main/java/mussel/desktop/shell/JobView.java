@@ -21,11 +21,11 @@ import mussel.core.job.Fact;
 import mussel.core.job.Station;
 import mussel.core.sheet.FamilySheet;
 import mussel.desktop.cutaway.Cutaway;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.SheetPane;
+import mussel.work.desk.Desk;
 
 /** One job in the window: the cutaway, the station sheet, what stands beside it. Three columns where there is room, else two and a bar. */
 final class JobView extends BorderPane {
@@ -83,12 +83,12 @@ final class JobView extends BorderPane {
         hands = new Hands(this, middle, () -> stations.get(here).node(), desk::hint);
         widthProperty().addListener((o, was, is) -> share());
         heightProperty().addListener((o, was, is) -> share());
-        desk.now().addListener((o, was, is) -> {
+        desk.follow(is -> {
             if (!sitting && stations.containsKey(here)) {
                 show(is);
             }
         });
-        here = desk.now().get().current();
+        here = desk.now().current();
         go(here);
     }
 
@@ -97,7 +97,7 @@ final class JobView extends BorderPane {
         sitting = true;
         desk.sit(job);
         sitting = false;
-        go(desk.now().get().current());
+        go(desk.now().current());
         scrolled.clear();
         middle.place(0);
     }
@@ -116,7 +116,7 @@ final class JobView extends BorderPane {
             sitting = true;
             desk.sit(now);
             sitting = false;
-            show(desk.now().get());
+            show(desk.now());
             middle.place(top);
         }
     }
@@ -166,7 +166,7 @@ final class JobView extends BorderPane {
         here = station;
         StationView view = stations.computeIfAbsent(station, s -> makers.get(s).apply(desk));
         sheets.show(view.node());
-        show(desk.now().get());
+        show(desk.now());
         middle.place(scrolled.getOrDefault(station, 0.0));
         if (getScene() != null && isVisible()) {
             begin();
@@ -183,7 +183,7 @@ final class JobView extends BorderPane {
         Station[] all = Station.values();
         Optional<Station> next = Stream.iterate(1, i -> i < all.length, i -> i + 1)
                 .map(i -> all[(here.ordinal() + i) % all.length])
-                .filter(desk.now().get()::workAt)
+                .filter(desk.now()::workAt)
                 .findFirst();
         next.ifPresent(this::go);
         return next.isPresent();
@@ -191,7 +191,7 @@ final class JobView extends BorderPane {
 
     /** To the drawing and back; where it is folded it is pulled out meanwhile. */
     void toDrawing() {
-        Cutaway cutaway = cutaways.get(desk.now().get().sheet().id());
+        Cutaway cutaway = cutaways.get(desk.now().sheet().id());
         Node focused = getScene().getFocusOwner();
         if (focused == cutaway) {
             pulledOut = false;
@@ -236,7 +236,7 @@ final class JobView extends BorderPane {
     /** Does the act of the moment. */
     void act() {
         desk.settle();
-        Assessment now = desk.now().get();
+        Assessment now = desk.now();
         beside.show(now, here);
         if (!beside.asksAdvice()) {
             beside.act().map(Brief.Act::deed).ifPresent(this::act);
@@ -333,7 +333,7 @@ final class JobView extends BorderPane {
         if (station != here) {
             StationView view =
                     stations.computeIfAbsent(station, s -> makers.get(s).apply(desk));
-            if (!seen.contains(station) && view.prepare(desk.now().get())) {
+            if (!seen.contains(station) && view.prepare(desk.now())) {
                 seen.add(station);
             }
             if (view.node() instanceof Region page) {
@@ -366,7 +366,7 @@ final class JobView extends BorderPane {
 
     /** Shows this job on the spine, which several views share. */
     void showSpine() {
-        spine.show(desk.now().get(), here);
+        spine.show(desk.now(), here);
     }
 
     /** The station shown. */

@@ -26,9 +26,7 @@ import mussel.core.job.Station;
 import mussel.core.measure.UnitSet;
 import mussel.desktop.bench.BenchView;
 import mussel.desktop.book.BookView;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.job.TakeIn;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Pages;
@@ -36,6 +34,8 @@ import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 import mussel.desktop.practice.PracticeStations;
+import mussel.work.desk.Desk;
+import mussel.work.shop.Workshop;
 import org.kordamp.ikonli.feather.Feather;
 
 /** The window's content: the bench, or a job with its spine; undo, keys and looks around both. */
@@ -320,7 +320,7 @@ public final class MusselWindow extends StackPane {
 
     /** What of a job is not understood here is named; the rest of it is worked with. */
     private void tellUnread(Desk desk) {
-        List<Entry> unread = desk.now().get().job().unread();
+        List<Entry> unread = desk.now().job().unread();
         if (!unread.isEmpty()) {
             tell(unread.size()
                     + (unread.size() == 1 ? " entry of this job is" : " entries of this job are")

@@ -8,9 +8,9 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import mussel.core.job.Station;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
-import mussel.desktop.desk.Workshop;
+import mussel.work.desk.Desk;
+import mussel.work.shop.Workshop;
 
 /** The job in the window: one view for the yard's jobs and one for practice legs. A job opened later takes the place of the one before in its view. */
 final class OpenJob {
@@ -42,7 +42,7 @@ final class OpenJob {
     /** The view of the yard's jobs with one in it. */
     JobView yards(int job) {
         if (yards.isEmpty()) {
-            yards = Optional.of(view(shop.desk(job), Stations.makers()));
+            yards = Optional.of(view(new Desk(shop, job), Stations.makers()));
         } else {
             yards.get().sit(job);
         }
@@ -59,7 +59,7 @@ final class OpenJob {
     /** The view of practice legs with one in it, each in the shop over the practice log. */
     JobView practice(Workshop log, int job, Map<Station, Function<Desk, StationView>> makers) {
         if (practice.filter(v -> v.desk().shop() == log).isEmpty()) {
-            practice = Optional.of(view(log.desk(job), makers));
+            practice = Optional.of(view(new Desk(log, job), makers));
         } else {
             practice.get().sit(job);
         }
@@ -69,7 +69,7 @@ final class OpenJob {
     private JobView view(Desk desk, Map<Station, Function<Desk, StationView>> makers) {
         desk.setOnTrouble(onTrouble);
         desk.setOnHint(onHint);
-        desk.now().addListener((o, was, is) -> {
+        desk.follow(is -> {
             if (shown.filter(v -> v.desk() == desk).isPresent()) {
                 header().show(desk);
             }

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -13,12 +14,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import mussel.desktop.desk.Background;
-import mussel.desktop.desk.BackgroundQuery;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
+import mussel.work.background.Background;
+import mussel.work.background.BackgroundQuery;
 
 /** What the window shows where the logbook cannot be opened: why, and its backups, each looked into before it is put in its place. */
 public final class Refusal extends StackPane {
@@ -26,7 +27,7 @@ public final class Refusal extends StackPane {
 
     private final Rescue rescue;
     private final Consumer<String> again;
-    private final BackgroundQuery aside = new BackgroundQuery(new Background(), this::trouble);
+    private final BackgroundQuery aside = new BackgroundQuery(new Background(Platform::runLater), this::trouble);
     private final Label said = Texts.wrapped("", "strong");
     private final VBox preview = new Column(8);
 

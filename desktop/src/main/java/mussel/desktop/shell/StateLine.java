@@ -17,10 +17,10 @@ import mussel.core.job.LegStates;
 import mussel.core.job.Scale;
 import mussel.core.verdict.LegState;
 import mussel.core.verdict.LegState.Condition;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /**
  * The state of the lower unit in one line. What differs from a whole one stands as a button that puts it right with one pick; the others come with

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import mussel.core.job.Station;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.drain.DrainStation;
 import mussel.desktop.estimate.EstimateStation;
@@ -23,6 +22,7 @@ import mussel.desktop.pump.PumpStation;
 import mussel.desktop.setup.SetupStation;
 import mussel.desktop.verdict.VerdictStation;
 import mussel.desktop.visit.BesideStation;
+import mussel.work.desk.Desk;
 
 /**
  * The stations there are, in working order, each with its maker and its pages. The shell, the keys, the pictures, the guide and the tests all walk this list:

@@ -7,10 +7,10 @@ import mussel.core.job.Fact;
 import mussel.core.job.Made;
 import mussel.core.job.Scale;
 import mussel.core.verdict.Finding;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
+import mussel.work.desk.Desk;
 
 /** The outcomes of one finding to pick from. What an engine made is set by hand instead, and stands as such. */
 final class FindingRow extends Column {

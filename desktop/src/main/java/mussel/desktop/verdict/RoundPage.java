@@ -12,12 +12,12 @@ import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Made;
 import mussel.core.verdict.Finding;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** A round of checks as one list, answered key by key in the order hands make them; it stays as it is while it is answered. */
 final class RoundPage extends Column {

@@ -13,9 +13,9 @@ import mussel.core.brief.RepairWords;
 import mussel.core.job.Assessment;
 import mussel.core.verdict.LegState.Condition;
 import mussel.core.verdict.Repairs;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** The rounds of checks that can be made as the lower unit stands, the one advised first, and what would have to be put back for the others. */
 final class RoundsCard extends Column {

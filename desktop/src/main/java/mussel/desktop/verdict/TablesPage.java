@@ -19,11 +19,11 @@ import mussel.core.verdict.Cause;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.Learned;
 import mussel.core.verdict.Overrides;
-import mussel.desktop.desk.Workshop;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Texts;
+import mussel.work.shop.Workshop;
 
 /** The diagnosis tables: every number with its reason, the yard's own among them, and how often they were right here. */
 final class TablesPage {

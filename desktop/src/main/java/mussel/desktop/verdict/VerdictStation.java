@@ -25,7 +25,6 @@ import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Check;
 import mussel.core.verdict.VerdictResult.Decision;
 import mussel.core.verdict.VerdictWords;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
@@ -37,6 +36,7 @@ import mussel.desktop.kit.Rows;
 import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
+import mussel.work.desk.Desk;
 
 /** What is wrong and how sure, what to look at next, what to do about it. */
 public final class VerdictStation implements StationView {
@@ -106,11 +106,11 @@ public final class VerdictStation implements StationView {
         shown = which;
         view.show(Optional.of(which.equals("round") ? "looks" : which));
         pages.show(views.get(which));
-        fill.get(shown).accept(desk.now().get());
+        fill.get(shown).accept(desk.now());
     }
 
     private void round(String title, List<String> checks) {
-        round.begin(desk.now().get(), title, checks);
+        round.begin(desk.now(), title, checks);
         open("round");
         round.first().forEach(Node::requestFocus);
     }
@@ -132,12 +132,12 @@ public final class VerdictStation implements StationView {
     @Override
     public List<Node> look(String finding) {
         open("looks");
-        boolean listed = desk.now().get().verdict().checks().stream()
+        boolean listed = desk.now().verdict().checks().stream()
                 .limit(FIRST_LOOKS)
                 .anyMatch(c -> c.finding().equals(finding));
         if (!listed) {
             allLooks = true;
-            looks(desk.now().get());
+            looks(desk.now());
         }
         return looks.getChildren().stream()
                 .filter(n -> ("look-" + finding).equals(n.getId()))
@@ -193,7 +193,7 @@ public final class VerdictStation implements StationView {
         decisions = new Rows<>(acts, DecisionRow::new);
         moreCauses.setOnAction(e -> {
             allCauses = !allCauses;
-            causes(desk.now().get());
+            causes(desk.now());
         });
         moreCauses.setId("more-causes");
         moreCauses.getStyleClass().add("fold");
@@ -250,7 +250,7 @@ public final class VerdictStation implements StationView {
                 allLooks ? "Only the best ones" : "All " + out.checks().size() + " looks",
                 () -> {
                     allLooks = !allLooks;
-                    looks(desk.now().get());
+                    looks(desk.now());
                 }));
         looks.getChildren().setAll(rows);
     }

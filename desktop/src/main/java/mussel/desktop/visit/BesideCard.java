@@ -14,7 +14,6 @@ import mussel.core.job.Field;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.core.visit.BesideItem;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
@@ -25,6 +24,7 @@ import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** One item of the work beside the leg: its answer in a row; how it is done and what is measured once it is opened. */
 final class BesideCard extends Column {

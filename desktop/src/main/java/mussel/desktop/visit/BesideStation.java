@@ -8,10 +8,10 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.Beside;
 import mussel.core.visit.BesideItem;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** What is done beside the leg in the same visit: an answer for each item, what was found of it, and what waits. */
 public final class BesideStation implements StationView {

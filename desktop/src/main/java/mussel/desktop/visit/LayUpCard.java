@@ -18,7 +18,6 @@ import mussel.core.book.WorkList;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
@@ -27,6 +26,7 @@ import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
+import mussel.work.desk.Desk;
 
 /** The lay-up before frost, or the spring after it: its steps in their order, each ticked and kept, with the amounts of this boat. */
 final class LayUpCard extends Column {
@@ -99,7 +99,7 @@ final class LayUpCard extends Column {
 
     /** Writes the list, off the interface thread. */
     private void print(Path file) {
-        Assessment now = desk.now().get();
+        Assessment now = desk.now();
         WorkList list =
                 spring ? SpringWork.of(now).list(now) : LayUpWork.of(now).list(now);
         Paper.write(desk.shop(), "The list", file, () -> desk.shop().papers().list(now, list, file), printed::setText);

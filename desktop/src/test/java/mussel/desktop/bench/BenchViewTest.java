@@ -20,8 +20,8 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.desktop.FxThread;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 /** The bench on a journal in memory: its cards, what is due, and the search. */

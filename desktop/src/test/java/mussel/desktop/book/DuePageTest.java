@@ -16,8 +16,8 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.desktop.FxThread;
 import mussel.desktop.Pressing;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 /** What is due, and the lay-up, on a journal in memory. */

@@ -10,7 +10,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import mussel.desktop.FxThread;
 import mussel.desktop.Pressing;
-import mussel.desktop.desk.Incoming;
+import mussel.work.shop.Incoming;
 import org.junit.jupiter.api.Test;
 
 /** What a file would change, in its states: refused, nothing new, much, and on its way in. */

@@ -16,6 +16,7 @@ import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.Topic;
 import mussel.core.measure.UnitSet;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 class DeskTest {
@@ -27,7 +28,7 @@ class DeskTest {
         assertThat(desk.read(Field.DRAINED.address(), 420, "420 ml")).isTrue();
         desk.read(Field.OIL_TEMP.address(), 18, "18");
         desk.read(Field.MINUTES.address(), 30, "30");
-        assertThat(desk.now().get().drain()).isPresent();
+        assertThat(desk.now().drain()).isPresent();
         assertThat(test.journal.entries(desk.job().id())).hasSize(5);
     }
 
@@ -48,10 +49,10 @@ class DeskTest {
         desk.read(Field.OIL_TEMP.address(), 18, "18");
         desk.read(Field.MINUTES.address(), 30, "30");
         desk.draft(Field.DRAINED.address(), Optional.of(410.0));
-        assertThat(desk.now().get().drain()).isPresent();
+        assertThat(desk.now().drain()).isPresent();
         assertThat(desk.job().reading(Field.DRAINED)).isEmpty();
         desk.draft(Field.DRAINED.address(), Optional.empty());
-        assertThat(desk.now().get().drain()).isEmpty();
+        assertThat(desk.now().drain()).isEmpty();
         assertThat(test.journal.entries(desk.job().id())).hasSize(4);
     }
 
@@ -62,7 +63,7 @@ class DeskTest {
         test.journal.refuse(true);
         assertThat(desk.read(Field.DRAINED.address(), 420, "420 ml")).isFalse();
         assertThat(desk.note(List.of(new Fact.Ticked("leg_off", true)))).isFalse();
-        assertThat(desk.now().get().job().reading(Field.DRAINED)).isEmpty();
+        assertThat(desk.now().job().reading(Field.DRAINED)).isEmpty();
         assertThat(told).hasSize(2).allMatch(s -> s.contains("disk is full"));
         test.journal.refuse(false);
         assertThat(desk.read(Field.DRAINED.address(), 420, "420 ml")).isTrue();
@@ -110,8 +111,8 @@ class DeskTest {
         sister.choose(Scale.CONFIRMED.of("driveshaft_water_lip"), Optional.of("yes"));
         sister.choose(Scale.CONFIRMED.of("case_leak"), Optional.of("no"));
         Desk port = test.leg("Spat Lass", LegRef.Position.PORT, "tern-60");
-        assertThat(port.now().get().context().twinFound()).containsExactly("driveshaft_water_lip");
-        assertThat(desk.now().get().context().twinFound()).isEmpty();
+        assertThat(port.now().context().twinFound()).containsExactly("driveshaft_water_lip");
+        assertThat(desk.now().context().twinFound()).isEmpty();
         Desk again = test.leg("Spat Lass", LegRef.Position.PORT, "tern-60");
         assertThat(test.shop.earlier(again.job()))
                 .containsExactly("Job " + port.job().id() + ", not finished.");
@@ -121,19 +122,19 @@ class DeskTest {
     @Test
     void whatNothingHasTouchedIsNotWorkedOutAgain() {
         desk.read(Field.DRAINED.address(), 420, "420");
-        Assessment seen = desk.now().get();
+        Assessment seen = desk.now();
         int first = desk.job().id();
         desk.sit(test.leg("Spat Lass", LegRef.Position.PORT, "tern-60").job().id());
         desk.sit(first);
-        assertThat(desk.now().get()).isSameAs(seen);
+        assertThat(desk.now()).isSameAs(seen);
         test.shop.readIn(UnitSet.US);
         desk.refresh();
-        assertThat(desk.now().get()).isNotSameAs(seen);
-        Assessment inPints = desk.now().get();
+        assertThat(desk.now()).isNotSameAs(seen);
+        Assessment inPints = desk.now();
         desk.read(Field.DRAINED.address(), 430, "430");
-        assertThat(desk.now().get()).isNotSameAs(inPints);
+        assertThat(desk.now()).isNotSameAs(inPints);
         desk.undo();
-        assertThat(desk.now().get().job().reading(Field.DRAINED)).hasValue(420);
+        assertThat(desk.now().job().reading(Field.DRAINED)).hasValue(420);
     }
 
     @Test
@@ -141,10 +142,10 @@ class DeskTest {
         Desk sister = test.leg("Spat Lass", LegRef.Position.STARBOARD, "tern-60");
         Desk port = test.leg("Spat Lass", LegRef.Position.PORT, "tern-60");
         int job = port.job().id();
-        assertThat(port.now().get().context().twinFound()).isEmpty();
+        assertThat(port.now().context().twinFound()).isEmpty();
         sister.choose(Scale.CONFIRMED.of("driveshaft_water_lip"), Optional.of("yes"));
         port.sit(job);
-        assertThat(port.now().get().context().twinFound()).containsExactly("driveshaft_water_lip");
+        assertThat(port.now().context().twinFound()).containsExactly("driveshaft_water_lip");
     }
 
     @Test
@@ -201,6 +202,6 @@ class DeskTest {
         assertThat(desk.note(new Fact.Ordered("1-1", "SIM-1", true, List.of(), 0, 0)))
                 .isTrue();
         assertThat(desk.job().orders()).isEmpty();
-        assertThat(Brief.of(desk.now().get(), Station.PARTS).head()).isNotBlank();
+        assertThat(Brief.of(desk.now(), Station.PARTS).head()).isNotBlank();
     }
 }

@@ -30,12 +30,18 @@ import mussel.core.practice.Lesson;
 import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
 import mussel.core.sheet.Step;
+import mussel.core.simulated.SimulatedInstruments;
 import mussel.core.verdict.Overrides;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.exchange.yard.YardTables;
-import mussel.sim.instrument.SimulatedInstruments;
+import mussel.work.background.Background;
+import mussel.work.desk.Desk;
+import mussel.work.shop.Incoming;
+import mussel.work.shop.Ports;
+import mussel.work.shop.Sheets;
+import mussel.work.shop.Workshop;
 
 /** A shop on a journal in memory, with the families and tables that ship. */
 public final class TestShop {
@@ -52,7 +58,7 @@ public final class TestShop {
 
     /** An empty shop in which what is done in the background is done at once. */
     public TestShop() {
-        this(new Background(Runnable::run));
+        this(Background.atOnce());
     }
 
     /** An empty shop with another runner. */
@@ -320,7 +326,7 @@ public final class TestShop {
     public Desk leg(String boat, LegRef.Position position, String family) {
         int job = shop.takeIn(new LegRef(boat + position, boat, position, family));
         shop.refreshBench();
-        return shop.desk(job);
+        return new Desk(shop, job);
     }
 
     /** A leg of the middle family with milky oil. */

@@ -19,8 +19,8 @@ import mussel.core.verdict.Context.Complaint;
 import mussel.core.verdict.VerdictResult.Bearing;
 import mussel.desktop.FxThread;
 import mussel.desktop.Pressing;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 class IntakeStationTest {
@@ -36,16 +36,16 @@ class IntakeStationTest {
             Desk desk = test.leg("Slack Water", LegRef.Position.SINGLE, "tern-60");
             IntakeStation station = new IntakeStation(desk);
             new Scene(new StackPane(station.node()), 700, 1_200);
-            desk.now().addListener((o, was, is) -> station.show(is));
-            station.show(desk.now().get());
+            desk.follow(station::show);
+            station.show(desk.now());
             Node tile = station.node().lookup("#pick-came_for-hot");
             key(tile, "3");
             key(tile, "4");
-            assertThat(desk.now().get().context().complaint()).containsExactly(Complaint.HOT, Complaint.WEAK_STREAM);
+            assertThat(desk.now().context().complaint()).containsExactly(Complaint.HOT, Complaint.WEAK_STREAM);
             assertThat(((ToggleButton) tile).isSelected()).isTrue();
-            assertThat(desk.now().get().verdict().checks().get(0).bearing()).isEqualTo(Bearing.COMPLAINT);
+            assertThat(desk.now().verdict().checks().get(0).bearing()).isEqualTo(Bearing.COMPLAINT);
             key(tile, "3");
-            assertThat(desk.now().get().context().complaint()).containsExactly(Complaint.WEAK_STREAM);
+            assertThat(desk.now().context().complaint()).containsExactly(Complaint.WEAK_STREAM);
             desk.undo();
             assertThat(((ToggleButton) tile).isSelected())
                     .as("taken back, the tile shows it")
@@ -67,25 +67,24 @@ class IntakeStationTest {
             Desk next = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
             IntakeStation station = new IntakeStation(next);
             new Scene(new StackPane(station.node()), 700, 1_200);
-            station.show(next.now().get());
+            station.show(next.now());
             assertThat(station.node().lookupAll(".label"))
                     .extracting(n -> ((Label) n).getText())
                     .contains("Year and serial number, since job " + first.job().id()
                             + ": 2019, 4711\nDifferent on it, since job "
                             + first.job().id() + ": sleeve on the driveshaft");
-            assertThat(Brief.of(next.now().get(), Station.STRIP).folds())
+            assertThat(Brief.of(next.now(), Station.STRIP).folds())
                     .anySatisfy(f -> assertThat(f.lines()).containsExactly("sleeve on the driveshaft"));
 
             next.note(new Fact.Noted(Topic.LEG_OWN.address(), "sleeve out again"));
             assertThat(next.now()
-                            .get()
                             .before()
                             .ofTheLeg(Topic.LEG_OWN, next.job())
                             .orElseThrow()
                             .text())
                     .isEqualTo("sleeve out again");
             Desk other = test.leg("Raft tender", LegRef.Position.SINGLE, "tern-60");
-            assertThat(other.now().get().before().ofTheLeg(Topic.LEG_OWN, other.job()))
+            assertThat(other.now().before().ofTheLeg(Topic.LEG_OWN, other.job()))
                     .isEmpty();
             return null;
         });

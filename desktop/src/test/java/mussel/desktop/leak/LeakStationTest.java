@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
+import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.chart.NumberAxis;
 import javafx.scene.control.Label;
@@ -22,13 +23,13 @@ import mussel.core.leak.Stage;
 import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.desktop.FxThread;
-import mussel.desktop.desk.Background;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
+import mussel.work.background.Background;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 class LeakStationTest {
-    private final TestShop test = new TestShop(new Background());
+    private final TestShop test = new TestShop(new Background(Platform::runLater));
 
     private static LeakReading reading(int i, double kpa) {
         return new LeakReading(i, kpa, 18, Optional.of(Stage.STILL));
@@ -37,7 +38,7 @@ class LeakStationTest {
     private LeakStation shown(Desk desk) {
         LeakStation station = new LeakStation(desk);
         new Scene(new StackPane(station.node()), 700, 900);
-        station.show(desk.now().get());
+        station.show(desk.now());
         return station;
     }
 
@@ -127,8 +128,7 @@ class LeakStationTest {
             assertThat(text(station, "#hold-verdict"))
                     .startsWith("The manual’s test is met")
                     .contains("Tight");
-            assertThat(desk.now().get().findings().get("pressure_hold").outcome())
-                    .isEqualTo("tight");
+            assertThat(desk.now().findings().get("pressure_hold").outcome()).isEqualTo("tight");
             return null;
         });
     }
@@ -166,7 +166,7 @@ class LeakStationTest {
                     .job()
                     .id();
             desk.sit(second);
-            station.show(desk.now().get());
+            station.show(desk.now());
             assertThat(test.journal.entries(first)).anyMatch(e -> e.fact() instanceof Fact.Held);
             assertThat(test.journal.entries(second)).noneMatch(e -> e.fact() instanceof Fact.Held);
             assertThat(text(station, "#hold-verdict")).startsWith("Nothing was held yet");
@@ -215,10 +215,10 @@ class LeakStationTest {
             station.recorder().begin(LeakMode.PRESSURE, 0.1, "tester", true);
             station.recorder().take(reading(1, 69));
             station.recorder().end();
-            station.show(desk.now().get());
+            station.show(desk.now());
             assertThat(allText(station)).contains("not read", "(simulated)");
             desk.read(Field.BAROMETER.address(), 99.8, "998 hPa");
-            station.show(desk.now().get());
+            station.show(desk.now());
             assertThat(allText(station)).doesNotContain("not read");
             return null;
         });

@@ -11,8 +11,8 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Made;
 import mussel.core.leak.LeakMode;
 import mussel.desktop.FxThread;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 class PracticePanelTest {
@@ -24,7 +24,7 @@ class PracticePanelTest {
         desk = test.milky();
         panel = new PracticePanel(desk, new Recorder(desk), () -> {});
         new Scene(new StackPane(panel), 700, 900);
-        panel.show(desk.now().get());
+        panel.show(desk.now());
     }
 
     private void press(String id) {
@@ -82,14 +82,13 @@ class PracticePanelTest {
             press("#practice-pump");
             press("#practice-soap");
             assertThat(said()).contains("clears nothing");
-            assertThat(desk.now().get().findings()).doesNotContainKey("bubbles_driveshaft");
+            assertThat(desk.now().findings()).doesNotContainKey("bubbles_driveshaft");
             press("#practice-hides-shift_seal");
             press("#practice-soap");
             assertThat(said()).contains("It foams: bubbles at the shift shaft");
-            assertThat(desk.now().get().findings().get("bubbles_shift"))
+            assertThat(desk.now().findings().get("bubbles_shift"))
                     .isEqualTo(new Made("yes", Made.By.SIMULATED, "", ""));
-            assertThat(desk.now().get().findings().get("bubbles_casting").outcome())
-                    .isEqualTo("no");
+            assertThat(desk.now().findings().get("bubbles_casting").outcome()).isEqualTo("no");
             panel.stop();
             return null;
         });
@@ -105,7 +104,7 @@ class PracticePanelTest {
                     .job()
                     .id();
             desk.sit(other);
-            panel.show(desk.now().get());
+            panel.show(desk.now());
             assertThat(gauge()).doesNotStartWith("−4");
             return null;
         });

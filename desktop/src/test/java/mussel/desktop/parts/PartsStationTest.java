@@ -13,8 +13,8 @@ import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.desktop.FxThread;
 import mussel.desktop.Pressing;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 class PartsStationTest {
@@ -30,8 +30,8 @@ class PartsStationTest {
         desk.refresh();
         station = new PartsStation(desk);
         new Scene(new StackPane(station.node()), 600, 1_600);
-        desk.now().addListener((o, was, is) -> station.show(is));
-        station.show(desk.now().get());
+        desk.follow(station::show);
+        station.show(desk.now());
     }
 
     private void press(String id) {
@@ -60,18 +60,18 @@ class PartsStationTest {
                 assertThat(o.placed().reference()).startsWith("SIM-");
                 assertThat(o.brings()).containsKey("ds_seal");
             });
-            assertThat(desk.now().get().supply().open())
+            assertThat(desk.now().supply().open())
                     .as("what the shelf has was not ordered")
                     .allSatisfy(w -> assertThat(w.part()).isIn("ds_seal", "plug_washer"));
-            assertThat(desk.now().get().waits()).contains("order");
+            assertThat(desk.now().waits()).contains("order");
             Order order = desk.job().orders().get(0);
             press("#arrived-" + order.placed().order());
             assertThat(desk.job().orders().get(0).arrived()).contains(test.shop.today());
 
             press("#take-all");
             assertThat(desk.job().reading(Field.FROM_SHELF.of("ds_seal"))).hasValue(1);
-            assertThat(desk.now().get().supply().allHere()).isTrue();
-            assertThat(desk.now().get().states()).containsEntry(Station.PARTS, Station.State.DONE);
+            assertThat(desk.now().supply().allHere()).isTrue();
+            assertThat(desk.now().states()).containsEntry(Station.PARTS, Station.State.DONE);
             return null;
         });
     }
@@ -83,13 +83,13 @@ class PartsStationTest {
             press("#take-plug_washer");
             test.shop.refreshBench();
             Desk next = test.leg("Kelp Runner", LegRef.Position.SINGLE, "tern-60");
-            assertThat(next.now().get().stores().shelf()).containsEntry("plug_washer", 11);
+            assertThat(next.now().stores().shelf()).containsEntry("plug_washer", 11);
 
             press("#take-plug_washer");
             assertThat(desk.job().reading(Field.FROM_SHELF.of("plug_washer"))).isEmpty();
             test.shop.refreshBench();
             Desk third = test.leg("Raft tender", LegRef.Position.SINGLE, "tern-60");
-            assertThat(third.now().get().stores().shelf()).containsEntry("plug_washer", 14);
+            assertThat(third.now().stores().shelf()).containsEntry("plug_washer", 14);
             return null;
         });
     }

@@ -17,9 +17,9 @@ import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Seal;
 import mussel.desktop.FxThread;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -94,19 +94,18 @@ class MatDrawnTest {
             desk.note(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes"));
             Mat mat = new Mat(desk);
             new Scene(mat, 700, 2_000);
-            mat.show(desk.now().get());
+            mat.show(desk.now());
             List<String> first = next(mat);
-            String step = desk.now().get().stripSteps().stream()
+            String step = desk.now().stripSteps().stream()
                     .filter(s -> !s.step().partsOut().isEmpty())
                     .findFirst()
                     .orElseThrow()
                     .step()
                     .id();
-            List<PartQty> out =
-                    desk.now().get().sheet().step(step).orElseThrow().partsOut();
+            List<PartQty> out = desk.now().sheet().step(step).orElseThrow().partsOut();
             assertThat(first).hasSameSizeAs(out).allMatch(w -> w.contains("comes next: lay it here"));
             desk.note(new Fact.Ticked(step, true));
-            mat.show(desk.now().get());
+            mat.show(desk.now());
             assertThat(next(mat)).isNotEmpty().doesNotContainAnyElementsOf(first);
             return null;
         });

@@ -12,9 +12,9 @@ import mussel.core.job.Scale;
 import mussel.core.job.TorqueWork;
 import mussel.desktop.FxThread;
 import mussel.desktop.Pressing;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
 import mussel.desktop.estimate.EstimateStation;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 class StripStationTest {
@@ -26,11 +26,11 @@ class StripStationTest {
             Desk desk = test.milky();
             StripStation station = new StripStation(desk);
             new Scene(new StackPane(station.node()), 640, 2_400);
-            desk.now().addListener((o, was, is) -> station.show(is));
-            station.show(desk.now().get());
+            desk.follow(station::show);
+            station.show(desk.now());
             Pressing.press(station.node(), "#pick-goal-driveshaft_seals-yes");
 
-            assertThat(desk.now().get().goals()).containsExactly("driveshaft_seals");
+            assertThat(desk.now().goals()).containsExactly("driveshaft_seals");
             assertThat(Pressing.words(station.node()))
                     .contains("The sister leg with it")
                     .contains("more while it is open")
@@ -50,19 +50,13 @@ class StripStationTest {
             desk.note(new Fact.Ticked("kill_cord", true));
             StripStation station = new StripStation(desk);
             new Scene(new StackPane(station.node()), 640, 2_400);
-            desk.now().addListener((o, was, is) -> station.show(is));
-            station.show(desk.now().get());
+            desk.follow(station::show);
+            station.show(desk.now());
             Pressing.press(station.node(), "#strip-view-steps");
             Pressing.press(station.node(), "#pick-linkage_measured-off");
 
-            assertThat(desk.now().get().findings().get("linkage_measured").outcome())
-                    .isEqualTo("off");
-            assertThat(desk.now()
-                            .get()
-                            .verdict()
-                            .cause("linkage_off")
-                            .orElseThrow()
-                            .probability())
+            assertThat(desk.now().findings().get("linkage_measured").outcome()).isEqualTo("off");
+            assertThat(desk.now().verdict().cause("linkage_off").orElseThrow().probability())
                     .isGreaterThan(0.6);
             return null;
         });
@@ -94,19 +88,14 @@ class StripStationTest {
             desk.note(new Fact.Chosen(Scale.GOAL.of("driveshaft_seals"), "yes"));
             TorqueSheet sheet = new TorqueSheet(desk);
             new Scene(new StackPane(sheet), 640, 2_400);
-            desk.now().addListener((o, was, is) -> sheet.show(is));
-            sheet.show(desk.now().get());
+            desk.follow(sheet::show);
+            sheet.show(desk.now());
             Pressing.press(sheet, "#bolt-pump_bolts-2");
             assertThat(sheet.lookup("#bolt-pump_bolts-2").getAccessibleText()).endsWith("done");
             Pressing.press(sheet, "#pull-pump_bolts");
 
             assertThat(desk.now()
-                            .get()
-                            .torque(desk.now()
-                                    .get()
-                                    .sheet()
-                                    .fastener("pump_bolts")
-                                    .orElseThrow())
+                            .torque(desk.now().sheet().fastener("pump_bolts").orElseThrow())
                             .bolts())
                     .filteredOn(b -> b.nm().isPresent())
                     .hasSize(2)
@@ -128,8 +117,8 @@ class StripStationTest {
             new Scene(page, 640, 1_600);
             page.applyCss();
             page.layout();
-            desk.now().addListener((o, was, is) -> station.show(is));
-            station.show(desk.now().get());
+            desk.follow(station::show);
+            station.show(desk.now());
             assertThat(station.node()
                             .lookup("#print-estimate")
                             .getParent()

@@ -12,8 +12,8 @@ import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.desktop.FxThread;
 import mussel.desktop.Pressing;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 class ProveStationTest {
@@ -26,8 +26,8 @@ class ProveStationTest {
         desk.note(new Fact.Chosen(Scale.GOAL.of(goal), "yes"));
         station = new ProveStation(desk);
         new Scene(new StackPane(station.node()), 700, 1_800);
-        desk.now().addListener((o, was, is) -> station.show(is));
-        station.show(desk.now().get());
+        desk.follow(station::show);
+        station.show(desk.now());
     }
 
     private Node node(String id) {
@@ -49,10 +49,10 @@ class ProveStationTest {
             assertThat(head()).contains("the leg can stay on");
             Pressing.press(station.node(), "#pick-run_sound-knocks");
             assertThat(head()).contains("may have to come off again");
-            assertThat(desk.now().get().blocks()).hasSize(1);
+            assertThat(desk.now().blocks()).hasSize(1);
             assertThat(node("#note-proof_override").getParent().isVisible()).isTrue();
             desk.note(new Fact.Noted(Topic.PROOF_OVERRIDE.address(), "towed to the dealer"));
-            assertThat(desk.now().get().blocks()).isEmpty();
+            assertThat(desk.now().blocks()).isEmpty();
             return null;
         });
     }

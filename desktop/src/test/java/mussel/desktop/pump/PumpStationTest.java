@@ -17,8 +17,8 @@ import mussel.core.job.Topic;
 import mussel.core.sheet.PumpPolicy;
 import mussel.desktop.FxThread;
 import mussel.desktop.Pressing;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 class PumpStationTest {
@@ -30,8 +30,8 @@ class PumpStationTest {
         desk = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
         station = new PumpStation(desk);
         new Scene(new StackPane(station.node()), 600, 1_600);
-        desk.now().addListener((o, was, is) -> station.show(is));
-        station.show(desk.now().get());
+        desk.follow(station::show);
+        station.show(desk.now());
     }
 
     private Node node(String id) {
@@ -77,9 +77,9 @@ class PumpStationTest {
             assertThat(asks.getParent().getParent().isVisible()).isFalse();
             type("#field-vane_missing-1", "5 mm");
             assertThat(asks.getParent().getParent().isVisible()).isTrue();
-            assertThat(desk.now().get().blocks()).hasSize(1);
+            assertThat(desk.now().blocks()).hasSize(1);
             desk.note(new Fact.Noted(Topic.PIECE_FOUND.address(), "in the cup's outlet"));
-            assertThat(desk.now().get().blocks()).isEmpty();
+            assertThat(desk.now().blocks()).isEmpty();
             return null;
         });
     }
@@ -94,10 +94,10 @@ class PumpStationTest {
                 assertThat(r.instrument()).contains("Simulated");
             });
             assertThat(desk.job().choice(Scale.FLOW_WHERE.of("1"))).contains("tank");
-            assertThat(desk.now().get().pump().result().flows()).hasSize(1);
+            assertThat(desk.now().pump().result().flows()).hasSize(1);
             press("#another-flow");
             press("#simulated-flow");
-            assertThat(desk.now().get().pump().result().flows()).hasSize(2);
+            assertThat(desk.now().pump().result().flows()).hasSize(2);
             return null;
         });
     }
@@ -119,7 +119,7 @@ class PumpStationTest {
             open();
             press("#pump-policy-always");
             assertThat(test.shop.yard().pump().policy()).isEqualTo(PumpPolicy.ALWAYS);
-            assertThat(desk.now().get().pump().input().policy()).isEqualTo(PumpPolicy.ALWAYS);
+            assertThat(desk.now().pump().input().policy()).isEqualTo(PumpPolicy.ALWAYS);
             assertThat(test.journal.setting("yard:pump_habit", "")).contains("always");
             return null;
         });

@@ -13,8 +13,8 @@ import mussel.core.job.Scale;
 import mussel.core.job.SetupWork;
 import mussel.desktop.FxThread;
 import mussel.desktop.Pressing;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 class SetupStationTest {
@@ -27,8 +27,8 @@ class SetupStationTest {
         desk.note(new Fact.Chosen(Scale.GOAL.of("gears"), "yes"));
         station = new SetupStation(desk);
         new Scene(new StackPane(station.node()), 700, 1_800);
-        desk.now().addListener((o, was, is) -> station.show(is));
-        station.show(desk.now().get());
+        desk.follow(station::show);
+        station.show(desk.now());
     }
 
     private Node node(String id) {
@@ -44,7 +44,7 @@ class SetupStationTest {
     }
 
     private SetupWork setup() {
-        return desk.now().get().setup().orElseThrow();
+        return desk.now().setup().orElseThrow();
     }
 
     private String words() {
@@ -130,7 +130,7 @@ class SetupStationTest {
         FxThread.on(() -> {
             open("wren-8");
             assertThat(words()).contains("maker's manual");
-            assertThat(desk.now().get().setup()).isEmpty();
+            assertThat(desk.now().setup()).isEmpty();
             return null;
         });
     }

@@ -19,9 +19,9 @@ import mussel.core.job.Made;
 import mussel.core.job.Scale;
 import mussel.core.verdict.Finding;
 import mussel.desktop.FxThread;
-import mussel.desktop.desk.Desk;
 import mussel.desktop.desk.TestShop;
 import mussel.desktop.kit.Rows;
+import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
 
 class VerdictStationTest {
@@ -30,8 +30,8 @@ class VerdictStationTest {
     private static VerdictStation shown(Desk desk) {
         VerdictStation station = new VerdictStation(desk);
         new Scene(new StackPane(station.node()), 700, 900);
-        desk.now().addListener((o, was, is) -> station.show(is));
-        station.show(desk.now().get());
+        desk.follow(station::show);
+        station.show(desk.now());
         return station;
     }
 
@@ -92,21 +92,20 @@ class VerdictStationTest {
             Desk desk = test.milky();
             VerdictStation station = shown(desk);
             press(station, "#verdict-view-looks");
-            String first = desk.now().get().verdict().checks().get(0).finding();
+            String first = desk.now().verdict().checks().get(0).finding();
             String benign = desk.now()
-                    .get()
                     .knowledge()
                     .finding(first)
                     .orElseThrow()
                     .outcomes()
                     .get(0);
             press(station, "#finding-" + first + "-" + benign);
-            assertThat(desk.now().get().findings().get(first)).isEqualTo(new Made(benign, Made.By.PICKED, "", ""));
+            assertThat(desk.now().findings().get(first)).isEqualTo(new Made(benign, Made.By.PICKED, "", ""));
             assertThat(station.node().lookup("#look-" + first)).isNull();
             press(station, "#verdict-view-findings");
             assertThat(station.node().lookup("#finding-" + first)).isNotNull();
             press(station, "#finding-" + first + "-" + benign);
-            assertThat(desk.now().get().findings()).doesNotContainKey(first);
+            assertThat(desk.now().findings()).doesNotContainKey(first);
             return null;
         });
     }
@@ -118,15 +117,15 @@ class VerdictStationTest {
             desk.read(Field.DRAINED.address(), 480, "480");
             desk.read(Field.OIL_TEMP.address(), 18, "18");
             desk.read(Field.MINUTES.address(), 60, "60");
-            assertThat(desk.now().get().findings().get("volume_more").by()).isEqualTo(Made.By.DRAIN);
+            assertThat(desk.now().findings().get("volume_more").by()).isEqualTo(Made.By.DRAIN);
             VerdictStation station = shown(desk);
             press(station, "#verdict-view-findings");
             press(station, "#finding-volume_more-no");
-            assertThat(desk.now().get().findings().get("volume_more"))
+            assertThat(desk.now().findings().get("volume_more"))
                     .isEqualTo(new Made("no", Made.By.OVERRULED, "yes", ""));
             assertThat(words(station)).contains("set by hand, the engines say yes");
             desk.undo();
-            assertThat(desk.now().get().findings().get("volume_more").by()).isEqualTo(Made.By.DRAIN);
+            assertThat(desk.now().findings().get("volume_more").by()).isEqualTo(Made.By.DRAIN);
             return null;
         });
     }
@@ -176,7 +175,7 @@ class VerdictStationTest {
             assertThat(words(station)).contains("Found 1 times", "Brier score", "Diagnosis tables");
             @SuppressWarnings("unchecked")
             ComboBox<Finding> box = (ComboBox<Finding>) station.node().lookup("#tables-finding");
-            box.setValue(desk.now().get().knowledge().finding("plug_drip").orElseThrow());
+            box.setValue(desk.now().knowledge().finding("plug_drip").orElseThrow());
             assertThat(words(station)).contains("Oil beads under the plug", "99.5 %");
             return null;
         });
