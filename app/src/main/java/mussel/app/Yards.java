@@ -67,7 +67,7 @@ public final class Yards {
         return shop;
     }
 
-    /** Brings an open journal and everything the yard keeps of its own together, as the window does. */
+    /** Brings an open journal and everything the yard keeps of its own together, for work without a window. */
     static Workshop over(SqliteJournal journal, Path log, Clock clock) {
         Families families = Families.load(DataFolder.families());
         return over(
@@ -79,10 +79,11 @@ public final class Yards {
                         families.own(),
                         OwnFiles.OwnYard.load(DataFolder.path()).yard(),
                         Tabled.load(DataFolder.path()),
-                        Supplied.load(DataFolder.path()))));
+                        Supplied.load(DataFolder.path()))),
+                Background.atOnce());
     }
 
-    /** Brings an open journal and the families together, with the diagnosis tables that ship. */
+    /** Brings an open journal and the families together, with the diagnosis tables that ship, for a window. */
     public static Workshop over(SqliteJournal journal, Path log, Clock clock, List<FamilySheet> families) {
         Tabled tables = new Tabled(KnowledgeFiles.shipped(), Overrides.none(), List.of());
         Supplied supplied = new Supplied(CatalogueFiles.shipped(), true, List.of());
@@ -95,12 +96,21 @@ public final class Yards {
 
     /** The same with families that are still on their way. */
     static Workshop over(SqliteJournal journal, Path log, Clock clock, CompletableFuture<Catalogue> catalogue) {
+        return over(journal, log, clock, catalogue, new Background(Platform::runLater));
+    }
+
+    private static Workshop over(
+            SqliteJournal journal,
+            Path log,
+            Clock clock,
+            CompletableFuture<Catalogue> catalogue,
+            Background background) {
         if (journal.kind() == LogKind.PRACTICE) {
             journal.close();
             throw new JournalException(
                     log + " is a practice log: its legs are not there. Open the yard's own logbook.");
         }
-        return shop(journal, log, clock, catalogue, new PracticeLog(log, clock), new Background(Platform::runLater));
+        return shop(journal, log, clock, catalogue, new PracticeLog(log, clock), background);
     }
 
     /** The shop over a practice log. */

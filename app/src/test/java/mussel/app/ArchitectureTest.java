@@ -21,15 +21,15 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule modulesDependDownward = noClasses()
             .that()
-            .resideInAnyPackage("mussel.core..", "mussel.exchange..", "mussel.store..", "mussel.desktop..")
+            .resideInAnyPackage("mussel.core..", "mussel.exchange..", "mussel.work..", "mussel.store..", "mussel.desktop..")
             .should()
             .dependOnClassesThat()
             .resideInAPackage("mussel.app..");
 
     @ArchTest
-    static final ArchRule theDesktopKnowsNoFilesFormatsNorStore = noClasses()
+    static final ArchRule workAndDesktopKnowNoFormatsNorStore = noClasses()
             .that()
-            .resideInAPackage("mussel.desktop..")
+            .resideInAnyPackage("mussel.desktop..", "mussel.work..")
             .should()
             .dependOnClassesThat()
             .resideInAnyPackage(
@@ -46,10 +46,10 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule onlyTheDesktopAndTheApplicationKnowScreens = noClasses()
             .that()
-            .resideInAnyPackage("mussel.core..", "mussel.exchange..", "mussel.store..")
+            .resideInAnyPackage("mussel.core..", "mussel.exchange..", "mussel.work..", "mussel.store..")
             .should()
             .dependOnClassesThat()
-            .resideInAnyPackage("javafx..");
+            .resideInAnyPackage("javafx..", "mussel.desktop..");
 
     @ArchTest
     static final ArchRule noControlWithoutItsStyle = noClasses()
