@@ -21,7 +21,8 @@ class ArchitectureTest {
     @ArchTest
     static final ArchRule modulesDependDownward = noClasses()
             .that()
-            .resideInAnyPackage("mussel.core..", "mussel.exchange..", "mussel.work..", "mussel.store..", "mussel.desktop..")
+            .resideInAnyPackage(
+                    "mussel.core..", "mussel.exchange..", "mussel.work..", "mussel.store..", "mussel.desktop..")
             .should()
             .dependOnClassesThat()
             .resideInAPackage("mussel.app..");

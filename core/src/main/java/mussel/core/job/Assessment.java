@@ -70,7 +70,7 @@ public final class Assessment {
     private final Optional<FillInput> fillInput;
     private final List<Problem> fillProblems;
     private final Optional<FillResult> fill;
-    private final Map<Station, Station.State> states;
+    private final Progress progress;
     private final PumpWork pump;
     private final Supply supply;
     private final Optional<SetupWork> setup;
@@ -110,7 +110,7 @@ public final class Assessment {
         this.fillProblems = found.list();
         this.fillInput = fillAsked.filter(f -> found.none());
         this.fill = fillInput.map(FillEngine::run);
-        this.states = new Progress(this).states();
+        this.progress = new Progress(this);
     }
 
     /** Computes everything for a job. */
@@ -539,22 +539,22 @@ public final class Assessment {
 
     /** How far each station is. */
     public Map<Station, Station.State> states() {
-        return new EnumMap<>(states);
+        return new EnumMap<>(progress.states());
     }
 
     /** The station where work goes on. */
     public Station current() {
-        return new Progress(this).current();
+        return progress.current();
     }
 
     /** Whether something waits to be done at a station. */
     public boolean workAt(Station station) {
-        return new Progress(this).work(station);
+        return progress.work(station);
     }
 
     /** The next thing to do. */
     public NextAction nextAction() {
-        return new Progress(this).nextAction();
+        return progress.nextAction();
     }
 
     /** Whether a step belongs to the filling, which has its own station. */

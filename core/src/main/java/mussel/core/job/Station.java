@@ -1,40 +1,49 @@
 package mussel.core.job;
 
+import java.util.function.Function;
+
 /** The stations of a job in working order. */
 public enum Station {
     /** What comes in, and what is known of it. */
-    INTAKE("Intake"),
+    INTAKE("Intake", IntakeWork::new),
     /** What runs out. */
-    DRAIN("Drain"),
+    DRAIN("Drain", DrainWork::new),
     /** Where it gets in and out. */
-    LEAK("Leak hunt"),
+    LEAK("Leak hunt", LeakWork::new),
     /** What the water pump comes to. */
-    PUMP("Pump"),
+    PUMP("Pump", PumpStationWork::new),
     /** What is wrong, and what to look at next. */
-    VERDICT("Verdict"),
+    VERDICT("Verdict", DiagnosisWork::new),
     /** Whether it is worth doing. */
-    ESTIMATE("Estimate"),
+    ESTIMATE("Estimate", EstimateWork::new),
     /** How deep, and in what order. */
-    STRIP("Strip-down"),
+    STRIP("Strip-down", StripWork::new),
     /** Shims and lash. */
-    SETUP("Set-up"),
+    SETUP("Set-up", SetupStationWork::new),
     /** What must be there to put it back. */
-    PARTS("Parts"),
+    PARTS("Parts", PartsWork::new),
     /** Putting it back. */
-    BUILD("Build"),
+    BUILD("Build", BuildWork::new),
     /** New oil. */
-    FILL("Fill"),
+    FILL("Fill", FillWork::new),
     /** What is done beside the leg. */
-    BESIDE("Beside"),
+    BESIDE("Beside", EngineSideStationWork::new),
     /** Whether it holds, shifts and runs. */
-    PROVE("Prove"),
+    PROVE("Prove", FinalChecksWork::new),
     /** Done, and when again. */
-    TAG("Tag");
+    TAG("Tag", CloseWork::new);
 
     private final String title;
+    private final Function<Assessment, StationWork> work;
 
-    Station(String title) {
+    Station(String title, Function<Assessment, StationWork> work) {
         this.title = title;
+        this.work = work;
+    }
+
+    /** What this station makes of a job. */
+    StationWork work(Assessment job) {
+        return work.apply(job);
     }
 
     /** The station's name. */
