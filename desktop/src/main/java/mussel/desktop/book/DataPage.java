@@ -1,6 +1,5 @@
 package mussel.desktop.book;
 
-import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
@@ -10,10 +9,9 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.DirectoryChooser;
-import javafx.stage.FileChooser;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
+import mussel.desktop.kit.FileDialog;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
@@ -103,21 +101,13 @@ final class DataPage implements BookPage {
     }
 
     private void lists() {
-        DirectoryChooser chooser = new DirectoryChooser();
-        chooser.setTitle("Folder for the lists");
-        File folder = chooser.showDialog(page.getScene().getWindow());
-        if (folder != null) {
-            Paper.write(shop, "The lists", folder.toPath(), () -> shop.data().lists(folder.toPath()), said::setText);
-        }
+        FileDialog.folder(page, "Folder for the lists")
+                .ifPresent(folder ->
+                        Paper.write(shop, "The lists", folder, () -> shop.data().lists(folder), said::setText));
     }
 
     private void choose(Consumer<Path> onTakeIn) {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("Take a file in");
-        File file = chooser.showOpenDialog(page.getScene().getWindow());
-        if (file != null) {
-            onTakeIn.accept(file.toPath());
-        }
+        FileDialog.open(page, "Take a file in", FileDialog.Kind.ANY).ifPresent(onTakeIn);
     }
 
     @Override

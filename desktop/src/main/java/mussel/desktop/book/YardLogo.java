@@ -1,17 +1,15 @@
 package mussel.desktop.book;
 
-import java.io.File;
 import java.nio.file.Path;
-import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
-import javafx.stage.FileChooser;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
 import mussel.desktop.kit.Column;
+import mussel.desktop.kit.FileDialog;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.work.shop.Workshop;
@@ -53,12 +51,7 @@ final class YardLogo extends Column {
     }
 
     private void choose() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("The logo on the yard’s papers");
-        chooser.getExtensionFilters()
-                .add(new FileChooser.ExtensionFilter("Pictures", "*.jpg", "*.jpeg", "*.png", "*.gif"));
-        Optional.ofNullable(chooser.showOpenDialog(getScene().getWindow()))
-                .map(File::toPath)
+        FileDialog.open(this, "The logo on the yard’s papers", FileDialog.Kind.PICTURE)
                 .ifPresent(this::put);
     }
 

@@ -1,6 +1,5 @@
 package mussel.desktop.book;
 
-import java.io.File;
 import java.nio.file.Path;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -17,12 +16,12 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import mussel.core.job.JournalException;
 import mussel.core.yard.YardDecisions;
 import mussel.core.yard.YardTable;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
+import mussel.desktop.kit.FileDialog;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.SheetPane;
@@ -67,14 +66,8 @@ final class YardPage implements BookPage {
         Button list = new Button("Take a price list in");
         list.setId("yard-prices");
         list.setDisable(shop.journal().readOnly());
-        list.setOnAction(e -> {
-            FileChooser chooser = new FileChooser();
-            chooser.setTitle("A supplier’s price list");
-            chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv", "*.tsv"));
-            Optional.ofNullable(chooser.showOpenDialog(page.getScene().getWindow()))
-                    .map(File::toPath)
-                    .ifPresent(onTakeIn);
-        });
+        list.setOnAction(e -> FileDialog.open(page, "A supplier’s price list", FileDialog.Kind.TABLE)
+                .ifPresent(onTakeIn));
         undo.setId("yard-undo");
         undo.setOnAction(e -> undo());
         redo.setId("yard-redo");

@@ -1,16 +1,15 @@
 package mussel.desktop.desk;
 
-import java.io.File;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
-import javafx.stage.FileChooser;
 import mussel.core.job.JournalException;
 import mussel.core.job.Missing;
 import mussel.desktop.kit.Column;
+import mussel.desktop.kit.FileDialog;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 import mussel.work.shop.Workshop;
@@ -75,12 +74,7 @@ public final class PagePicture extends Column {
     }
 
     private void choose() {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("The page of the manual: " + what.title());
-        chooser.getExtensionFilters()
-                .add(new FileChooser.ExtensionFilter("Pictures", "*.jpg", "*.jpeg", "*.png", "*.gif"));
-        Optional.ofNullable(chooser.showOpenDialog(getScene().getWindow()))
-                .map(File::toPath)
+        FileDialog.open(this, "The page of the manual: " + what.title(), FileDialog.Kind.PICTURE)
                 .ifPresent(this::put);
     }
 

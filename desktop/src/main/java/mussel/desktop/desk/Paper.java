@@ -1,14 +1,13 @@
 package mussel.desktop.desk;
 
-import java.io.File;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Node;
-import javafx.stage.FileChooser;
 import mussel.core.job.JournalException;
+import mussel.desktop.kit.FileDialog;
 import mussel.work.shop.Workshop;
 
 /** Writes a paper into a file off the interface thread, and says how it went. */
@@ -17,24 +16,12 @@ public final class Paper {
 
     /** Asks where a paper shall go; empty when the person thought better of it. */
     public static Optional<Path> place(Node from, String title, String name) {
-        return place(from, title, name, Optional.empty());
-    }
-
-    private static Optional<Path> place(Node from, String title, String name, Optional<Path> in) {
-        FileChooser chooser = new FileChooser();
-        in.map(Path::toFile).ifPresent(chooser::setInitialDirectory);
-        chooser.setTitle(title);
-        chooser.setInitialFileName(name);
-        String kind = name.substring(name.lastIndexOf('.') + 1);
-        chooser.getExtensionFilters()
-                .add(new FileChooser.ExtensionFilter(kind.toUpperCase(java.util.Locale.ROOT), "*." + kind));
-        return Optional.ofNullable(chooser.showSaveDialog(from.getScene().getWindow()))
-                .map(File::toPath);
+        return FileDialog.save(from, title, name, Optional.empty());
     }
 
     /** The same, in the folder papers went to last; where it goes is kept for the next. */
     public static Optional<Path> place(Workshop shop, Node from, String title, String name) {
-        Optional<Path> there = place(from, title, name, shop.paperFolder());
+        Optional<Path> there = FileDialog.save(from, title, name, shop.paperFolder());
         there.map(Path::getParent).ifPresent(shop::setPaperFolder);
         return there;
     }

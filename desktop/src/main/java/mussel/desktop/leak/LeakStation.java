@@ -1,6 +1,6 @@
 package mussel.desktop.leak;
 
-import java.io.File;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -15,7 +15,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
@@ -43,6 +42,7 @@ import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
+import mussel.desktop.kit.FileDialog;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.Pages;
@@ -270,12 +270,8 @@ public final class LeakStation implements StationView {
     private void fromFile() {
         Button choose = new Button("Choose a CSV file");
         choose.setId("hold-file");
-        choose.setOnAction(e -> {
-            FileChooser chooser = new FileChooser();
-            chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv", "*.txt", "*.tsv"));
-            Optional.ofNullable(chooser.showOpenDialog(sheet.getScene().getWindow()))
-                    .ifPresent(this::read);
-        });
+        choose.setOnAction(e -> FileDialog.open(sheet, "Readings of a hold", FileDialog.Kind.TABLE)
+                .ifPresent(this::read));
         imported.setId("hold-imported");
         fromFile.getStyleClass().add("card");
         fromFile.getChildren()
@@ -288,16 +284,16 @@ public final class LeakStation implements StationView {
     }
 
     /** Reads a file beside the interface thread; all of it is entered, or nothing. */
-    public void read(File file) {
+    public void read(Path file) {
         open("file");
-        imported.setText("Reading " + file.getName() + " …");
+        imported.setText("Reading " + file.getFileName() + " …");
         desk.aside(
-                "the reading of " + file.getName(),
-                stop -> desk.shop().holdFiles().read(file.toPath()),
+                "the reading of " + file.getFileName(),
+                stop -> desk.shop().holdFiles().read(file),
                 hold -> take(file, hold));
     }
 
-    private void take(File file, HoldFile hold) {
+    private void take(Path file, HoldFile hold) {
         if (hold.mode().isEmpty()) {
             imported.setText(String.join(" ", hold.refused()));
             return;
@@ -306,14 +302,14 @@ public final class LeakStation implements StationView {
         String id = "hold-" + (desk.job().holds().size() + 1) + "-" + desk.entries();
         List<Fact> facts = new ArrayList<>();
         double step = desk.job().reading(Field.GAUGE_STEP).orElseGet(() -> stepOf(hold.readings()));
-        facts.add(new Fact.HoldBegun(id, hold.mode().get(), step, "file " + file.getName(), false));
+        facts.add(new Fact.HoldBegun(id, hold.mode().get(), step, "file " + file.getFileName(), false));
         for (int from = 0; from < hold.readings().size(); from += READINGS_AN_ENTRY) {
             int to = Math.min(hold.readings().size(), from + READINGS_AN_ENTRY);
             facts.add(new Fact.Held(id, hold.readings().subList(from, to)));
         }
         if (desk.note(facts)) {
             turnTo(NamedBy.file(hold.mode().get()));
-            imported.setText(hold.readings().size() + " readings taken from " + file.getName() + ", gauge step "
+            imported.setText(hold.readings().size() + " readings taken from " + file.getFileName() + ", gauge step "
                     + Display.exact(Kind.PRESSURE, step, units()) + ".");
         }
     }

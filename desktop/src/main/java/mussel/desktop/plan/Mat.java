@@ -18,7 +18,6 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
@@ -33,6 +32,7 @@ import mussel.core.sheet.Place;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
+import mussel.desktop.kit.FileDialog;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
@@ -150,14 +150,8 @@ final class Mat extends Column {
     }
 
     private void choose(Address about) {
-        FileChooser chooser = new FileChooser();
-        chooser.setTitle("A picture of the mat");
-        chooser.getExtensionFilters()
-                .add(new FileChooser.ExtensionFilter("Pictures", "*.jpg", "*.jpeg", "*.png", "*.gif"));
-        List<java.io.File> files = chooser.showOpenMultipleDialog(getScene().getWindow());
-        if (files != null) {
-            files.forEach(f -> keep(about, f.toPath()));
-        }
+        FileDialog.openSeveral(this, "Pictures of the mat", FileDialog.Kind.PICTURE)
+                .forEach(file -> keep(about, file));
     }
 
     /** Keeps a picture beside the journal and enters that it belongs here. */

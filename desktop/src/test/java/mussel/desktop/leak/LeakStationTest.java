@@ -2,7 +2,7 @@ package mussel.desktop.leak;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.File;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -74,7 +74,7 @@ class LeakStationTest {
         LeakStation station = FxThread.on(() -> shown(desk));
         FxThread.on(() -> {
             desk.setOnTrouble(told::add);
-            station.read(new File("hold.csv"));
+            station.read(Path.of("hold.csv"));
             return null;
         });
         reads.await();
@@ -93,7 +93,7 @@ class LeakStationTest {
         }
         FxThread.on(() -> {
             desk.sit(milky);
-            station.read(new File("hold.csv"));
+            station.read(Path.of("hold.csv"));
             return null;
         });
         while (FxThread.on(() -> desk.job().holds().isEmpty())) {
