@@ -132,7 +132,7 @@ class DiagnosisTest extends DemoJourney {
         LeakStation station = (LeakStation) window.station().orElseThrow();
         Path bad = write(
                 "bad.csv", "time (s),pressure (kPa),temperature (°C)\n0,-40,18\n10,-39,18\n5,-39,18\n20,-39,18\n");
-        robot.interact(() -> station.read(bad.toFile()));
+        robot.interact(() -> station.read(bad));
         Hands.until(() -> imported().contains("line 4 runs backwards"));
         assertThat(now().held(LeakMode.VACUUM)).isEmpty();
         StringBuilder good = new StringBuilder("t (min);p (psi);temp (°F)\n");
@@ -140,7 +140,7 @@ class DiagnosisTest extends DemoJourney {
             good.append(i / 10).append(',').append(i % 10).append(";-7,0;64,4\n");
         }
         Path csv = write("good.csv", good.toString());
-        robot.interact(() -> station.read(csv.toFile()));
+        robot.interact(() -> station.read(csv));
         Hands.until(() -> imported().startsWith("60 readings taken"));
         assertThat(now().held(LeakMode.VACUUM).orElseThrow().hold().instrument())
                 .isEqualTo("file good.csv");
