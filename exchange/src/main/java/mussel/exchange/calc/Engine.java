@@ -8,6 +8,10 @@ import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import mussel.core.anode.AnodeEngine;
+import mussel.core.anode.AnodeInput;
+import mussel.core.anode.AnodeResult;
+import mussel.core.anode.AnodeWords;
 import mussel.core.drain.DrainEngine;
 import mussel.core.drain.DrainInput;
 import mussel.core.drain.DrainResult;
@@ -101,6 +105,10 @@ public final class Engine {
             of("runout", RunoutInput.class, in -> {
                 RunoutResult out = RunoutEngine.run(in);
                 return answer("runout", out, new RunoutWords(in, out, YardUnits.METRIC).notes());
+            }),
+            of("anodes", AnodeInput.class, in -> {
+                AnodeResult out = AnodeEngine.run(in);
+                return answer("anodes", out, new AnodeWords(in, out).notes());
             }),
             of("pinion", PinionInput.class, in -> {
                 PinionResult out = PinionEngine.run(in);
