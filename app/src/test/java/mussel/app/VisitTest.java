@@ -67,7 +67,11 @@ class VisitTest extends WindowJourney {
         assertThat(said("#beside-plugs")).contains("Cylinder 2 is pale, its sisters brown");
         click("#more-anodes");
         typeAt("anode_left-tab", "40");
-        assertThat(said("#beside-anodes")).contains("tab: 40 % left, renew it");
+        assertThat(said("#beside-anodes")).contains("Tab: 40 % left. Renew it.");
+        typeAt("anode_left-outer_pair", "80");
+        typeAt("anode_months", "20");
+        assertThat(said("#beside-anodes"))
+                .contains("Outer pair: 80 % left, half gone in 30 months (13 to 80). Good until the next check.");
         click("#pick-beside-thermostat-put_off");
         click("#note-put_off_why-thermostat");
         robot.write("no gasket\n");

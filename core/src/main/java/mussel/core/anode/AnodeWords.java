@@ -1,6 +1,5 @@
 package mussel.core.anode;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
@@ -24,16 +23,18 @@ public record AnodeWords(AnodeInput in, AnodeResult out) {
 
     /** What it comes to, the most important first. */
     public List<String> notes() {
-        List<String> notes = new ArrayList<>();
-        notes.add(SAY.say("left." + NamedBy.file(out.verdict()), whole(in.leftPct()), whole(in.nextMonths())));
-        if (out.verdict() != Verdict.RENEW && out.monthsLeft().isPresent()) {
-            notes.add(SAY.say(
-                    out.monthsHigh().isPresent() ? "lasts" : "lasts.at_least",
-                    whole(out.monthsLeft()),
-                    whole(out.monthsLow()),
-                    whole(out.monthsHigh())));
-        }
-        return List.copyOf(notes);
+        String share = out.verdict() == Verdict.RENEW || out.monthsLeft().isEmpty()
+                ? SAY.say("left", whole(in.leftPct()))
+                : SAY.say(
+                        out.monthsHigh().isPresent() ? "left.lasts" : "left.lasts.at_least",
+                        whole(in.leftPct()),
+                        whole(out.monthsLeft()),
+                        whole(out.monthsLow()),
+                        whole(out.monthsHigh()));
+        // Without its months nobody can promise that it lasts.
+        return out.verdict() == Verdict.KEEP && in.months().isEmpty()
+                ? List.of(share)
+                : List.of(share, SAY.say("do." + NamedBy.file(out.verdict())));
     }
 
     /** The same of one anode, in one line. */

@@ -16,7 +16,6 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.Sentences;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Part;
-import mussel.core.visit.AnodeShare;
 import mussel.core.visit.BesideItem;
 import mussel.core.visit.EngineOil;
 import mussel.core.visit.Plugs;
@@ -118,12 +117,7 @@ public final class Beside {
             BesideItem.of(beside[0]).filter(i -> state(i) == state).ifPresent(item -> {
                 int count = item == BesideItem.PLUGS ? Math.max(1, cylinders()) : part.qty();
                 boolean good = beside.length > 1
-                        && job.reading(Field.ANODE_LEFT.of(beside[1])).isPresent()
-                        && !new AnodeShare(
-                                        beside[1],
-                                        job.reading(Field.ANODE_LEFT.of(beside[1]))
-                                                .getAsDouble())
-                                .renew();
+                        && AnodeWork.of(job, beside[1]).filter(a -> !a.renew()).isPresent();
                 if (!good) {
                     parts.put(part.id(), count);
                 }
@@ -154,10 +148,7 @@ public final class Beside {
         List<Found> found = new ArrayList<>();
         switch (item) {
             case ANODES ->
-                ANODES.forEach(a -> job.reading(Field.ANODE_LEFT.of(a)).ifPresent(left -> {
-                    AnodeShare share = new AnodeShare(a, left);
-                    found.add(new Found(share.says(), share.renew()));
-                }));
+                ANODES.forEach(id -> AnodeWork.of(job, id).ifPresent(a -> found.add(new Found(a.says(), a.calls()))));
             case GREASE ->
                 POINTS.forEach(p -> job.choice(Scale.GREASE_POINT.of(p))
                         .ifPresent(c -> found.add(new Found(SAY.say("beside.grease." + c, p), !c.equals("clean")))));

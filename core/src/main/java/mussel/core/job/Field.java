@@ -1,6 +1,7 @@
 package mussel.core.job;
 
 import java.util.Optional;
+import mussel.core.anode.AnodeInput;
 import mussel.core.drain.DrainInput;
 import mussel.core.estimate.EstimateInput;
 import mussel.core.fill.FillInput;
@@ -143,7 +144,9 @@ public enum Field {
     /** What went into the engine. */
     ENGINE_OIL_IN("went in", Kind.VOLUME, Range.of(0, 100_000)),
     /** What an anode has left, in per cent of a new one, by anode. */
-    ANODE_LEFT("left, in per cent", Kind.COUNT, Range.of(0, 100)),
+    ANODE_LEFT("left, in per cent", AnodeInput.class, "leftPct"),
+    /** How long the anodes were in the water since they were new. */
+    ANODE_MONTHS("months since new", AnodeInput.class, "months"),
     /** The fuel in the tank. */
     FUEL_TANK("fuel in the tank", Kind.VOLUME, Range.of(0, 2_000_000)),
     /** Stabiliser for each litre of fuel, as its bottle says, in ml. */

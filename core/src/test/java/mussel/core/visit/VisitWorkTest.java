@@ -86,14 +86,6 @@ class VisitWorkTest {
         assertThat(new Plugs(colours).odd()).isEqualTo(odd <= cylinders ? List.of(odd) : List.of());
     }
 
-    @Test
-    void anAnodeIsRenewedAtHalf() {
-        assertThat(AnodeShare.byWeight("tab", 200, 100).renew()).isTrue();
-        assertThat(AnodeShare.byWeight("tab", 200, 101).renew()).isFalse();
-        assertThat(AnodeShare.byWeight("tab", 200, 260).left()).isEqualTo(100);
-        assertThat(new AnodeShare("outer_pair", 40).says()).isEqualTo("outer pair: 40 % left, renew it");
-    }
-
     @ParameterizedTest
     @EnumSource(BesideItem.class)
     void eachItemSaysWhatItIsHowItIsDoneAndWhatWaitingRisks(BesideItem item) {

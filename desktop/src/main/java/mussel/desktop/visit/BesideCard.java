@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import mussel.core.anode.AnodeWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Beside;
 import mussel.core.job.Field;
@@ -20,6 +22,7 @@ import mussel.desktop.desk.JobPicks;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.PickRow;
+import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SeeMe;
 import mussel.desktop.kit.Stops;
@@ -80,12 +83,14 @@ final class BesideCard extends Column {
                 List.of(new Flow(
                         8,
                         6,
-                        Beside.ANODES.stream()
-                                .map(a -> fields.field(
-                                                Field.ANODE_LEFT,
-                                                Field.ANODE_LEFT.of(a),
-                                                a.replace('_', ' ') + ", % left")
-                                        .optional())
+                        Stream.concat(
+                                        Beside.ANODES.stream()
+                                                .map(a -> fields.field(
+                                                        Field.ANODE_LEFT,
+                                                        Field.ANODE_LEFT.of(a),
+                                                        AnodeWords.title(a) + ", % left")),
+                                        Stream.of(fields.field(Field.ANODE_MONTHS)))
+                                .map(QuantityField::optional)
                                 .toArray(Node[]::new)));
             case GREASE ->
                 List.of(new Flow(
