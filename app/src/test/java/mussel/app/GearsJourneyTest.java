@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.input.KeyCode;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.ProofWork;
@@ -35,6 +36,24 @@ class GearsJourneyTest extends DemoJourney {
         build();
         prove();
         tag(job);
+    }
+
+    /** What was shown before is kept, out of sight, with its own whys. */
+    @Test
+    void whyIsAskedOfWhatIsSeen() {
+        open("Byssus");
+        go(Station.DRAIN);
+        robot.push(KeyCode.F3);
+        assertThat(robot.lookup(".why-title").queryAll()).isNotEmpty();
+        robot.push(KeyCode.ESCAPE);
+        Hands.until(() -> robot.lookup(".why-title").queryAll().isEmpty());
+
+        go(Station.PARTS);
+        robot.push(KeyCode.F3);
+
+        assertThat(robot.lookup(".why-title").queryAll())
+                .as("nothing to explain is in sight")
+                .isEmpty();
     }
 
     private void setUp() {

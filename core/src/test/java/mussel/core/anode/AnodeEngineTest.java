@@ -33,8 +33,7 @@ class AnodeEngineTest {
         assertThat(AnodeEngine.run(seen(50, 120)).verdict()).isEqualTo(Verdict.RENEW);
         AnodeInput undated = new AnodeInput(50.5, OptionalDouble.empty(), 50, 6, 10);
         assertThat(AnodeEngine.run(undated).verdict()).isEqualTo(Verdict.KEEP);
-        assertThat(new AnodeWords(undated, AnodeEngine.run(undated)).notes())
-                .containsExactly("51 % left.");
+        assertThat(new AnodeWords(undated, AnodeEngine.run(undated)).notes()).containsExactly("51 % left.");
     }
 
     @Test

@@ -4,6 +4,7 @@ import atlantafx.base.controls.Popover;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
@@ -74,10 +75,15 @@ public final class WhyButton extends Button {
     /** Opens the one of a page that stands nearest to what has the focus; the first where nothing has. */
     public static void openNearest(Parent page, Node focused) {
         page.lookupAll(".why").stream()
-                .filter(n -> n instanceof WhyButton && n.isVisible())
+                .filter(n -> n instanceof WhyButton && seen(n))
                 .map(WhyButton.class::cast)
                 .min(Comparator.comparingDouble(n -> Math.abs(middle(n) - (focused == null ? 0 : middle(focused)))))
                 .ifPresent(WhyButton::open);
+    }
+
+    /** Pages and stations that are kept but not shown have theirs too: of a leg that may be another one by now. */
+    private static boolean seen(Node node) {
+        return Stream.iterate(node, n -> n != null, Node::getParent).allMatch(Node::isVisible);
     }
 
     private static double middle(Node node) {

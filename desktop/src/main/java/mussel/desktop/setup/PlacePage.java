@@ -115,9 +115,9 @@ final class PlacePage extends Column {
     }
 
     private Optional<Explanation> explained() {
-        SetupPlace at = desk.now().setup().orElseThrow().place(place);
-        return at.lash().map(a -> ShimWords.whyLash(a.in(), a.out())).or(() -> at.pinion()
-                .map(a -> ShimWords.whyPinion(a.in(), a.out())));
+        return desk.now().setup().map(setup -> setup.place(place)).flatMap(at -> at.lash()
+                .map(a -> ShimWords.whyLash(a.in(), a.out()))
+                .or(() -> at.pinion().map(a -> ShimWords.whyPinion(a.in(), a.out()))));
     }
 
     private static HBox beside(Node picture, VBox words) {
