@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.calc.Calc;
 import mussel.exchange.calc.Engine;
 import mussel.exchange.file.InFile;
@@ -48,16 +48,16 @@ final class CalcCommand implements Callable<Integer> {
 
     /** Plans know the yard's own families too. */
     private static Engine planning() {
-        List<FamilySheet> families = Families.load(DataFolder.families()).sheets();
+        List<SpecSheet> families = SheetFolder.load(DataFolder.families()).sheets();
         return Engine.planning(() -> families);
     }
 
     @Override
     public Integer call() throws IOException {
         PrintStream err = new PrintStream(new FileOutputStream(FileDescriptor.err), true, StandardCharsets.UTF_8);
-        Optional<Read<FamilySheet>> own = Optional.ofNullable(sheet).map(Families::read);
+        Optional<Read<SpecSheet>> own = Optional.ofNullable(sheet).map(SheetFolder::read);
         if (own.isPresent() && own.get().value().isEmpty()) {
-            own.get().problems().forEach(p -> err.println(Families.line(sheet, p)));
+            own.get().problems().forEach(p -> err.println(SheetFolder.line(sheet, p)));
             return Calc.REFUSED;
         }
         Engine found = own.flatMap(Read::value)

@@ -4,8 +4,8 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.sheet.SheetFiles;
@@ -38,7 +38,7 @@ final class FamiliesCommand implements Callable<Integer> {
     }
 
     private int list() throws JsonProcessingException {
-        Families families = Families.load(DataFolder.families());
+        SheetFolder families = SheetFolder.load(DataFolder.families());
         if (json) {
             spec.commandLine()
                     .getOut()
@@ -48,7 +48,7 @@ final class FamiliesCommand implements Callable<Integer> {
                                     .map(FamiliesCommand::tree)
                                     .toList()));
         } else {
-            for (FamilySheet sheet : families.sheets()) {
+            for (SpecSheet sheet : families.sheets()) {
                 String goals =
                         String.join(", ", sheet.goals().stream().map(Goal::id).toList());
                 spec.commandLine()
@@ -63,7 +63,7 @@ final class FamiliesCommand implements Callable<Integer> {
     }
 
     /** The sheet with the ids of its goals first, as the contract has them; the goals themselves follow. */
-    static com.fasterxml.jackson.databind.node.ObjectNode tree(FamilySheet sheet) {
+    static com.fasterxml.jackson.databind.node.ObjectNode tree(SpecSheet sheet) {
         com.fasterxml.jackson.databind.node.ObjectNode tree = Json.mapper().valueToTree(sheet);
         tree.set("goal_sheets", tree.get("goals"));
         com.fasterxml.jackson.databind.node.ArrayNode ids = tree.putArray("goals");
@@ -74,8 +74,8 @@ final class FamiliesCommand implements Callable<Integer> {
     private int check() {
         int refused = 0;
         for (Path file : check) {
-            Read<List<FamilySheet>> read = OwnFiles.read(file, SheetFiles::families);
-            read.problems().forEach(p -> spec.commandLine().getErr().println(Families.line(file, p)));
+            Read<List<SpecSheet>> read = OwnFiles.read(file, SheetFiles::families);
+            read.problems().forEach(p -> spec.commandLine().getErr().println(SheetFolder.line(file, p)));
             refused += read.problems().isEmpty() ? 0 : 1;
             read.value()
                     .orElse(List.of())

@@ -6,7 +6,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.Callable;
 import mussel.exchange.file.Scratch;
-import mussel.work.shop.Incoming;
+import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Workshop;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -49,7 +49,7 @@ final class ImportCommand implements Callable<Integer> {
     private boolean look(Path empty, Clock clock) {
         Workshop shop = Yards.open(empty, clock);
         try {
-            Incoming incoming = shop.data().look(file.path(), done -> true);
+            ImportPreview incoming = shop.data().look(file.path(), done -> true);
             if (!incoming.sound() || file.dryRun()) {
                 say(incoming);
             }
@@ -68,14 +68,14 @@ final class ImportCommand implements Callable<Integer> {
         }
     }
 
-    private void say(Incoming incoming) {
+    private void say(ImportPreview incoming) {
         PrintWriter err = spec.commandLine().getErr();
         incoming.refused().forEach(why -> err.println(file.path().getFileName() + ": " + why));
         incoming.says().forEach(spec.commandLine().getOut()::println);
     }
 
     private int takeIn(Workshop shop) {
-        Incoming incoming = shop.data().look(file.path(), done -> true);
+        ImportPreview incoming = shop.data().look(file.path(), done -> true);
         say(incoming);
         if (incoming.sound() && !file.dryRun() && incoming.changes()) {
             incoming.take().accept(done -> true);

@@ -37,7 +37,7 @@ final class KnowledgeCommand implements Callable<Integer> {
             context.problems().forEach(p -> spec.commandLine().getErr().println(p));
             return 2;
         }
-        Tabled tabled = Tabled.load(DataFolder.path());
+        DiagnosisFile tabled = DiagnosisFile.load(DataFolder.path());
         if (!tabled.refused().isEmpty()) {
             tabled.refused().forEach(p -> spec.commandLine().getErr().println(p));
             return 2;

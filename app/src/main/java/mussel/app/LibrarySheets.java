@@ -15,10 +15,10 @@ import mussel.core.library.CompactSheet;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.measure.Problem;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Kit;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.Region;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.exchange.file.OutFile;
 import mussel.exchange.library.Compact;
@@ -34,10 +34,10 @@ import mussel.exchange.record.Yaml;
 import mussel.exchange.sheet.KeptSheet;
 import mussel.exchange.sheet.SheetDiff;
 import mussel.exchange.sheet.SheetFiles;
-import mussel.work.shop.Sheets;
+import mussel.work.shop.SheetLibrary;
 
 /** Sheets over the library that ships, kept as compact sheets. */
-final class LibrarySheets implements Sheets {
+final class LibrarySheets implements SheetLibrary {
     private final UnaryOperator<String> yards;
 
     /** Sheets of a yard that keeps texts of its own by family; an empty text where it keeps none. */
@@ -50,7 +50,7 @@ final class LibrarySheets implements Sheets {
         return compact(family, Optional.of(yards.apply(family)).filter(t -> !t.isEmpty()));
     }
 
-    private Read<FamilySheet> expanded(JsonNode sheet) {
+    private Read<SpecSheet> expanded(JsonNode sheet) {
         return Expansion.expand(sheet, Library.shipped(), this::base);
     }
 
@@ -78,23 +78,23 @@ final class LibrarySheets implements Sheets {
     }
 
     @Override
-    public List<FamilySheet> earlier(FamilySheet shipped) {
+    public List<SpecSheet> earlier(SpecSheet shipped) {
         return SheetFiles.shipped().contains(shipped) ? SheetFiles.earlier(shipped.id()) : List.of();
     }
 
     @Override
-    public Kept kept(FamilySheet sheet) {
+    public Kept kept(SpecSheet sheet) {
         KeptSheet kept = KeptSheet.of(sheet);
         return new Kept(kept.name(), kept.text());
     }
 
     @Override
-    public Optional<FamilySheet> read(String text) {
+    public Optional<SpecSheet> read(String text) {
         return KeptSheet.read(text).value();
     }
 
     @Override
-    public List<String> differences(FamilySheet before, FamilySheet after) {
+    public List<String> differences(SpecSheet before, SpecSheet after) {
         return SheetDiff.words(before, after);
     }
 
@@ -108,7 +108,7 @@ final class LibrarySheets implements Sheets {
     @Override
     public String without(String now, String before, String after) {
         JsonNode sheet = Compact.without(tree(now), tree(before), tree(after));
-        Read<FamilySheet> full = expanded(sheet);
+        Read<SpecSheet> full = expanded(sheet);
         if (full.value().isEmpty()) {
             throw refused("without that change", full);
         }
@@ -190,7 +190,7 @@ final class LibrarySheets implements Sheets {
     public String say(String family, Optional<String> kept, Map<String, String> values, String page) {
         JsonNode sheet = own(family, kept);
         ObjectNode told = told(sheet, values, page);
-        Read<FamilySheet> full = expanded(told);
+        Read<SpecSheet> full = expanded(told);
         if (full.value().isEmpty()) {
             throw new JournalException(
                     full.problems().stream().map(Problem::problem).collect(Collectors.joining("; ")));
@@ -215,7 +215,7 @@ final class LibrarySheets implements Sheets {
     }
 
     @Override
-    public List<Pasted> pasted(FamilySheet sheet, String text) {
+    public List<Pasted> pasted(SpecSheet sheet, String text) {
         return PastedParts.read(sheet, text).stream()
                 .map(p -> new Pasted(
                         p.text(),
@@ -249,12 +249,12 @@ final class LibrarySheets implements Sheets {
     }
 
     @Override
-    public String kits(FamilySheet sheet) {
+    public String kits(SpecSheet sheet) {
         return KitLines.write(sheet);
     }
 
     @Override
-    public String kits(FamilySheet sheet, Optional<String> kept, String lines) {
+    public String kits(SpecSheet sheet, Optional<String> kept, String lines) {
         Read<List<Kit>> kits = KitLines.read(sheet, lines);
         if (kits.value().isEmpty()) {
             throw new JournalException(
@@ -268,7 +268,7 @@ final class LibrarySheets implements Sheets {
     }
 
     private String sound(ObjectNode sheet, String with) {
-        Read<FamilySheet> full = expanded(sheet);
+        Read<SpecSheet> full = expanded(sheet);
         if (full.value().isEmpty()) {
             throw refused(with, full);
         }
@@ -276,8 +276,8 @@ final class LibrarySheets implements Sheets {
     }
 
     @Override
-    public FamilySheet full(String kept) {
-        Read<FamilySheet> read = SheetFiles.family(kept.getBytes(StandardCharsets.UTF_8), this::base);
+    public SpecSheet full(String kept) {
+        Read<SpecSheet> read = SheetFiles.family(kept.getBytes(StandardCharsets.UTF_8), this::base);
         return read.value().orElseThrow(() -> refused("that was kept", read));
     }
 

@@ -186,9 +186,9 @@ public final class MusselApp extends Application {
     /** The families, once the bench stands: a leg clicked before they have come waits for them. */
     private void fetch() {
         try {
-            Families families = Families.load(DataFolder.families());
-            Tabled tables = Tabled.load(DataFolder.path());
-            Supplied supplied = Supplied.load(DataFolder.path());
+            SheetFolder families = SheetFolder.load(DataFolder.families());
+            DiagnosisFile tables = DiagnosisFile.load(DataFolder.path());
+            CatalogueFolder supplied = CatalogueFolder.load(DataFolder.path());
             OwnFiles.OwnYard yard = OwnFiles.OwnYard.load(DataFolder.path());
             opening.join()
                     .catalogue()

@@ -9,7 +9,7 @@ import java.util.concurrent.Callable;
 import mussel.core.job.Yard;
 import mussel.core.library.CompactSheet;
 import mussel.core.parts.Catalogue;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.Overrides;
 import mussel.exchange.calc.Engine;
@@ -34,7 +34,7 @@ final class SchemaCommand implements Callable<Integer> {
     /** Every published schema by its name. */
     static Map<String, ObjectNode> all() {
         Map<String, ObjectNode> all = new TreeMap<>();
-        all.put("family", RecordSchema.of(FamilySheet.class, "Mussel family sheet"));
+        all.put("family", RecordSchema.of(SpecSheet.class, "Mussel family sheet"));
         all.put("sheet", RecordSchema.of(CompactSheet.class, "Mussel compact sheet"));
         all.put("yard", RecordSchema.of(Yard.class, "Mussel yard sheet"));
         all.put("catalogue", RecordSchema.of(Catalogue.class, "Mussel catalogue of parts"));

@@ -9,10 +9,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import mussel.core.job.Missing;
+import mussel.core.job.MissingValue;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.file.OutFile;
 import mussel.exchange.library.Compact;
 import mussel.exchange.record.Json;
@@ -67,14 +67,14 @@ final class SheetCommand {
             mixinStandardHelpOptions = true,
             description = "The full sheet as one JSON object, with what is still missing and where it is asked for.")
     int expand(@Parameters(paramLabel = "FILE") Path file) throws JsonProcessingException {
-        Read<FamilySheet> read = Families.read(file);
+        Read<SpecSheet> read = SheetFolder.read(file);
         if (refused(file, read)) {
             return REFUSED;
         }
-        FamilySheet sheet = read.value().orElseThrow();
+        SpecSheet sheet = read.value().orElseThrow();
         ObjectNode tree = FamiliesCommand.tree(sheet);
         ArrayNode missing = tree.putArray("missing");
-        for (Missing value : Missing.of(sheet)) {
+        for (MissingValue value : MissingValue.of(sheet)) {
             ObjectNode one = missing.addObject().put("at", value.at()).put("title", value.title());
             ArrayNode stations = one.putArray("stations");
             value.stations().forEach(s -> stations.add(NamedBy.file(s)));
@@ -88,8 +88,8 @@ final class SheetCommand {
             mixinStandardHelpOptions = true,
             description = "What differs between two sheets, a line each.")
     int diff(@Parameters(paramLabel = "A") Path a, @Parameters(paramLabel = "B") Path b) {
-        Read<FamilySheet> first = Families.read(a);
-        Read<FamilySheet> second = Families.read(b);
+        Read<SpecSheet> first = SheetFolder.read(a);
+        Read<SpecSheet> second = SheetFolder.read(b);
         boolean wrong = refused(a, first) | refused(b, second);
         if (wrong) {
             return REFUSED;
@@ -107,7 +107,7 @@ final class SheetCommand {
 
     private boolean refused(Path file, Read<?> read) {
         List<Problem> problems = read.problems();
-        problems.forEach(p -> spec.commandLine().getErr().println(Families.line(file, p)));
+        problems.forEach(p -> spec.commandLine().getErr().println(SheetFolder.line(file, p)));
         return read.value().isEmpty();
     }
 }

@@ -36,7 +36,7 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.core.library.Size;
 import mussel.core.measure.NamedBy;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.exchange.file.Scratch;
@@ -200,7 +200,7 @@ public final class ShotsApp extends Application {
             if (window.lookup("#take-in-file-leave") instanceof ButtonBase leave) {
                 leave.fire();
             }
-            FamilySheet sheet =
+            SpecSheet sheet =
                     shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "splines", "trim_tab", "true"));
             int job = shop.takeIn(new LegRef("nameless", "Skiff", LegRef.Position.SINGLE, sheet.id()));
             window.open(job);

@@ -26,7 +26,7 @@ import mussel.core.leak.HoldFile;
 import mussel.core.parts.PriceHead;
 import mussel.core.parts.PriceList;
 import mussel.core.parts.PriceQuestion;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.simulated.SimulatedInstruments;
 import mussel.core.verdict.Overrides;
 import mussel.exchange.file.InFile;
@@ -61,7 +61,7 @@ public final class Yards {
     }
 
     /** Opens a logbook for work with some families, its bench up to date. */
-    static Workshop open(Path log, Clock clock, List<FamilySheet> families) {
+    static Workshop open(Path log, Clock clock, List<SpecSheet> families) {
         Workshop shop = over(SqliteJournal.open(log, clock), log, clock, families);
         shop.fileEverything();
         return shop;
@@ -69,7 +69,7 @@ public final class Yards {
 
     /** Brings an open journal and everything the yard keeps of its own together, for work without a window. */
     static Workshop over(SqliteJournal journal, Path log, Clock clock) {
-        Families families = Families.load(DataFolder.families());
+        SheetFolder families = SheetFolder.load(DataFolder.families());
         return over(
                 journal,
                 log,
@@ -78,15 +78,15 @@ public final class Yards {
                         families.sheets(),
                         families.own(),
                         OwnFiles.OwnYard.load(DataFolder.path()).yard(),
-                        Tabled.load(DataFolder.path()),
-                        Supplied.load(DataFolder.path()))),
+                        DiagnosisFile.load(DataFolder.path()),
+                        CatalogueFolder.load(DataFolder.path()))),
                 Background.atOnce());
     }
 
     /** Brings an open journal and the families together, with the diagnosis tables that ship, for a window. */
-    public static Workshop over(SqliteJournal journal, Path log, Clock clock, List<FamilySheet> families) {
-        Tabled tables = new Tabled(KnowledgeFiles.shipped(), Overrides.none(), List.of());
-        Supplied supplied = new Supplied(CatalogueFiles.shipped(), true, List.of());
+    public static Workshop over(SqliteJournal journal, Path log, Clock clock, List<SpecSheet> families) {
+        DiagnosisFile tables = new DiagnosisFile(KnowledgeFiles.shipped(), Overrides.none(), List.of());
+        CatalogueFolder supplied = new CatalogueFolder(CatalogueFiles.shipped(), true, List.of());
         return over(
                 journal,
                 log,
@@ -241,7 +241,8 @@ public final class Yards {
     }
 
     /** What the yard works with; its stamp changes with the sheets that ship and with the yard's own. */
-    static Catalogue catalogue(List<FamilySheet> families, String own, Yard yard, Tabled tables, Supplied supplied) {
+    static Catalogue catalogue(
+            List<SpecSheet> families, String own, Yard yard, DiagnosisFile tables, CatalogueFolder supplied) {
         return new Catalogue(
                 families,
                 yard,
@@ -249,7 +250,7 @@ public final class Yards {
                 tables.own(),
                 supplied.catalogue(),
                 new Workshop.Demo(
-                        SheetFiles.shipped().stream().map(FamilySheet::id).collect(Collectors.toSet()),
+                        SheetFiles.shipped().stream().map(SpecSheet::id).collect(Collectors.toSet()),
                         supplied.shipped(),
                         yard.equals(SheetFiles.shippedYard())),
                 SheetFiles.stamp() + own + sum(yard) + sum(tables.own()));

@@ -19,8 +19,8 @@ import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.library.Library;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
@@ -64,7 +64,7 @@ class AnotherLegTest extends WindowJourney {
         assertThat(entries).isLessThanOrEqualTo(25);
 
         restart();
-        assertThat(shop.families()).extracting(FamilySheet::id).contains("nameless-40");
+        assertThat(shop.families()).extracting(SpecSheet::id).contains("nameless-40");
         key(KeyCode.F5);
         assertThat(now().stepsDone(now().stripSteps())).isEqualTo(1);
     }
@@ -79,9 +79,9 @@ class AnotherLegTest extends WindowJourney {
         click("#another-propshaft_carrier-ring");
         click("#another-size-large");
         click("#take-in-do");
-        FamilySheet sheet = now().sheet();
+        SpecSheet sheet = now().sheet();
         assertThat(sheet.part("carrier_ring")).isPresent();
-        FamilySheet other = shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
+        SpecSheet other = shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
         assertThat(other.id()).isEqualTo("nameless-40-2");
         assertThat(shop.families()).contains(sheet, other);
     }
@@ -96,14 +96,14 @@ class AnotherLegTest extends WindowJourney {
         click("#another-like-tern-60");
         click("#another-shares-share");
         click("#take-in-do");
-        FamilySheet sheet = now().sheet();
+        SpecSheet sheet = now().sheet();
         assertThat(sheet.id()).isEqualTo("tern-50");
         assertThat(sheet.oil().capacityMl()).hasValue(430);
         assertThat(sheet.origin()).contains("Shares the sheet of Tern 60");
         shop.sheets().say("tern-50", Map.of("/values/oil/capacity", "380 ml"), "12");
         shop.sheets().say("tern-60", Map.of("/values/weight", "33 kg", "/values/oil/capacity", "440 ml"), "9");
         restart();
-        FamilySheet later = shop.families().stream()
+        SpecSheet later = shop.families().stream()
                 .filter(f -> f.id().equals("tern-50"))
                 .findFirst()
                 .orElseThrow();
@@ -147,7 +147,7 @@ class AnotherLegTest extends WindowJourney {
 
     @Test
     void everyStationOpensOnALegOfWhichNothingIsKnown() {
-        FamilySheet sheet = shop.sheets().describe("Nameless 40", Size.PORTABLE, Map.of());
+        SpecSheet sheet = shop.sheets().describe("Nameless 40", Size.PORTABLE, Map.of());
         int job = shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
         robot.interact(() -> window.open(job));
         for (Station station : Station.values()) {
@@ -186,7 +186,7 @@ class AnotherLegTest extends WindowJourney {
                     answers.put(feature.id(), feature.answers().get(answer).id());
                 }
             }
-            FamilySheet sheet = shop.sheets().describe("Leg " + leg, Size.values()[leg % 3], answers);
+            SpecSheet sheet = shop.sheets().describe("Leg " + leg, Size.values()[leg % 3], answers);
             if (leg % 2 == 0) {
                 shop.sheets()
                         .say(
@@ -217,7 +217,7 @@ class AnotherLegTest extends WindowJourney {
 
     @Test
     void whatTheManualSaysIsTypedOnceAtTheStationThatWantsIt() throws Exception {
-        FamilySheet sheet = shop.sheets().describe("Nameless 40", Size.MID, Map.of("propshaft_carrier", "bolts"));
+        SpecSheet sheet = shop.sheets().describe("Nameless 40", Size.MID, Map.of("propshaft_carrier", "bolts"));
         int job = shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
         robot.interact(() -> window.open(job));
         go(Station.FILL);
@@ -268,7 +268,7 @@ class AnotherLegTest extends WindowJourney {
 
     @Test
     void everyPlugOfALegNobodyDescribedIsLookedAtForAMagnetAndTheAnswerStaysInItsSheet() {
-        FamilySheet sheet = shop.sheets().describe("Nameless 40", Size.MID, Map.of("vents", "2"));
+        SpecSheet sheet = shop.sheets().describe("Nameless 40", Size.MID, Map.of("vents", "2"));
         int job = shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
         robot.interact(() -> window.open(job));
         go(Station.DRAIN);
@@ -301,7 +301,7 @@ class AnotherLegTest extends WindowJourney {
         assertThat(words(robot.lookup("#sheets-page").query())).anyMatch(t -> t.startsWith("Fill: How much oil"));
         told("values-oil-capacity", "430 ml");
         click("#sheet-propshaft_carrier-ring");
-        FamilySheet sheet = shop.families().get(4);
+        SpecSheet sheet = shop.families().get(4);
         assertThat(sheet.oil().capacityMl()).hasValue(430);
         assertThat(sheet.part("carrier_ring")).isPresent();
         assertThat(words(robot.lookup("#sheets-page").query())).noneMatch(t -> t.startsWith("Drain: How much oil"));
@@ -309,7 +309,7 @@ class AnotherLegTest extends WindowJourney {
         click("#sheets-file");
         Path file = folder.resolve("nameless-40.yaml");
         Hands.until(() -> Files.exists(file));
-        assertThat(Families.read(file).value()).contains(sheet);
+        assertThat(SheetFolder.read(file).value()).contains(sheet);
     }
 
     private void told(String id, String text) {

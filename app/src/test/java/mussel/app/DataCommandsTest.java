@@ -21,11 +21,11 @@ import mussel.core.job.Job;
 import mussel.core.job.LegRef;
 import mussel.core.job.Settings;
 import mussel.core.library.Size;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.Backups;
 import mussel.store.SqliteJournal;
-import mussel.work.shop.Incoming;
+import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Workshop;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -77,7 +77,7 @@ class DataCommandsTest {
     void sheetsOfTheYardsOwnGoWithTheLog() {
         Path mine = folder.resolve("mine.mussel");
         Workshop shop = Yards.open(mine, Clock.systemUTC(), SheetFiles.shipped());
-        FamilySheet sheet = shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
+        SpecSheet sheet = shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
         shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
         shop.journal().close();
         Path json = folder.resolve("mine.json");
@@ -172,19 +172,19 @@ class DataCommandsTest {
             Importer importer = new Importer(journal, folder, Clock.systemUTC());
             assertThatThrownBy(() -> importer.look(json, done -> false)).hasMessageContaining("Stopped");
             List<Integer> told = new ArrayList<>();
-            Incoming stopped = importer.look(json, told::add);
+            ImportPreview stopped = importer.look(json, told::add);
             assertThat(told).isNotEmpty().isSorted();
             assertThatThrownBy(() -> stopped.take().accept(done -> done < 10)).hasMessageContaining("Stopped");
             assertThat(journal.numbers())
                     .as("the half that was in is taken back")
                     .isEmpty();
 
-            Incoming outdated = importer.look(json, done -> true);
+            ImportPreview outdated = importer.look(json, done -> true);
             journal.open(new LegRef("l", "Byssus", LegRef.Position.SINGLE, "wren-8"), "bench");
             assertThatThrownBy(() -> outdated.take().accept(done -> true)).hasMessageContaining("gone on");
             assertThat(journal.numbers()).containsExactly(1);
 
-            Incoming changed = importer.look(json, done -> true);
+            ImportPreview changed = importer.look(json, done -> true);
             Files.writeString(
                     json, Files.readString(json).replaceFirst("\"outcome\":\"milky\"", "\"outcome\":\"streaks\""));
             assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("gone on");
@@ -203,7 +203,7 @@ class DataCommandsTest {
         Backups.of(demo(), home, Clock.systemUTC()).everything(backup, false);
         Path data = folder.resolve("data");
         try (SqliteJournal journal = SqliteJournal.open(folder.resolve("here.mussel"), Clock.systemUTC())) {
-            Incoming incoming = new Importer(journal, data, Clock.systemUTC()).look(backup, done -> true);
+            ImportPreview incoming = new Importer(journal, data, Clock.systemUTC()).look(backup, done -> true);
             assertThat(incoming.says()).anyMatch(s -> s.startsWith("Sheet knowledge.yaml: comes in"));
             assertThatThrownBy(() -> incoming.take().accept(done -> false)).hasMessageContaining("Stopped");
             assertThat(data.resolve("knowledge.yaml")).doesNotExist();
@@ -247,7 +247,7 @@ class DataCommandsTest {
                     SheetFiles.class.getResourceAsStream("yard.yaml").readAllBytes(), StandardCharsets.UTF_8);
             Path yard = Files.writeString(
                     folder.resolve("yard.yaml"), shipped.replace("labour_per_h: 72", "labour_per_h: 80"));
-            Incoming first = importer.look(yard, done -> true);
+            ImportPreview first = importer.look(yard, done -> true);
             assertThat(first.says())
                     .anyMatch(says -> says.startsWith("A yard sheet of Wrackness Yard. What it says is decided here"))
                     .contains("An hour of work: €80.00, was €72.00");

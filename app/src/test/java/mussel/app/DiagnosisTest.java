@@ -9,7 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import mussel.core.job.Fact;
 import mussel.core.job.HeldTest;
-import mussel.core.job.Made;
+import mussel.core.job.JobFinding;
 import mussel.core.job.Station;
 import mussel.core.leak.LeakMode;
 import mussel.core.verdict.VerdictResult;
@@ -61,7 +61,7 @@ class DiagnosisTest extends DemoJourney {
 
         HeldTest vacuum = now().held(LeakMode.VACUUM).orElseThrow();
         assertThat(vacuum.hold().simulated()).isTrue();
-        assertThat(now().findings().get("vacuum_hold").by()).isEqualTo(Made.By.SIMULATED_HOLD);
+        assertThat(now().findings().get("vacuum_hold").by()).isEqualTo(JobFinding.By.SIMULATED_HOLD);
         long heldEntries = shop.journal().entries(now().job().id()).stream()
                 .filter(e -> e.fact() instanceof Fact.Held)
                 .count();

@@ -15,11 +15,11 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import mussel.core.library.Size;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Interval;
 import mussel.core.sheet.Part;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.exchange.library.Compact;
 import mussel.exchange.library.Expansion;
@@ -70,7 +70,7 @@ class MeaningNotIdsTest {
 
     private static Set<String> ids() {
         Set<String> ids = new HashSet<>();
-        for (FamilySheet sheet : sheets()) {
+        for (SpecSheet sheet : sheets()) {
             sheet.parts().stream().map(Part::id).forEach(ids::add);
             sheet.steps().stream().map(Step::id).forEach(ids::add);
             sheet.goals().stream().map(Goal::id).forEach(ids::add);
@@ -80,8 +80,8 @@ class MeaningNotIdsTest {
         return ids;
     }
 
-    private static List<FamilySheet> sheets() {
-        List<FamilySheet> sheets = new ArrayList<>(SheetFiles.shipped());
+    private static List<SpecSheet> sheets() {
+        List<SpecSheet> sheets = new ArrayList<>(SheetFiles.shipped());
         for (Size size : Size.values()) {
             sheets.add(Expansion.expand(
                             Compact.begin("any", "Any", size, Map.of()).value().orElseThrow(), Library.shipped())

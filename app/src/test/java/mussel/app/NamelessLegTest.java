@@ -13,10 +13,10 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.LegRef;
 import mussel.core.job.Station;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
-import mussel.work.shop.Incoming;
+import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Workshop;
 import org.junit.jupiter.api.Test;
 
@@ -54,7 +54,7 @@ class NamelessLegTest extends WindowJourney {
         filledAndTagged();
 
         restart();
-        FamilySheet sheet = shop.families().get(4);
+        SpecSheet sheet = shop.families().get(4);
         assertThat(sheet.title()).isEqualTo("Nameless 40");
         assertThat(sheet.oil().capacityMl()).hasValue(430);
         key(KeyCode.CONTROL, KeyCode.L);
@@ -135,12 +135,12 @@ class NamelessLegTest extends WindowJourney {
         Hands.until(() -> Files.exists(paper));
     }
 
-    private void elsewhere(FamilySheet sheet) {
+    private void elsewhere(SpecSheet sheet) {
         Path log = folder.resolve("out.json");
         shop.data().json(log);
         Path there = folder.resolve("theirs.mussel");
         try (SqliteJournal journal = SqliteJournal.open(there, DAY)) {
-            Incoming incoming = new Importer(journal, folder.resolve("data"), DAY).look(log, n -> true);
+            ImportPreview incoming = new Importer(journal, folder.resolve("data"), DAY).look(log, n -> true);
             assertThat(incoming.refused()).isEmpty();
             incoming.take().accept(n -> true);
             incoming.then().run();

@@ -13,8 +13,8 @@ import javafx.scene.input.KeyCode;
 import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.core.library.Size;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.PartQty;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.work.desk.Desk;
 import org.junit.jupiter.api.Test;
@@ -23,11 +23,11 @@ import org.junit.jupiter.api.Test;
 class SheetsOfJobsTest extends WindowJourney {
     private static final String CAPACITY = "/values/oil/capacity";
 
-    private FamilySheet described() {
+    private SpecSheet described() {
         return shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "splines"));
     }
 
-    private int takeIn(String leg, FamilySheet sheet) {
+    private int takeIn(String leg, SpecSheet sheet) {
         int job = shop.takeIn(new LegRef(leg, leg, LegRef.Position.SINGLE, sheet.id()));
         robot.interact(() -> window.open(job));
         return job;
@@ -57,7 +57,7 @@ class SheetsOfJobsTest extends WindowJourney {
 
     @Test
     void aTaggedJobKeepsItsSheetAndAnOpenOneSaysWhatIsDifferent() throws Exception {
-        FamilySheet sheet = described();
+        SpecSheet sheet = described();
         int tagged = takeIn("Byssus", sheet);
         go(Station.FILL);
         told("values-oil-capacity", "430 ml");
@@ -83,7 +83,7 @@ class SheetsOfJobsTest extends WindowJourney {
 
     @Test
     void undoAtTheStationTakesWhatWasTypedFromTheManualBack() {
-        FamilySheet sheet = described();
+        SpecSheet sheet = described();
         takeIn("Byssus", sheet);
         go(Station.FILL);
         told("values-oil-capacity", "430 ml");
@@ -102,7 +102,7 @@ class SheetsOfJobsTest extends WindowJourney {
 
     @Test
     void eachChangeIsListedAndCanBeTakenBackByItself() {
-        FamilySheet sheet = described();
+        SpecSheet sheet = described();
         shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
         shop.sheets().say(sheet.id(), Map.of(CAPACITY, "470 ml"), "12");
         shop.sheets().answer(sheet.id(), "propshaft_carrier", java.util.Optional.of("ring"));
@@ -133,7 +133,7 @@ class SheetsOfJobsTest extends WindowJourney {
 
     @Test
     void whatASheetSaysIsChangedWhereItStandsAndPartsGetTheirNumbersFromASpreadsheet() {
-        FamilySheet sheet = described();
+        SpecSheet sheet = described();
         shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-sheets");
@@ -195,7 +195,7 @@ class SheetsOfJobsTest extends WindowJourney {
 
     @Test
     void aFigureThatIsBlankedIsSaidNoMore() {
-        FamilySheet sheet = described();
+        SpecSheet sheet = described();
         shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml", "/values/oil/grade", "GL-4 90"), "9");
         sheetsPage();
         click("#change-oil-capacity_ml");
@@ -210,7 +210,7 @@ class SheetsOfJobsTest extends WindowJourney {
 
     @Test
     void wordsAndMinutesOfAStepAreTheYardsOwnOnceItSaysThem() {
-        FamilySheet sheet = described();
+        SpecSheet sheet = described();
         sheetsPage();
         click("#sheet-steps-DOWN");
         String step = sheet.steps().get(0).id();
@@ -238,7 +238,7 @@ class SheetsOfJobsTest extends WindowJourney {
 
     @Test
     void kitsAreLinesAndAPageOfTheManualStandsBesideWhatItSays() throws Exception {
-        FamilySheet sheet = described();
+        SpecSheet sheet = described();
         Path photo = folder.resolve("page9.png");
         Files.copy(Path.of("../docs/screenshots/bench.png"), photo);
         shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
@@ -286,7 +286,7 @@ class SheetsOfJobsTest extends WindowJourney {
 
     @Test
     void aTabLeavesThePlaceToPasteIntoAndCtrlZThereUndoesWhatWasTyped() {
-        FamilySheet sheet = described();
+        SpecSheet sheet = described();
         shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-sheets");
@@ -301,7 +301,7 @@ class SheetsOfJobsTest extends WindowJourney {
 
     @Test
     void aSheetOfAnotherYardComesInWithALookAtItFirst() throws Exception {
-        FamilySheet sheet = described();
+        SpecSheet sheet = described();
         shop.sheets().say(sheet.id(), Map.of(CAPACITY, "430 ml"), "9");
         Path file = folder.resolve("theirs.yaml");
         shop.sheets().described().write(sheet.id(), file);
@@ -318,7 +318,7 @@ class SheetsOfJobsTest extends WindowJourney {
 
     @Test
     void aShippedSheetThatWasToldOtherwiseIsAsItShipsOnceThatIsTakenBack() {
-        FamilySheet tern = shop.families().get(0);
+        SpecSheet tern = shop.families().get(0);
         robot.interact(() -> shop.sheets().say(tern.id(), Map.of(CAPACITY, "999 ml"), ""));
         assertThat(shop.families().get(0).oil().capacityMl()).hasValue(999);
         robot.interact(() -> shop.sheets().undo(tern.id()));

@@ -44,8 +44,8 @@ class StampTest {
                             SheetFiles.shipped(),
                             "",
                             SheetFiles.shippedYard(),
-                            new Tabled(KnowledgeFiles.shipped(), Overrides.none(), List.of()),
-                            new Supplied(CatalogueFiles.shipped(), true, List.of()))
+                            new DiagnosisFile(KnowledgeFiles.shipped(), Overrides.none(), List.of()),
+                            new CatalogueFolder(CatalogueFiles.shipped(), true, List.of()))
                     .stamp();
         }
 

@@ -14,20 +14,20 @@ class SuppliedTest {
     @TempDir
     Path folder;
 
-    private Supplied own(String yaml) throws IOException {
-        Files.writeString(folder.resolve(Supplied.FILE), yaml);
-        return Supplied.load(folder);
+    private CatalogueFolder own(String yaml) throws IOException {
+        Files.writeString(folder.resolve(CatalogueFolder.FILE), yaml);
+        return CatalogueFolder.load(folder);
     }
 
     @Test
     void withoutAFileTheCatalogueIsTheOneThatShips() {
-        assertThat(Supplied.load(folder).catalogue()).isEqualTo(CatalogueFiles.shipped());
-        assertThat(Supplied.load(folder).refused()).isEmpty();
+        assertThat(CatalogueFolder.load(folder).catalogue()).isEqualTo(CatalogueFiles.shipped());
+        assertThat(CatalogueFolder.load(folder).refused()).isEmpty();
     }
 
     @Test
     void theYardsOwnTakesItsPlace() throws IOException {
-        Supplied supplied = own(
+        CatalogueFolder supplied = own(
                 """
                 suppliers: [{id: Ours, shipping: 2}]
                 families:
@@ -49,12 +49,12 @@ class SuppliedTest {
             "shelves: []",
             "suppliers: [{id: A, shipping: -1}]"
         }) {
-            Supplied supplied = own(bad);
+            CatalogueFolder supplied = own(bad);
             assertThat(supplied.refused()).as(bad).isNotEmpty().allMatch(p -> p.startsWith("catalogue.yaml "));
             assertThat(supplied.catalogue()).isEqualTo(CatalogueFiles.shipped());
         }
-        Files.write(folder.resolve(Supplied.FILE), new byte[9 * 1024 * 1024]);
-        assertThat(Supplied.load(folder).refused())
+        Files.write(folder.resolve(CatalogueFolder.FILE), new byte[9 * 1024 * 1024]);
+        assertThat(CatalogueFolder.load(folder).refused())
                 .singleElement()
                 .asString()
                 .contains("is 9 MB; at most 8 MB are read");

@@ -28,21 +28,21 @@ class TabledTest {
                 .execute(args);
     }
 
-    private Tabled own(String yaml) throws IOException {
-        Files.writeString(folder.resolve(Tabled.FILE), yaml);
-        return Tabled.load(folder);
+    private DiagnosisFile own(String yaml) throws IOException {
+        Files.writeString(folder.resolve(DiagnosisFile.FILE), yaml);
+        return DiagnosisFile.load(folder);
     }
 
     @Test
     void withoutAFileTheTablesAreThoseThatShip() {
-        Tabled tabled = Tabled.load(folder);
+        DiagnosisFile tabled = DiagnosisFile.load(folder);
         assertThat(tabled.inUse()).isEqualTo(tabled.shipped());
         assertThat(tabled.refused()).isEmpty();
     }
 
     @Test
     void theYardsNumbersAreInUseAndShown() throws IOException {
-        Tabled tabled = own("priors: [{cause: shift_seal, prior: 0.11, why: Old boats}]");
+        DiagnosisFile tabled = own("priors: [{cause: shift_seal, prior: 0.11, why: Old boats}]");
         assertThat(tabled.inUse().cause("shift_seal").orElseThrow().prior()).isEqualTo(0.11);
         assertThat(tabled.own().changes(tabled.shipped())).hasSize(1);
     }
@@ -57,7 +57,7 @@ class TabledTest {
             "priors: [{cause: shift_seal, prior: .nan, why: x}]",
             "shares: [{finding: plug_drip, cause: base, shares: [1, 0], why: x}]"
         }) {
-            Tabled tabled = own(bad);
+            DiagnosisFile tabled = own(bad);
             assertThat(tabled.refused()).as(bad).isNotEmpty().allMatch(p -> p.startsWith("knowledge.yaml "));
             assertThat(tabled.inUse()).as(bad).isEqualTo(tabled.shipped());
         }
@@ -65,8 +65,11 @@ class TabledTest {
 
     @Test
     void aHugeFileIsRefusedUnread() throws IOException {
-        Files.write(folder.resolve(Tabled.FILE), new byte[9 * 1024 * 1024]);
-        assertThat(Tabled.load(folder).refused()).singleElement().asString().contains("is 9 MB; at most 8 MB are read");
+        Files.write(folder.resolve(DiagnosisFile.FILE), new byte[9 * 1024 * 1024]);
+        assertThat(DiagnosisFile.load(folder).refused())
+                .singleElement()
+                .asString()
+                .contains("is 9 MB; at most 8 MB are read");
     }
 
     @Test

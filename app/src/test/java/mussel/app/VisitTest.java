@@ -7,14 +7,14 @@ import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
-import mussel.core.job.Beside;
 import mussel.core.job.Consent;
+import mussel.core.job.EngineSide;
 import mussel.core.job.Field;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.log.Due;
-import mussel.core.visit.BesideItem;
+import mussel.core.visit.EngineSideItem;
 import mussel.work.desk.Desk;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -93,14 +93,14 @@ class VisitTest extends WindowJourney {
         assertThat(said("#comeback")).contains("Thermostat was put off on", "no gasket");
         go(Station.BESIDE);
         assertThat(said("#beside-greeting")).contains("Thermostat was put off on");
-        Beside beside = new Beside(now());
+        EngineSide beside = new EngineSide(now());
         assertThat(beside.ofTheEngine(Field.ENGINE_TAKES)).as("asked once").hasValue(2_800);
         assertThat(beside.cylinders()).isEqualTo(3);
         click("#pick-beside-thermostat-done");
-        assertThat(new Beside(now()).greeting()).isEmpty();
-        assertThat(due("thermostat").on()).isEqualTo(shop.today().plusMonths(BesideItem.THERMOSTAT.months()));
+        assertThat(new EngineSide(now()).greeting()).isEmpty();
+        assertThat(due("thermostat").on()).isEqualTo(shop.today().plusMonths(EngineSideItem.THERMOSTAT.months()));
         robot.push(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(new Beside(now()).greeting()).as("undone").hasSize(1);
+        assertThat(new EngineSide(now()).greeting()).as("undone").hasSize(1);
     }
 
     @Test

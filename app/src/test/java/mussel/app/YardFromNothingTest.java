@@ -18,7 +18,7 @@ import mussel.desktop.estimate.EstimateStation;
 import mussel.desktop.parts.PartsStation;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
-import mussel.work.shop.Incoming;
+import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Workshop;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -179,7 +179,7 @@ class YardFromNothingTest extends WindowJourney {
         assertThat(shop.yard().units()).isEqualTo(UnitSet.US);
         try (SqliteJournal elsewhere = SqliteJournal.open(folder.resolve("elsewhere.mussel"), DAY)) {
             Workshop theirs = Yards.over(elsewhere, folder.resolve("elsewhere.mussel"), DAY, SheetFiles.shipped());
-            Incoming incoming = theirs.data().look(file, done -> true);
+            ImportPreview incoming = theirs.data().look(file, done -> true);
             assertThat(incoming.refused()).isEmpty();
             incoming.take().accept(done -> true);
             incoming.then().run();

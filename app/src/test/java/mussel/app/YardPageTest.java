@@ -19,7 +19,7 @@ import mussel.desktop.shell.MusselWindow;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
 import mussel.work.desk.Desk;
-import mussel.work.shop.Incoming;
+import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Workshop;
 import org.junit.jupiter.api.Test;
 
@@ -129,7 +129,7 @@ class YardPageTest extends WindowJourney {
         shop.data().yard(shop.yard(), file);
         try (SqliteJournal elsewhere = SqliteJournal.open(folder.resolve("elsewhere.mussel"), DAY)) {
             Workshop theirs = Yards.over(elsewhere, folder.resolve("elsewhere.mussel"), DAY, SheetFiles.shipped());
-            Incoming incoming = theirs.data().look(file, done -> true);
+            ImportPreview incoming = theirs.data().look(file, done -> true);
             incoming.take().accept(done -> true);
             incoming.then().run();
             theirs.decisions().forget();

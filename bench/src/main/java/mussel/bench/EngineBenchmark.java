@@ -23,7 +23,7 @@ import mussel.core.job.Job;
 import mussel.core.job.Surroundings;
 import mussel.core.plan.Plan;
 import mussel.core.plan.Planner;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 import mussel.exchange.library.Expansion;
 import mussel.exchange.library.Library;
@@ -52,7 +52,7 @@ import org.openjdk.jmh.annotations.Warmup;
 public class EngineBenchmark {
     private DrainInput drain;
     private FillInput fill;
-    private FamilySheet sheet;
+    private SpecSheet sheet;
     private Surroundings surroundings;
     private List<Entry> entries;
     private Job job;
@@ -96,7 +96,7 @@ public class EngineBenchmark {
 
     /** A compact sheet made into the full one, as when a figure of the manual is typed. */
     @Benchmark
-    public FamilySheet expand() {
+    public SpecSheet expand() {
         return Expansion.expand(compact, Library.shipped()).value().orElseThrow();
     }
 
@@ -108,7 +108,7 @@ public class EngineBenchmark {
 
     /** The sheet of a job that was tagged, read back. */
     @Benchmark
-    public FamilySheet readBack() {
+    public SpecSheet readBack() {
         return KeptSheet.read(kept).value().orElseThrow();
     }
 

@@ -17,7 +17,7 @@ import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.KeptSheet;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
@@ -67,7 +67,7 @@ final class LogGenerator {
             "leaks");
 
     private static final Map<String, KeptSheet> SHEETS =
-            SheetFiles.shipped().stream().collect(Collectors.toMap(FamilySheet::id, KeptSheet::of));
+            SheetFiles.shipped().stream().collect(Collectors.toMap(SpecSheet::id, KeptSheet::of));
 
     private final Random random = new Random(42);
     private long seq;

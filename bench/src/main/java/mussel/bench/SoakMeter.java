@@ -76,7 +76,7 @@ final class SoakMeter {
             CountDownLatch answered = new CountDownLatch(1);
             long from = System.nanoTime();
             Platform.runLater(answered::countDown);
-            HeldBy by = new HeldBy();
+            InterfaceThreadSampler by = new InterfaceThreadSampler();
             try {
                 while (!answered.await(HELD_MS, TimeUnit.MILLISECONDS)) {
                     by.look();

@@ -16,7 +16,7 @@ import mussel.core.job.Field;
 import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
-import mussel.core.visit.BesideItem;
+import mussel.core.visit.EngineSideItem;
 import mussel.work.shop.Workshop;
 
 /** What is due of a fleet of 500 legs with ten clocks each, and the lay-up of thirty boats as one round. */
@@ -65,7 +65,7 @@ final class VisitBenchmark {
         facts.add(read(Field.ENGINE_TAKES, ENGINE_ML));
         facts.add(read(Field.FUEL_TANK, TANK_ML));
         facts.add(read(Field.STABILISER_DOSE, 2.5));
-        for (BesideItem item : BesideItem.values()) {
+        for (EngineSideItem item : EngineSideItem.values()) {
             facts.add(new Fact.Chosen(Scale.BESIDE.of(item.id()), "done"));
         }
         facts.add(new Fact.Ticked("layup:fuel", true));

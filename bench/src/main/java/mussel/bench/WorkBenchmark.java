@@ -11,8 +11,8 @@ import mussel.core.parts.PartsInput;
 import mussel.core.parts.PartsResult;
 import mussel.core.plan.PlanEngine;
 import mussel.core.plan.PlanInput;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.shim.Shim;
 import mussel.core.shim.StackEngine;
 import mussel.core.shim.StackInput;
@@ -31,7 +31,7 @@ final class WorkBenchmark {
 
     List<Measured> run() {
         List<Measured> all = new ArrayList<>();
-        List<FamilySheet> families = SheetFiles.shipped();
+        List<SpecSheet> families = SheetFiles.shipped();
         all.add(new Measured(
                 "plan, all goals, 20,000 draws, 95th percentile",
                 percentile95(PLANS, i -> plan(families.get(i % families.size()), i)),
@@ -69,7 +69,7 @@ final class WorkBenchmark {
         StackEngine.run(new StackInput(random.nextDouble(0, 6.5), random.nextDouble(0, 0.02), drawer, 6));
     }
 
-    private static void plan(FamilySheet sheet, int seed) {
+    private static void plan(SpecSheet sheet, int seed) {
         PlanEngine.run(
                 new PlanInput(
                         sheet.id(),

@@ -303,8 +303,8 @@ final class BackupFile {
     }
 
     /** What becomes of its sheets in sentences; and, where they are to be brought, brings them. */
-    List<MetSheet> sheets(OwnSheets here, boolean bring) throws IOException {
-        List<MetSheet> says = new ArrayList<>();
+    List<SheetInBackup> sheets(OwnSheets here, boolean bring) throws IOException {
+        List<SheetInBackup> says = new ArrayList<>();
         try (ZipFile zip = new ZipFile(file.toFile())) {
             lookThrough(zip);
             for (ZipEntry entry :
@@ -313,7 +313,7 @@ final class BackupFile {
                 says.add(
                         content.isPresent()
                                 ? here.meet(entry.getName(), content.get(), bring)
-                                : new MetSheet(
+                                : new SheetInBackup(
                                         false,
                                         "Sheet " + OwnSheets.name(entry.getName())
                                                 + ": damaged in the backup; left out."));

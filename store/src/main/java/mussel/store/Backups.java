@@ -301,11 +301,11 @@ public final class Backups {
     }
 
     /** What becomes of the yard's own sheets in a backup; nothing where it has none. */
-    public List<MetSheet> meets(Path backup) {
+    public List<SheetInBackup> meets(Path backup) {
         return sheets(backup, false);
     }
 
-    private List<MetSheet> sheets(Path backup, boolean bring) {
+    private List<SheetInBackup> sheets(Path backup, boolean bring) {
         try {
             return sheets.isEmpty() ? List.of() : new BackupFile(backup).sheets(sheets.get(), bring);
         } catch (IOException e) {

@@ -27,12 +27,12 @@ final class EntryWriter {
     private static final String PUT_HEAD = "INSERT OR REPLACE INTO head VALUES (?, ?, ?, ?)";
     private static final String PUT_SEAL = "UPDATE seal SET jobs = ?, entries = ?, heads = ?";
 
-    private final Prepared log;
+    private final EntryStatements log;
     private final Map<Integer, Head> before = new HashMap<>();
     private final Map<Integer, Head> heads = new LinkedHashMap<>();
     private long next;
 
-    EntryWriter(Prepared log) throws SQLException {
+    EntryWriter(EntryStatements log) throws SQLException {
         this.log = log;
         long last = last(log);
         this.next = last + 1;
@@ -44,12 +44,12 @@ final class EntryWriter {
     }
 
     /** The last number given, also to an entry that is no more. */
-    static long last(Prepared log) throws SQLException {
+    static long last(EntryStatements log) throws SQLException {
         return log.one(LAST, row -> row.getLong(1)).orElse(0L);
     }
 
     /** After the largest number of a job that a Mussel gives; one that a hand wrote beyond it is passed over. */
-    static int nextJob(Prepared log) throws SQLException {
+    static int nextJob(EntryStatements log) throws SQLException {
         return log.one("SELECT coalesce(max(job), 0) + 1 FROM entry WHERE job < ?", row -> row.getInt(1), MOST_JOB)
                 .orElse(1);
     }
@@ -147,7 +147,7 @@ final class EntryWriter {
      * @param settings the sum of the settings
      */
     record Seal(long jobs, long entries, byte[] heads, byte[] settings) {
-        static Seal of(Prepared log) throws SQLException {
+        static Seal of(EntryStatements log) throws SQLException {
             return log.one(
                             "SELECT jobs, entries, heads, settings FROM seal",
                             row -> new Seal(row.getLong(1), row.getLong(2), row.getBytes(3), row.getBytes(4)))

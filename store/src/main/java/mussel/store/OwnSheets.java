@@ -61,22 +61,22 @@ final class OwnSheets {
     }
 
     /** Holds a sheet of a backup against what is here, brings it where that is wanted and it can be read. */
-    MetSheet meet(String entry, byte[] content, boolean bring) throws IOException {
+    SheetInBackup meet(String entry, byte[] content, boolean bring) throws IOException {
         String name = name(entry);
         Path target = folder.resolve(name);
         if (Files.exists(target)) {
-            return new MetSheet(false, "Sheet " + name + ": the one that is here stays.");
+            return new SheetInBackup(false, "Sheet " + name + ": the one that is here stays.");
         }
         List<Problem> problems = problems(name, content);
         if (!problems.isEmpty()) {
-            return new MetSheet(
+            return new SheetInBackup(
                     false, "Sheet " + name + ": left out; it " + problems.get(0).problem() + ".");
         }
         if (bring) {
             Durable.folders(target.getParent());
             Durable.write(target, out -> out.write(content));
         }
-        return new MetSheet(true, "Sheet " + name + ": comes in; it counts from the next start on.");
+        return new SheetInBackup(true, "Sheet " + name + ": comes in; it counts from the next start on.");
     }
 
     private static List<Problem> problems(String name, byte[] content) {

@@ -17,11 +17,11 @@ final class SheetTable {
     /** A sheet is a tenth of this; whatever unpacks to more is none. */
     private static final int MOST_BYTES = 8_000_000;
 
-    private final Prepared log;
+    private final EntryStatements log;
     private final Rows rows;
     private final SqlWork work;
 
-    SheetTable(Prepared log, Rows rows, SqlWork work) {
+    SheetTable(EntryStatements log, Rows rows, SqlWork work) {
         this.log = log;
         this.rows = rows;
         this.work = work;

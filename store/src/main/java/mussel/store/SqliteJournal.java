@@ -48,20 +48,20 @@ public final class SqliteJournal implements Journal {
     private final SqliteBenchLines benchLines;
     private final SqliteLogBook book;
     private final Map<String, String> settings;
-    private final Prepared prepared;
+    private final EntryStatements prepared;
     private final Rows rows;
     private final SheetTable sheets;
-    private final Optional<WaitingEntries> waiting;
+    private final Optional<QueuedEntries> waiting;
     private String whyReadOnly = "";
     private String told = "";
-    private Optional<KeptAside> kept = Optional.empty();
+    private Optional<SetAsideFiles> kept = Optional.empty();
 
     private SqliteJournal(
             Path file,
             Connection connection,
             Optional<FileChannel> lock,
             Optional<LogIdentity> identity,
-            Optional<WaitingEntries> waiting,
+            Optional<QueuedEntries> waiting,
             Clock clock) {
         this.file = file;
         this.waiting = waiting;
@@ -70,7 +70,7 @@ public final class SqliteJournal implements Journal {
         this.clock = clock;
         this.identity = identity;
         this.work = new SqlWork(identity.isEmpty(), () -> identity.ifPresent(LogIdentity::check));
-        this.prepared = new Prepared(connection);
+        this.prepared = new EntryStatements(connection);
         this.rows = new Rows(connection, work);
         this.sheets = new SheetTable(prepared, rows, work);
         this.benchLines = new SqliteBenchLines(connection, work);
@@ -116,7 +116,7 @@ public final class SqliteJournal implements Journal {
                     connection,
                     Optional.of(lock),
                     Optional.of(identity),
-                    Optional.of(new WaitingEntries(path, identity.id())),
+                    Optional.of(new QueuedEntries(path, identity.id())),
                     clock);
             journal.told = (told + " "
                             + journal.waiting.orElseThrow().bringInOrSetAside(journal::take, SqlWork::refusedForGood))
@@ -264,7 +264,7 @@ public final class SqliteJournal implements Journal {
     }
 
     private List<Entry> later(Optional<Integer> to, String by, List<Fact> facts, Map<String, String> settings) {
-        WaitingEntries wait = waiting.orElseThrow();
+        QueuedEntries wait = waiting.orElseThrow();
         int job = to.map(wait::numberOf)
                 .orElseGet(() -> wait.nextJob(work.read(() -> EntryWriter.nextJob(prepared)) - 1));
         return wait.keep(job, clock.instant(), by, facts, work.read(() -> EntryWriter.last(prepared)), settings);
@@ -282,10 +282,10 @@ public final class SqliteJournal implements Journal {
         return waiting.map(w -> w.numberOf(job)).orElse(job);
     }
 
-    private boolean take(WaitingEntries.Change change) {
+    private boolean take(QueuedEntries.Change change) {
         try {
             together(() -> {
-                new WaitingIntoLog(prepared, waiting.orElseThrow()).add(change.entries());
+                new QueuedEntriesWriter(prepared, waiting.orElseThrow()).add(change.entries());
                 for (Map.Entry<String, String> setting : change.settings().entrySet()) {
                     keep(setting.getKey(), setting.getValue());
                 }
@@ -327,9 +327,9 @@ public final class SqliteJournal implements Journal {
         prepared.release();
     }
 
-    private KeptAside keptAside() {
+    private SetAsideFiles keptAside() {
         if (kept.isEmpty()) {
-            KeptAside aside = new KeptAside(file, clock, this::entries);
+            SetAsideFiles aside = new SetAsideFiles(file, clock, this::entries);
             prepared.release();
             aside.begin(connection);
             kept = Optional.of(aside);
@@ -343,7 +343,7 @@ public final class SqliteJournal implements Journal {
     }
 
     private boolean waits() {
-        return waiting.map(WaitingEntries::some).orElse(false);
+        return waiting.map(QueuedEntries::some).orElse(false);
     }
 
     private List<Entry> inLog(int job) {
@@ -397,7 +397,7 @@ public final class SqliteJournal implements Journal {
     @Override
     public void bring(Map<String, String> brought, Consumer<Consumer<Brought>> jobs) {
         together(() -> {
-            Bringing into = new Bringing(prepared, work, waiting);
+            EntryImport into = new EntryImport(prepared, work, waiting);
             jobs.accept(into::add);
             into.writer().finish();
             for (int job : into.writer().jobs()) {

@@ -150,7 +150,7 @@ class BackupsTest {
         Files.writeString(there.resolve("yard.yaml"), "name: Slip\n");
         Backups elsewhere = Backups.of(there.resolve("yard.mussel"), there, CLOCK);
         assertThat(elsewhere.meets(travels))
-                .extracting(MetSheet::says)
+                .extracting(SheetInBackup::says)
                 .containsExactly(
                         "Sheet families/own-40.yaml: comes in; it counts from the next start on.",
                         "Sheet families/spoilt.yaml: left out; it is missing: the family's name.",
@@ -161,7 +161,7 @@ class BackupsTest {
         assertThat(there.resolve("yard.yaml")).hasContent("name: Slip");
         assertThat(there.resolve("mussel.0.log")).doesNotExist();
         assertThat(elsewhere.meets(travels))
-                .extracting(MetSheet::says)
+                .extracting(SheetInBackup::says)
                 .filteredOn(s -> !s.contains("spoilt"))
                 .allMatch(s -> s.endsWith("the one that is here stays."));
     }

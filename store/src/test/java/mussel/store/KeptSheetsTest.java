@@ -25,7 +25,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.KeptSheet;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.BeforeEach;
@@ -36,7 +36,7 @@ import org.junit.jupiter.api.io.TempDir;
 class KeptSheetsTest {
     private static final Clock NOON = Clock.fixed(Instant.parse("2026-11-29T12:00:00Z"), ZoneOffset.UTC);
     private static final String KEY = "sheet:byssus";
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
     private static final KeptSheet KEPT = KeptSheet.of(TERN);
 
     @TempDir
@@ -80,12 +80,12 @@ class KeptSheetsTest {
 
     @Test
     void everyShippedAndEarlierSheetIsReadBackTheSameUnderTheSameName() {
-        for (FamilySheet sheet : SheetFiles.shipped()) {
+        for (SpecSheet sheet : SheetFiles.shipped()) {
             KeptSheet kept = KeptSheet.of(sheet);
-            FamilySheet back = KeptSheet.read(kept.text()).value().orElseThrow();
+            SpecSheet back = KeptSheet.read(kept.text()).value().orElseThrow();
             assertThat(back).isEqualTo(sheet);
             assertThat(KeptSheet.of(back)).isEqualTo(kept);
-            FamilySheet earlier = SheetFiles.earlier(sheet.id()).get(0);
+            SpecSheet earlier = SheetFiles.earlier(sheet.id()).get(0);
             assertThat(KeptSheet.of(earlier).name()).isNotEqualTo(kept.name());
         }
     }

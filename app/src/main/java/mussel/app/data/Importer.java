@@ -24,7 +24,7 @@ import mussel.core.job.Settings;
 import mussel.core.job.Yard;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Overrides;
 import mussel.core.yard.YardDecisions;
 import mussel.exchange.file.Durable;
@@ -42,10 +42,10 @@ import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.exchange.yard.YardTables;
 import mussel.store.Backups;
-import mussel.store.MetSheet;
 import mussel.store.PictureFolder;
+import mussel.store.SheetInBackup;
 import mussel.store.SqliteJournal;
-import mussel.work.shop.Incoming;
+import mussel.work.shop.ImportPreview;
 
 /** Looks into a file and says what taking it in would change; takes it in whole or not at all. */
 public final class Importer {
@@ -68,7 +68,7 @@ public final class Importer {
      * @param goOn told how many jobs were read, now and then; false to stop
      * @throws JournalException when it was stopped
      */
-    public Incoming look(Path file, IntPredicate goOn) {
+    public ImportPreview look(Path file, IntPredicate goOn) {
         String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
         try {
             Optional<String> unfit = InFile.refused(file, Long.MAX_VALUE);
@@ -96,8 +96,8 @@ public final class Importer {
         }
     }
 
-    private static Incoming refused(Path file, List<String> why) {
-        return Incoming.refused(file, why);
+    private static ImportPreview refused(Path file, List<String> why) {
+        return ImportPreview.refused(file, why);
     }
 
     private static boolean isLog(Path file) throws IOException {
@@ -106,7 +106,7 @@ public final class Importer {
         }
     }
 
-    private Incoming log(Path file, IntPredicate goOn) throws IOException {
+    private ImportPreview log(Path file, IntPredicate goOn) throws IOException {
         try {
             return merge(file, new JsonLog(file), picture -> false, goOn);
         } catch (JsonLog.UnsoundException e) {
@@ -130,18 +130,18 @@ public final class Importer {
      * A backup brings what the log does not have, its pictures and sheets too; nothing that is here goes. Pictures come first, since no entry
      * may name one that is not there, and sheets last, when everything is in.
      */
-    private Incoming backup(Path file, IntPredicate goOn) {
+    private ImportPreview backup(Path file, IntPredicate goOn) {
         try {
             LogSource inside = new BackupLog(file, clock);
             Backups here = Backups.of(journal.file(), dataFolder, clock);
-            Incoming jobs = merge(file, inside, Backups.pictures(file)::contains, goOn);
-            List<MetSheet> sheets = here.meets(file);
+            ImportPreview jobs = merge(file, inside, Backups.pictures(file)::contains, goOn);
+            List<SheetInBackup> sheets = here.meets(file);
             List<String> says = new ArrayList<>(jobs.says());
             says.addAll(
                     Math.min(1, says.size()),
-                    sheets.stream().map(MetSheet::says).toList());
-            boolean changes = jobs.changes() || sheets.stream().anyMatch(MetSheet::comesIn);
-            return new Incoming(
+                    sheets.stream().map(SheetInBackup::says).toList());
+            boolean changes = jobs.changes() || sheets.stream().anyMatch(SheetInBackup::comesIn);
+            return new ImportPreview(
                     file,
                     says,
                     List.of(),
@@ -159,30 +159,30 @@ public final class Importer {
         }
     }
 
-    private Incoming merge(Path file, LogSource copy, Predicate<String> brings, IntPredicate goOn) {
-        Mentioned mentioned = new Mentioned(copy);
-        Merge merge = journal.aside(own -> Merge.of(own, new Paced(mentioned, goOn)));
+    private ImportPreview merge(Path file, LogSource copy, Predicate<String> brings, IntPredicate goOn) {
+        NamedAttachments mentioned = new NamedAttachments(copy);
+        Merge merge = journal.aside(own -> Merge.of(own, new ProgressLog(mentioned, goOn)));
         PictureFolder pictures = PictureFolder.beside(journal.file());
         List<String> says = new ArrayList<>(merge.says());
         if (merge.changes()) {
             says.addAll(mentioned.missing(
                     journal.sheetNames(), name -> brings.test(name) || Files.isRegularFile(pictures.at(name))));
         }
-        return new Incoming(
+        return new ImportPreview(
                 file,
                 says,
                 List.of(),
                 merge.changes(),
                 pace -> {
                     journal.aside(own -> {
-                        merge.bring(own, new Paced(copy, pace));
+                        merge.bring(own, new ProgressLog(copy, pace));
                         return null;
                     });
                 },
                 () -> merge.settings().forEach(journal::keepSetting));
     }
 
-    private Incoming sheet(Path file) throws IOException {
+    private ImportPreview sheet(Path file) throws IOException {
         Optional<String> unfit = InFile.refused(file, MOST_BYTES);
         if (unfit.isPresent()) {
             return refused(file, List.of(unfit.get() + ". A sheet fits in far less"));
@@ -220,7 +220,7 @@ public final class Importer {
     }
 
     /** What a yard's sheet says is decided here, thing by thing, and counts at once. */
-    private Incoming yard(Sheet sheet) {
+    private ImportPreview yard(Sheet sheet) {
         Read<Yard> read = SheetFiles.yard(sheet.bytes());
         if (read.value().isEmpty()) {
             return refused(sheet.file(), Lines.of(sheet.bytes()).told(read.problems()));
@@ -234,7 +234,7 @@ public final class Importer {
         says.add("Legs that are tagged stay as they were worked.");
         says.add(changes.isEmpty() ? "Nothing in it is different." : "Different in it:");
         says.addAll(changes);
-        return new Incoming(
+        return new ImportPreview(
                 sheet.file(),
                 says,
                 List.of(),
@@ -270,12 +270,12 @@ public final class Importer {
     }
 
     /** A sheet over the library of procedures becomes one of the yard's own, with its history, and counts at once. */
-    private Incoming compact(Sheet sheet, JsonNode root) {
-        Read<FamilySheet> read = SheetFiles.family(sheet.bytes(), this::compact);
+    private ImportPreview compact(Sheet sheet, JsonNode root) {
+        Read<SpecSheet> read = SheetFiles.family(sheet.bytes(), this::compact);
         if (read.value().isEmpty()) {
             return refused(sheet.file(), Lines.of(sheet.bytes()).told(read.problems()));
         }
-        FamilySheet value = read.value().get();
+        SpecSheet value = read.value().get();
         String key = Settings.SHEET + value.id();
         String own = journal.setting(key, "");
         Optional<JsonNode> before = compact(value.id());
@@ -294,7 +294,7 @@ public final class Importer {
                         ? "Nothing in it is different."
                         : before.isPresent() ? "Different in it:" : "It says:");
         says.addAll(changes);
-        return new Incoming(
+        return new ImportPreview(
                 sheet.file(), says, List.of(), !changes.isEmpty(), pace -> {}, () -> Decisions.about(journal, key)
                         .decide(journal.setting("by", "bench"), root.toString()));
     }
@@ -312,7 +312,7 @@ public final class Importer {
         return problems.none() ? read : new Read<>(Optional.empty(), problems.list());
     }
 
-    private <T> Incoming kept(
+    private <T> ImportPreview kept(
             Sheet sheet,
             Function<byte[], Read<T>> reader,
             Function<T, Place> places,
@@ -341,7 +341,7 @@ public final class Importer {
         }
         says.addAll(changes);
         boolean same = own.isPresent() && changes.isEmpty();
-        return new Incoming(sheet.file(), says, List.of(), !same, pace -> keep(sheet.bytes(), target), () -> {});
+        return new ImportPreview(sheet.file(), says, List.of(), !same, pace -> keep(sheet.bytes(), target), () -> {});
     }
 
     private static JsonNode tree(Object sheet) {

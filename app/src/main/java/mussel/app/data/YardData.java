@@ -17,7 +17,7 @@ import mussel.exchange.report.LegTag;
 import mussel.exchange.yard.YardTables;
 import mussel.store.Backups;
 import mussel.store.SqliteJournal;
-import mussel.work.shop.Incoming;
+import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Ports;
 
 /** Data in and out for the window. Writes read the log on connections of their own: they run beside the work. */
@@ -86,7 +86,7 @@ public final class YardData implements Ports.Data {
     }
 
     @Override
-    public Incoming look(Path file, IntPredicate goOn) {
+    public ImportPreview look(Path file, IntPredicate goOn) {
         return new Importer(journal, dataFolder, clock).look(file, goOn);
     }
 

@@ -23,9 +23,9 @@ import mussel.core.measure.Typed;
 import mussel.core.measure.YardUnits;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.Planner;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.simulated.SimulatedLeakTester;
 import mussel.core.verdict.Finding;
 import mussel.exchange.sheet.KeptSheet;
@@ -34,14 +34,14 @@ import mussel.exchange.verdict.KnowledgeFiles;
 /** One job of the demo, told entry by entry as a technician would have made them. */
 final class DemoJob {
     private final Bench bench;
-    private final FamilySheet sheet;
+    private final SpecSheet sheet;
     private final int job;
     private final List<String> goals = new ArrayList<>();
     private final SplittableRandom random;
 
-    record Bench(Journal journal, DemoYard.Ago clock, List<FamilySheet> families) {}
+    record Bench(Journal journal, DemoYard.Ago clock, List<SpecSheet> families) {}
 
-    private DemoJob(Bench bench, FamilySheet sheet, int job) {
+    private DemoJob(Bench bench, SpecSheet sheet, int job) {
         this.bench = bench;
         this.sheet = sheet;
         this.job = job;
@@ -50,7 +50,7 @@ final class DemoJob {
 
     static DemoJob open(Bench bench, int daysAgo, LegRef leg) {
         bench.clock().set(daysAgo);
-        FamilySheet sheet = bench.families().stream()
+        SpecSheet sheet = bench.families().stream()
                 .filter(f -> f.id().equals(leg.family()))
                 .findFirst()
                 .orElseThrow();

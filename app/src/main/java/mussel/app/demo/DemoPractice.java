@@ -17,7 +17,7 @@ import mussel.core.practice.LegName;
 import mussel.core.practice.Lesson;
 import mussel.core.practice.PracticeLeg;
 import mussel.core.practice.Workplace;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.simulated.SimulatedInstruments;
 import mussel.core.verdict.Judge;
 import mussel.exchange.practice.LessonFiles;
@@ -37,7 +37,7 @@ public final class DemoPractice {
     private final List<Lesson> lessons = LessonFiles.shipped();
     private final Judge judge = new Judge(KnowledgeFiles.shipped());
     private final Yard yard = SheetFiles.shippedYard();
-    private final List<FamilySheet> sheets = SheetFiles.shipped();
+    private final List<SpecSheet> sheets = SheetFiles.shipped();
     private final LocalDate today;
 
     private DemoPractice(SqliteJournal journal, LocalDate today) {
@@ -63,7 +63,7 @@ public final class DemoPractice {
 
     private void leg(int nr, LocalDate day) {
         Lesson lesson = lessons.get(nr % lessons.size());
-        FamilySheet sheet = sheets.get(nr % sheets.size());
+        SpecSheet sheet = sheets.get(nr % sheets.size());
         LegName any = name(0, lesson, sheet);
         PracticeLeg leg = lesson.next(
                         SEED,
@@ -89,18 +89,18 @@ public final class DemoPractice {
         journal.append(job, WHO, exercise(job, sheet).handBack(day));
     }
 
-    private static LegName name(int number, Lesson lesson, FamilySheet sheet) {
+    private static LegName name(int number, Lesson lesson, SpecSheet sheet) {
         return new LegName(SEED, number, Optional.of(lesson.id()), Optional.of(sheet.id()));
     }
 
-    private Exercise exercise(int job, FamilySheet sheet) {
+    private Exercise exercise(int job, SpecSheet sheet) {
         Workplace at =
                 new Workplace(sheet, new Surroundings(yard, judge, List.of(), today), new SimulatedInstruments());
         return Exercise.of(Job.of(journal.entries(job)), judge::tables, lessons, yard.labourPerH(), Optional.of(at))
                 .orElseThrow();
     }
 
-    private void look(int job, String finding, FamilySheet sheet) {
+    private void look(int job, String finding, SpecSheet sheet) {
         List<Fact> shows = exercise(job, sheet).look(finding);
         if (!shows.isEmpty()) {
             journal.append(job, WHO, shows);

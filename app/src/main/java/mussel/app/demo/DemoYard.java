@@ -12,7 +12,7 @@ import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
 import mussel.core.job.LegRef.Position;
 import mussel.core.leak.LeakMode;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.SqliteJournal;
 
@@ -25,7 +25,7 @@ public final class DemoYard {
         Ago clock = new Ago(now);
         try (SqliteJournal journal = SqliteJournal.open(file, clock)) {
             journal.mark(mussel.store.LogKind.DEMO);
-            List<FamilySheet> families = SheetFiles.shipped();
+            List<SpecSheet> families = SheetFiles.shipped();
             DemoJob.Bench bench = new DemoJob.Bench(journal, clock, families);
             new DemoYears(bench)
                     .fill(

@@ -13,7 +13,7 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 
 /**
  * What a leg and its engine need before frost: amounts by the same bottle arithmetic as the fill. Engine oil, filter and the stabiliser's dose are
@@ -58,7 +58,7 @@ public record LayUp(
     }
 
     /** What to do, in the order hands go, with the amounts that are known. */
-    public List<String> steps(FamilySheet sheet, YardUnits units) {
+    public List<String> steps(SpecSheet sheet, YardUnits units) {
         List<String> steps = new ArrayList<>();
         steps.add(SAY.say(
                 "layup.fuel",

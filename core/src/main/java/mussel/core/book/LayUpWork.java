@@ -3,7 +3,7 @@ package mussel.core.book;
 import java.util.ArrayList;
 import java.util.List;
 import mussel.core.job.Assessment;
-import mussel.core.job.Beside;
+import mussel.core.job.EngineSide;
 import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.LegBefore;
@@ -77,6 +77,6 @@ public record LayUpWork(List<Line> lines) {
                 SAY.say("list.layup"),
                 SAY.say("list.layup.intro"),
                 lines.stream().map(l -> new WorkList.Line(l.says(), l.done())).toList(),
-                new Beside(now).waiting());
+                new EngineSide(now).waiting());
     }
 }

@@ -29,12 +29,12 @@ import mussel.core.parts.Wanted;
 import mussel.core.plan.Plan.PartNeed;
 import mussel.core.plan.Planner;
 import mussel.core.pump.PumpInput;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Interval;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
-import mussel.core.visit.BesideItem;
+import mussel.core.sheet.SpecSheet;
+import mussel.core.visit.EngineSideItem;
 
 /**
  * The shelf against what it will be asked for: what the bench still wants, what falls due in the next two months, what is to lie there at least, and what is on its
@@ -128,13 +128,13 @@ public record ShelfPlan(List<Line> lines, double oilMl) {
      * @param awaiting what falls due on others
      */
     public static ShelfPlan of(
-            List<FamilySheet> families,
-            Function<FamilySheet, Map<String, Integer>> counts,
+            List<SpecSheet> families,
+            Function<SpecSheet, Map<String, Integer>> counts,
             List<Assessment> open,
             List<Awaiting> awaiting,
             Yard yard,
             LocalDate today) {
-        Map<String, FamilySheet> sheets = new LinkedHashMap<>();
+        Map<String, SpecSheet> sheets = new LinkedHashMap<>();
         families.forEach(f -> sheets.put(f.id(), f));
         Map<String, Wants> wants = new LinkedHashMap<>();
         Set<String> onBench = new LinkedHashSet<>();
@@ -147,7 +147,7 @@ public record ShelfPlan(List<Line> lines, double oilMl) {
         LocalDate horizon = today.plusMonths(MONTHS);
         Map<String, Set<Work>> asked = new LinkedHashMap<>();
         for (Awaiting each : awaiting) {
-            FamilySheet sheet = sheets.get(each.leg().family());
+            SpecSheet sheet = sheets.get(each.leg().family());
             boolean soon =
                     !DueForecast.of(each.due(), each.readings(), today).by().isAfter(horizon);
             if (sheet == null || !soon || onBench.contains(each.leg().id())) {
@@ -180,13 +180,13 @@ public record ShelfPlan(List<Line> lines, double oilMl) {
     }
 
     private static Work work(Due due) {
-        return BesideItem.of(due.id()).isPresent()
+        return EngineSideItem.of(due.id()).isPresent()
                 ? Work.OTHER
                 : due.id().equals(NamedBy.file(Interval.Counts.PUMP)) ? Work.PUMP : Work.OIL;
     }
 
     /** What that takes: for the pump what its repair renews, for the oil what goes in new when the case is filled. */
-    private static List<PartQty> parts(FamilySheet sheet, Work work, Yard yard) {
+    private static List<PartQty> parts(SpecSheet sheet, Work work, Yard yard) {
         if (work == Work.OIL) {
             // The least work after which the case is filled again: what goes in new with the oil alone.
             return sheet.goals().stream()
@@ -213,8 +213,7 @@ public record ShelfPlan(List<Line> lines, double oilMl) {
         }
     }
 
-    private static void lines(
-            FamilySheet sheet, Map<String, Integer> counts, Wants wants, Yard yard, List<Line> lines) {
+    private static void lines(SpecSheet sheet, Map<String, Integer> counts, Wants wants, Yard yard, List<Line> lines) {
         for (Part part : sheet.parts()) {
             Line line = new Line(
                     sheet.id(),

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import mussel.core.job.Assessment;
-import mussel.core.job.Beside;
+import mussel.core.job.EngineSide;
 import mussel.core.job.LegBefore;
 import mussel.core.measure.Sentences;
 
@@ -55,6 +55,6 @@ public record SpringWork(List<LayUpWork.Line> lines) {
                 SAY.say("list.spring"),
                 SAY.say("list.spring.intro"),
                 lines.stream().map(l -> new WorkList.Line(l.says(), l.done())).toList(),
-                new Beside(now).waiting());
+                new EngineSide(now).waiting());
     }
 }

@@ -7,7 +7,7 @@ import java.util.Map;
 import mussel.core.estimate.EstimateEngine;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.job.Assessment;
-import mussel.core.job.Worth;
+import mussel.core.job.RepairWorth;
 import mussel.core.job.YardHabits;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Sentences;
@@ -78,7 +78,7 @@ public final class YardEffect {
         return answers;
     }
 
-    private static String cost(Worth worth) {
+    private static String cost(RepairWorth worth) {
         Option repair = worth.result().option(EstimateEngine.REPAIR);
         return worth.words().about(repair, repair.mean())
                 + (repair.leadDays() > 0 ? ", " + PartsWords.days(Math.round(repair.leadDays())) : "");

@@ -11,13 +11,13 @@ import mussel.core.brief.Brief.Deed;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.drain.DrainWords;
 import mussel.core.job.Assessment;
-import mussel.core.job.Beside;
+import mussel.core.job.EngineSide;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
-import mussel.core.job.Further;
 import mussel.core.job.OneVisit;
 import mussel.core.job.Order;
 import mussel.core.job.ProofWork;
+import mussel.core.job.RepairOption;
 import mussel.core.job.RepairQuestion;
 import mussel.core.job.Scale;
 import mussel.core.job.SetupPlace;
@@ -36,7 +36,7 @@ import mussel.core.sheet.Phase;
 import mussel.core.sheet.Step;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.VerdictResult.Together;
-import mussel.core.visit.BesideItem;
+import mussel.core.visit.EngineSideItem;
 
 /** Which rules make the brief of which station. */
 final class Briefing {
@@ -234,7 +234,7 @@ final class Briefing {
 
     /** What pays is chosen in one go; where nothing does, the choice is made at the strip-down. */
     private Optional<Act> goals() {
-        List<Further> pay =
+        List<RepairOption> pay =
                 now.further().stream().filter(f -> f.worthIt() && !f.chosen()).toList();
         if (pay.isEmpty()) {
             return Optional.of(
@@ -244,8 +244,9 @@ final class Briefing {
         }
         List<Fact> facts = new ArrayList<>();
         pay.forEach(f -> facts.add(new Fact.Chosen(Scale.GOAL.of(f.goal()), "yes")));
-        double minutes = pay.stream().mapToDouble(Further::extraMinutes).max().orElse(0);
-        double money = pay.stream().mapToDouble(Further::extraMoney).max().orElse(0);
+        double minutes =
+                pay.stream().mapToDouble(RepairOption::extraMinutes).max().orElse(0);
+        double money = pay.stream().mapToDouble(RepairOption::extraMoney).max().orElse(0);
         String note = pay.size() == 1
                 ? SAY.say(
                         "goals.note",
@@ -258,8 +259,8 @@ final class Briefing {
                 new Deed.Enter(facts)));
     }
 
-    private static String titles(List<Further> goals) {
-        return String.join(", ", goals.stream().map(Further::title).toList());
+    private static String titles(List<RepairOption> goals) {
+        return String.join(", ", goals.stream().map(RepairOption::title).toList());
     }
 
     /** To where the job's work goes on; from there itself, to the next that is not done. */
@@ -422,12 +423,12 @@ final class Briefing {
     }
 
     private Brief beside() {
-        Beside beside = new Beside(now);
-        long open = Stream.of(BesideItem.values())
-                .filter(i -> beside.state(i) == Beside.State.OPEN)
+        EngineSide beside = new EngineSide(now);
+        long open = Stream.of(EngineSideItem.values())
+                .filter(i -> beside.state(i) == EngineSide.State.OPEN)
                 .count();
         String head = beside.greeting().isEmpty()
-                ? SAY.say("head.beside", BesideItem.values().length - open, BesideItem.values().length)
+                ? SAY.say("head.beside", EngineSideItem.values().length - open, EngineSideItem.values().length)
                 : SAY.say("head.beside.waits", beside.greeting().size());
         Optional<Act> act =
                 beside.answered() || beside.begun() && beside.greeting().isEmpty()

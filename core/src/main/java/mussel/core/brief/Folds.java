@@ -10,7 +10,7 @@ import java.util.stream.Stream;
 import mussel.core.brief.Brief.Fold;
 import mussel.core.estimate.EstimateInput.Doubtful;
 import mussel.core.job.Assessment;
-import mussel.core.job.Loose;
+import mussel.core.job.LoosePiece;
 import mussel.core.job.OneVisit;
 import mussel.core.job.Order;
 import mussel.core.job.ProofWork.Proof;
@@ -209,7 +209,7 @@ final class Folds {
                 .toList();
         int loose = now.loose().stream()
                 .filter(l -> off.contains(now.supply().title(l.part())))
-                .mapToInt(Loose::expected)
+                .mapToInt(LoosePiece::expected)
                 .sum();
         if (off.isEmpty()) {
             return this;

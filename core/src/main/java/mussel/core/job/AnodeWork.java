@@ -6,7 +6,7 @@ import mussel.core.anode.AnodeInput;
 import mussel.core.anode.AnodeResult;
 import mussel.core.anode.AnodeResult.Verdict;
 import mussel.core.anode.AnodeWords;
-import mussel.core.visit.BesideItem;
+import mussel.core.visit.EngineSideItem;
 
 /**
  * An anode of a job that was looked at.
@@ -23,7 +23,11 @@ public record AnodeWork(String anode, AnodeInput in, AnodeResult out) {
     public static Optional<AnodeWork> of(Job job, String anode) {
         return job.reading(Field.ANODE_LEFT.of(anode)).stream()
                 .mapToObj(left -> new AnodeInput(
-                        left, job.reading(Field.ANODE_MONTHS), RENEW_AT_PCT, BesideItem.ANODES.months(), BY_EYE_PCT))
+                        left,
+                        job.reading(Field.ANODE_MONTHS),
+                        RENEW_AT_PCT,
+                        EngineSideItem.ANODES.months(),
+                        BY_EYE_PCT))
                 .map(in -> new AnodeWork(anode, in, AnodeEngine.run(in)))
                 .findFirst();
     }

@@ -34,11 +34,11 @@ import mussel.core.plan.PlanResult;
 import mussel.core.plan.PlanWords;
 import mussel.core.plan.Planner;
 import mussel.core.plan.Planning;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Knowledge;
@@ -54,7 +54,7 @@ public final class Assessment {
     private static final Sentences SAY = Sentences.beside(Assessment.class);
 
     private final Job job;
-    private final FamilySheet sheet;
+    private final SpecSheet sheet;
     private final Yard yard;
     private final Surroundings surroundings;
     private final LocalDate today;
@@ -65,7 +65,7 @@ public final class Assessment {
     /** By the hold itself: to compare two would read through all their readings. */
     private final Map<Hold, HeldTest> judged = new IdentityHashMap<>();
 
-    private final Map<String, Made> findings;
+    private final Map<String, JobFinding> findings;
     private final Plan plan;
     private final Optional<FillInput> fillInput;
     private final List<Problem> fillProblems;
@@ -77,11 +77,11 @@ public final class Assessment {
     private final ProofWork proof;
     private Optional<VerdictResult> verdict = Optional.empty();
     private Optional<PlanResult> timed = Optional.empty();
-    private Optional<Optional<Worth>> worth = Optional.empty();
+    private Optional<Optional<RepairWorth>> worth = Optional.empty();
     private Optional<Optional<OneVisit>> visit = Optional.empty();
     private Optional<Map<String, GoalCosts>> goalCosts = Optional.empty();
 
-    private Assessment(Job job, FamilySheet sheet, Surroundings surroundings) {
+    private Assessment(Job job, SpecSheet sheet, Surroundings surroundings) {
         this.job = job;
         this.sheet = sheet;
         this.surroundings = surroundings;
@@ -114,7 +114,7 @@ public final class Assessment {
     }
 
     /** Computes everything for a job. */
-    public static Assessment of(Job job, FamilySheet sheet, Surroundings surroundings) {
+    public static Assessment of(Job job, SpecSheet sheet, Surroundings surroundings) {
         return new Assessment(job, sheet, surroundings);
     }
 
@@ -153,7 +153,7 @@ public final class Assessment {
     }
 
     /** Its family's sheet. */
-    public FamilySheet sheet() {
+    public SpecSheet sheet() {
         return sheet;
     }
 
@@ -235,7 +235,7 @@ public final class Assessment {
     }
 
     /** Every finding that stands, by its id. */
-    public Map<String, Made> findings() {
+    public Map<String, JobFinding> findings() {
         return Collections.unmodifiableMap(findings);
     }
 
@@ -320,7 +320,7 @@ public final class Assessment {
         return goals(job, sheet).stream().map(Goal::id).toList();
     }
 
-    static List<Goal> goals(Job job, FamilySheet sheet) {
+    static List<Goal> goals(Job job, SpecSheet sheet) {
         return sheet.goals().stream()
                 .filter(g -> job.choice(Scale.GOAL.of(g.id())).equals(Optional.of("yes")))
                 .toList();
@@ -358,7 +358,7 @@ public final class Assessment {
         return practice()
                 || job.readings().values().stream().anyMatch(Fact.Read::simulated)
                 || job.holds().stream().anyMatch(Hold::simulated)
-                || findings.values().stream().anyMatch(m -> m.by() == Made.By.SIMULATED);
+                || findings.values().stream().anyMatch(m -> m.by() == JobFinding.By.SIMULATED);
     }
 
     /** Whether a piece of the impeller is missing and nobody has said where it was found. */
@@ -449,7 +449,7 @@ public final class Assessment {
     }
 
     /** The family as its steps go in this yard: its own times where they were told often enough. */
-    FamilySheet timed() {
+    SpecSheet timed() {
         return surroundings.own().times().over(sheet);
     }
 
@@ -459,7 +459,7 @@ public final class Assessment {
     }
 
     /** The leg that hangs beside it, while both are in the yard. */
-    public Optional<Sister> sister() {
+    public Optional<OtherLeg> sister() {
         return surroundings.sister();
     }
 
@@ -485,8 +485,8 @@ public final class Assessment {
     }
 
     /** Every goal with its price now and later. */
-    public List<Further> further() {
-        return Further.of(this);
+    public List<RepairOption> further() {
+        return RepairOption.of(this);
     }
 
     /** What doing the sister leg at once saves; empty for a leg that hangs alone or with nothing to do. */
@@ -495,9 +495,9 @@ public final class Assessment {
     }
 
     /** Whether it is worth doing; empty before anything is to be done. Computed when first asked for. */
-    public Optional<Worth> worth() {
+    public Optional<RepairWorth> worth() {
         if (worth.isEmpty()) {
-            worth = Optional.of(Worth.of(this));
+            worth = Optional.of(RepairWorth.of(this));
         }
         return worth.get();
     }
@@ -508,8 +508,8 @@ public final class Assessment {
     }
 
     /** Loose pieces that must be accounted for before the leg goes back: how many came off and how many were counted. */
-    public List<Loose> loose() {
-        return Loose.of(this);
+    public List<LoosePiece> loose() {
+        return LoosePiece.of(this);
     }
 
     /** What the fill engine was fed. */

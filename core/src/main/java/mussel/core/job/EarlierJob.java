@@ -6,8 +6,8 @@ import java.util.Optional;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
+import mussel.core.sheet.SpecSheet;
 
 /** An earlier job of a leg, in one sentence: when, at which hours, water in the oil, what was done, what was filled. */
 public final class EarlierJob {
@@ -19,7 +19,7 @@ public final class EarlierJob {
      * @param sheet of the job's family; empty where it is not here, which leaves out what was done
      * @param yard whose oils and units it is told in
      */
-    public static String words(Job job, Optional<FamilySheet> sheet, Yard yard) {
+    public static String words(Job job, Optional<SpecSheet> sheet, Yard yard) {
         YardUnits units = yard.reads();
         StringBuilder when = new StringBuilder(
                 "Job " + job.id() + ", " + job.tagged().map(Object::toString).orElse("not finished"));

@@ -10,7 +10,7 @@ final class EngineSideStationWork extends StationWork {
 
     @Override
     Station.State state() {
-        Beside beside = new Beside(all);
+        EngineSide beside = new EngineSide(all);
         return state(beside.answered(), beside.begun());
     }
 
@@ -21,7 +21,7 @@ final class EngineSideStationWork extends StationWork {
 
     @Override
     boolean open() {
-        return all.leftAlone() || !new Beside(all).greeting().isEmpty();
+        return all.leftAlone() || !new EngineSide(all).greeting().isEmpty();
     }
 
     @Override

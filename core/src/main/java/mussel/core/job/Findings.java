@@ -21,27 +21,29 @@ final class Findings {
 
     private final Job job;
     private final Knowledge knowledge;
-    private final Map<String, Made> made = new LinkedHashMap<>();
+    private final Map<String, JobFinding> made = new LinkedHashMap<>();
 
     Findings(Job job, Knowledge knowledge) {
         this.job = job;
         this.knowledge = knowledge;
     }
 
-    Map<String, Made> of(
+    Map<String, JobFinding> of(
             Optional<DrainResult> drain, List<HeldTest> holds, PumpWork pump, Optional<ShaftRunout> runout) {
         for (Finding finding : knowledge.findings()) {
             picked(finding)
                     .ifPresent(e -> made.put(
                             finding.id(),
-                            Made.of(
+                            JobFinding.of(
                                     e.getValue(),
-                                    e.getKey().of().equals(Made.SIMULATED_OF) ? Made.By.SIMULATED : Made.By.PICKED)));
+                                    e.getKey().of().equals(JobFinding.SIMULATED_OF)
+                                            ? JobFinding.By.SIMULATED
+                                            : JobFinding.By.PICKED)));
         }
         drain.ifPresent(this::drained);
         holds.forEach(this::held);
         pump.result().findings().forEach((id, outcome) -> pumped(id, outcome, pump));
-        runout.flatMap(ShaftRunout::finding).ifPresent(outcome -> put("shaft_runout", outcome, Made.By.RUNOUT));
+        runout.flatMap(ShaftRunout::finding).ifPresent(outcome -> put("shaft_runout", outcome, JobFinding.By.RUNOUT));
         for (Finding finding : knowledge.findings()) {
             job.choice(Scale.OVERRULED.of(finding.id()))
                     .filter(finding.outcomes()::contains)
@@ -54,9 +56,9 @@ final class Findings {
         String engines = made.containsKey(finding) ? made.get(finding).outcome() : "";
         made.put(
                 finding,
-                new Made(
+                new JobFinding(
                         outcome,
-                        Made.By.OVERRULED,
+                        JobFinding.By.OVERRULED,
                         engines,
                         job.note(Topic.OVERRULED_WHY.of(finding)).orElse("")));
     }
@@ -75,28 +77,28 @@ final class Findings {
         switch (drain.balance().verdict()) {
             case AS_EXPECTED -> {
                 if (!drain.balance().running()) {
-                    put("volume_more", "no", Made.By.DRAIN);
-                    put("volume_less", "no", Made.By.DRAIN);
+                    put("volume_more", "no", JobFinding.By.DRAIN);
+                    put("volume_less", "no", JobFinding.By.DRAIN);
                 }
             }
-            case MORE_THAN_FILLED -> put("volume_more", "yes", Made.By.DRAIN);
-            case LESS_THAN_FILLED -> put("volume_less", "yes", Made.By.DRAIN);
+            case MORE_THAN_FILLED -> put("volume_more", "yes", JobFinding.By.DRAIN);
+            case LESS_THAN_FILLED -> put("volume_less", "yes", JobFinding.By.DRAIN);
         }
         OptionalDouble free = job.reading(Field.FREE_WATER);
         OptionalDouble drained = job.reading(Field.DRAINED);
         if (free.isPresent() && drained.isPresent()) {
             double share = free.getAsDouble() / drained.getAsDouble();
-            put("free_water_first", share == 0 ? "none" : share < TRACE ? "trace" : "plenty", Made.By.DRAIN);
+            put("free_water_first", share == 0 ? "none" : share < TRACE ? "trace" : "plenty", JobFinding.By.DRAIN);
         }
     }
 
     private void pumped(String id, String outcome, PumpWork pump) {
         boolean simulated = id.equals("flow_ratio") && pump.simulatedFlow();
-        put(id, outcome, simulated ? Made.By.SIMULATED_FLOW : Made.By.PUMP);
+        put(id, outcome, simulated ? JobFinding.By.SIMULATED_FLOW : JobFinding.By.PUMP);
     }
 
     private void held(HeldTest test) {
-        Made.By by = test.hold().simulated() ? Made.By.SIMULATED_HOLD : Made.By.HOLD;
+        JobFinding.By by = test.hold().simulated() ? JobFinding.By.SIMULATED_HOLD : JobFinding.By.HOLD;
         String id = NamedBy.file(test.hold().mode()) + "_hold";
         test.finding().ifPresent(outcome -> put(id, outcome, by));
         Optional<LeakWords> words = test.words(YardUnits.METRIC);
@@ -106,13 +108,13 @@ final class Findings {
         });
     }
 
-    private void put(String finding, String outcome, Made.By by) {
+    private void put(String finding, String outcome, JobFinding.By by) {
         if (knowledge.finding(finding).isPresent()) {
-            made.put(finding, Made.of(outcome, by));
+            made.put(finding, JobFinding.of(outcome, by));
         }
     }
 
-    private void putIfNew(String finding, String outcome, Made.By by) {
+    private void putIfNew(String finding, String outcome, JobFinding.By by) {
         if (!made.containsKey(finding)) {
             put(finding, outcome, by);
         }

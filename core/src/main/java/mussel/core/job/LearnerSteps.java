@@ -13,9 +13,9 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import mussel.core.measure.Sentences;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 
 /**
@@ -61,7 +61,7 @@ public final class LearnerSteps {
     }
 
     /** Takes in a job. What its sheet does not know any more is left out. */
-    public void add(List<Entry> entries, FamilySheet sheet) {
+    public void add(List<Entry> entries, SpecSheet sheet) {
         if (entries.stream().noneMatch(e -> yard.learns(e.by()))) {
             return;
         }
@@ -131,7 +131,7 @@ public final class LearnerSteps {
     }
 
     /** What of a family somebody has not done alone yet, in a sentence; empty where nothing is left. */
-    public Optional<String> openSays(String name, FamilySheet sheet) {
+    public Optional<String> openSays(String name, SpecSheet sheet) {
         String open = open(name, sheet).stream()
                 .map(k -> SAY.say("learner.kind", k.phase().title(), k.place().title()))
                 .collect(Collectors.joining("; "));
@@ -139,7 +139,7 @@ public final class LearnerSteps {
     }
 
     /** Kinds of steps of a family that somebody has not done alone yet, in their order. */
-    public List<Kind> open(String name, FamilySheet sheet) {
+    public List<Kind> open(String name, SpecSheet sheet) {
         Map<Kind, Count> own = done.getOrDefault(name, Map.of());
         List<Kind> open = new ArrayList<>();
         sheet.steps().stream()

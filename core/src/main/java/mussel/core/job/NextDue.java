@@ -58,7 +58,7 @@ final class NextDue {
                 case JOB -> due.add(Due.after(interval, hours, done, hard));
             }
         }
-        due.addAll(new Beside(now).due(done, hours));
+        due.addAll(new EngineSide(now).due(done, hours));
         layUp().ifPresent(due::add);
         spring().ifPresent(due::add);
         return List.copyOf(due);

@@ -19,7 +19,7 @@ public final class OneVisit {
 
     private final Assessment own;
     private final Assessment sister;
-    private Optional<Optional<Worth>> worth = Optional.empty();
+    private Optional<Optional<RepairWorth>> worth = Optional.empty();
 
     private OneVisit(Assessment own, Assessment sister) {
         this.own = own;
@@ -28,8 +28,8 @@ public final class OneVisit {
 
     static Optional<OneVisit> of(Assessment own) {
         return own.sister()
-                .filter(s -> Sister.oneVisit(own.job(), s.job()))
-                .flatMap(Sister::assessed)
+                .filter(s -> OtherLeg.oneVisit(own.job(), s.job()))
+                .flatMap(OtherLeg::assessed)
                 .map(s -> new OneVisit(own, s));
     }
 
@@ -106,18 +106,18 @@ public final class OneVisit {
     }
 
     /** What a job costs: both legs where they are one visit, else its own. */
-    public static Optional<Worth> worthOf(Assessment now) {
+    public static Optional<RepairWorth> worthOf(Assessment now) {
         return now.visit().filter(OneVisit::oneOwner).flatMap(OneVisit::worth).or(now::worth);
     }
 
     /** What both cost as one job; empty while neither has anything to do. */
-    public Optional<Worth> worth() {
+    public Optional<RepairWorth> worth() {
         if (worth.isEmpty()) {
-            Optional<Worth> here = own.worth();
-            Optional<Worth> there = sister.worth();
+            Optional<RepairWorth> here = own.worth();
+            Optional<RepairWorth> there = sister.worth();
             worth = Optional.of(
                     here.isPresent() && there.isPresent()
-                            ? Optional.of(Worth.both(here.get(), there.get(), together()))
+                            ? Optional.of(RepairWorth.both(here.get(), there.get(), together()))
                             : here.or(() -> there));
         }
         return worth.get();
@@ -211,7 +211,7 @@ public final class OneVisit {
     }
 
     /** That the sister is in the yard too, in a sentence: asked, never decided. */
-    public static String proposed(Sister sister) {
+    public static String proposed(OtherLeg sister) {
         return SAY.say(
                 "visit.proposed",
                 sister.job().leg().position().title(),

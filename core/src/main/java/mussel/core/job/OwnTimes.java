@@ -10,7 +10,7 @@ import mussel.core.log.Visit;
 import mussel.core.measure.Display;
 import mussel.core.measure.OrderedMap;
 import mussel.core.measure.Sentences;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
 
@@ -36,7 +36,7 @@ public final class OwnTimes {
     /** On the mean, what a step took where something was stuck (min). */
     private final Map<String, Double> stuck;
     /** By the sheet itself: to compare two would take longer than to plan. */
-    private final Map<FamilySheet, FamilySheet> made = new IdentityHashMap<>();
+    private final Map<SpecSheet, SpecSheet> made = new IdentityHashMap<>();
 
     private OwnTimes(Map<String, Own> byStep, Map<String, Double> stuck) {
         this.byStep = OrderedMap.copyOf(byStep);
@@ -138,13 +138,13 @@ public final class OwnTimes {
     }
 
     /** How many steps of a sheet take the yard's own time. */
-    public int counted(FamilySheet sheet) {
+    public int counted(SpecSheet sheet) {
         return (int)
                 sheet.steps().stream().filter(s -> byStep.containsKey(s.id())).count();
     }
 
     /** The family with those steps taking the yard's own time; the same sheet gives the same again. */
-    synchronized FamilySheet over(FamilySheet sheet) {
+    synchronized SpecSheet over(SpecSheet sheet) {
         if (counted(sheet) == 0 && sheet.steps().stream().noneMatch(s -> stuck.containsKey(s.id()))) {
             return sheet;
         }

@@ -16,9 +16,9 @@ import mussel.core.pump.PumpInput.Vane;
 import mussel.core.pump.PumpInput.Where;
 import mussel.core.pump.PumpResult;
 import mussel.core.pump.PumpWords;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.PumpGeometry;
 import mussel.core.sheet.PumpSheet;
+import mussel.core.sheet.SpecSheet;
 
 /** The pump of a job: what the pump engine is fed from its entries, and what comes of it. */
 public final class PumpWork {
@@ -36,7 +36,7 @@ public final class PumpWork {
     private final boolean looked;
     private final boolean simulatedFlow;
 
-    private PumpWork(Job job, FamilySheet sheet, Yard yard) {
+    private PumpWork(Job job, SpecSheet sheet, Yard yard) {
         Optional<PumpSheet> pump = sheet.pump();
         List<Vane> vanes = vanes(job, vaneCount(sheet));
         List<FlowReading> flows = flows(job);
@@ -76,12 +76,12 @@ public final class PumpWork {
                                 && e.getValue().simulated());
     }
 
-    static PumpWork of(Job job, FamilySheet sheet, Yard yard) {
+    static PumpWork of(Job job, SpecSheet sheet, Yard yard) {
         return new PumpWork(job, sheet, yard);
     }
 
     /** How many vanes the family's impeller has. */
-    public static int vaneCount(FamilySheet sheet) {
+    public static int vaneCount(SpecSheet sheet) {
         return sheet.pump()
                 .flatMap(PumpSheet::geometry)
                 .map(PumpGeometry::vanes)

@@ -13,9 +13,9 @@ import mussel.core.measure.OrderedMap;
 import mussel.core.measure.StopToken;
 import mussel.core.parts.Catalogue;
 import mussel.core.plan.PlanEngine;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.PartQty;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.RepairTables;
 import mussel.core.verdict.Repairs;
@@ -97,7 +97,7 @@ public record RepairQuestion(
     public record Price(double minutes, double money, boolean unpriced) {}
 
     private static Function<Set<String>, Price> plan(Assessment all, Catalogue.FamilyOffers offers) {
-        FamilySheet sheet = all.timed();
+        SpecSheet sheet = all.timed();
         double salt = all.saltYears();
         double rate = all.yard().labourPerH();
         return goals -> {

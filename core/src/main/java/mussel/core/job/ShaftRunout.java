@@ -10,7 +10,7 @@ import mussel.core.propeller.RunoutEngine;
 import mussel.core.propeller.RunoutInput;
 import mussel.core.propeller.RunoutResult;
 import mussel.core.propeller.RunoutWords;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 
 /**
  * The run-out of a job's propeller shaft.
@@ -23,7 +23,7 @@ public record ShaftRunout(RunoutInput in, Optional<RunoutResult> out, List<Probl
     private static final double U_INDICATOR_MM = 0.01;
 
     /** The run-out, once both marks were read. */
-    public static Optional<ShaftRunout> of(Job job, FamilySheet sheet) {
+    public static Optional<ShaftRunout> of(Job job, SpecSheet sheet) {
         OptionalDouble high = job.reading(Field.RUNOUT_HIGH);
         OptionalDouble low = job.reading(Field.RUNOUT_LOW);
         if (high.isEmpty() || low.isEmpty()) {

@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import mussel.core.measure.NamedBy;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.core.verdict.RepairTables;
 
@@ -21,7 +21,7 @@ import mussel.core.verdict.RepairTables;
 record StageHours(Map<String, Double> stages, Map<String, Double> own) {
     private static final double HOUR = 60;
 
-    static StageHours of(FamilySheet sheet, RepairTables tables, double saltYears) {
+    static StageHours of(SpecSheet sheet, RepairTables tables, double saltYears) {
         Map<String, String> at = new HashMap<>();
         tables.stages().forEach(s -> s.places().forEach(place -> at.put(place, s.id())));
         Set<String> repairs =

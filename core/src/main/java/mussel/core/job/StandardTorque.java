@@ -5,8 +5,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import mussel.core.measure.Sentences;
 import mussel.core.sheet.Fastener;
+import mussel.core.torque.ScrewThread;
 import mussel.core.torque.Strength;
-import mussel.core.torque.Thread;
 import mussel.core.torque.TorqueInput.Condition;
 
 /**
@@ -28,7 +28,7 @@ final class StandardTorque {
         Optional<Strength> strength = Stream.of(Strength.values())
                 .filter(s -> s.file().equals(fastener.strength()))
                 .findFirst();
-        return Thread.read(fastener.thread())
+        return ScrewThread.read(fastener.thread())
                 .flatMap(thread -> strength.map(s -> {
                     double clampKn = SHARE_OF_PROOF * s.proofMpa(thread.diameterMm()) * thread.stressAreaMm2() / 1_000;
                     return condition(fastener).nutFactor() * clampKn * thread.diameterMm();

@@ -20,9 +20,9 @@ import mussel.core.parts.Price;
 import mussel.core.parts.Seller;
 import mussel.core.parts.Supplier;
 import mussel.core.parts.Wanted;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Kit;
 import mussel.core.sheet.Part;
+import mussel.core.sheet.SpecSheet;
 
 /**
  * What the yard's own suppliers ask, put over its catalogue: his price, stock and days for a number replace the catalogue's; a number that the catalogue does not
@@ -36,7 +36,7 @@ public final class Suppliers {
     private Suppliers() {}
 
     /** What can be bought for a leg, in the yard's money. */
-    public static Catalogue of(Catalogue base, Yard yard, FamilySheet sheet) {
+    public static Catalogue of(Catalogue base, Yard yard, SpecSheet sheet) {
         if (yard.suppliers().isEmpty() && yard.exchange().isEmpty()) {
             return base;
         }
@@ -112,7 +112,7 @@ public final class Suppliers {
     }
 
     /** What a number is on a leg: a part, or what is in a kit. */
-    private static Map<String, List<Wanted>> contents(FamilySheet sheet) {
+    private static Map<String, List<Wanted>> contents(SpecSheet sheet) {
         Map<String, List<Wanted>> contents = new HashMap<>();
         for (Kit kit : sheet.kits()) {
             contents.put(
@@ -128,7 +128,7 @@ public final class Suppliers {
     }
 
     /** Which numbers of a supplier's list mean something here: those of the sheets' parts and kits, and those the catalogue has of him. */
-    public static Predicate<String> known(Catalogue base, List<FamilySheet> sheets, String supplier) {
+    public static Predicate<String> known(Catalogue base, List<SpecSheet> sheets, String supplier) {
         Set<String> known = new TreeSet<>();
         sheets.forEach(s -> known.addAll(contents(s).keySet()));
         base.families().forEach(f -> f.offers().stream()

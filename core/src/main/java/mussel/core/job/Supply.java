@@ -52,9 +52,9 @@ public final class Supply {
         }
         // The engine side is of the same visit and stands in the same order. What is done there used what was brought
         // for it, and asks for nothing more.
-        Beside beside = new Beside(all);
-        beside.parts(Beside.State.TO_DO).forEach((part, qty) -> need.merge(part, qty, Math::max));
-        beside.parts(Beside.State.DONE).forEach((part, qty) -> {
+        EngineSide beside = new EngineSide(all);
+        beside.parts(EngineSide.State.TO_DO).forEach((part, qty) -> need.merge(part, qty, Math::max));
+        beside.parts(EngineSide.State.DONE).forEach((part, qty) -> {
             int brought = taken.getOrDefault(part, 0) + ordered.getOrDefault(part, 0);
             if (brought > 0) {
                 need.merge(part, Math.min(qty, brought), Math::max);

@@ -32,7 +32,7 @@ public record Surroundings(
         Planning planning,
         ZoneId zone,
         Supplier<LegBefore> before,
-        Optional<Sister> sister,
+        Optional<OtherLeg> sister,
         OwnRecord own) {
     /** Surroundings without a shelf or a catalogue. */
     public Surroundings(Yard yard, Judge judge, List<String> twinFound, LocalDate today) {
@@ -83,7 +83,7 @@ public record Surroundings(
     }
 
     /** The same for a leg whose sister is in the yard too. */
-    public Surroundings beside(Sister leg) {
+    public Surroundings beside(OtherLeg leg) {
         return new Surroundings(yard, judge, twinFound, today, stores, planning, zone, before, Optional.of(leg), own);
     }
 

@@ -31,7 +31,7 @@ final class TagCheck {
             untold.add(countersign.says());
         }
         StepAsk.fellIn(all).ifPresent(what -> untold.add(SAY.say("block.fell", what)));
-        String planned = new Beside(all).planned();
+        String planned = new EngineSide(all).planned();
         if (!planned.isEmpty()) {
             untold.add(SAY.say("block.beside", planned));
         }

@@ -9,8 +9,8 @@ import mussel.core.measure.TorqueRange;
 import mussel.core.measure.TorqueUnit;
 import mussel.core.plan.Plan;
 import mussel.core.sheet.Fastener;
+import mussel.core.torque.ScrewThread;
 import mussel.core.torque.Strength;
-import mussel.core.torque.Thread;
 import mussel.core.torque.TorqueEngine;
 import mussel.core.torque.TorqueInput;
 import mussel.core.torque.TorqueInput.Adapter;
@@ -47,7 +47,7 @@ public final class TorqueWork {
                         .share(),
                 TorqueUnit.NM,
                 Aim.MIDDLE,
-                Optional.of(fastener.thread()).filter(t -> Thread.read(t).isPresent()),
+                Optional.of(fastener.thread()).filter(t -> ScrewThread.read(t).isPresent()),
                 strength,
                 Condition.valueOf(job.choice(Scale.THREADS.of(fastener.id()))
                         .orElse(fastener.wetted().name())

@@ -26,7 +26,7 @@ import mussel.core.parts.Price;
 import mussel.core.parts.Seller;
 import mussel.core.torque.TorqueInput;
 import mussel.core.verdict.Overrides;
-import mussel.core.visit.BesideItem;
+import mussel.core.visit.EngineSideItem;
 
 /**
  * What a yard keeps and how it works.
@@ -280,7 +280,7 @@ public record Yard(
     }
 
     /** When work beside the leg is due again: its own clock, else the usual one. */
-    public Clock clock(BesideItem item) {
+    public Clock clock(EngineSideItem item) {
         return clocks.stream()
                 .filter(c -> c.item() == item)
                 .findFirst()
@@ -410,7 +410,7 @@ public record Yard(
      * @param months or after how many months, whichever comes first
      */
     public record Clock(
-            @Given("the work") BesideItem item,
+            @Given("the work") EngineSideItem item,
             @Given(value = "the hours", kind = Kind.RUNNING, min = 1, max = 10_000) double hours,
             @Given(value = "the months", kind = Kind.MONTHS, min = 1, max = 240) int months) {}
 

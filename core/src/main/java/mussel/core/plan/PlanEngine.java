@@ -13,12 +13,12 @@ import mussel.core.plan.PlanResult.Marginal;
 import mussel.core.plan.PlanResult.Needed;
 import mussel.core.plan.PlanResult.TimedStep;
 import mussel.core.plan.PlanResult.Twin;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
 import mussel.core.sheet.PumpPolicy;
 import mussel.core.sheet.Seizure;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 
 /** The plan with its times, its tools and what further goals would cost. A pure function of input and sheet. */
@@ -31,7 +31,7 @@ public final class PlanEngine {
      * @param in the checked input
      * @param sheet the family it names
      */
-    public static PlanResult run(PlanInput in, FamilySheet sheet) {
+    public static PlanResult run(PlanInput in, SpecSheet sheet) {
         List<String> goals = withPolicy(in, sheet);
         Plan plan = Planner.plan(sheet, goals);
         List<Step> steps = plan.steps().stream().map(PlannedStep::step).toList();
@@ -82,7 +82,7 @@ public final class PlanEngine {
                 step.cureMin());
     }
 
-    private static List<String> withPolicy(PlanInput in, FamilySheet sheet) {
+    private static List<String> withPolicy(PlanInput in, SpecSheet sheet) {
         List<String> goals = new ArrayList<>(new LinkedHashSet<>(in.goals()));
         boolean always = in.policy().equals(Optional.of(PumpPolicy.ALWAYS));
         if (always && !sheet.renewsImpeller(goals) && legDown(Planner.plan(sheet, goals))) {
@@ -105,7 +105,7 @@ public final class PlanEngine {
      * @param goals those chosen
      * @param saltYears years the leg has been in salt
      */
-    public static List<Marginal> marginal(FamilySheet sheet, Collection<String> goals, double saltYears) {
+    public static List<Marginal> marginal(SpecSheet sheet, Collection<String> goals, double saltYears) {
         double now = meanMinutes(sheet, goals, saltYears);
         List<Marginal> marginal = new ArrayList<>();
         for (Goal goal : sheet.goals()) {
@@ -128,7 +128,7 @@ public final class PlanEngine {
      * @param goals what is to be done
      * @param saltYears years the leg has been in salt
      */
-    public static double meanMinutes(FamilySheet sheet, Collection<String> goals, double saltYears) {
+    public static double meanMinutes(SpecSheet sheet, Collection<String> goals, double saltYears) {
         Set<String> chosen = Planner.closure(sheet, new HashSet<>(goals));
         return sheet.steps().stream()
                 .filter(s -> chosen.contains(s.id()))

@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Optional;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.PumpPolicy;
+import mussel.core.sheet.SpecSheet;
 
 /**
  * What the plan engine needs.
@@ -34,15 +34,15 @@ public record PlanInput(
     }
 
     /** The checks that need the families there are. */
-    public void check(List<FamilySheet> families, Problems problems) {
-        Optional<FamilySheet> sheet =
+    public void check(List<SpecSheet> families, Problems problems) {
+        Optional<SpecSheet> sheet =
                 families.stream().filter(f -> f.id().equals(family)).findFirst();
         if (sheet.isEmpty()) {
             problems.at(
                     "/family",
                     "is “" + family + "”, which is no family here; there are "
                             + String.join(
-                                    ", ", families.stream().map(FamilySheet::id).toList()));
+                                    ", ", families.stream().map(SpecSheet::id).toList()));
             return;
         }
         for (int i = 0; i < goals.size(); i++) {

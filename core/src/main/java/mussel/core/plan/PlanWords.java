@@ -11,9 +11,9 @@ import mussel.core.measure.Sentences;
 import mussel.core.plan.PlanResult.Marginal;
 import mussel.core.plan.PlanResult.TimedStep;
 import mussel.core.plan.PlanResult.Twin;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Seizure;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.core.sheet.Substitute;
 
@@ -24,10 +24,10 @@ public final class PlanWords {
 
     private final PlanInput in;
     private final PlanResult out;
-    private final FamilySheet sheet;
+    private final SpecSheet sheet;
 
     /** Words for one result. */
-    public PlanWords(PlanInput in, PlanResult out, FamilySheet sheet) {
+    public PlanWords(PlanInput in, PlanResult out, SpecSheet sheet) {
         this.in = in;
         this.out = out;
         this.sheet = sheet;

@@ -15,7 +15,6 @@ import java.util.Optional;
 import java.util.Set;
 import mussel.core.plan.Plan.PartNeed;
 import mussel.core.plan.Plan.PlannedStep;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Kit;
@@ -23,6 +22,7 @@ import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import org.jgrapht.Graphs;
 import org.jgrapht.graph.DefaultEdge;
@@ -41,7 +41,7 @@ public final class Planner {
      * @param sheet the family's checked sheet
      * @param goals goal ids of that family; unknown ones are refused by an IllegalArgumentException
      */
-    public static Plan plan(FamilySheet sheet, Collection<String> goals) {
+    public static Plan plan(SpecSheet sheet, Collection<String> goals) {
         for (String goal : goals) {
             sheet.goal(goal)
                     .orElseThrow(
@@ -66,7 +66,7 @@ public final class Planner {
     }
 
     /** Everything the goals need: their own steps, what these need, and the mirror of whatever was opened. */
-    static Set<String> closure(FamilySheet sheet, Set<String> goals) {
+    static Set<String> closure(SpecSheet sheet, Set<String> goals) {
         Map<String, List<String>> undoneBy = new HashMap<>();
         Deque<String> open = new ArrayDeque<>();
         for (Step step : sheet.steps()) {
@@ -88,7 +88,7 @@ public final class Planner {
         return chosen;
     }
 
-    private static List<PlannedStep> order(FamilySheet sheet, Set<String> chosen) {
+    private static List<PlannedStep> order(SpecSheet sheet, Set<String> chosen) {
         Map<String, Step> steps = new LinkedHashMap<>();
         Map<String, Integer> rank = new HashMap<>();
         DirectedAcyclicGraph<String, DefaultEdge> graph = new DirectedAcyclicGraph<>(DefaultEdge.class);
@@ -132,7 +132,7 @@ public final class Planner {
     }
 
     /** What the goals renew, and what is always renewed once it has been disturbed. */
-    private static List<PartNeed> parts(FamilySheet sheet, Collection<String> goals, List<PlannedStep> steps) {
+    private static List<PartNeed> parts(SpecSheet sheet, Collection<String> goals, List<PlannedStep> steps) {
         Map<String, Integer> qty = new LinkedHashMap<>();
         Map<String, String> why = new LinkedHashMap<>();
         for (String id : goals) {
@@ -160,7 +160,7 @@ public final class Planner {
                 .toList();
     }
 
-    private static String kitHolding(FamilySheet sheet, String part) {
+    private static String kitHolding(SpecSheet sheet, String part) {
         return sheet.kits().stream()
                 .filter(k -> k.contains().stream().anyMatch(p -> p.part().equals(part)))
                 .map(Kit::title)

@@ -4,7 +4,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 
 /** Plans with their times and what further goals would add, the last few kept: the same is asked for at every keystroke. */
 public final class Planning {
@@ -16,7 +16,7 @@ public final class Planning {
 
     private record Chosen(List<String> goals, double saltYears) {}
 
-    private record Asked<T>(T what, FamilySheet sheet) {
+    private record Asked<T>(T what, SpecSheet sheet) {
         /** A sheet is the same only if it is the same object: to compare two would take longer than to plan. */
         @Override
         public boolean equals(Object other) {
@@ -46,13 +46,13 @@ public final class Planning {
     }
 
     /** The plan of checked input over its sheet. */
-    public synchronized PlanResult of(PlanInput in, FamilySheet sheet) {
+    public synchronized PlanResult of(PlanInput in, SpecSheet sheet) {
         return plans.computeIfAbsent(new Asked<>(in, sheet), a -> PlanEngine.run(in, sheet));
     }
 
     /** What each goal not chosen would add, as {@link PlanEngine#marginal} has it. */
     public synchronized List<PlanResult.Marginal> marginal(
-            FamilySheet sheet, Collection<String> goals, double saltYears) {
+            SpecSheet sheet, Collection<String> goals, double saltYears) {
         return additions.computeIfAbsent(
                 new Asked<>(new Chosen(List.copyOf(goals), saltYears), sheet),
                 a -> List.copyOf(PlanEngine.marginal(sheet, goals, saltYears)));

@@ -21,7 +21,7 @@ import mussel.core.job.Scale;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Access;
 import mussel.core.verdict.Cause;
 import mussel.core.verdict.Context;
@@ -95,7 +95,7 @@ public final class Exercise {
     }
 
     /** What is known of a leg of that name before anyone looks. */
-    public static Context context(LegName name, Optional<Lesson> lesson, Optional<FamilySheet> sheet) {
+    public static Context context(LegName name, Optional<Lesson> lesson, Optional<SpecSheet> sheet) {
         Context drawn = lesson.map(Lesson::context)
                 .orElseGet(() -> LegContexts.draw(name.seed(), name.number(), Optional.empty()));
         return sheet.map(s -> LegContexts.of(drawn, s)).orElse(drawn);
@@ -180,7 +180,7 @@ public final class Exercise {
         List<Fact> facts = new ArrayList<>(List.of(fact));
         if (fact instanceof Fact.HoldBegun begun) {
             knowledge()
-                    .finding(Shown.finding(begun.mode()))
+                    .finding(PracticeReadings.finding(begun.mode()))
                     .filter(bench::offered)
                     .ifPresent(f -> facts.add(new Fact.Chosen(Scale.LOOKED.of(f.id()), "yes")));
         }
@@ -189,18 +189,19 @@ public final class Exercise {
 
     /** How the leg leaks; empty for one without a sheet. */
     public Optional<LegLeaks> leaks() {
-        return at.map(w -> new Shown(bench.leg(), knowledge(), w, job, bench.findings()).leaks());
+        return at.map(w -> new PracticeReadings(bench.leg(), knowledge(), w, job, bench.findings()).leaks());
     }
 
     /** Whether a look can be made now: one that is part of a reading made before cannot be made again. */
     public boolean offered(Finding finding) {
         return bench.offered(finding)
-                && (at.isEmpty() || Shown.together(finding.id()).stream().noneMatch(bench.findings()::containsKey));
+                && (at.isEmpty()
+                        || PracticeReadings.together(finding.id()).stream().noneMatch(bench.findings()::containsKey));
     }
 
     /** Whether a look is made while a hold goes on, as soap is brushed on under pressure. */
     public static boolean whileHeld(String finding) {
-        return finding.startsWith(Shown.SOAP);
+        return finding.startsWith(PracticeReadings.SOAP);
     }
 
     /** What a look shows, as entries; none where it cannot be made now. What is one reading is seen together. */
@@ -211,15 +212,15 @@ public final class Exercise {
         if (at.isEmpty()) {
             return List.of(new Fact.Chosen(Address.the(finding), bench.leg().look(finding)));
         }
-        List<Fact> facts =
-                new ArrayList<>(new Shown(bench.leg(), knowledge(), at.get(), job, bench.findings()).of(finding));
+        List<Fact> facts = new ArrayList<>(
+                new PracticeReadings(bench.leg(), knowledge(), at.get(), job, bench.findings()).of(finding));
         told(finding).forEach(each -> facts.add(new Fact.Chosen(Scale.LOOKED.of(each), "yes")));
         return facts;
     }
 
     /** What a look tells: where more came out than went in, or less, the other is no question any more. */
     private List<String> told(String finding) {
-        List<String> together = Shown.together(finding).stream()
+        List<String> together = PracticeReadings.together(finding).stream()
                 .filter(f -> knowledge().finding(f).map(bench::offered).orElse(false))
                 .toList();
         return together.stream()
@@ -243,7 +244,7 @@ public final class Exercise {
         if (looked.isEmpty()) {
             return Optional.empty();
         }
-        Set<String> reading = Shown.together(looked.get(looked.size() - 1));
+        Set<String> reading = PracticeReadings.together(looked.get(looked.size() - 1));
         List<String> made = looked.stream().filter(reading::contains).toList();
         Bench before = bench.untouched();
         looked.stream().filter(l -> !reading.contains(l)).forEach(before::look);
@@ -270,7 +271,7 @@ public final class Exercise {
 
     /** Whether a hand may enter it: what a practice leg shows is entered by looking, what was known of it stands, and so does all once it is handed back. */
     public boolean byHand(Fact fact) {
-        return !back() && ByHand.allows(fact);
+        return !back() && AllowedEntries.allows(fact);
     }
 
     /** Whether it was handed over instead of mended. */
@@ -298,7 +299,7 @@ public final class Exercise {
     }
 
     /** Tells what was wrong and what it came to; empty before it was handed back. */
-    public Optional<Told> told() {
+    public Optional<PracticeReview> told() {
         return back() ? Optional.of(settlement().told()) : Optional.empty();
     }
 

@@ -12,7 +12,7 @@ import mussel.core.measure.Display;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.Construction;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Context.CaseKind;
 import mussel.core.verdict.Context.Complaint;
@@ -134,7 +134,7 @@ final class LegContexts {
     }
 
     /** The same of a leg of a family: built as its sheet says. */
-    static Context of(Context context, FamilySheet sheet) {
+    static Context of(Context context, SpecSheet sheet) {
         Construction built = sheet.construction();
         return new Context(
                 context.water(),

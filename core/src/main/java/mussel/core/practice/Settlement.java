@@ -42,16 +42,16 @@ record Settlement(
     }
 
     /** All of it, look by look. */
-    Told told() {
+    PracticeReview told() {
         Bench again = bench.untouched();
-        List<Told.Made> looks = new ArrayList<>();
+        List<PracticeReview.Made> looks = new ArrayList<>();
         for (String finding : looked) {
             Optional<Check> then = again.ranked().checks().stream()
                     .filter(c -> c.finding().equals(finding))
                     .findFirst();
             double before = again.minutes();
             String shows = again.look(finding).orElse("");
-            looks.add(new Told.Made(
+            looks.add(new PracticeReview.Made(
                     finding,
                     shows,
                     again.minutes() - before,
@@ -60,7 +60,7 @@ record Settlement(
         }
         Bench advised = bench.asAdvised();
         Bench untouched = bench.untouched();
-        return new Told(
+        return new PracticeReview(
                 own(),
                 advice(advised),
                 List.copyOf(advised.findings().keySet()),

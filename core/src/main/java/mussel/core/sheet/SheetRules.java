@@ -8,11 +8,11 @@ import mussel.core.measure.Problems;
 
 /** What must hold across the fields of a sheet: ids are unique, everything named exists, the steps have no cycle. */
 final class SheetRules {
-    private final FamilySheet sheet;
+    private final SpecSheet sheet;
     private final Problems problems;
     private final String pointer;
 
-    SheetRules(FamilySheet sheet, Problems problems, String pointer) {
+    SheetRules(SpecSheet sheet, Problems problems, String pointer) {
         this.sheet = sheet;
         this.problems = problems;
         this.pointer = pointer;

@@ -16,13 +16,13 @@ import org.jgrapht.graph.SimpleDirectedGraph;
 final class StepGraphRules {
     private StepGraphRules() {}
 
-    static void check(FamilySheet sheet, Problems problems, String pointer) {
+    static void check(SpecSheet sheet, Problems problems, String pointer) {
         cycles(sheet, problems, pointer);
         phases(sheet, problems, pointer);
         mirrors(sheet, problems, pointer);
     }
 
-    private static void cycles(FamilySheet sheet, Problems problems, String pointer) {
+    private static void cycles(SpecSheet sheet, Problems problems, String pointer) {
         Graph<String, DefaultEdge> graph = new SimpleDirectedGraph<>(DefaultEdge.class);
         sheet.steps().forEach(s -> graph.addVertex(s.id()));
         for (int i = 0; i < sheet.steps().size(); i++) {
@@ -45,7 +45,7 @@ final class StepGraphRules {
     }
 
     /** What a step waits for is done on the same side of the job or an earlier one. */
-    private static void phases(FamilySheet sheet, Problems problems, String pointer) {
+    private static void phases(SpecSheet sheet, Problems problems, String pointer) {
         for (int i = 0; i < sheet.steps().size(); i++) {
             Step step = sheet.steps().get(i);
             for (int j = 0; j < step.needs().size(); j++) {
@@ -60,7 +60,7 @@ final class StepGraphRules {
         }
     }
 
-    private static void mirrors(FamilySheet sheet, Problems problems, String pointer) {
+    private static void mirrors(SpecSheet sheet, Problems problems, String pointer) {
         Map<String, Integer> in = new HashMap<>();
         for (Step step : sheet.steps()) {
             step.partsIn().forEach(p -> in.merge(p.part(), p.qty(), Integer::sum));

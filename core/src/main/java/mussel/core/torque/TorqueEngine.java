@@ -49,7 +49,7 @@ public final class TorqueEngine {
 
     private TorqueResult result() {
         double target = target();
-        Optional<Thread> thread = in.thread().flatMap(Thread::read);
+        Optional<ScrewThread> thread = in.thread().flatMap(ScrewThread::read);
         OptionalDouble clamp = thread.isPresent()
                 ? OptionalDouble.of(
                         target / (in.condition().nutFactor() * thread.get().diameterMm()))
@@ -97,12 +97,12 @@ public final class TorqueEngine {
     }
 
     /** The most such a bolt holds (kN): its proof load, or that of the strongest class there is where its own is not known. */
-    private double most(Thread thread) {
+    private double most(ScrewThread thread) {
         double mpa = in.strength().map(s -> s.proofMpa(thread.diameterMm())).orElse(Strength.STRONGEST_MPA);
         return mpa * thread.stressAreaMm2() / 1_000;
     }
 
-    private static double proofKn(Thread thread, Strength strength) {
+    private static double proofKn(ScrewThread thread, Strength strength) {
         return strength.proofMpa(thread.diameterMm()) * thread.stressAreaMm2() / 1_000;
     }
 

@@ -86,7 +86,7 @@ public record TorqueInput(
         problems.unless(
                 low <= high, pointer + "/low", "is above the high end (" + high + "): the range stands upside down");
         thread.ifPresent(t -> problems.unless(
-                Thread.read(t).isPresent(),
+                ScrewThread.read(t).isPresent(),
                 pointer + "/thread",
                 "is “" + t + "”, which is no thread known here: write it like M8x1.25, M8 or 1/4-20"));
         boolean grid = layout == Layout.GRID;

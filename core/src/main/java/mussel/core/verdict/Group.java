@@ -36,7 +36,7 @@ final class Group {
             Map<String, Map<String, Finding.Share>> given,
             List<String> goals,
             Context context,
-            Prepared prepared) {
+            SharedTables prepared) {
         this.causes = List.copyOf(causes);
         this.findings = List.copyOf(findings);
         priors = causes.stream().mapToDouble(c -> c.prior(context)).toArray();

@@ -12,7 +12,7 @@ public final class Judge {
 
     private final Knowledge knowledge;
     private final Overrides own;
-    private final Prepared prepared = new Prepared();
+    private final SharedTables prepared = new SharedTables();
     private final Map<Context, Tables> ready = new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 

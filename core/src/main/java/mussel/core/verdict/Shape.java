@@ -44,7 +44,7 @@ final class Shape {
             boolean[] apart,
             int[] goals,
             Arrangement arrangement,
-            Prepared prepared) {
+            SharedTables prepared) {
         causes = priors.length;
         findings = bases.size();
         cut = positions(arrangement.cut());

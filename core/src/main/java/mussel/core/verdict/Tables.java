@@ -29,9 +29,9 @@ public final class Tables {
     /** The findings that bear on what the leg came in for. */
     private final Set<String> raised = new HashSet<>();
 
-    private final Prepared prepared;
+    private final SharedTables prepared;
 
-    private Tables(Knowledge knowledge, Context context, Prepared prepared) {
+    private Tables(Knowledge knowledge, Context context, SharedTables prepared) {
         this.prepared = prepared;
         this.knowledge = knowledge;
         this.context = context;
@@ -85,11 +85,11 @@ public final class Tables {
 
     /** Prepares the tables for a context. */
     public static Tables of(Knowledge knowledge, Context context) {
-        return new Tables(knowledge, context, new Prepared());
+        return new Tables(knowledge, context, new SharedTables());
     }
 
     /** The same, sharing what does not depend on the context. */
-    static Tables of(Knowledge knowledge, Context context, Prepared prepared) {
+    static Tables of(Knowledge knowledge, Context context, SharedTables prepared) {
         return new Tables(knowledge, context, prepared);
     }
 

@@ -41,14 +41,14 @@ class TorqueEngineTest {
         "1/2-13, 91.55"
     })
     void stressAreasAreThoseOfTheStandards(String thread, double area) {
-        assertThat(Thread.read(thread).orElseThrow().stressAreaMm2()).isCloseTo(area, within(0.004 * area));
+        assertThat(ScrewThread.read(thread).orElseThrow().stressAreaMm2()).isCloseTo(area, within(0.004 * area));
     }
 
     /** Proof loads of ISO 898-1, table 5: M8 8.8 21.2 kN, M10 10.9 48.1 kN, M20 8.8 147 kN, M6 4.6 4.52 kN. */
     @ParameterizedTest
     @CsvSource({"M8, C8_8, 21.2", "M10, C10_9, 48.1", "M20, C8_8, 147", "M6, C4_6, 4.52"})
     void proofLoadsAreThoseOfTheStandard(String thread, Strength strength, double kn) {
-        Thread t = Thread.read(thread).orElseThrow();
+        ScrewThread t = ScrewThread.read(thread).orElseThrow();
         assertThat(strength.proofMpa(t.diameterMm()) * t.stressAreaMm2() / 1_000)
                 .isCloseTo(kn, within(0.005 * kn));
     }
@@ -56,7 +56,7 @@ class TorqueEngineTest {
     @ParameterizedTest
     @CsvSource({"M8x1.25x3", "M9", "8", "1/0-20", "M8x9", "x"})
     void whatIsNoThreadIsNotReadAsOne(String thread) {
-        assertThat(Thread.read(thread)).isEmpty();
+        assertThat(ScrewThread.read(thread)).isEmpty();
     }
 
     @Property(tries = 400)

@@ -112,7 +112,7 @@ class TorqueRulesTest {
                     : Optional.of(Strength.values()[random.nextInt(Strength.values().length)]);
             double low = 2 + 150 * random.nextDouble();
             TorqueInput in = of(low, low * 1.2);
-            Thread bolt = Thread.read(thread).orElseThrow();
+            ScrewThread bolt = ScrewThread.read(thread).orElseThrow();
             double proof = strength.map(s -> s.proofMpa(bolt.diameterMm())).orElse(Strength.STRONGEST_MPA)
                     * bolt.stressAreaMm2()
                     / 1_000;

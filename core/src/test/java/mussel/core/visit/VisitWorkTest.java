@@ -87,11 +87,11 @@ class VisitWorkTest {
     }
 
     @ParameterizedTest
-    @EnumSource(BesideItem.class)
-    void eachItemSaysWhatItIsHowItIsDoneAndWhatWaitingRisks(BesideItem item) {
+    @EnumSource(EngineSideItem.class)
+    void eachItemSaysWhatItIsHowItIsDoneAndWhatWaitingRisks(EngineSideItem item) {
         assertThat(List.of(item.title(), item.how(), item.risk())).noneMatch(String::isBlank);
         assertThat(item.hours()).isPositive();
         assertThat(item.months()).isPositive();
-        assertThat(BesideItem.of(item.id())).contains(item);
+        assertThat(EngineSideItem.of(item.id())).contains(item);
     }
 }

@@ -25,7 +25,7 @@ import mussel.core.log.Due;
 import mussel.core.log.DueForecast;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Marks;
@@ -54,7 +54,7 @@ final class DuePage implements BookPage {
     private final Label said = Texts.dim("");
     private final VBox layUp = new Column(8);
     private final VBox steps = new Column(6);
-    private Optional<FamilySheet> family = Optional.empty();
+    private Optional<SpecSheet> family = Optional.empty();
     private OptionalDouble tank = OptionalDouble.empty();
     private OptionalDouble dose = OptionalDouble.empty();
     private OptionalDouble oil = OptionalDouble.empty();
@@ -179,7 +179,7 @@ final class DuePage implements BookPage {
                     .findFirst();
             showSteps();
         });
-        of.show(shop.families().stream().findFirst().map(FamilySheet::id));
+        of.show(shop.families().stream().findFirst().map(SpecSheet::id));
         layUp.getChildren()
                 .addAll(
                         Texts.heading("Lay-up before frost"),

@@ -28,8 +28,8 @@ import mussel.core.log.Visit.Wearing;
 import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Range;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Interval;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.QuantityField;
@@ -231,7 +231,7 @@ final class LivesPage implements BookPage {
     /** How often estimates held, and how many steps take the yard's own time, family by family. */
     private void record() {
         record.getChildren().clear();
-        for (FamilySheet family : shop.families()) {
+        for (SpecSheet family : shop.families()) {
             OwnRecord own = shop.ownRecord(family.id());
             int steps = own.times().counted(family);
             String says = (own.quoted() + " "

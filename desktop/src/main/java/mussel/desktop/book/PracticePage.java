@@ -22,7 +22,7 @@ import mussel.core.practice.LegName;
 import mussel.core.practice.Lesson;
 import mussel.core.practice.PracticeLeg;
 import mussel.core.practice.Weak;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.RepairGoal;
 import mussel.desktop.kit.Column;
@@ -115,8 +115,8 @@ final class PracticePage implements BookPage {
     }
 
     /** The sheet of the leg with that number: of the family picked, else of those there are in turn. */
-    private FamilySheet sheet(int number) {
-        List<FamilySheet> families = bench().families();
+    private SpecSheet sheet(int number) {
+        List<SpecSheet> families = bench().families();
         return families.stream()
                 .filter(f -> of.equals(Optional.of(f.id())))
                 .findFirst()

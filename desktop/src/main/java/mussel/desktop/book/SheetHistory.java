@@ -13,7 +13,7 @@ import mussel.core.job.JournalException;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
-import mussel.work.shop.Described;
+import mussel.work.shop.ShopSheets;
 import mussel.work.shop.Workshop;
 
 /** What was changed in a sheet, by whom and when; each change can be taken back by itself. */
@@ -64,9 +64,9 @@ final class SheetHistory extends Column {
         family = of;
         undo.setDisable(!shop.sheets().undoable(of));
         redo.setDisable(!shop.sheets().redoable(of));
-        List<Described.Change> all = shop.sheets().described().history(of);
+        List<ShopSheets.Change> all = shop.sheets().described().history(of);
         List<Node> rows = new ArrayList<>();
-        for (Described.Change change : all.subList(0, Math.min(MOST_CHANGES, all.size()))) {
+        for (ShopSheets.Change change : all.subList(0, Math.min(MOST_CHANGES, all.size()))) {
             rows.add(row(change, rows.size()));
         }
         if (all.isEmpty()) {
@@ -77,7 +77,7 @@ final class SheetHistory extends Column {
         changes.getChildren().setAll(rows);
     }
 
-    private Node row(Described.Change change, int number) {
+    private Node row(ShopSheets.Change change, int number) {
         Column says = new Column(2);
         says.getChildren().add(Texts.dim(WHEN.format(change.at().atZone(shop.zone())) + ", " + change.by()));
         List<String> lines = change.lines();

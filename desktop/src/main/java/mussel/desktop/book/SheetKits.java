@@ -4,7 +4,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import mussel.core.job.JournalException;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
@@ -17,7 +17,7 @@ final class SheetKits extends Column {
     private final TextArea lines = new PlainArea();
     private final Label refusal = Texts.wrapped("", "refusal");
     private final Button keep = new Button("Keep these kits");
-    private FamilySheet sheet;
+    private SpecSheet sheet;
 
     SheetKits(Workshop shop, Runnable onKept) {
         super(6);
@@ -45,7 +45,7 @@ final class SheetKits extends Column {
         return sheet == null ? "" : shop.sheets().described().kits(sheet);
     }
 
-    void show(FamilySheet of) {
+    void show(SpecSheet of) {
         boolean typed =
                 sheet != null && sheet.id().equals(of.id()) && !lines.getText().equals(written());
         sheet = of;

@@ -10,13 +10,13 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import mussel.core.job.JournalException;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
-import mussel.work.shop.Sheets.Pasted;
+import mussel.work.shop.SheetLibrary.Pasted;
 import mussel.work.shop.Workshop;
 
 /** The numbers of a leg's parts, taken from lines that were copied out of a spreadsheet, looked at before they are kept. */
@@ -31,7 +31,7 @@ final class SheetNumbers extends Column {
     private final TextArea pasted = new PlainArea();
     private final Column found = new Column(2);
     private final Button keep = new Button("Keep these numbers");
-    private FamilySheet sheet;
+    private SpecSheet sheet;
 
     SheetNumbers(Workshop shop, Consumer<String> onTrouble, Runnable onKept) {
         super(6);
@@ -48,7 +48,7 @@ final class SheetNumbers extends Column {
         getChildren().addAll(known, pasted, found, new Row(10, keep));
     }
 
-    void show(FamilySheet of) {
+    void show(SpecSheet of) {
         if (sheet != null && !sheet.id().equals(of.id())) {
             pasted.clear();
         }

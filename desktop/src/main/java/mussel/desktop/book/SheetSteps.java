@@ -16,14 +16,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import mussel.core.job.JournalException;
 import mussel.core.measure.Display;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
-import mussel.desktop.kit.SeeMe;
+import mussel.desktop.kit.ScrollIntoView;
 import mussel.desktop.kit.Texts;
 import mussel.work.shop.Workshop;
 
@@ -39,7 +39,7 @@ final class SheetSteps extends Column {
     private final Column list = new Column(4);
     private Optional<String> phase = Optional.empty();
     private Optional<String> changing = Optional.empty();
-    private FamilySheet sheet;
+    private SpecSheet sheet;
 
     SheetSteps(Workshop shop, Runnable onKept) {
         super(6);
@@ -61,7 +61,7 @@ final class SheetSteps extends Column {
         getChildren().addAll(which, list);
     }
 
-    void show(FamilySheet of) {
+    void show(SpecSheet of) {
         if (sheet != null && !sheet.id().equals(of.id())) {
             changing = Optional.empty();
         }
@@ -91,7 +91,7 @@ final class SheetSteps extends Column {
             show(sheet);
             list.lookupAll(".text-field").stream().findFirst().ifPresent(field -> {
                 field.requestFocus();
-                field.fireEvent(new SeeMe());
+                field.fireEvent(new ScrollIntoView());
             });
         });
         Row row = new Row(12, change, text);

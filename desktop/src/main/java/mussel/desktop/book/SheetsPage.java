@@ -14,12 +14,12 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mussel.core.job.JournalException;
-import mussel.core.job.Missing;
+import mussel.core.job.MissingValue;
 import mussel.core.job.Station;
 import mussel.core.library.Feature;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.cutaway.Thumbnail;
-import mussel.desktop.desk.FromManual;
+import mussel.desktop.desk.ManualValues;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
@@ -42,9 +42,9 @@ final class SheetsPage implements BookPage {
     private final Label title = Texts.title("");
     private final Label origin = Texts.dim("");
     private final Column holdsUp = new Column(3);
-    private final FromManual manual;
+    private final ManualValues manual;
     private final Column built = new Column(8);
-    private final SheetSays says;
+    private final ManualLines says;
     private final SheetNumbers numbers;
     private final SheetKits kits;
     private final SheetSteps steps;
@@ -57,8 +57,8 @@ final class SheetsPage implements BookPage {
     SheetsPage(Workshop shop, Consumer<String> onTrouble) {
         this.shop = shop;
         this.onTrouble = onTrouble;
-        manual = new FromManual(
-                new FromManual.Keeper() {
+        manual = new ManualValues(
+                new ManualValues.Keeper() {
                     @Override
                     public void say(String family, Map<String, String> values, String pageOf) {
                         shop.sheets().say(family, values, pageOf);
@@ -76,7 +76,7 @@ final class SheetsPage implements BookPage {
                     }
                 },
                 m -> true);
-        says = new SheetSays(shop, manual);
+        says = new ManualLines(shop, manual);
         numbers = new SheetNumbers(shop, onTrouble, this::show);
         kits = new SheetKits(shop, this::show);
         steps = new SheetSteps(shop, this::show);
@@ -144,8 +144,8 @@ final class SheetsPage implements BookPage {
 
     @Override
     public void show() {
-        List<FamilySheet> families = shop.families();
-        FamilySheet sheet = families.stream()
+        List<SpecSheet> families = shop.families();
+        SpecSheet sheet = families.stream()
                 .filter(f -> of.equals(Optional.of(f.id())))
                 .findFirst()
                 .orElse(families.get(families.size() - 1));
@@ -191,10 +191,11 @@ final class SheetsPage implements BookPage {
     }
 
     /** What a sheet does not say, by the stations it holds up. */
-    private void missing(FamilySheet sheet) {
+    private void missing(SpecSheet sheet) {
         List<Node> lines = new ArrayList<>();
         for (Station station : Station.values()) {
-            Missing.wants(sheet, station).ifPresent(w -> lines.add(Texts.sentence(station.title() + ": " + w + ".")));
+            MissingValue.wants(sheet, station)
+                    .ifPresent(w -> lines.add(Texts.sentence(station.title() + ": " + w + ".")));
         }
         holdsUp.getChildren().setAll(lines.isEmpty() ? List.of(Texts.sentence("Nothing is held up.")) : lines);
     }

@@ -28,8 +28,8 @@ import mussel.core.parts.PartsInput;
 import mussel.core.parts.PartsResult;
 import mussel.core.parts.PartsWords;
 import mussel.core.parts.Wanted;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
@@ -177,7 +177,7 @@ final class ShelfPage implements BookPage {
         further.playFromStart();
     }
 
-    private static ShelfPlan.Line line(ShelfPlan plan, FamilySheet family, Part part) {
+    private static ShelfPlan.Line line(ShelfPlan plan, SpecSheet family, Part part) {
         return plan.lines().stream()
                 .filter(l -> l.family().equals(family.id()) && l.part().equals(part.id()))
                 .findFirst()
@@ -315,7 +315,7 @@ final class ShelfPage implements BookPage {
                 .map(w -> w.part().substring(0, w.part().indexOf('/')))
                 .distinct()
                 .flatMap(f -> shop.families().stream().filter(s -> s.id().equals(f)))
-                .map(FamilySheet::title)
+                .map(SpecSheet::title)
                 .collect(Collectors.joining(", "));
         return contents.stream()
                         .map(w -> (w.qty() > 1 ? w.qty() + " × " : "") + part(w.part()))

@@ -9,7 +9,7 @@ import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.ScrollArea;
 import mussel.desktop.kit.Texts;
-import mussel.work.shop.Incoming;
+import mussel.work.shop.ImportPreview;
 
 /** What a file would change, before it is taken in; then how far that is. */
 public final class TakeInPage extends Column {
@@ -19,7 +19,7 @@ public final class TakeInPage extends Column {
     private final Button leave = new Button("Leave it");
 
     /** A file, with what to do when it is taken or left. */
-    public TakeInPage(Incoming incoming, Runnable onTake, Runnable onLeave) {
+    public TakeInPage(ImportPreview incoming, Runnable onTake, Runnable onLeave) {
         super(10);
         getStyleClass().addAll("station", "sheet-over");
         setId("take-in-file-page");

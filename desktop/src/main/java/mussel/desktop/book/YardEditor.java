@@ -20,7 +20,7 @@ import mussel.desktop.kit.PickMany;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
-import mussel.desktop.kit.SeeMe;
+import mussel.desktop.kit.ScrollIntoView;
 import mussel.desktop.kit.Texts;
 import mussel.work.background.BackgroundQuery;
 import mussel.work.shop.Workshop;
@@ -258,7 +258,7 @@ final class YardEditor extends Column {
         effect.getChildren().setAll(Texts.heading("On the legs that are open"));
         changes.stream().map(Texts::sentence).forEach(effect.getChildren()::add);
         keep.setText("Take it");
-        fireEvent(new SeeMe());
+        fireEvent(new ScrollIntoView());
     }
 
     private void decide(List<List<String>> written) {

@@ -22,10 +22,10 @@ import mussel.core.yard.YardTable;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.FileDialog;
+import mussel.desktop.kit.FocusStops;
 import mussel.desktop.kit.Row;
-import mussel.desktop.kit.SeeMe;
+import mussel.desktop.kit.ScrollIntoView;
 import mussel.desktop.kit.SheetPane;
-import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
 import mussel.work.shop.Workshop;
 
@@ -171,8 +171,8 @@ final class YardPage implements BookPage {
             changing = Optional.of(table.id());
             show();
             Node editor = things.lookup("#yard-editor");
-            Stops.of(editor).first().ifPresent(Node::requestFocus);
-            editor.fireEvent(new SeeMe());
+            FocusStops.of(editor).first().ifPresent(Node::requestFocus);
+            editor.fireEvent(new ScrollIntoView());
         });
         change.setPrefWidth(BUTTON);
         Column says = new Column(2, text);

@@ -31,9 +31,9 @@ import mussel.core.job.Field;
 import mussel.core.job.Scale;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Region;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Rows;
@@ -76,7 +76,7 @@ public final class Cutaway extends Column {
     private boolean folded;
 
     /** The drawing of one family. */
-    public Cutaway(FamilySheet sheet) {
+    public Cutaway(SpecSheet sheet) {
         getStyleClass().add("cutaway");
         SVGPath room = null;
         for (Region region : sheet.drawing()) {

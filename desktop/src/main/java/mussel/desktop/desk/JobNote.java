@@ -7,9 +7,9 @@ import javafx.scene.control.TextInputControl;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
+import mussel.desktop.kit.AnsweredByKey;
 import mussel.desktop.kit.Column;
-import mussel.desktop.kit.GoOn;
-import mussel.desktop.kit.SeeMe;
+import mussel.desktop.kit.ScrollIntoView;
 import mussel.desktop.kit.TextLines;
 import mussel.desktop.kit.Words;
 import mussel.work.desk.Desk;
@@ -50,7 +50,7 @@ public final class JobNote extends Column {
         JobNote note = new JobNote(desk, label, topic, field);
         field.setOnAction(e -> {
             note.enter();
-            note.fireEvent(new GoOn());
+            note.fireEvent(new AnsweredByKey());
         });
         return note;
     }
@@ -72,7 +72,7 @@ public final class JobNote extends Column {
     /** Puts the caret where writing begins. */
     public void begin() {
         text.requestFocus();
-        text.fireEvent(new SeeMe());
+        text.fireEvent(new ScrollIntoView());
     }
 
     /** What was left is entered already; on a page out of sight the text may be older than the job. */

@@ -7,7 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import mussel.core.job.JournalException;
-import mussel.core.job.Missing;
+import mussel.core.job.MissingValue;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.FileDialog;
 import mussel.desktop.kit.Row;
@@ -21,12 +21,12 @@ public final class PagePicture extends Column {
 
     private final Workshop shop;
     private final String family;
-    private final Missing what;
+    private final MissingValue what;
     private final Label trouble = Texts.wrapped("", "refusal");
     private boolean large;
 
     /** The page of what a family's manual says. */
-    public PagePicture(Workshop shop, String family, Missing what) {
+    public PagePicture(Workshop shop, String family, MissingValue what) {
         super(4);
         this.shop = shop;
         this.family = family;

@@ -17,18 +17,18 @@ import javafx.scene.layout.VBox;
 import mussel.core.drain.DrainWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
-import mussel.core.job.Missing;
+import mussel.core.job.MissingValue;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.Yard;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Problem;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Plug;
-import mussel.desktop.desk.FromManual;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.ManualValues;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
@@ -43,7 +43,7 @@ public final class DrainStation implements StationView {
     private final Desk desk;
     private final JobFields fields;
     private final VBox sheet = new Column(10);
-    private final FromManual manual;
+    private final ManualValues manual;
     private final Label subtitle = Texts.dim("");
     private final JobPicks picks;
     private PickRow waterRow;
@@ -76,7 +76,7 @@ public final class DrainStation implements StationView {
         waitCard = card("card", waitText, null, why("why-wait", DrainWords::whyWait));
         waitCard.getStyleClass().add("card-info");
         waitCard.getChildren().add(beside(frostText, why("why-frost", DrainWords::whyFrost)));
-        manual = new FromManual(desk, Station.DRAIN, m -> !m.at().equals(Missing.RUNOUT));
+        manual = new ManualValues(desk, Station.DRAIN, m -> !m.at().equals(MissingValue.RUNOUT));
         propeller = new PropellerCard(desk, fields, picks);
         problems.getStyleClass().add("problems");
         sheet.getStyleClass().add("station");
@@ -144,7 +144,7 @@ public final class DrainStation implements StationView {
     }
 
     /** The rows of a leg's plugs; plugs that are alike are one row, whatever leg has them. */
-    private void plugs(FamilySheet sheet) {
+    private void plugs(SpecSheet sheet) {
         List<Node> rows = sheet.plugs().stream()
                 .map(plug -> plugsOf.computeIfAbsent(plug, this::plug))
                 .toList();

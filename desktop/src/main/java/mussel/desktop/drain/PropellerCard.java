@@ -10,15 +10,15 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
-import mussel.core.job.Missing;
+import mussel.core.job.MissingValue;
 import mussel.core.job.ShaftRunout;
 import mussel.core.job.Station;
 import mussel.core.propeller.RunoutWords;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.Knowledge;
-import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.ManualValues;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Row;
@@ -30,7 +30,7 @@ import mussel.work.desk.Desk;
 final class PropellerCard extends Column {
     private static final List<String> LOOKS = List.of("blade_edges", "fishing_line", "prop_hub_oil", "hub_mark");
 
-    private final FromManual limit;
+    private final ManualValues limit;
     private final VBox answer = new Column(3);
     private final Label news = Texts.wrapped("", "strong");
     private final VBox more = new Column(3);
@@ -43,7 +43,7 @@ final class PropellerCard extends Column {
         for (String look : LOOKS) {
             knowledge.finding(look).ifPresent(f -> looks.getChildren().add(row(picks, f)));
         }
-        limit = new FromManual(desk, Station.DRAIN, m -> m.at().equals(Missing.RUNOUT));
+        limit = new ManualValues(desk, Station.DRAIN, m -> m.at().equals(MissingValue.RUNOUT));
         HBox.setHgrow(news, Priority.ALWAYS);
         news.setMaxWidth(Double.MAX_VALUE);
         WhyButton why = new WhyButton("why-runout", () -> runout(desk.now())

@@ -16,9 +16,9 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Consent;
 import mussel.core.job.Field;
 import mussel.core.job.OneVisit;
+import mussel.core.job.RepairWorth;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
-import mussel.core.job.Worth;
 import mussel.core.job.YardHabits;
 import mussel.core.measure.Display;
 import mussel.core.measure.Money;
@@ -166,7 +166,7 @@ public final class EstimateStation implements StationView {
         held.setText(now.own().quoted());
         held.setVisible(!held.getText().isEmpty());
         held.setManaged(held.isVisible());
-        Optional<Worth> worth = OneVisit.worthOf(now);
+        Optional<RepairWorth> worth = OneVisit.worthOf(now);
         nothing.setVisible(worth.isEmpty());
         nothing.setManaged(worth.isEmpty());
         body.setVisible(worth.isPresent());
@@ -174,7 +174,7 @@ public final class EstimateStation implements StationView {
         worth.ifPresent(w -> show(now, w));
     }
 
-    private void show(Assessment now, Worth worth) {
+    private void show(Assessment now, RepairWorth worth) {
         EstimateWords words = worth.words();
         advice.setText(words.advice());
         range.setText(words.range());

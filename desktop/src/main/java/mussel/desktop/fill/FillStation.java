@@ -19,9 +19,9 @@ import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.sheet.Step;
 import mussel.desktop.cutaway.OilPaint;
-import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.ManualValues;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
@@ -45,14 +45,14 @@ public final class FillStation implements StationView {
     private final VBox problems = new Column(4);
     private final HBox answer;
     private final StepList steps;
-    private final FromManual manual;
+    private final ManualValues manual;
 
     /** The station of a job. */
     public FillStation(Desk desk) {
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
         steps = new StepList(desk, Assessment::isFilling);
-        manual = new FromManual(desk, Station.FILL);
+        manual = new ManualValues(desk, Station.FILL);
         sheet.getStyleClass().add("station");
         FlowPane bottles = new Flow(26, 8);
         for (FillInput.Bottle b : desk.shop().yard().bottles(FillInput.Holds.GEAR_OIL)) {

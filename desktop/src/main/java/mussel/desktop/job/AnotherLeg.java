@@ -19,11 +19,11 @@ import mussel.core.library.Answer;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
 import mussel.core.measure.NamedBy;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.cutaway.Thumbnail;
+import mussel.desktop.kit.AnsweredByKey;
 import mussel.desktop.kit.Column;
-import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Question;
@@ -31,7 +31,7 @@ import mussel.desktop.kit.Row;
 import mussel.desktop.kit.SheetPane;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.Words;
-import mussel.work.shop.Described;
+import mussel.work.shop.ShopSheets;
 import mussel.work.shop.Workshop;
 
 /**
@@ -49,7 +49,7 @@ final class AnotherLeg extends Column {
     private static final String NOBODY = "nobody";
 
     private final Workshop shop;
-    private final Described described;
+    private final ShopSheets described;
     private final Name name = new Name();
     private final PickRow size;
     private final StackPane picture = new StackPane();
@@ -69,7 +69,7 @@ final class AnotherLeg extends Column {
             setAccessibleText("what the leg is called");
             addEventFilter(KeyEvent.KEY_PRESSED, e -> {
                 if (e.getCode() == KeyCode.ENTER && !open()) {
-                    fireEvent(new GoOn());
+                    fireEvent(new AnsweredByKey());
                     e.consume();
                 }
             });
@@ -104,7 +104,7 @@ final class AnotherLeg extends Column {
                                 .toList())
                 .keepsOne()
                 .onPick(this::size);
-        size.addEventHandler(GoOn.ANSWERED, e -> {
+        size.addEventHandler(AnsweredByKey.ANSWERED, e -> {
             if (wants().isEmpty()) {
                 end.run();
                 e.consume();
@@ -239,7 +239,7 @@ final class AnotherLeg extends Column {
     }
 
     /** Keeps its sheet; it stands among the families from now on. */
-    FamilySheet describe() {
+    SpecSheet describe() {
         Map<String, String> given = new LinkedHashMap<>(answers);
         if (shared) {
             return shop.sheets().describeLike(name.getText().strip(), like.orElseThrow());

@@ -12,15 +12,15 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
-import mussel.core.job.Beside;
 import mussel.core.job.Comeback;
+import mussel.core.job.EngineSide;
 import mussel.core.job.Field;
 import mussel.core.job.OneVisit;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.core.sheet.Construction;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Plug;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
@@ -28,10 +28,10 @@ import mussel.desktop.desk.Paper;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.FocusStops;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
-import mussel.desktop.kit.SeeMe;
-import mussel.desktop.kit.Stops;
+import mussel.desktop.kit.ScrollIntoView;
 import mussel.desktop.kit.Texts;
 import mussel.work.desk.Desk;
 
@@ -47,8 +47,8 @@ public final class IntakeStation implements StationView {
     private final Label ofTheLeg = Texts.sentence("");
     private final List<JobNote> notes = new ArrayList<>();
     private final Complaints complaints;
-    private final HowItCame howItCame;
-    private final BesideAnother another;
+    private final IncomingCondition howItCame;
+    private final OtherLegQuestion another;
     private final Button ownerOpen = new Button("Owner and engine");
     private final Column owner = new Column(8);
     private final Column comeback = new Column(4);
@@ -65,8 +65,8 @@ public final class IntakeStation implements StationView {
         this.fields = new JobFields(desk);
         this.picks = new JobPicks(desk);
         this.complaints = new Complaints(desk);
-        this.howItCame = new HowItCame(desk);
-        this.another = new BesideAnother(desk);
+        this.howItCame = new IncomingCondition(desk);
+        this.another = new OtherLegQuestion(desk);
         sheet.getStyleClass().add("station");
         ownerOpen.setId("owner-open");
         ownerOpen.setOnAction(e -> {
@@ -75,8 +75,8 @@ public final class IntakeStation implements StationView {
             owner.setManaged(true);
             ownerOpen.setVisible(false);
             ownerOpen.setManaged(false);
-            Stops.of(owner).first().ifPresent(Node::requestFocus);
-            owner.fireEvent(new SeeMe());
+            FocusStops.of(owner).first().ifPresent(Node::requestFocus);
+            owner.fireEvent(new ScrollIntoView());
         });
         owner.setId("owner");
         owner.getChildren()
@@ -200,7 +200,7 @@ public final class IntakeStation implements StationView {
 
     @Override
     public void show(Assessment now) {
-        FamilySheet s = now.sheet();
+        SpecSheet s = now.sheet();
         long vents = s.plugs().stream().filter(p -> p.role() == Plug.Role.VENT).count();
         String plugs = vents == 2 ? "two vents" : "one vent";
         family.setText(s.title() + ": "
@@ -242,7 +242,8 @@ public final class IntakeStation implements StationView {
         if (back.marked()) {
             comeback.getChildren().add(new Row(10, letter, printed));
         }
-        new Beside(now).greeting().values().forEach(w -> comeback.getChildren().add(Texts.caution(w)));
+        new EngineSide(now).greeting().values().forEach(w -> comeback.getChildren()
+                .add(Texts.caution(w)));
         notes.forEach(n -> n.show(now));
     }
 }

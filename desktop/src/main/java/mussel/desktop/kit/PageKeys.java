@@ -32,9 +32,9 @@ public final class PageKeys {
     public static void on(Node around, Supplier<Node> page, Consumer<Node> to) {
         PageKeys keys = new PageKeys(page, to);
         around.addEventFilter(KeyEvent.KEY_PRESSED, keys::pressed);
-        around.addEventHandler(GoOn.ANSWERED, e -> {
+        around.addEventHandler(AnsweredByKey.ANSWERED, e -> {
             if (e.getTarget() instanceof Node answered) {
-                Stops.of(page.get()).nextOpen(answered).ifPresent(to);
+                FocusStops.of(page.get()).nextOpen(answered).ifPresent(to);
             }
         });
     }
@@ -44,7 +44,7 @@ public final class PageKeys {
             return;
         }
         if (e.getCode() == KeyCode.TAB) {
-            Stops.of(page.get()).beside(from, !e.isShiftDown()).ifPresent(to);
+            FocusStops.of(page.get()).beside(from, !e.isShiftDown()).ifPresent(to);
             e.consume();
         } else if (e.getCode() == KeyCode.ENTER && from instanceof Button button && !(from instanceof Question)) {
             button.fire();

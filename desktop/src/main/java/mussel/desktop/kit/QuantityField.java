@@ -88,7 +88,7 @@ public final class QuantityField extends Column implements Question {
         text.focusedProperty().addListener((o, was, is) -> focusChanged(is));
         text.setOnAction(e -> {
             if (finish(true)) {
-                fireEvent(new GoOn());
+                fireEvent(new AnsweredByKey());
             }
         });
         text.setOnKeyPressed(e -> {

@@ -28,7 +28,7 @@ public final class SheetPane extends ScrollArea {
         });
         sheet.heightProperty().addListener((o, was, is) -> place(top));
         viewportBoundsProperty().addListener((o, was, is) -> place(top));
-        addEventHandler(SeeMe.SEEN, e -> {
+        addEventHandler(ScrollIntoView.SEEN, e -> {
             if (e.getTarget() instanceof Node node) {
                 see(node);
             }

@@ -38,7 +38,7 @@ final class TileKeys {
         }
         e.consume();
         if (one) {
-            tile.fireEvent(new GoOn());
+            tile.fireEvent(new AnsweredByKey());
         }
     }
 
@@ -64,7 +64,7 @@ final class TileKeys {
                 tile.fire();
             }
             e.consume();
-            tile.fireEvent(new GoOn());
+            tile.fireEvent(new AnsweredByKey());
         } else if (e.getCode() == KeyCode.DELETE || e.getCode() == KeyCode.BACK_SPACE) {
             clear();
             e.consume();

@@ -22,7 +22,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
 import mussel.core.job.Hold;
-import mussel.core.job.Made;
+import mussel.core.job.JobFinding;
 import mussel.core.job.Station;
 import mussel.core.leak.HoldFile;
 import mussel.core.leak.LeakMode;
@@ -37,21 +37,21 @@ import mussel.core.measure.Range;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.LeakTest;
 import mussel.core.verdict.Finding;
-import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.ManualValues;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.AnsweredByKey;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.FileDialog;
 import mussel.desktop.kit.Flow;
-import mussel.desktop.kit.GoOn;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Rows;
-import mussel.desktop.kit.SeeMe;
+import mussel.desktop.kit.ScrollIntoView;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 import mussel.work.background.BackgroundTask;
@@ -74,7 +74,7 @@ public final class LeakStation implements StationView {
     private final Recorder recorder;
     private final PracticePanel practice;
     private final HoldChart chart = new HoldChart();
-    private final FromManual manual;
+    private final ManualValues manual;
     private final Label limits = Texts.dim("");
     private final Label about = Texts.dim("");
     private final Label verdict = Texts.wrapped("", "strong");
@@ -149,7 +149,7 @@ public final class LeakStation implements StationView {
         beyond.visibleProperty().bind(beyond.textProperty().isNotEmpty());
         about.managedProperty().bind(about.textProperty().isNotEmpty());
         card.getStyleClass().add("card");
-        manual = new FromManual(desk, Station.LEAK, m -> m.at().endsWith(NamedBy.file(shownMode)));
+        manual = new ManualValues(desk, Station.LEAK, m -> m.at().endsWith(NamedBy.file(shownMode)));
         sheet.getStyleClass().add("station");
         sheet.getChildren()
                 .addAll(
@@ -201,7 +201,7 @@ public final class LeakStation implements StationView {
         figures.setRowValignment(javafx.geometry.VPos.BOTTOM);
         VBox box = new Column(8, figures, refused, stage);
         box.getStyleClass().add("card");
-        figures.addEventHandler(GoOn.ANSWERED, e -> {
+        figures.addEventHandler(AnsweredByKey.ANSWERED, e -> {
             if (minutes.isPresent() && kpa.isPresent() && celsius.isPresent()) {
                 e.consume();
                 takeByHand();
@@ -423,7 +423,7 @@ public final class LeakStation implements StationView {
     public boolean press(Handle handle) {
         if (handle == Handle.HOLD) {
             time.text().requestFocus();
-            time.fireEvent(new SeeMe());
+            time.fireEvent(new ScrollIntoView());
         }
         return handle == Handle.HOLD && byHand.isVisible();
     }
@@ -507,6 +507,6 @@ public final class LeakStation implements StationView {
     }
 
     private boolean foamed() {
-        return desk.job().choices().keySet().stream().anyMatch(a -> a.equals(Made.simulated(a.name())));
+        return desk.job().choices().keySet().stream().anyMatch(a -> a.equals(JobFinding.simulated(a.name())));
     }
 }

@@ -17,7 +17,7 @@ import mussel.core.instrument.LegLeaks;
 import mussel.core.instrument.PracticeTester;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
-import mussel.core.job.Made;
+import mussel.core.job.JobFinding;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
 import mussel.core.leak.Stage;
@@ -222,7 +222,7 @@ final class PracticePanel extends Column {
             return;
         }
         List<Fact> facts = new ArrayList<>();
-        foam.forEach((finding, outcome) -> facts.add(new Fact.Chosen(Made.simulated(finding), outcome)));
+        foam.forEach((finding, outcome) -> facts.add(new Fact.Chosen(JobFinding.simulated(finding), outcome)));
         if (desk.note(facts)) {
             said.setText("It foams: " + foamed(foam) + ".");
         }

@@ -12,7 +12,7 @@ import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.brief.RepairWords;
 import mussel.core.job.Assessment;
-import mussel.core.job.Beside;
+import mussel.core.job.EngineSide;
 import mussel.core.job.Field;
 import mussel.core.job.ProofWork;
 import mussel.core.job.SetupWork;
@@ -173,7 +173,7 @@ public final class TagStation implements StationView {
             open.getChildren().add(Texts.dim(took));
         }
         back(now);
-        new Beside(now).waiting().forEach(w -> open.getChildren().add(Texts.sentence(w)));
+        new EngineSide(now).waiting().forEach(w -> open.getChildren().add(Texts.sentence(w)));
         boolean tagged = now.job().tagged().isPresent();
         word.show(now);
         word.setVisible(!now.leftUndone().isEmpty());

@@ -16,9 +16,9 @@ import mussel.core.measure.Money;
 import mussel.core.measure.Range;
 import mussel.core.measure.YardUnits;
 import mussel.desktop.kit.Column;
+import mussel.desktop.kit.FocusStops;
 import mussel.desktop.kit.QuantityField;
 import mussel.desktop.kit.Row;
-import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
 import mussel.work.desk.Desk;
 
@@ -65,7 +65,7 @@ final class PlacedCard extends Column {
             for (int i = 0; i < order.placed().lines().size(); i++) {
                 lines.getChildren().add(part(i, order.placed().lines().get(i)));
             }
-            Stops.of(lines).first().ifPresent(Node::requestFocus);
+            FocusStops.of(lines).first().ifPresent(Node::requestFocus);
         });
         Button pdf = new Button("Print it");
         pdf.setOnAction(e -> onPaper.accept(order, "pdf"));

@@ -8,7 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
-import mussel.core.job.Further;
+import mussel.core.job.RepairOption;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.desktop.desk.JobNote;
@@ -57,7 +57,7 @@ final class GoalRow extends Row {
      * @param now the job
      * @param waits whether nothing is chosen yet and this is the likeliest to be: the focus begins here
      */
-    void show(Further goal, Assessment now, boolean waits) {
+    void show(RepairOption goal, Assessment now, boolean waits) {
         tile.needed(waits);
         tile.show(goal.chosen() ? Optional.of("yes") : Optional.empty());
         cost.setText(goal.cost());

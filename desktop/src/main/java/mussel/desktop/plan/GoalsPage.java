@@ -8,7 +8,7 @@ import java.util.Map;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import mussel.core.job.Assessment;
-import mussel.core.job.Further;
+import mussel.core.job.RepairOption;
 import mussel.core.job.Scale;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
@@ -65,7 +65,7 @@ final class GoalsPage extends Column {
         String likeliest = now.goals().isEmpty()
                 ? now.further().stream()
                         .max(Comparator.comparingDouble(f -> f.probability().orElse(0.0)))
-                        .map(Further::goal)
+                        .map(RepairOption::goal)
                         .orElse("")
                 : "";
         sets.show(now);
@@ -88,7 +88,7 @@ final class GoalsPage extends Column {
     }
 
     /** Whether a repair was chosen or answered, or is likely to be called for. */
-    private static boolean near(Assessment now, Further repair) {
+    private static boolean near(Assessment now, RepairOption repair) {
         return repair.chosen()
                 || repair.worthIt()
                 || now.job().choice(Scale.GOAL.of(repair.goal())).isPresent()

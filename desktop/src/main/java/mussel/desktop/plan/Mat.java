@@ -23,7 +23,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.JournalException;
-import mussel.core.job.Loose;
+import mussel.core.job.LoosePiece;
 import mussel.core.job.Topic;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Part;
@@ -181,12 +181,12 @@ final class Mat extends Column {
         return new Column(2, view, Texts.dim(pictured.title()));
     }
 
-    private void loose(List<Loose> loose, Assessment now) {
+    private void loose(List<LoosePiece> loose, Assessment now) {
         if (loose.isEmpty()) {
             return;
         }
         FlowPane counted = new Flow(12, 8);
-        for (Loose piece : loose) {
+        for (LoosePiece piece : loose) {
             String label = now.supply().title(piece.part()) + ", of " + piece.expected();
             counted.getChildren().add(counts.computeIfAbsent(piece.part() + label, part -> fields.field(
                             Field.COUNTED, Field.COUNTED.of(piece.part()), label)
@@ -194,11 +194,11 @@ final class Mat extends Column {
         }
         fields.show(now);
         String off = loose.stream()
-                .filter(Loose::off)
+                .filter(LoosePiece::off)
                 .map(l -> now.supply().title(l.part()))
                 .collect(Collectors.joining(", "));
         long open = loose.stream().filter(l -> l.counted().isEmpty()).count();
-        int all = loose.stream().mapToInt(Loose::expected).sum();
+        int all = loose.stream().mapToInt(LoosePiece::expected).sum();
         getChildren().add(Texts.heading("Loose pieces, counted"));
         if (!off.isEmpty()) {
             getChildren().add(Texts.caution("The count is off: " + off + ". Look for it before the case is closed."));
@@ -211,7 +211,7 @@ final class Mat extends Column {
 
     /** The loose pieces of a row and how many of them were counted. */
     private static String margin(Assessment now, Set<String> parts) {
-        List<Loose> loose =
+        List<LoosePiece> loose =
                 now.loose().stream().filter(l -> parts.contains(l.part())).toList();
         if (loose.isEmpty()) {
             return "";
@@ -219,7 +219,7 @@ final class Mat extends Column {
         String what = loose.stream()
                 .map(l -> l.expected() + " × " + now.supply().title(l.part()))
                 .collect(Collectors.joining(", "));
-        int all = loose.stream().mapToInt(Loose::expected).sum();
+        int all = loose.stream().mapToInt(LoosePiece::expected).sum();
         int counted =
                 (int) loose.stream().mapToDouble(l -> l.counted().orElse(0)).sum();
         return "loose: " + what + "; counted " + counted + " of " + all;

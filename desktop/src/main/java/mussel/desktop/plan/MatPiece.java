@@ -4,9 +4,9 @@ import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
 
@@ -31,7 +31,7 @@ final class MatPiece extends Column {
      * @param faint whether it is drawn faintly: always new, the old one kept for comparing
      * @param word what is said of it beside how it lay; empty where nothing is
      */
-    MatPiece(FamilySheet sheet, int number, PartQty lies, Where where, boolean faint, String word) {
+    MatPiece(SpecSheet sheet, int number, PartQty lies, Where where, boolean faint, String word) {
         super(1);
         Part part = sheet.part(lies.part()).orElseThrow();
         getStyleClass().add("piece");

@@ -12,11 +12,11 @@ import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.SVGPath;
 import javafx.scene.shape.Shape;
 import javafx.scene.transform.Scale;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.Region;
 import mussel.core.sheet.Seal;
 import mussel.core.sheet.Seal.Lip;
+import mussel.core.sheet.SpecSheet;
 
 /** A part as it lies on the mat: the cutaway's own shape laid flat, a seal with its lips as they faced, small things by their form. */
 final class PartGlyph extends Pane {
@@ -27,7 +27,7 @@ final class PartGlyph extends Pane {
     private static final int MOST = 3;
     private static final double LARGEST = 1.6;
 
-    PartGlyph(FamilySheet sheet, Part part, int qty) {
+    PartGlyph(SpecSheet sheet, Part part, int qty) {
         setMinSize(WIDTH, HEIGHT);
         setPrefSize(WIDTH, HEIGHT);
         setMaxSize(WIDTH, HEIGHT);
@@ -44,7 +44,7 @@ final class PartGlyph extends Pane {
     }
 
     /** The cutaway's regions of the part, as large as there is room. */
-    private void region(FamilySheet sheet, Part part) {
+    private void region(SpecSheet sheet, Part part) {
         Group shapes = new Group();
         for (Region region : sheet.drawing()) {
             if (region.part().equals(part.id()) && region.kind() != Region.Material.LINE) {

@@ -22,8 +22,8 @@ import mussel.core.brief.RepairWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.RepairQuestion;
+import mussel.core.job.RepairWorth;
 import mussel.core.job.Scale;
-import mussel.core.job.Worth;
 import mussel.core.measure.Display;
 import mussel.core.verdict.RepairSet;
 import mussel.core.verdict.RepairTables;
@@ -132,7 +132,7 @@ final class SetsPage extends Column {
                                         .collect(Collectors.joining(", "))
                                 + ".");
         stops.setText(now.worth()
-                .map(Worth::stops)
+                .map(RepairWorth::stops)
                 .filter(s -> !s.isEmpty())
                 .map(all -> all.stream().map(s -> s.says(now.yard().money())))
                 .orElseGet(() -> answer.stops().stream().map(s -> stop(now, s)))

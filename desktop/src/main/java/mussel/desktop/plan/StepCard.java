@@ -27,10 +27,10 @@ import mussel.core.measure.Display;
 import mussel.core.measure.NamedBy;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.PlanWords;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
@@ -308,7 +308,7 @@ final class StepCard extends Column {
         return Texts.wrapped(text, "plain");
     }
 
-    private static void parts(FamilySheet sheet, List<PartQty> parts, String lead, VBox card) {
+    private static void parts(SpecSheet sheet, List<PartQty> parts, String lead, VBox card) {
         if (parts.isEmpty()) {
             return;
         }

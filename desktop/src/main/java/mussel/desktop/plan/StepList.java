@@ -14,14 +14,14 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
+import mussel.core.job.RepairWorth;
 import mussel.core.job.StopPoint;
-import mussel.core.job.Worth;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Step;
 import mussel.desktop.desk.StationView;
+import mussel.desktop.kit.AnsweredByKey;
 import mussel.desktop.kit.Column;
-import mussel.desktop.kit.GoOn;
-import mussel.desktop.kit.SeeMe;
+import mussel.desktop.kit.ScrollIntoView;
 import mussel.desktop.kit.Texts;
 import mussel.work.desk.Desk;
 
@@ -92,12 +92,15 @@ public final class StepList extends Column {
 
     private static void to(StepCard card) {
         card.tick().requestFocus();
-        card.tick().fireEvent(new SeeMe());
+        card.tick().fireEvent(new ScrollIntoView());
     }
 
     /** To the step that is to be done next; after the last, on from here. */
     private void goOn() {
-        seen().stream().filter(c -> !c.done()).findFirst().ifPresentOrElse(StepList::to, () -> fireEvent(new GoOn()));
+        seen().stream()
+                .filter(c -> !c.done())
+                .findFirst()
+                .ifPresentOrElse(StepList::to, () -> fireEvent(new AnsweredByKey()));
     }
 
     private void tickDownTo(StepCard last) {
@@ -152,7 +155,7 @@ public final class StepList extends Column {
         String open = opened.filter(
                         id -> steps.stream().anyMatch(s -> s.step().id().equals(id)))
                 .orElse(current);
-        List<StopPoint> stops = now.worth().map(Worth::stops).orElse(List.of());
+        List<StopPoint> stops = now.worth().map(RepairWorth::stops).orElse(List.of());
         int folded = folded(now, steps);
         List<Node> rows = new ArrayList<>();
         if (folded > 0) {

@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Map;
 import javafx.scene.Node;
 import mussel.core.job.Assessment;
-import mussel.core.job.Missing;
+import mussel.core.job.MissingValue;
 import mussel.core.job.Station;
 import mussel.core.job.TorqueWork;
-import mussel.desktop.desk.FromManual;
+import mussel.desktop.desk.ManualValues;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
 import mussel.work.desk.Desk;
@@ -17,17 +17,17 @@ import mussel.work.desk.Desk;
 /** Every fastener group that is closed again, with the wrench to take, its setting, and how far each bolt is. */
 final class TorqueSheet extends Column {
     private final Desk desk;
-    private final FromManual manual;
+    private final ManualValues manual;
     private final Map<String, TorqueCard> cards = new HashMap<>();
 
     TorqueSheet(Desk desk) {
         super(8);
         this.desk = desk;
-        manual = new FromManual(desk, Station.BUILD, this::closed);
+        manual = new ManualValues(desk, Station.BUILD, this::closed);
     }
 
     /** Only what this job closes again is asked for. */
-    private boolean closed(Missing missing) {
+    private boolean closed(MissingValue missing) {
         Assessment now = desk.now();
         return now.plan().fasteners().stream().anyMatch(f -> missing.at()
                 .equals("/fasteners/" + now.sheet().fasteners().indexOf(f) + "/torque"));

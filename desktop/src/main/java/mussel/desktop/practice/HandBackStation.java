@@ -8,7 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
-import mussel.core.job.Further;
+import mussel.core.job.RepairOption;
 import mussel.core.job.Scale;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
@@ -65,8 +65,8 @@ final class HandBackStation implements StationView {
         if (!done) {
             told = -1;
             String goals = now.further().stream()
-                    .filter(Further::chosen)
-                    .map(Further::title)
+                    .filter(RepairOption::chosen)
+                    .map(RepairOption::title)
                     .collect(Collectors.joining(", "));
             chosen.setText(
                     goals.isEmpty() ? "Nothing is to be done: it goes back as it came." : "To be done: " + goals + ".");

@@ -24,7 +24,7 @@ import mussel.core.verdict.Finding;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
 import mussel.desktop.kit.Row;
-import mussel.desktop.kit.SeeMe;
+import mussel.desktop.kit.ScrollIntoView;
 import mussel.desktop.kit.Texts;
 import mussel.work.desk.Desk;
 
@@ -162,7 +162,7 @@ final class LookBar extends Column {
         if (!left.isEmpty()) {
             left.get(Math.max(0, Math.min(at, left.size() - 1))).requestFocus();
         }
-        fireEvent(new SeeMe());
+        fireEvent(new ScrollIntoView());
     }
 
     /** Where a look is made; empty where it cannot be made here. */

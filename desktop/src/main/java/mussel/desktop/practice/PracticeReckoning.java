@@ -13,8 +13,8 @@ import mussel.core.book.WorkList;
 import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.core.practice.Exercise;
+import mussel.core.practice.PracticeReview;
 import mussel.core.practice.Reckoning;
-import mussel.core.practice.Told;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.RepairGoal;
@@ -30,7 +30,7 @@ public final class PracticeReckoning extends Column {
 
     private final Workshop shop;
     private final Exercise exercise;
-    private final Told told;
+    private final PracticeReview told;
     private final Label printed = Texts.dim("");
 
     /** The reckoning of an exercise that was handed back, with the way to another leg and to all lessons. */
@@ -115,7 +115,7 @@ public final class PracticeReckoning extends Column {
         return says;
     }
 
-    private HBox look(Told.Made look) {
+    private HBox look(PracticeReview.Made look) {
         Region bar = new Region();
         bar.getStyleClass().add("look-minutes");
         bar.setMinSize(Math.max(2, MINUTE * look.minutes()), 12);

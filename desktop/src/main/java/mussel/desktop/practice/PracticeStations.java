@@ -23,7 +23,7 @@ public final class PracticeStations {
         Map<Station, Function<Desk, StationView>> makers = new EnumMap<>(Station.class);
         ordinary.forEach((station, maker) -> makers.put(
                 station,
-                desk -> new LookedAt(
+                desk -> new PracticeStation(
                         desk,
                         station,
                         switch (station) {

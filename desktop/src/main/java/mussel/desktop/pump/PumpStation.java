@@ -28,10 +28,10 @@ import mussel.core.pump.PumpResult.Rule;
 import mussel.core.pump.PumpWords;
 import mussel.core.sheet.PumpPolicy;
 import mussel.core.sheet.PumpSheet;
-import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.ManualValues;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
@@ -67,13 +67,13 @@ public final class PumpStation implements StationView {
     private final PickRow extent;
     private final Label habit = Texts.dim("");
     private final Label limits = Texts.dim("");
-    private final FromManual manual;
+    private final ManualValues manual;
     private int picked = 1;
 
     /** The station of a job. */
     public PumpStation(Desk desk) {
         this.desk = desk;
-        manual = new FromManual(desk, Station.PUMP);
+        manual = new ManualValues(desk, Station.PUMP);
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
         telltale = new TelltaleCard(desk);

@@ -20,9 +20,9 @@ import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
 import mussel.core.sheet.SetupSheet;
 import mussel.core.sheet.SetupSheet.GearPlace;
-import mussel.desktop.desk.FromManual;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
+import mussel.desktop.desk.ManualValues;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
@@ -46,7 +46,7 @@ public final class SetupStation implements StationView {
     private final Desk desk;
     private final VBox sheet = new Column(12);
     private final Label head = Texts.sentence("");
-    private final FromManual manual;
+    private final ManualValues manual;
     private final Pages families = new Pages();
     private final Map<SetupSheet, Family> familyOf = new HashMap<>();
 
@@ -55,7 +55,7 @@ public final class SetupStation implements StationView {
         this.desk = desk;
         sheet.setId("setup-station");
         sheet.getStyleClass().add("station");
-        manual = new FromManual(desk, Station.SETUP);
+        manual = new ManualValues(desk, Station.SETUP);
         sheet.getChildren().addAll(Texts.title("Set-up"), head, manual, families);
     }
 

@@ -61,10 +61,10 @@ final class BenchHeader extends Row {
         find.setMinWidth(LEAST_FIND);
         find.sceneProperty().addListener((o, was, is) -> {
             if (is != null && find.getChildren().isEmpty()) {
-                Later.afterFirstFrame(is, () -> find.getChildren().setAll(find()));
+                SecondFrame.afterFirstFrame(is, () -> find.getChildren().setAll(find()));
             }
         });
-        getChildren().setAll(title, count, spring, find, book, take, new Later(LOOKS_WIDTH, looks));
+        getChildren().setAll(title, count, spring, find, book, take, new SecondFrame(LOOKS_WIDTH, looks));
     }
 
     private Node find() {

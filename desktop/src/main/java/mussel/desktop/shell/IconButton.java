@@ -16,7 +16,7 @@ final class IconButton extends Button {
         setMinWidth(USE_PREF_SIZE);
         sceneProperty().addListener((o, was, is) -> {
             if (is != null && getGraphic() == null) {
-                Later.afterFirstFrame(is, () -> setGraphic(new FontIcon(icon)));
+                SecondFrame.afterFirstFrame(is, () -> setGraphic(new FontIcon(icon)));
             }
         });
     }

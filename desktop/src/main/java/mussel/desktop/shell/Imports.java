@@ -8,19 +8,19 @@ import javafx.scene.layout.Region;
 import mussel.desktop.book.PriceListPage;
 import mussel.desktop.book.TakeInPage;
 import mussel.work.background.BackgroundQuery;
-import mussel.work.shop.Incoming;
+import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Workshop;
 
 /** Files that come in: looked into beside the interface thread, asked about, and taken in, with progress and a way to stop. */
 final class Imports {
     private final Workshop shop;
-    private final Around window;
+    private final ImportHost window;
     private final WorkStrip strip;
     private final BackgroundQuery reading;
     private final BackgroundQuery taking;
 
     /** What stands around a file that comes in. */
-    interface Around {
+    interface ImportHost {
         /** Shows a page over everything. */
         void over(Region page);
 
@@ -34,7 +34,7 @@ final class Imports {
         void takenIn();
     }
 
-    Imports(Workshop shop, Around window, WorkStrip strip) {
+    Imports(Workshop shop, ImportHost window, WorkStrip strip) {
         this.shop = shop;
         this.window = window;
         this.strip = strip;
@@ -77,7 +77,8 @@ final class Imports {
             }));
             return;
         }
-        Pace pace = new Pace(jobs -> strip.say("Looking into " + file.getFileName() + ": " + jobs + " jobs so far."));
+        ProgressReport pace = new ProgressReport(
+                jobs -> strip.say("Looking into " + file.getFileName() + ": " + jobs + " jobs so far."));
         strip.say("Looking into " + file.getFileName() + "…", pace::stop);
         reading.ask(stop -> shop.data().look(file, pace), incoming -> {
             strip.say("");
@@ -85,15 +86,16 @@ final class Imports {
         });
     }
 
-    private void show(Incoming incoming) {
+    private void show(ImportPreview incoming) {
         window.over(new TakeInPage(incoming, () -> take(incoming), window::closeOver));
     }
 
     /** Taken in behind the window, which goes on: what is entered meanwhile waits for its turn in the log. */
-    private void take(Incoming incoming) {
+    private void take(ImportPreview incoming) {
         String name = incoming.file().getFileName().toString();
         window.closeOver();
-        Pace pace = new Pace(jobs -> strip.say("Taking in " + name + ": " + jobs + " jobs so far."));
+        ProgressReport pace =
+                new ProgressReport(jobs -> strip.say("Taking in " + name + ": " + jobs + " jobs so far."));
         strip.say("Taking in " + name + "…", pace::stop);
         taking.ask(
                 stop -> {

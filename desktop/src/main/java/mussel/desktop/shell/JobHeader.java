@@ -24,11 +24,11 @@ final class JobHeader extends Row {
 
     private final Label boat = new Words();
     private final Label about = new Words();
-    private final Spine spine;
+    private final StationLine spine;
     private final Button undo;
     private final Button redo;
 
-    JobHeader(Spine spine, Runnable onBack, Runnable onUndo, Runnable onRedo, Node looks) {
+    JobHeader(StationLine spine, Runnable onBack, Runnable onUndo, Runnable onRedo, Node looks) {
         super(14);
         this.spine = spine;
         undo = new IconButton(Feather.ROTATE_CCW, "undo", "Take the last entry back (Ctrl Z)", onUndo);
@@ -50,7 +50,7 @@ final class JobHeader extends Row {
         return back;
     }
 
-    Spine spine() {
+    StationLine spine() {
         return spine;
     }
 

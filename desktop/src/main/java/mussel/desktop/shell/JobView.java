@@ -19,7 +19,7 @@ import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Station;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.cutaway.Cutaway;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
@@ -40,7 +40,7 @@ final class JobView extends BorderPane {
     private static final double DRAWING_SHAPE = 0.62;
 
     private final Desk desk;
-    private final Spine spine;
+    private final StationLine spine;
     private final Map<Station, Function<Desk, StationView>> makers;
     private final Map<Station, StationView> stations = new EnumMap<>(Station.class);
     private final Map<Station, Double> scrolled = new EnumMap<>(Station.class);
@@ -49,11 +49,11 @@ final class JobView extends BorderPane {
     private final Map<String, List<mussel.core.sheet.Region>> drawn = new HashMap<>();
     private final SheetNotice notice;
     private final StateLine state;
-    private final Beside beside;
+    private final SidePanel beside;
     private final Pages sheets = new Pages();
     private final SheetPane middle = new SheetPane(sheets);
     private final VBox centre = new Column();
-    private final Hands hands;
+    private final FocusKeeper hands;
     /** The stations that show what was told last. */
     private final Set<Station> seen = EnumSet.noneOf(Station.class);
 
@@ -64,9 +64,9 @@ final class JobView extends BorderPane {
     private boolean pulledOut;
     private double type = 1;
 
-    JobView(Desk desk, Spine spine, Map<Station, Function<Desk, StationView>> makers) {
+    JobView(Desk desk, StationLine spine, Map<Station, Function<Desk, StationView>> makers) {
         this.desk = desk;
-        beside = new Beside(desk.repairs(), this::act);
+        beside = new SidePanel(desk.repairs(), this::act);
         this.spine = spine;
         this.makers = makers;
         notice = new SheetNotice(desk);
@@ -80,7 +80,7 @@ final class JobView extends BorderPane {
         setLeft(drawings);
         setCenter(centre);
         setRight(beside);
-        hands = new Hands(this, middle, () -> stations.get(here).node(), desk::hint);
+        hands = new FocusKeeper(this, middle, () -> stations.get(here).node(), desk::hint);
         widthProperty().addListener((o, was, is) -> share());
         heightProperty().addListener((o, was, is) -> share());
         desk.follow(is -> {
@@ -293,7 +293,7 @@ final class JobView extends BorderPane {
 
     /** The drawing of the leg; one that is drawn otherwise now, since its sheet was changed, is made anew. */
     private Cutaway cutaway(Assessment now) {
-        FamilySheet sheet = now.sheet();
+        SpecSheet sheet = now.sheet();
         if (!drawn.getOrDefault(sheet.id(), sheet.drawing()).equals(sheet.drawing())) {
             cutaways.remove(sheet.id());
         }
@@ -301,7 +301,7 @@ final class JobView extends BorderPane {
         return cutaways.computeIfAbsent(sheet.id(), f -> cutaway(sheet));
     }
 
-    private Cutaway cutaway(FamilySheet family) {
+    private Cutaway cutaway(SpecSheet family) {
         Cutaway made = new Cutaway(family);
         made.getStyleClass().add("side");
         made.setOnGo(strip -> go(strip ? Station.STRIP : Station.BUILD));

@@ -27,7 +27,7 @@ import mussel.core.measure.UnitSet;
 import mussel.desktop.bench.BenchView;
 import mussel.desktop.book.BookView;
 import mussel.desktop.desk.StationView;
-import mussel.desktop.job.TakeIn;
+import mussel.desktop.job.NewJob;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.Row;
@@ -70,7 +70,7 @@ public final class MusselWindow extends StackPane {
     /** Keys that are down: one that acts acts once, however long a gloved hand rests on it. */
     private final Set<KeyCode> held = EnumSet.noneOf(KeyCode.class);
 
-    private final Settling settling;
+    private final BookUpdate settling;
     private final Overlay overlay = new Overlay(this, frame, this::closable);
     private final Pages body = new Pages();
     private final Label trouble = Texts.wrapped("", "trouble");
@@ -87,7 +87,7 @@ public final class MusselWindow extends StackPane {
         job = new OpenJob(
                 shop,
                 () -> new JobHeader(
-                        new Spine(this::go),
+                        new StationLine(this::go),
                         this::back,
                         () -> desk().ifPresent(Desk::undo),
                         () -> desk().ifPresent(Desk::redo),
@@ -115,7 +115,7 @@ public final class MusselWindow extends StackPane {
                 this::takeIn,
                 () -> looks(true));
         imports = new Imports(shop, new Over(), strip);
-        settling = new Settling(shop, this::tell, () -> guarded(bench::show));
+        settling = new BookUpdate(shop, this::tell, () -> guarded(bench::show));
         trouble.setId("trouble");
         trouble.managedProperty().bind(trouble.textProperty().isNotEmpty());
         trouble.visibleProperty().bind(trouble.textProperty().isNotEmpty());
@@ -135,7 +135,7 @@ public final class MusselWindow extends StackPane {
     }
 
     /** What files that come in see of the window. */
-    private final class Over implements Imports.Around {
+    private final class Over implements Imports.ImportHost {
         @Override
         public void over(Region page) {
             overlay.show(page);
@@ -408,7 +408,7 @@ public final class MusselWindow extends StackPane {
     }
 
     private void takeIn() {
-        TakeIn form = new TakeIn(
+        NewJob form = new NewJob(
                 shop,
                 leg -> {
                     overlay.close();

@@ -5,8 +5,8 @@ import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import mussel.desktop.kit.FocusStops;
 import mussel.desktop.kit.PageKeys;
-import mussel.desktop.kit.Stops;
 
 /** A page that lies over the window: it has the focus and its own keys while it does, and gives the focus back. */
 final class Overlay {
@@ -48,7 +48,7 @@ final class Overlay {
         // What is scrolled stands in the window once it is styled, and cannot be focused before.
         veil.applyCss();
         page.requestFocus();
-        Stops.of(page).first().ifPresent(Node::requestFocus);
+        FocusStops.of(page).first().ifPresent(Node::requestFocus);
     }
 
     void close() {

@@ -21,7 +21,7 @@ import mussel.desktop.prove.ProveStation;
 import mussel.desktop.pump.PumpStation;
 import mussel.desktop.setup.SetupStation;
 import mussel.desktop.verdict.VerdictStation;
-import mussel.desktop.visit.BesideStation;
+import mussel.desktop.visit.EngineSideStation;
 import mussel.work.desk.Desk;
 
 /**
@@ -63,7 +63,7 @@ public final class Stations {
                 "build-view-parts",
                 "build-view-torques");
         line(Station.FILL, FillStation::new);
-        line(Station.BESIDE, BesideStation::new);
+        line(Station.BESIDE, EngineSideStation::new);
         line(Station.PROVE, ProveStation::new);
         line(Station.TAG, TagStation::new);
     }

@@ -5,7 +5,7 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import mussel.core.job.Assessment;
-import mussel.core.job.Made;
+import mussel.core.job.JobFinding;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Evidence;
 import mussel.core.verdict.VerdictWords;
@@ -40,7 +40,7 @@ public final class EvidenceLine extends Row {
     /** Shows one finding's evidence. */
     public void show(Assessment now, Evidence evidence) {
         String title = now.knowledge().finding(evidence.finding()).orElseThrow().title();
-        Made made = now.findings().get(evidence.finding());
+        JobFinding made = now.findings().get(evidence.finding());
         name.setText(title + (made == null ? "" : ": " + made.outcome().replace('_', ' ')));
         bar.show(evidence.bits());
         setAccessibleText(title + " " + VerdictWords.bits(evidence.bits()));

@@ -4,7 +4,7 @@ import java.util.Optional;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
-import mussel.core.job.Made;
+import mussel.core.job.JobFinding;
 import mussel.core.job.Scale;
 import mussel.core.verdict.Finding;
 import mussel.desktop.kit.Column;
@@ -15,8 +15,8 @@ import mussel.work.desk.Desk;
 /** The outcomes of one finding to pick from. What an engine made is set by hand instead, and stands as such. */
 final class FindingRow extends Column {
     FindingRow(Desk desk, Finding finding, String label, Assessment now) {
-        Optional<Made> made = Optional.ofNullable(now.findings().get(finding.id()));
-        boolean engines = made.filter(m -> m.by() != Made.By.PICKED).isPresent();
+        Optional<JobFinding> made = Optional.ofNullable(now.findings().get(finding.id()));
+        boolean engines = made.filter(m -> m.by() != JobFinding.By.PICKED).isPresent();
         Address at = engines ? Scale.OVERRULED.of(finding.id()) : Address.the(finding.id());
         PickRow row = new PickRow(
                 "finding-" + finding.id(),
@@ -24,7 +24,7 @@ final class FindingRow extends Column {
                 finding.outcomes().stream()
                         .map(o -> Choice.text(o, o.replace('_', ' ')))
                         .toList());
-        row.show(made.map(Made::outcome));
+        row.show(made.map(JobFinding::outcome));
         row.onPick(outcome -> desk.note(outcome.<Fact>map(o -> new Fact.Chosen(at, o))
                 .orElseGet(() -> new Fact.Cleared(picked(now, finding).orElse(at)))));
         getChildren().add(row);

@@ -10,12 +10,12 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
-import mussel.core.job.Made;
+import mussel.core.job.JobFinding;
 import mussel.core.verdict.Finding;
 import mussel.desktop.kit.Column;
+import mussel.desktop.kit.FocusStops;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
-import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
 import mussel.work.desk.Desk;
 
@@ -73,7 +73,7 @@ final class RoundPage extends Column {
         now.findings().forEach((id, made) -> found.put(id, made.outcome()));
         int open = 0;
         for (Map.Entry<String, PickRow> each : rows.entrySet()) {
-            Optional<Made> made = Optional.ofNullable(now.findings().get(each.getKey()));
+            Optional<JobFinding> made = Optional.ofNullable(now.findings().get(each.getKey()));
             Finding finding = now.knowledge().finding(each.getKey()).orElseThrow();
             // A check behind another is made only where that one calls for it.
             boolean wanted = made.isPresent() || finding.open(found) && finding.possible(now.context(), found);
@@ -81,8 +81,8 @@ final class RoundPage extends Column {
             each.getValue().setManaged(wanted);
             // What an engine made of a reading is changed where the reading is.
             each.getValue()
-                    .setDisable(made.filter(m -> m.by() != Made.By.PICKED).isPresent());
-            each.getValue().show(made.map(Made::outcome));
+                    .setDisable(made.filter(m -> m.by() != JobFinding.By.PICKED).isPresent());
+            each.getValue().show(made.map(JobFinding::outcome));
             open += wanted && made.isEmpty() ? 1 : 0;
         }
         done.setText(open == 0 ? "All checked. F5 goes on." : open == 1 ? "1 check left" : open + " checks left");
@@ -93,7 +93,7 @@ final class RoundPage extends Column {
         return rows.values().stream()
                 .filter(Node::isManaged)
                 .filter(r -> !r.isDisabled())
-                .flatMap(r -> Stops.of(r).first().stream())
+                .flatMap(r -> FocusStops.of(r).first().stream())
                 .limit(1)
                 .toList();
     }

@@ -13,7 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
-import mussel.core.job.Made;
+import mussel.core.job.JobFinding;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.core.measure.Display;
@@ -28,12 +28,12 @@ import mussel.core.verdict.VerdictWords;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
+import mussel.desktop.kit.FocusStops;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Rows;
-import mussel.desktop.kit.Stops;
 import mussel.desktop.kit.Texts;
 import mussel.desktop.kit.WhyButton;
 import mussel.work.desk.Desk;
@@ -141,7 +141,7 @@ public final class VerdictStation implements StationView {
         }
         return looks.getChildren().stream()
                 .filter(n -> ("look-" + finding).equals(n.getId()))
-                .flatMap(n -> Stops.of(n).first().stream())
+                .flatMap(n -> FocusStops.of(n).first().stream())
                 .toList();
     }
 
@@ -158,7 +158,7 @@ public final class VerdictStation implements StationView {
         words.lipSide().ifPresent(s -> said.getChildren().add(Texts.wrapped(s, "strong")));
         words.contradiction().ifPresent(s -> said.getChildren().add(Texts.caution(s)));
         boolean simulated = now.findings().values().stream()
-                .anyMatch(m -> m.by() == Made.By.SIMULATED || m.by() == Made.By.SIMULATED_HOLD);
+                .anyMatch(m -> m.by() == JobFinding.By.SIMULATED || m.by() == JobFinding.By.SIMULATED_HOLD);
         if (simulated) {
             said.getChildren()
                     .add(Texts.wrapped(
@@ -285,7 +285,7 @@ public final class VerdictStation implements StationView {
                     4,
                     new FindingRow(
                             desk, finding, finding.title() + " (" + made.by().title() + engines + ")", now));
-            if (made.by() == Made.By.OVERRULED) {
+            if (made.by() == JobFinding.By.OVERRULED) {
                 JobNote reason = JobNote.line(desk, "Why it is set by hand", Topic.OVERRULED_WHY.of(id));
                 card.getChildren().add(reason);
             }

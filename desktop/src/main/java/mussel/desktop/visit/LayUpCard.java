@@ -22,9 +22,9 @@ import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
+import mussel.desktop.kit.FocusStops;
 import mussel.desktop.kit.Row;
-import mussel.desktop.kit.SeeMe;
-import mussel.desktop.kit.Stops;
+import mussel.desktop.kit.ScrollIntoView;
 import mussel.desktop.kit.Texts;
 import mussel.work.desk.Desk;
 
@@ -53,8 +53,8 @@ final class LayUpCard extends Column {
             asked = !asked;
             lay(asked);
             if (asked) {
-                Stops.of(body).first().ifPresent(Node::requestFocus);
-                fireEvent(new SeeMe());
+                FocusStops.of(body).first().ifPresent(Node::requestFocus);
+                fireEvent(new ScrollIntoView());
             }
         });
         print.setId(getId() + "-print");

@@ -10,7 +10,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import mussel.desktop.FxThread;
 import mussel.desktop.Pressing;
-import mussel.work.shop.Incoming;
+import mussel.work.shop.ImportPreview;
 import org.junit.jupiter.api.Test;
 
 /** What a file would change, in its states: refused, nothing new, much, and on its way in. */
@@ -19,11 +19,11 @@ class TakeInPageTest {
 
     private final List<String> done = new ArrayList<>();
 
-    private static Incoming incoming(List<String> says, boolean changes) {
-        return new Incoming(FILE, says, List.of(), changes, pace -> {}, () -> {});
+    private static ImportPreview incoming(List<String> says, boolean changes) {
+        return new ImportPreview(FILE, says, List.of(), changes, pace -> {}, () -> {});
     }
 
-    private TakeInPage page(Incoming incoming) {
+    private TakeInPage page(ImportPreview incoming) {
         TakeInPage page = new TakeInPage(incoming, () -> done.add("take"), () -> done.add("leave"));
         new Scene(page, 640, 480);
         page.applyCss();
@@ -38,7 +38,8 @@ class TakeInPageTest {
     @Test
     void whatIsRefusedCannotBeTakenInAndSaysWhy() throws Exception {
         FxThread.on(() -> {
-            TakeInPage page = page(Incoming.refused(FILE, List.of("line 8: chooses “muddy”", "line 9: is no field")));
+            TakeInPage page =
+                    page(ImportPreview.refused(FILE, List.of("line 8: chooses “muddy”", "line 9: is no field")));
             assertThat(Pressing.words(page)).contains("yard.json", "Nothing of it was taken in:", "line 8", "line 9");
             assertThat(button(page, "#take-in-file-do").isDisabled()).isTrue();
             return null;

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import javafx.scene.shape.SVGPath;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.FxThread;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
@@ -14,7 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class TintTest {
-    private static Map<SVGPath, Region> drawn(FamilySheet sheet) {
+    private static Map<SVGPath, Region> drawn(SpecSheet sheet) {
         Map<SVGPath, Region> regions = new LinkedHashMap<>();
         for (Region region : sheet.drawing()) {
             SVGPath path = new SVGPath();
@@ -24,13 +24,13 @@ class TintTest {
         return regions;
     }
 
-    static java.util.List<FamilySheet> families() {
+    static java.util.List<SpecSheet> families() {
         return SheetFiles.shipped();
     }
 
     @ParameterizedTest
     @MethodSource("families")
-    void everyFamilyShowsTheSealsAndTheirFigure(FamilySheet sheet) throws Exception {
+    void everyFamilyShowsTheSealsAndTheirFigure(SpecSheet sheet) throws Exception {
         FxThread.on(() -> {
             Tint tint = new Tint();
             tint.show(drawn(sheet), Map.of("driveshaft_seals", 0.86, "propshaft_seals", 0.2, "plugs", 0.04));

@@ -27,8 +27,8 @@ import mussel.core.parts.PriceHead;
 import mussel.core.parts.PriceList;
 import mussel.core.parts.PriceQuestion;
 import mussel.core.practice.Lesson;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.core.simulated.SimulatedInstruments;
 import mussel.core.verdict.Overrides;
@@ -38,9 +38,9 @@ import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.exchange.yard.YardTables;
 import mussel.work.background.Background;
 import mussel.work.desk.Desk;
-import mussel.work.shop.Incoming;
+import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Ports;
-import mussel.work.shop.Sheets;
+import mussel.work.shop.SheetLibrary;
 import mussel.work.shop.Workshop;
 
 /** A shop on a journal in memory, with the families and tables that ship. */
@@ -121,24 +121,24 @@ public final class TestShop {
         }
     }
 
-    private static final class NoSheets implements Sheets {
+    private static final class NoSheets implements SheetLibrary {
         @Override
-        public List<FamilySheet> earlier(FamilySheet shipped) {
+        public List<SpecSheet> earlier(SpecSheet shipped) {
             return List.of();
         }
 
         @Override
-        public Kept kept(FamilySheet sheet) {
+        public Kept kept(SpecSheet sheet) {
             return new Kept(sheet.id(), sheet.id());
         }
 
         @Override
-        public Optional<FamilySheet> read(String text) {
+        public Optional<SpecSheet> read(String text) {
             return Optional.empty();
         }
 
         @Override
-        public List<String> differences(FamilySheet before, FamilySheet after) {
+        public List<String> differences(SpecSheet before, SpecSheet after) {
             return List.of();
         }
 
@@ -208,7 +208,7 @@ public final class TestShop {
         }
 
         @Override
-        public List<Pasted> pasted(FamilySheet sheet, String text) {
+        public List<Pasted> pasted(SpecSheet sheet, String text) {
             return List.of();
         }
 
@@ -234,17 +234,17 @@ public final class TestShop {
         }
 
         @Override
-        public String kits(FamilySheet sheet) {
+        public String kits(SpecSheet sheet) {
             return "";
         }
 
         @Override
-        public String kits(FamilySheet sheet, Optional<String> kept, String lines) {
+        public String kits(SpecSheet sheet, Optional<String> kept, String lines) {
             throw new JournalException("no sheets here");
         }
 
         @Override
-        public FamilySheet full(String kept) {
+        public SpecSheet full(String kept) {
             throw new JournalException("no sheets here");
         }
     }
@@ -274,8 +274,8 @@ public final class TestShop {
         }
 
         @Override
-        public Incoming look(Path file, java.util.function.IntPredicate goOn) {
-            return Incoming.refused(file, List.of("no files here"));
+        public ImportPreview look(Path file, java.util.function.IntPredicate goOn) {
+            return ImportPreview.refused(file, List.of("no files here"));
         }
 
         @Override

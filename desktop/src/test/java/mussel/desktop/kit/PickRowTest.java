@@ -58,7 +58,7 @@ class PickRowTest {
         FxThread.on(() -> {
             PickRow row = row();
             List<String> on = new ArrayList<>();
-            row.addEventHandler(GoOn.ANSWERED, e -> on.add("on"));
+            row.addEventHandler(AnsweredByKey.ANSWERED, e -> on.add("on"));
             assertThat(row.open()).isTrue();
             key(row, "9");
             assertThat(on).isEmpty();

@@ -36,7 +36,7 @@ class StopsTest {
             Button act = new Button("do it");
             VBox page = new VBox(given, optional, known, open, last, act);
             new Scene(page);
-            Stops stops = Stops.of(page);
+            FocusStops stops = FocusStops.of(page);
             assertThat(stops.first()).contains(open.stop());
             assertThat(stops.nextOpen(open.stop())).contains(last.text());
             assertThat(stops.nextOpen(last.text()))
@@ -46,7 +46,7 @@ class StopsTest {
             assertThat(stops.beside(given.text(), false)).contains(act);
             assertThat(stops.nextFigure(act)).contains(last);
             open.show(Optional.of("b"));
-            assertThat(Stops.of(page).first()).contains(last.text());
+            assertThat(FocusStops.of(page).first()).contains(last.text());
             return null;
         });
     }
@@ -61,8 +61,8 @@ class StopsTest {
             Button live = new Button("live");
             VBox page = new VBox(hidden, dead, live);
             new Scene(page);
-            assertThat(Stops.of(page).first()).contains(live);
-            assertThat(Stops.of(page).beside(live, true)).contains(live);
+            assertThat(FocusStops.of(page).first()).contains(live);
+            assertThat(FocusStops.of(page).beside(live, true)).contains(live);
             return null;
         });
     }

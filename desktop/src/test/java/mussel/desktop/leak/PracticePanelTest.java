@@ -7,8 +7,8 @@ import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.StackPane;
+import mussel.core.job.JobFinding;
 import mussel.core.job.LegRef;
-import mussel.core.job.Made;
 import mussel.core.leak.LeakMode;
 import mussel.desktop.FxThread;
 import mussel.desktop.desk.TestShop;
@@ -87,7 +87,7 @@ class PracticePanelTest {
             press("#practice-soap");
             assertThat(said()).contains("It foams: bubbles at the shift shaft");
             assertThat(desk.now().findings().get("bubbles_shift"))
-                    .isEqualTo(new Made("yes", Made.By.SIMULATED, "", ""));
+                    .isEqualTo(new JobFinding("yes", JobFinding.By.SIMULATED, "", ""));
             assertThat(desk.now().findings().get("bubbles_casting").outcome()).isEqualTo("no");
             panel.stop();
             return null;

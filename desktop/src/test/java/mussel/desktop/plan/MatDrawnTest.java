@@ -12,10 +12,10 @@ import javafx.scene.shape.Shape;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Seal;
+import mussel.core.sheet.SpecSheet;
 import mussel.desktop.FxThread;
 import mussel.desktop.desk.TestShop;
 import mussel.exchange.sheet.SheetFiles;
@@ -26,13 +26,13 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** The mat as it lies: every part is drawn, lips face as they faced, and the next place is open. */
 class MatDrawnTest {
-    static List<FamilySheet> families() {
+    static List<SpecSheet> families() {
         return SheetFiles.shipped();
     }
 
     @ParameterizedTest
     @MethodSource("families")
-    void everyPartOfEveryFamilyIsDrawnWithinItsPlace(FamilySheet sheet) throws Exception {
+    void everyPartOfEveryFamilyIsDrawnWithinItsPlace(SpecSheet sheet) throws Exception {
         FxThread.on(() -> {
             for (Part part : sheet.parts()) {
                 PartGlyph glyph = new PartGlyph(sheet, part, part.qty());
@@ -67,7 +67,7 @@ class MatDrawnTest {
 
     @ParameterizedTest
     @MethodSource("families")
-    void lipsFaceAsTheSheetSays(FamilySheet sheet) throws Exception {
+    void lipsFaceAsTheSheetSays(SpecSheet sheet) throws Exception {
         FxThread.on(() -> {
             for (Seal seal : sheet.seals()) {
                 Part part = sheet.part(seal.part()).orElseThrow();

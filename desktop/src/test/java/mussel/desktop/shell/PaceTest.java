@@ -15,7 +15,7 @@ class PaceTest {
 
     @Test
     void tellsTheLastFigureOnceTheWindowHasTime() throws Exception {
-        Pace pace = new Pace(told::add);
+        ProgressReport pace = new ProgressReport(told::add);
         FxThread.on(() -> {
             for (int done = 1; done <= 500; done++) {
                 assertThat(pace.test(done)).isTrue();
@@ -32,7 +32,7 @@ class PaceTest {
 
     @Test
     void onceStoppedItGoesOnNoFurtherAndSaysNothing() throws Exception {
-        Pace pace = new Pace(told::add);
+        ProgressReport pace = new ProgressReport(told::add);
         FxThread.on(() -> {
             assertThat(pace.test(7)).isTrue();
             pace.stop();

@@ -15,7 +15,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
-import mussel.core.job.Made;
+import mussel.core.job.JobFinding;
 import mussel.core.job.Scale;
 import mussel.core.verdict.Finding;
 import mussel.desktop.FxThread;
@@ -100,7 +100,8 @@ class VerdictStationTest {
                     .outcomes()
                     .get(0);
             press(station, "#finding-" + first + "-" + benign);
-            assertThat(desk.now().findings().get(first)).isEqualTo(new Made(benign, Made.By.PICKED, "", ""));
+            assertThat(desk.now().findings().get(first))
+                    .isEqualTo(new JobFinding(benign, JobFinding.By.PICKED, "", ""));
             assertThat(station.node().lookup("#look-" + first)).isNull();
             press(station, "#verdict-view-findings");
             assertThat(station.node().lookup("#finding-" + first)).isNotNull();
@@ -117,15 +118,15 @@ class VerdictStationTest {
             desk.read(Field.DRAINED.address(), 480, "480");
             desk.read(Field.OIL_TEMP.address(), 18, "18");
             desk.read(Field.MINUTES.address(), 60, "60");
-            assertThat(desk.now().findings().get("volume_more").by()).isEqualTo(Made.By.DRAIN);
+            assertThat(desk.now().findings().get("volume_more").by()).isEqualTo(JobFinding.By.DRAIN);
             VerdictStation station = shown(desk);
             press(station, "#verdict-view-findings");
             press(station, "#finding-volume_more-no");
             assertThat(desk.now().findings().get("volume_more"))
-                    .isEqualTo(new Made("no", Made.By.OVERRULED, "yes", ""));
+                    .isEqualTo(new JobFinding("no", JobFinding.By.OVERRULED, "yes", ""));
             assertThat(words(station)).contains("set by hand, the engines say yes");
             desk.undo();
-            assertThat(desk.now().findings().get("volume_more").by()).isEqualTo(Made.By.DRAIN);
+            assertThat(desk.now().findings().get("volume_more").by()).isEqualTo(JobFinding.By.DRAIN);
             return null;
         });
     }
@@ -136,7 +137,7 @@ class VerdictStationTest {
             Desk desk = test.milky();
             VerdictStation station = shown(desk);
             assertThat(words(station)).doesNotContain("simulated");
-            desk.note(new Fact.Chosen(Made.simulated("bubbles_driveshaft"), "yes"));
+            desk.note(new Fact.Chosen(JobFinding.simulated("bubbles_driveshaft"), "yes"));
             assertThat(words(station)).contains("simulated instrument");
             return null;
         });

@@ -47,7 +47,7 @@ import mussel.core.pump.PumpEngine;
 import mussel.core.pump.PumpInput;
 import mussel.core.pump.PumpResult;
 import mussel.core.pump.PumpWords;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.shim.LashEngine;
 import mussel.core.shim.LashInput;
 import mussel.core.shim.LashResult;
@@ -155,9 +155,9 @@ public final class Engine {
     }
 
     /** The engine {@code plan} over these families, as those a yard has added to the ones that ship. */
-    public static Engine planning(Supplier<List<FamilySheet>> families) {
+    public static Engine planning(Supplier<List<SpecSheet>> families) {
         return of("plan", PlanInput.class, (in, problems) -> in.check(families.get(), problems), in -> {
-            FamilySheet sheet = families.get().stream()
+            SpecSheet sheet = families.get().stream()
                     .filter(f -> f.id().equals(in.family()))
                     .findFirst()
                     .orElseThrow();
@@ -170,12 +170,12 @@ public final class Engine {
      * An engine that takes from this sheet what its input leaves out: the family for {@code plan}; what the case holds, and what is purged and spilt, for
      * {@code fill}. Others take nothing from a sheet.
      */
-    public static Optional<Engine> on(FamilySheet sheet, String name) {
+    public static Optional<Engine> on(SpecSheet sheet, String name) {
         Optional<Engine> engine = name.equals("plan") ? Optional.of(planning(() -> List.of(sheet))) : named(name);
         return engine.map(e -> new Engine(name, e.input, tree -> e.run.apply(filled(tree, sheet, name))));
     }
 
-    private static JsonNode filled(JsonNode tree, FamilySheet sheet, String name) {
+    private static JsonNode filled(JsonNode tree, SpecSheet sheet, String name) {
         if (!(tree instanceof ObjectNode given)) {
             return tree;
         }

@@ -24,7 +24,7 @@ import mussel.core.measure.Problem;
 import mussel.core.measure.Range;
 import mussel.core.measure.Typed;
 import mussel.core.measure.YardUnits;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
@@ -76,7 +76,7 @@ public final class Compact {
     }
 
     private static Read<ObjectNode> sound(ObjectNode compact) {
-        Read<FamilySheet> full = Expansion.expand(compact, Library.shipped());
+        Read<SpecSheet> full = Expansion.expand(compact, Library.shipped());
         List<Problem> problems = full.problems();
         if (!problems.isEmpty()) {
             return new Read<>(Optional.empty(), problems);

@@ -24,8 +24,8 @@ import mussel.core.library.StepChange;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Region;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.RecordReader;
@@ -60,7 +60,7 @@ public final class Expansion {
     }
 
     /** Reads a compact sheet that stands alone and makes the full one of it, or says everything that is wrong with it. */
-    public static Read<FamilySheet> expand(JsonNode compact, Library library) {
+    public static Read<SpecSheet> expand(JsonNode compact, Library library) {
         return expand(compact, library, id -> Optional.empty());
     }
 
@@ -69,7 +69,7 @@ public final class Expansion {
      *
      * @param bases the compact sheets there are, by family: what a sheet that shares another's is read over
      */
-    public static Read<FamilySheet> expand(
+    public static Read<SpecSheet> expand(
             JsonNode compact, Library library, Function<String, Optional<JsonNode>> bases) {
         Read<JsonNode> whole = Shared.whole(compact, bases);
         if (whole.value().isEmpty()) {
@@ -83,7 +83,7 @@ public final class Expansion {
     }
 
     /** Makes the full sheet of a compact one. */
-    public static Read<FamilySheet> expand(CompactSheet sheet, Library library) {
+    public static Read<SpecSheet> expand(CompactSheet sheet, Library library) {
         Problems problems = new Problems();
         new CompactRules(sheet, library, problems).check();
         Expansion expansion = new Expansion(library, sheet);
@@ -91,7 +91,7 @@ public final class Expansion {
         if (!problems.none()) {
             return new Read<>(Optional.empty(), problems.list());
         }
-        Read<FamilySheet> made = RecordReader.read(expansion.tree(), FamilySheet.class);
+        Read<SpecSheet> made = RecordReader.read(expansion.tree(), SpecSheet.class);
         return new Read<>(
                 made.value(), made.problems().stream().map(expansion::placed).toList());
     }

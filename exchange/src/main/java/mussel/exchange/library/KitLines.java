@@ -10,10 +10,10 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import mussel.core.library.CompactSheet;
 import mussel.core.measure.Problems;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Kit;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Read;
 
 /** Kits as people write them, a line each: what the bag is called, a colon, and what is in it with commas between, a count before what comes more than once. */
@@ -24,13 +24,13 @@ public final class KitLines {
     private KitLines() {}
 
     /** The kits of a sheet as lines. */
-    public static String write(FamilySheet sheet) {
+    public static String write(SpecSheet sheet) {
         return sheet.kits().stream()
                 .map(kit -> kit.title() + ": " + contents(sheet, kit))
                 .collect(Collectors.joining("\n"));
     }
 
-    private static String contents(FamilySheet sheet, Kit kit) {
+    private static String contents(SpecSheet sheet, Kit kit) {
         return kit.contains().stream()
                 .map(c -> (c.qty() == 1 ? "" : c.qty() + " ")
                         + sheet.part(c.part()).map(Part::title).orElse(c.part()))
@@ -38,7 +38,7 @@ public final class KitLines {
     }
 
     /** Reads lines, or says of each what is wrong with it. A kit whose name stays keeps its id. */
-    public static Read<List<Kit>> read(FamilySheet sheet, String text) {
+    public static Read<List<Kit>> read(SpecSheet sheet, String text) {
         Problems problems = new Problems();
         List<Kit> kits = new ArrayList<>();
         Set<String> ids = new HashSet<>();
@@ -68,7 +68,7 @@ public final class KitLines {
         return problems.none() ? Read.of(kits) : new Read<>(Optional.empty(), problems.list());
     }
 
-    private static Optional<PartQty> part(FamilySheet sheet, String piece, String at, Problems problems) {
+    private static Optional<PartQty> part(SpecSheet sheet, String piece, String at, Problems problems) {
         Matcher counted = COUNTED.matcher(piece);
         boolean count = counted.matches();
         String name = count ? counted.group(2) : piece;

@@ -12,8 +12,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
+import mussel.core.sheet.SpecSheet;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -39,7 +39,7 @@ public final class PastedParts {
     public record Line(String text, String number, Optional<Part> part) {}
 
     /** Reads the lines of a text; the first five hundred of more. Lines without a number and a name are left out, as headings are. */
-    public static List<Line> read(FamilySheet sheet, String text) {
+    public static List<Line> read(SpecSheet sheet, String text) {
         char between = text.indexOf('\t') >= 0 ? '\t' : text.indexOf(';') >= 0 ? ';' : ',';
         CSVFormat format = CSVFormat.DEFAULT
                 .builder()
@@ -66,12 +66,12 @@ public final class PastedParts {
                 && row.get(1).chars().anyMatch(Character::isLetter);
     }
 
-    private static Line line(FamilySheet sheet, CSVRecord row) {
+    private static Line line(SpecSheet sheet, CSVRecord row) {
         return new Line(row.stream().collect(Collectors.joining(", ")), row.get(0), named(sheet, row.get(1)));
     }
 
     /** The part of a leg that somebody means by a name; empty where none is called so, or two are alike. */
-    static Optional<Part> named(FamilySheet sheet, String name) {
+    static Optional<Part> named(SpecSheet sheet, String name) {
         Set<String> words = words(name);
         List<Part> parts = new ArrayList<>(sheet.parts());
         parts.sort(Comparator.comparingDouble((Part p) -> -alike(words, words(p.title()))));

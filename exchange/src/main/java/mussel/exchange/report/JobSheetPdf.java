@@ -9,11 +9,11 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mussel.core.job.Assessment;
-import mussel.core.job.Beside;
 import mussel.core.job.Comeback;
 import mussel.core.job.Consent;
 import mussel.core.job.Countersign;
 import mussel.core.job.EarlierHands;
+import mussel.core.job.EngineSide;
 import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
 import mussel.core.job.Job;
@@ -241,7 +241,7 @@ public final class JobSheetPdf {
 
     /** What was done beside the leg, what waits with its risk, what the owner agreed to, and whether it came back. */
     private void visit(Page page) throws IOException {
-        Beside beside = new Beside(all);
+        EngineSide beside = new EngineSide(all);
         List<String> done = beside.done();
         if (!done.isEmpty()) {
             page.pair("Beside the leg", String.join(" ", done), BODY);

@@ -18,11 +18,11 @@ import mussel.core.estimate.EstimateWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.Consent;
 import mussel.core.job.EarlierHands;
-import mussel.core.job.Loose;
+import mussel.core.job.LoosePiece;
 import mussel.core.job.OneVisit;
 import mussel.core.job.Order;
+import mussel.core.job.RepairWorth;
 import mussel.core.job.Topic;
-import mussel.core.job.Worth;
 import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.core.measure.TorqueUnit;
@@ -53,7 +53,7 @@ public final class Papers {
     public static void estimate(Assessment job, Path file, Optional<byte[]> logo) {
         Optional<OneVisit> both =
                 job.visit().filter(OneVisit::oneOwner).filter(v -> v.worth().isPresent());
-        Worth worth = OneVisit.worthOf(job)
+        RepairWorth worth = OneVisit.worthOf(job)
                 .orElseThrow(() -> new UncheckedIOException(
                         new IOException("nothing is to be done yet, so there is nothing to weigh")));
         print("Estimate, job " + job.job().id(), file, page -> {
@@ -130,7 +130,7 @@ public final class Papers {
         });
     }
 
-    private static void bars(Page page, Worth worth) throws IOException {
+    private static void bars(Page page, RepairWorth worth) throws IOException {
         EstimateWords words = worth.words();
         Money money = words.money();
         double most =
@@ -258,7 +258,7 @@ public final class Papers {
             }
             page.skip(6);
             page.heading("To be counted before the leg goes back", 12);
-            for (Loose loose : job.loose()) {
+            for (LoosePiece loose : job.loose()) {
                 String counted = loose.counted().isPresent()
                         ? Math.round(loose.counted().getAsDouble()) + " counted"
                         : "not counted yet";

@@ -11,7 +11,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import mussel.core.measure.Problem;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.RecordReader;
@@ -27,7 +27,7 @@ public record KeptSheet(String name, String text) {
     private static final int BYTES = 16;
 
     /** A sheet as it is kept. */
-    public static KeptSheet of(FamilySheet sheet) {
+    public static KeptSheet of(SpecSheet sheet) {
         JsonNode tree = Json.mapper().valueToTree(sheet);
         return of(tree);
     }
@@ -50,9 +50,9 @@ public record KeptSheet(String name, String text) {
     }
 
     /** The sheet of a text that was kept, or what this program does not understand of it. */
-    public static Read<FamilySheet> read(String text) {
+    public static Read<SpecSheet> read(String text) {
         try {
-            return RecordReader.read(Json.mapper().readTree(text), FamilySheet.class);
+            return RecordReader.read(Json.mapper().readTree(text), SpecSheet.class);
         } catch (JsonProcessingException e) {
             return new Read<>(Optional.empty(), List.of(new Problem("", "is not JSON: " + Json.plain(e))));
         }

@@ -5,7 +5,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.library.Library;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.record.Json;
@@ -31,7 +31,7 @@ public final class SheetCompiler {
         Library library = Library.of(tree);
         for (String id : SheetFiles.SHIPPED) {
             Path yaml = folder.resolve("families").resolve(id + ".yaml");
-            Read<FamilySheet> sheet =
+            Read<SpecSheet> sheet =
                     SheetFiles.family(Files.readAllBytes(yaml), () -> library, base -> Optional.empty());
             write(yaml.resolveSibling(id + ".json"), sheet, id);
         }

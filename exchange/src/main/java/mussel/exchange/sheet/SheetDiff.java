@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Changes;
 import mussel.exchange.record.Json;
 
@@ -24,13 +24,13 @@ public final class SheetDiff {
     private SheetDiff() {}
 
     /** Each difference in words, a line each; none where the two say the same. */
-    public static List<String> lines(FamilySheet before, FamilySheet after) {
+    public static List<String> lines(SpecSheet before, SpecSheet after) {
         return Changes.between(
                 byId(Json.mapper().valueToTree(before)), byId(Json.mapper().valueToTree(after)));
     }
 
     /** The same as a technician reads it, what is estimated left out. */
-    public static List<String> words(FamilySheet before, FamilySheet after) {
+    public static List<String> words(SpecSheet before, SpecSheet after) {
         return lines(before, after).stream()
                 .filter(line -> !line.startsWith("/estimates"))
                 .map(SheetDiff::words)

@@ -13,7 +13,7 @@ import java.util.function.Supplier;
 import java.util.zip.CRC32;
 import mussel.core.job.Yard;
 import mussel.core.measure.Problem;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.library.Expansion;
 import mussel.exchange.library.Library;
 import mussel.exchange.record.Json;
@@ -32,17 +32,16 @@ public final class SheetFiles {
     private SheetFiles() {}
 
     /** Reads one family sheet, compact or whole, or says everything that is wrong with it. */
-    public static Read<FamilySheet> family(byte[] utf8) {
+    public static Read<SpecSheet> family(byte[] utf8) {
         return family(utf8, SheetFiles::compact);
     }
 
     /** The same over other sheets than those that ship, for one that shares another's. */
-    public static Read<FamilySheet> family(byte[] utf8, Function<String, Optional<JsonNode>> bases) {
+    public static Read<SpecSheet> family(byte[] utf8, Function<String, Optional<JsonNode>> bases) {
         return family(utf8, Library::shipped, bases);
     }
 
-    static Read<FamilySheet> family(
-            byte[] utf8, Supplier<Library> library, Function<String, Optional<JsonNode>> bases) {
+    static Read<SpecSheet> family(byte[] utf8, Supplier<Library> library, Function<String, Optional<JsonNode>> bases) {
         Read<JsonNode> tree = Yaml.tree(utf8);
         if (tree.value().isEmpty()) {
             return new Read<>(Optional.empty(), tree.problems());
@@ -50,26 +49,26 @@ public final class SheetFiles {
         return family(tree.value().get(), library, bases);
     }
 
-    private static Read<FamilySheet> family(
+    private static Read<SpecSheet> family(
             JsonNode tree, Supplier<Library> library, Function<String, Optional<JsonNode>> bases) {
         return tree.has("format")
                 ? Expansion.expand(tree, library.get(), bases)
-                : RecordReader.read(library.get().withMeaning(asRead(tree)), FamilySheet.class);
+                : RecordReader.read(library.get().withMeaning(asRead(tree)), SpecSheet.class);
     }
 
     /**
      * Reads one family sheet or a list of them, as {@code families --json} writes it. A problem of a sheet in a list is told by its place in the list.
      */
-    public static Read<List<FamilySheet>> families(byte[] utf8) {
+    public static Read<List<SpecSheet>> families(byte[] utf8) {
         Read<JsonNode> tree = Yaml.tree(utf8);
         if (tree.value().isEmpty()) {
             return new Read<>(Optional.empty(), tree.problems());
         }
         JsonNode root = tree.value().get();
-        List<FamilySheet> sheets = new ArrayList<>();
+        List<SpecSheet> sheets = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
         for (int i = 0; i < (root.isArray() ? root.size() : 1); i++) {
-            Read<FamilySheet> read = family(root.isArray() ? root.get(i) : root, Library::shipped, SheetFiles::compact);
+            Read<SpecSheet> read = family(root.isArray() ? root.get(i) : root, Library::shipped, SheetFiles::compact);
             String place = root.isArray() ? "/" + i : "";
             read.problems().forEach(p -> problems.add(new Problem(place + p.at(), p.problem())));
             read.value().ifPresent(sheets::add);
@@ -94,12 +93,12 @@ public final class SheetFiles {
     }
 
     /** The families the product ships; read once. */
-    public static List<FamilySheet> shipped() {
+    public static List<SpecSheet> shipped() {
         return Shipped.FAMILIES;
     }
 
     /** Sheets of a family that shipped earlier, the latest first: jobs that name no sheet of their own were worked by it. */
-    public static List<FamilySheet> earlier(String id) {
+    public static List<SpecSheet> earlier(String id) {
         return EARLIER.contains(id) ? List.of(Earlier.SHEETS.get(EARLIER.indexOf(id))) : List.of();
     }
 
@@ -155,8 +154,8 @@ public final class SheetFiles {
 
     /** Read when first asked for. */
     private static final class Earlier {
-        private static final List<FamilySheet> SHEETS = EARLIER.stream()
-                .map(id -> sound(compiled("earlier/" + id + ".json", FamilySheet.class), id))
+        private static final List<SpecSheet> SHEETS = EARLIER.stream()
+                .map(id -> sound(compiled("earlier/" + id + ".json", SpecSheet.class), id))
                 .toList();
 
         private Earlier() {}
@@ -164,8 +163,8 @@ public final class SheetFiles {
 
     /** Read when first asked for. */
     private static final class Shipped {
-        private static final List<FamilySheet> FAMILIES = SHIPPED.stream()
-                .map(id -> sound(compiled("families/" + id + ".json", FamilySheet.class), id))
+        private static final List<SpecSheet> FAMILIES = SHIPPED.stream()
+                .map(id -> sound(compiled("families/" + id + ".json", SpecSheet.class), id))
                 .toList();
 
         private Shipped() {}

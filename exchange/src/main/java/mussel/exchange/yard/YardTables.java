@@ -30,7 +30,7 @@ import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.core.pump.PumpInput;
 import mussel.core.sheet.PumpPolicy;
-import mussel.core.visit.BesideItem;
+import mussel.core.visit.EngineSideItem;
 import mussel.core.yard.YardForm;
 import mussel.core.yard.YardTable;
 import mussel.core.yard.YardTable.As;
@@ -183,7 +183,7 @@ public final class YardTables {
                     "clocks",
                     "Clocks of work beside the leg",
                     "Hours or months, whichever comes first. What is not named goes by what manuals commonly ask; the engine’s own manual outranks both.",
-                    Column.word("/item", "work", words(BesideItem.values())),
+                    Column.word("/item", "work", words(EngineSideItem.values())),
                     Column.bare("/hours", "hours", "100", As.NUMBER),
                     Column.bare("/months", "months", "12", As.NUMBER)),
             single(

@@ -10,7 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import mussel.core.measure.Problem;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.sheet.SheetFiles;
@@ -141,7 +141,7 @@ class EnginesRefuseTest {
 
     @Test
     void aYardsOwnFamilyIsPlannedForToo() {
-        FamilySheet tern = SheetFiles.shipped().get(0);
+        SpecSheet tern = SheetFiles.shipped().get(0);
         Engine own = Engine.planning(() -> List.of(tern));
 
         assertThat(own.run(PLAN.getBytes(UTF_8)).value()).isPresent();

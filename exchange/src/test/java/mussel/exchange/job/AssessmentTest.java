@@ -17,8 +17,8 @@ import mussel.core.job.Field;
 import mussel.core.job.HeldTest;
 import mussel.core.job.Inspection;
 import mussel.core.job.Job;
+import mussel.core.job.JobFinding;
 import mussel.core.job.LegRef;
-import mussel.core.job.Made;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.Surroundings;
@@ -29,7 +29,7 @@ import mussel.core.leak.LeakReading;
 import mussel.core.leak.LeakTrace;
 import mussel.core.leak.Stage;
 import mussel.core.plan.Plan.PlannedStep;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Judge;
 import mussel.exchange.sheet.SheetFiles;
@@ -39,7 +39,7 @@ import org.junit.jupiter.api.Test;
 /** What is computed for a job of a shipped family, from its first entry to its tag. */
 class AssessmentTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 23);
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
     private static final Yard YARD = SheetFiles.shippedYard();
     private static final Judge JUDGE = new Judge(KnowledgeFiles.shipped());
 
@@ -255,11 +255,11 @@ class AssessmentTest {
         hold(LeakMode.PRESSURE, false, 0.0001, Stage.STILL, 0);
         hold(LeakMode.VACUUM, true, 0.03, Stage.STILL, 0);
         assertThat(now().findings())
-                .containsEntry("volume_more", new Made("yes", Made.By.DRAIN, "", ""))
-                .containsEntry("free_water_first", new Made("plenty", Made.By.DRAIN, "", ""))
-                .containsEntry("magnet", new Made("bristle", Made.By.PICKED, "", ""))
-                .containsEntry("pressure_hold", new Made("tight", Made.By.HOLD, "", ""))
-                .containsEntry("vacuum_hold", new Made("slow", Made.By.SIMULATED_HOLD, "", ""))
+                .containsEntry("volume_more", new JobFinding("yes", JobFinding.By.DRAIN, "", ""))
+                .containsEntry("free_water_first", new JobFinding("plenty", JobFinding.By.DRAIN, "", ""))
+                .containsEntry("magnet", new JobFinding("bristle", JobFinding.By.PICKED, "", ""))
+                .containsEntry("pressure_hold", new JobFinding("tight", JobFinding.By.HOLD, "", ""))
+                .containsEntry("vacuum_hold", new JobFinding("slow", JobFinding.By.SIMULATED_HOLD, "", ""))
                 .doesNotContainKey("volume_less");
         assertThat(now().verdict().cause("driveshaft_water_lip").orElseThrow().probability())
                 .isGreaterThan(now().verdict()
@@ -305,7 +305,8 @@ class AssessmentTest {
         note(new Fact.Chosen(Scale.OVERRULED.of("volume_more"), "no"));
         note(new Fact.Noted(Topic.OVERRULED_WHY.of("volume_more"), "filled lying down"));
         assertThat(now().findings())
-                .containsEntry("volume_more", new Made("no", Made.By.OVERRULED, "yes", "filled lying down"));
+                .containsEntry(
+                        "volume_more", new JobFinding("no", JobFinding.By.OVERRULED, "yes", "filled lying down"));
     }
 
     @Test
@@ -367,10 +368,10 @@ class AssessmentTest {
     void suspicionFallsOnPlacesOnceSomethingSpeaksForThem() {
         assertThat(now().suspicion()).isEmpty();
         note(new Fact.Chosen(Scale.OIL_WATER.address(), "milky"));
-        note(new Fact.Chosen(Made.simulated("bubbles_driveshaft"), "yes"));
+        note(new Fact.Chosen(JobFinding.simulated("bubbles_driveshaft"), "yes"));
         assertThat(now().suspicion()).doesNotContainKey("impeller");
         assertThat(now().suspicion().get("driveshaft_seals")).isGreaterThan(0.8);
-        assertThat(now().findings().get("bubbles_driveshaft").by()).isEqualTo(Made.By.SIMULATED);
+        assertThat(now().findings().get("bubbles_driveshaft").by()).isEqualTo(JobFinding.By.SIMULATED);
         assertThat(now().verdictWords().head()).startsWith("Driveshaft seals");
         assertThat(now().verdictWords().notes()).hasSizeGreaterThanOrEqualTo(2);
     }

@@ -25,8 +25,8 @@ import mussel.core.job.Surroundings;
 import mussel.core.job.Topic;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.Planning;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
@@ -38,10 +38,10 @@ import org.junit.jupiter.params.provider.EnumSource;
 /** What stands beside each station: its caution, its sentence, the one act, and what is folded away. */
 class BriefTest {
     private final List<Entry> journal = new ArrayList<>();
-    private FamilySheet sheet = family("tern-60");
+    private SpecSheet sheet = family("tern-60");
     private Map<String, Integer> shelf = Map.of();
 
-    private static FamilySheet family(String id) {
+    private static SpecSheet family(String id) {
         return SheetFiles.shipped().stream()
                 .filter(s -> s.id().equals(id))
                 .findFirst()

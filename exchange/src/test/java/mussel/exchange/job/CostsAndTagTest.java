@@ -15,12 +15,12 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
-import mussel.core.job.Further;
 import mussel.core.job.GoalCosts;
 import mussel.core.job.Job;
 import mussel.core.job.LegRef;
 import mussel.core.job.OilGrade;
 import mussel.core.job.ProofWork.Proof;
+import mussel.core.job.RepairOption;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.Stores;
@@ -33,7 +33,7 @@ import mussel.core.plan.Plan;
 import mussel.core.plan.PlanEngine;
 import mussel.core.plan.PlanResult;
 import mussel.core.plan.Planning;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.VerdictInput;
 import mussel.core.verdict.VerdictResult;
@@ -47,17 +47,17 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What decisions weigh on this very leg, what it came in for, and what a leg is not tagged with in silence. */
 class CostsAndTagTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 23);
-    private static final FamilySheet TERN = sheet("tern-60");
-    private static final FamilySheet WREN = sheet("wren-8");
+    private static final SpecSheet TERN = sheet("tern-60");
+    private static final SpecSheet WREN = sheet("wren-8");
     private static final Yard YARD = SheetFiles.shippedYard();
 
     private final List<Entry> journal = new ArrayList<>();
-    private FamilySheet sheet = TERN;
+    private SpecSheet sheet = TERN;
     private Judge judge = new Judge(KnowledgeFiles.shipped());
     private ZoneId zone = ZoneId.of("UTC");
     private Instant at = Instant.parse("2026-11-22T23:30:00Z");
 
-    private static FamilySheet sheet(String id) {
+    private static SpecSheet sheet(String id) {
         return SheetFiles.shipped().stream()
                 .filter(s -> s.id().equals(id))
                 .findFirst()
@@ -99,7 +99,7 @@ class CostsAndTagTest {
                         zone));
     }
 
-    private Further further(String goal) {
+    private RepairOption further(String goal) {
         return now().further().stream()
                 .filter(f -> f.goal().equals(goal))
                 .findFirst()
@@ -137,7 +137,7 @@ class CostsAndTagTest {
         choose(Scale.OIL_WATER.address(), "milky");
         choose(Scale.WASHERS.of("drain"), "torn");
         for (int chosen = 0; chosen < 3; chosen++) {
-            for (Further f : now().further()) {
+            for (RepairOption f : now().further()) {
                 f.probability().ifPresent(p -> assertThat(f.worthIt())
                         .as(f.goal())
                         .isEqualTo(decision(f.goal()).act()));

@@ -16,9 +16,9 @@ import mussel.core.job.LearnerSteps.Count;
 import mussel.core.job.LearnerSteps.Kind;
 import mussel.core.job.LegRef;
 import mussel.core.job.Yard;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.log.LogCsv;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.RecordReader;
@@ -27,7 +27,7 @@ import org.junit.jupiter.api.Test;
 
 /** What a learner has done: steps by kind, alone or with help, from the ticks. */
 class LearnerStepsTest {
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
     private static final Instant NINE = Instant.parse("2026-11-23T09:00:00Z");
     private static final Kind CARRIER = new Kind(Phase.STRIP, Place.PROP_CARRIER);
 

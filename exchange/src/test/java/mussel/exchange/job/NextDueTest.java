@@ -17,7 +17,7 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Surroundings;
 import mussel.core.log.Due;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
@@ -26,7 +26,7 @@ import org.junit.jupiter.api.Test;
 /** From which day and which hours each service counts. */
 class NextDueTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 7, 1);
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
 
     private final List<Entry> journal = new ArrayList<>();
 

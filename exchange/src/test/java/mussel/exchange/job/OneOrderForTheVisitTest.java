@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import mussel.core.job.Assessment;
-import mussel.core.job.Beside;
+import mussel.core.job.EngineSide;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -24,7 +24,7 @@ import mussel.core.measure.StopToken;
 import mussel.core.parts.Objective;
 import mussel.core.parts.Wanted;
 import mussel.core.plan.Planning;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
@@ -45,7 +45,7 @@ class OneOrderForTheVisitTest {
 
     private final List<Entry> entries = new ArrayList<>();
 
-    private void open(FamilySheet sheet) {
+    private void open(SpecSheet sheet) {
         note(new Fact.Opened(new LegRef("b", "Byssus", LegRef.Position.SINGLE, sheet.id())));
     }
 
@@ -57,17 +57,17 @@ class OneOrderForTheVisitTest {
         note(new Fact.Chosen(Scale.BESIDE.of(item), answer));
     }
 
-    private Assessment now(FamilySheet sheet) {
+    private Assessment now(SpecSheet sheet) {
         return Assessment.of(Job.of(entries), sheet, AROUND);
     }
 
-    static List<FamilySheet> families() {
+    static List<SpecSheet> families() {
         return SheetFiles.shipped();
     }
 
     @ParameterizedTest
     @MethodSource("families")
-    void whatIsToDoOnTheEngineSideIsInTheSameOrderAndSomebodySellsIt(FamilySheet sheet) {
+    void whatIsToDoOnTheEngineSideIsInTheSameOrderAndSomebodySellsIt(SpecSheet sheet) {
         open(sheet);
         note(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes"));
         List<String> leg = now(sheet).supply().need().keySet().stream().toList();
@@ -93,7 +93,7 @@ class OneOrderForTheVisitTest {
 
     @Test
     void whatIsSoundPutOffOrDoneWithoutAnOrderWantsNothing() {
-        FamilySheet tern = SheetFiles.shipped().get(0);
+        SpecSheet tern = SheetFiles.shipped().get(0);
         open(tern);
         beside("plugs", "sound");
         beside("fuel", "put_off");
@@ -107,7 +107,9 @@ class OneOrderForTheVisitTest {
                 .doesNotContainKey("trim_tab");
         note(Fact.Read.byHand(Field.ANODE_LEFT.of("tab"), 30, "30"));
         assertThat(now(tern).supply().need()).containsKey("trim_tab");
-        assertThat(new Beside(now(tern)).answered()).as("planned is not done").isFalse();
+        assertThat(new EngineSide(now(tern)).answered())
+                .as("planned is not done")
+                .isFalse();
         assertThat(now(tern).blocks()).anyMatch(b -> b.contains("not done: Anodes"));
         beside("anodes", "put_off");
         assertThat(now(tern).blocks()).noneMatch(b -> b.contains("Anodes"));
@@ -115,7 +117,7 @@ class OneOrderForTheVisitTest {
 
     @Test
     void whatWasOrderedForWorkThatIsDoneIsUsedUpAndNotPutOnTheShelf() {
-        FamilySheet tern = SheetFiles.shipped().get(0);
+        SpecSheet tern = SheetFiles.shipped().get(0);
         open(tern);
         beside("plugs", "to_do");
         note(Fact.Read.byHand(Field.CYLINDERS.address(), 3, "3"));

@@ -19,8 +19,8 @@ import mussel.core.book.SpringWork;
 import mussel.core.estimate.EstimateEngine;
 import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
-import mussel.core.job.Beside;
 import mussel.core.job.Consent;
+import mussel.core.job.EngineSide;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -29,10 +29,10 @@ import mussel.core.job.LegBefore;
 import mussel.core.job.LegRef;
 import mussel.core.job.OneVisit;
 import mussel.core.job.Order;
+import mussel.core.job.OtherLeg;
 import mussel.core.job.OwnRecord;
 import mussel.core.job.Scale;
 import mussel.core.job.SecondWave;
-import mussel.core.job.Sister;
 import mussel.core.job.Station;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
@@ -42,7 +42,7 @@ import mussel.core.log.Due;
 import mussel.core.parts.Objective;
 import mussel.core.parts.Wanted;
 import mussel.core.plan.Planning;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
@@ -52,7 +52,7 @@ import org.junit.jupiter.api.Test;
 /** Two legs of a twin in one visit, the owner's word over both, and what a visit leaves for the next. */
 class OneVisitTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 23);
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
     private static final Judge JUDGE = new Judge(KnowledgeFiles.shipped());
     private static final Surroundings AROUND = new Surroundings(
             SheetFiles.shippedYard(),
@@ -71,13 +71,13 @@ class OneVisitTest {
         private final List<Entry> entries = new ArrayList<>();
         private final int job;
 
-        private final FamilySheet sheet;
+        private final SpecSheet sheet;
 
         Leg(int job, LegRef.Position position) {
             this(job, "Spat Lass", position, TERN);
         }
 
-        Leg(int job, String boat, LegRef.Position position, FamilySheet sheet) {
+        Leg(int job, String boat, LegRef.Position position, SpecSheet sheet) {
             this.job = job;
             this.sheet = sheet;
             note(new Fact.Opened(new LegRef("l" + job, boat, position, sheet.id())));
@@ -106,8 +106,8 @@ class OneVisitTest {
 
         Assessment beside(Leg other) {
             Optional<Assessment> sister =
-                    Sister.oneVisit(read(), other.read()) ? Optional.of(other.alone()) : Optional.empty();
-            return Assessment.of(read(), sheet, AROUND.beside(new Sister(other.read(), sister)));
+                    OtherLeg.oneVisit(read(), other.read()) ? Optional.of(other.alone()) : Optional.empty();
+            return Assessment.of(read(), sheet, AROUND.beside(new OtherLeg(other.read(), sister)));
         }
 
         Assessment after(LegBefore before) {
@@ -255,7 +255,7 @@ class OneVisitTest {
         assertThat(VisitWith.meant("  ", open, 1)).isEmpty();
     }
 
-    private static FamilySheet family(String id) {
+    private static SpecSheet family(String id) {
         return SheetFiles.shipped().stream()
                 .filter(f -> f.id().equals(id))
                 .findFirst()
@@ -402,7 +402,7 @@ class OneVisitTest {
                 .note(new Fact.Noted(Topic.PUT_OFF_WHY.of("propshaft_seals"), "no seals in the yard"))
                 .note(new Fact.Chosen(Scale.BESIDE.of("thermostat"), "put_off"));
         assertThat(port.alone().goals()).isEmpty();
-        assertThat(new Beside(port.alone()).waiting())
+        assertThat(new EngineSide(port.alone()).waiting())
                 .anySatisfy(
                         w -> assertThat(w).startsWith("Propeller shaft seals").contains("no seals in the yard", "€"));
         assertThat(port.alone().due())
@@ -413,11 +413,11 @@ class OneVisitTest {
                     assertThat(d.on()).isEqualTo(TODAY.plusMonths(1));
                 });
         Leg next = new Leg(5, LegRef.Position.PORT);
-        assertThat(new Beside(next.after(port.left())).greeting().values())
+        assertThat(new EngineSide(next.after(port.left())).greeting().values())
                 .hasSize(2)
                 .anySatisfy(w -> assertThat(w).contains("Propeller shaft seals", "no seals in the yard"));
         next.goal("propshaft_seals");
-        assertThat(new Beside(next.after(port.left())).greeting()).hasSize(1);
+        assertThat(new EngineSide(next.after(port.left())).greeting()).hasSize(1);
     }
 
     @Test

@@ -24,7 +24,7 @@ import mussel.core.job.Surroundings;
 import mussel.core.measure.StopToken;
 import mussel.core.parts.Objective;
 import mussel.core.plan.Planning;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
@@ -35,7 +35,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** What a leg's own history says of a figure, and what it makes known without asking. */
 class PlausibleTest {
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 23);
     private static final LegRef LEG = new LegRef("l", "Spat Lass", LegRef.Position.PORT, "tern-60");
 

@@ -30,7 +30,7 @@ import mussel.core.leak.LeakReading;
 import mussel.core.leak.Stage;
 import mussel.core.measure.Explanation;
 import mussel.core.plan.Planning;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.torque.TorqueWords;
 import mussel.core.verdict.Judge;
 import mussel.exchange.parts.CatalogueFiles;
@@ -40,7 +40,7 @@ import org.junit.jupiter.api.Test;
 
 /** Setting up the gears of a big leg, and proving it, as its entries leave them. */
 class SetupAndProofTest {
-    private static final FamilySheet SKUA = SheetFiles.shipped().stream()
+    private static final SpecSheet SKUA = SheetFiles.shipped().stream()
             .filter(f -> f.id().equals("skua-225"))
             .findFirst()
             .orElseThrow();

@@ -23,15 +23,15 @@ import mussel.core.parts.PartsInput;
 import mussel.core.parts.PartsResult;
 import mussel.core.parts.Price;
 import mussel.core.parts.Seller;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
 
 class ShelfPlanTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 29);
-    private static final List<FamilySheet> FAMILIES = SheetFiles.shipped();
-    private static final FamilySheet TERN =
+    private static final List<SpecSheet> FAMILIES = SheetFiles.shipped();
+    private static final SpecSheet TERN =
             FAMILIES.stream().filter(f -> f.id().equals("tern-60")).findFirst().orElseThrow();
     private static final Yard YARD = SheetFiles.shippedYard().keeping(List.of());
 
@@ -90,7 +90,7 @@ class ShelfPlanTest {
         for (int round = 0; round < 40; round++) {
             List<Yard.Least> least = new ArrayList<>();
             Map<String, Integer> counts = new HashMap<>();
-            for (FamilySheet family : FAMILIES) {
+            for (SpecSheet family : FAMILIES) {
                 family.parts().stream().filter(p -> random.nextInt(6) == 0).forEach(p -> {
                     least.add(new Yard.Least(family.id(), p.id(), random.nextInt(4)));
                     if (family == TERN) {

@@ -22,6 +22,7 @@ import mussel.core.job.Job;
 import mussel.core.job.LegRef;
 import mussel.core.job.LegStates;
 import mussel.core.job.RepairQuestion;
+import mussel.core.job.RepairWorth;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.StepAsk;
@@ -29,15 +30,14 @@ import mussel.core.job.StopPoint;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Topic;
-import mussel.core.job.Worth;
 import mussel.core.measure.StopToken;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.Planning;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.LegState.Condition;
@@ -52,9 +52,9 @@ class StateOfJobTest {
     private static final Judge JUDGE = new Judge(KnowledgeFiles.shipped());
 
     private final List<Entry> journal = new ArrayList<>();
-    private FamilySheet sheet = SheetFiles.shipped().get(0);
+    private SpecSheet sheet = SheetFiles.shipped().get(0);
 
-    private void begin(FamilySheet of) {
+    private void begin(SpecSheet of) {
         sheet = of;
         journal.clear();
         note(new Fact.Opened(new LegRef("l", "Spat Lass", LegRef.Position.PORT, of.id())));
@@ -99,7 +99,7 @@ class StateOfJobTest {
         Random random = new Random(34);
         List<RepairTables.StateRule> rules =
                 KnowledgeFiles.shipped().repairs().orElseThrow().states();
-        for (FamilySheet family : SheetFiles.shipped()) {
+        for (SpecSheet family : SheetFiles.shipped()) {
             for (int run = 0; run < 12; run++) {
                 begin(family);
                 family.goals().stream()
@@ -171,7 +171,7 @@ class StateOfJobTest {
         begin(sheet);
         milky();
         note(new Fact.Chosen(Scale.GOAL.of("driveshaft_seals"), "yes"));
-        Worth worth = now().worth().orElseThrow();
+        RepairWorth worth = now().worth().orElseThrow();
         assertThat(worth.stops()).isNotEmpty();
         for (StopPoint stop : worth.stops()) {
             assertThat(now().stripSteps())

@@ -21,14 +21,14 @@ import mussel.core.job.Topic;
 import mussel.core.parts.Catalogue;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.Planning;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import org.junit.jupiter.api.Test;
 
 class StepMinutesTest {
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
     private static final Judge JUDGE = new Judge(KnowledgeFiles.shipped());
     private final List<Entry> journal = new ArrayList<>();
 

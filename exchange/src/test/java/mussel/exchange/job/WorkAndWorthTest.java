@@ -15,14 +15,15 @@ import mussel.core.job.BenchLine;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
-import mussel.core.job.Further;
 import mussel.core.job.Job;
+import mussel.core.job.JobFinding;
 import mussel.core.job.LegRef;
-import mussel.core.job.Loose;
-import mussel.core.job.Made;
+import mussel.core.job.LoosePiece;
 import mussel.core.job.Order;
 import mussel.core.job.PumpHabit;
 import mussel.core.job.PumpWork;
+import mussel.core.job.RepairOption;
+import mussel.core.job.RepairWorth;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.Stores;
@@ -30,7 +31,6 @@ import mussel.core.job.Supply;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Topic;
 import mussel.core.job.TorqueWork;
-import mussel.core.job.Worth;
 import mussel.core.job.Yard;
 import mussel.core.measure.StopToken;
 import mussel.core.parts.Objective;
@@ -38,8 +38,8 @@ import mussel.core.parts.Wanted;
 import mussel.core.plan.Planning;
 import mussel.core.pump.PumpInput.Extent;
 import mussel.core.pump.PumpResult.PartVerdict;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.PumpPolicy;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 import mussel.exchange.parts.CatalogueFiles;
 import mussel.exchange.sheet.SheetFiles;
@@ -49,7 +49,7 @@ import org.junit.jupiter.api.Test;
 /** A job's pump, parts, shelf, orders and worth, as its entries leave them. */
 class WorkAndWorthTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 23);
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
     private static final Judge JUDGE = new Judge(KnowledgeFiles.shipped());
 
     private final List<Entry> journal = new ArrayList<>();
@@ -108,7 +108,7 @@ class WorkAndWorthTest {
         assertThat(now().pump().input().vanes()).hasSize(6);
         assertThat(now().findings().get("vane_tips")).satisfies(m -> {
             assertThat(m.outcome()).isEqualTo("worn");
-            assertThat(m.by()).isEqualTo(Made.By.PUMP);
+            assertThat(m.by()).isEqualTo(JobFinding.By.PUMP);
         });
         assertThat(now().findings().get("vane_set").outcome()).isEqualTo("straight");
         assertThat(now().verdict().cause("impeller_worn").orElseThrow().probability())
@@ -166,7 +166,7 @@ class WorkAndWorthTest {
         choose(Scale.FLOW_WHERE.of("1"), "tank");
 
         assertThat(now().pump().result().flows()).hasSize(1);
-        assertThat(now().findings().get("flow_ratio").by()).isEqualTo(Made.By.SIMULATED_FLOW);
+        assertThat(now().findings().get("flow_ratio").by()).isEqualTo(JobFinding.By.SIMULATED_FLOW);
     }
 
     @Test
@@ -291,10 +291,10 @@ class WorkAndWorthTest {
     void everyGoalIsPricedNowAndLater() {
         choose(Address.the("oil_water"), "milky");
         goal("driveshaft_seals");
-        List<Further> further = now().further();
+        List<RepairOption> further = now().further();
 
         assertThat(further).hasSize(TERN.goals().size());
-        Further impeller = further.stream()
+        RepairOption impeller = further.stream()
                 .filter(f -> f.goal().equals("impeller"))
                 .findFirst()
                 .orElseThrow();
@@ -306,8 +306,8 @@ class WorkAndWorthTest {
                         within(1e-9));
         assertThat(impeller.laterMoney()).isGreaterThan(impeller.extraMoney() + 100);
         assertThat(further)
-                .filteredOn(Further::chosen)
-                .extracting(Further::goal)
+                .filteredOn(RepairOption::chosen)
+                .extracting(RepairOption::goal)
                 .containsExactly("driveshaft_seals");
         assertThat(further)
                 .filteredOn(f -> f.goal().equals("propshaft_seals"))
@@ -330,7 +330,7 @@ class WorkAndWorthTest {
         assertThat(now().worth()).isEmpty();
         choose(Address.the("oil_water"), "milky");
         goal("driveshaft_seals");
-        Worth worth = now().worth().orElseThrow();
+        RepairWorth worth = now().worth().orElseThrow();
 
         assertThat(worth.result().options())
                 .extracting(o -> o.name())
@@ -373,7 +373,7 @@ class WorkAndWorthTest {
             assertThat(l.off()).isFalse();
         });
         read(Field.COUNTED.of("top_washers"), 2);
-        assertThat(now().loose()).filteredOn(Loose::off).singleElement().satisfies(l -> {
+        assertThat(now().loose()).filteredOn(LoosePiece::off).singleElement().satisfies(l -> {
             assertThat(l.part()).isEqualTo("top_washers");
             assertThat(l.expected()).isEqualTo(3);
         });
@@ -419,7 +419,7 @@ class WorkAndWorthTest {
 
     @Test
     void noTorqueOfAShippedFamilyOverloadsItsBoltAndMostHaveAWrenchInTheYard() {
-        for (FamilySheet sheet : SheetFiles.shipped()) {
+        for (SpecSheet sheet : SheetFiles.shipped()) {
             Job job = Job.of(List.of(new Entry(
                     1,
                     1,

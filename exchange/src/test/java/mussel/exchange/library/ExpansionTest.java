@@ -25,10 +25,10 @@ import mussel.core.plan.Plan;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.Planner;
 import mussel.core.sheet.Construction;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Region;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.Yaml;
 import mussel.exchange.sheet.SheetFiles;
@@ -41,17 +41,17 @@ import org.junit.jupiter.params.provider.MethodSource;
 class ExpansionTest {
     private static final long SEED = 20_261_129;
     private static final int LEGS = 150;
-    private static final List<FamilySheet> MADE = made();
+    private static final List<SpecSheet> MADE = made();
 
-    static Stream<FamilySheet> legs() {
+    static Stream<SpecSheet> legs() {
         return MADE.stream();
     }
 
-    private static List<FamilySheet> made() {
+    private static List<SpecSheet> made() {
         Random random = new Random(SEED);
         return IntStream.range(0, LEGS)
                 .mapToObj(i -> {
-                    Read<FamilySheet> read = Expansion.expand(compact(random, i), Library.shipped());
+                    Read<SpecSheet> read = Expansion.expand(compact(random, i), Library.shipped());
                     assertThat(read.problems()).as("leg " + i).isEmpty();
                     return read.value().orElseThrow();
                 })
@@ -92,7 +92,7 @@ class ExpansionTest {
 
     @ParameterizedTest
     @MethodSource("legs")
-    void everyGoalPlansInAPhysicalOrderAndGoesBack(FamilySheet sheet) {
+    void everyGoalPlansInAPhysicalOrderAndGoesBack(SpecSheet sheet) {
         List<String> all = sheet.goals().stream().map(Goal::id).toList();
         List<List<String>> sets = new ArrayList<>(all.stream().map(List::of).toList());
         sets.add(all);
@@ -131,13 +131,13 @@ class ExpansionTest {
 
     @ParameterizedTest
     @MethodSource("legs")
-    void noTextIsLeftWithBraces(FamilySheet sheet) {
+    void noTextIsLeftWithBraces(SpecSheet sheet) {
         sheet.steps().forEach(s -> assertThat(s.toString()).doesNotContain("{", "}"));
     }
 
     @Test
     void whatNobodyKnowsIsNotInvented() {
-        FamilySheet sheet = expanded(begun("Nameless 40", Size.MID));
+        SpecSheet sheet = expanded(begun("Nameless 40", Size.MID));
 
         assertThat(sheet.id()).isEqualTo("nameless-40");
         assertThat(sheet.oil().capacityMl()).isEmpty();
@@ -177,7 +177,7 @@ class ExpansionTest {
                                         .getBytes(StandardCharsets.UTF_8))
                         .value()
                         .orElseThrow());
-        FamilySheet sheet = expanded(compact);
+        SpecSheet sheet = expanded(compact);
 
         assertThat(sheet.oil().capacityMl().orElseThrow()).isBetween(443.0, 444.0);
         var leg = sheet.fastener("leg_bolts").orElseThrow();
@@ -195,8 +195,8 @@ class ExpansionTest {
         assertThat(sheet.step("leg_tight").orElseThrow().tools()).contains("socket 14 mm", "torque wrench 10-60 N·m");
     }
 
-    private static FamilySheet expanded(JsonNode compact) {
-        Read<FamilySheet> read = Expansion.expand(compact, Library.shipped());
+    private static SpecSheet expanded(JsonNode compact) {
+        Read<SpecSheet> read = Expansion.expand(compact, Library.shipped());
         assertThat(read.problems()).isEmpty();
         return read.value().orElseThrow();
     }
@@ -257,7 +257,7 @@ class ExpansionTest {
                 .orElseThrow();
         ObjectNode compact = begun("Nameless 40", Size.MID);
         change.properties().forEach(f -> compact.set(f.getKey(), f.getValue()));
-        FamilySheet sheet = expanded(compact);
+        SpecSheet sheet = expanded(compact);
 
         assertThat(sheet.step("leg_drop").orElseThrow().title()).isEqualTo("Down with it");
         assertThat(sheet.step("leg_drop").orElseThrow().minutes().high()).isEqualTo(3);

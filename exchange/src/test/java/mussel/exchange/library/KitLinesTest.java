@@ -4,20 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import mussel.core.measure.Problem;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Kit;
 import mussel.core.sheet.PartQty;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class KitLinesTest {
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
 
     @Test
     void theKitsOfEveryFamilyComeBackAsTheyWereWritten() {
-        for (FamilySheet family : SheetFiles.shipped()) {
+        for (SpecSheet family : SheetFiles.shipped()) {
             List<Kit> read =
                     KitLines.read(family, KitLines.write(family)).value().orElseThrow();
             assertThat(read)

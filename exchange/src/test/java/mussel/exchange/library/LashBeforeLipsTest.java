@@ -7,25 +7,25 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import mussel.core.plan.PlanInput;
 import mussel.core.plan.Planning;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What would have to be undone again is done before: lash before new lips, the shift of a split case before test, propeller and oil. */
 class LashBeforeLipsTest {
-    static Stream<FamilySheet> families() {
+    static Stream<SpecSheet> families() {
         return SheetFiles.shipped().stream();
     }
 
-    private static List<String> steps(FamilySheet sheet, List<String> goals) {
+    private static List<String> steps(SpecSheet sheet, List<String> goals) {
         PlanInput in = new PlanInput(sheet.id(), goals, 0, false, Optional.empty(), List.of(), 1);
         return new Planning().of(in, sheet).steps().stream().map(s -> s.id()).toList();
     }
 
     @ParameterizedTest
     @MethodSource("families")
-    void lashIsMeasuredBeforeNewLipsAndRingsGoIn(FamilySheet sheet) {
+    void lashIsMeasuredBeforeNewLipsAndRingsGoIn(SpecSheet sheet) {
         List<String> steps = steps(sheet, List.of("gears", "driveshaft_seals", "propshaft_seals"));
         assertThat(steps).containsSubsequence("lash_check", "prop_seals_in", "prop_carrier_in");
         assertThat(steps).containsSubsequence("lash_check", "seals_in", "carrier_in");
@@ -33,7 +33,7 @@ class LashBeforeLipsTest {
 
     @ParameterizedTest
     @MethodSource("families")
-    void theShiftOfASplitCaseIsFeltBeforeWhatWouldBeUndoneAgain(FamilySheet sheet) {
+    void theShiftOfASplitCaseIsFeltBeforeWhatWouldBeUndoneAgain(SpecSheet sheet) {
         List<String> steps = steps(sheet, List.of("propshaft_seals"));
         boolean split = sheet.part("skeg_half").isPresent();
         assertThat(steps.contains("shift_felt")).isEqualTo(split);

@@ -7,8 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import mussel.core.library.Size;
 import mussel.core.measure.Problem;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.SetupSheet.Limits;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Read;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,7 +22,7 @@ class LashToldTest {
             "gear_teeth", "26",
             "pitch_radius", "33 mm");
 
-    private static Read<FamilySheet> told(Map<String, String> values) {
+    private static Read<SpecSheet> told(Map<String, String> values) {
         ObjectNode begun =
                 Compact.begin("n-40", "N 40", Size.MID, Map.of()).value().orElseThrow();
         Map<String, String> placed = new LinkedHashMap<>();
@@ -32,7 +32,7 @@ class LashToldTest {
 
     @Test
     void whatIsPrintedAndCountedMakesASetUp() {
-        FamilySheet sheet = told(ALL).value().orElseThrow();
+        SpecSheet sheet = told(ALL).value().orElseThrow();
         assertThat(sheet.setup()).hasValueSatisfying(setup -> {
             assertThat(setup.pinion().constantMm()).as("nobody has read it").isEmpty();
             assertThat(setup.gears().get(0).lash()).isEqualTo(new Limits(0.15, 0.3));

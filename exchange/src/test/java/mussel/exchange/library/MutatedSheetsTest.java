@@ -15,8 +15,8 @@ import java.util.Random;
 import java.util.stream.Collectors;
 import mussel.core.measure.Problem;
 import mussel.core.plan.Planner;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.Yaml;
 import mussel.exchange.sheet.SheetFiles;
@@ -69,7 +69,7 @@ class MutatedSheetsTest {
     /** Whether it was read; whatever was is planned goal by goal. */
     private static boolean tried(int number, JsonNode sheet) {
         try {
-            Read<FamilySheet> read = SheetFiles.family(sheet.toString().getBytes(StandardCharsets.UTF_8));
+            Read<SpecSheet> read = SheetFiles.family(sheet.toString().getBytes(StandardCharsets.UTF_8));
             assertThat(read.value().isPresent()).isNotEqualTo(!read.problems().isEmpty());
             assertThat(read.problems()).allSatisfy(MutatedSheetsTest::isTold);
             read.value().ifPresent(full -> {

@@ -6,7 +6,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 import mussel.exchange.sheet.SheetFiles;
@@ -18,7 +18,7 @@ class OwnStepsTest {
         return SheetFiles.compact("tern-60").orElseThrow().deepCopy();
     }
 
-    private static Read<FamilySheet> read(ObjectNode sheet) {
+    private static Read<SpecSheet> read(ObjectNode sheet) {
         return SheetFiles.family(sheet.toString().getBytes(StandardCharsets.UTF_8));
     }
 
@@ -31,7 +31,7 @@ class OwnStepsTest {
         for (String word : List.of("{sockt gearcase_bolts}", "{foo}", "{weight gearcase_bolts}", "{socket}")) {
             ObjectNode sheet = compact();
             sheet.withObject("/except").withObject("/" + step()).put("detail", "Use a " + word + " here.");
-            Read<FamilySheet> read = read(sheet);
+            Read<SpecSheet> read = read(sheet);
             assertThat(read.value()).as(word).isEmpty();
             assertThat(read.problems()).as(word).anySatisfy(p -> assertThat(p.toString())
                     .contains(word, "which nothing stands for", "/except/" + step()));
@@ -61,7 +61,7 @@ class OwnStepsTest {
 
     @Test
     void aSheetAsCommandsWriteItIsRead() throws Exception {
-        FamilySheet shipped = SheetFiles.shipped().get(0);
+        SpecSheet shipped = SheetFiles.shipped().get(0);
         ObjectNode tree = Json.mapper().valueToTree(shipped);
         tree.set("goal_sheets", tree.get("goals"));
         ArrayNode ids = tree.putArray("goals");

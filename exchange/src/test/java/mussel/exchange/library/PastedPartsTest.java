@@ -6,14 +6,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.library.PastedParts.Line;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
 
 class PastedPartsTest {
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
 
     private static List<Line> read(String text) {
         return PastedParts.read(TERN, text);

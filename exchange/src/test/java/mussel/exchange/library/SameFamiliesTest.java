@@ -12,9 +12,9 @@ import java.util.Set;
 import java.util.stream.Stream;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.Planner;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.PartQty;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -84,18 +84,18 @@ class SameFamiliesTest {
     /** Steps of an earlier phase than they were of: the shift of a split case is felt before the test, the propeller and the oil. */
     private static final Set<String> EARLIER = Set.of("shift_felt");
 
-    static Stream<FamilySheet> families() {
+    static Stream<SpecSheet> families() {
         return SheetFiles.shipped().stream();
     }
 
-    private static FamilySheet before(String id) {
+    private static SpecSheet before(String id) {
         return SheetFiles.earlier(id).get(0);
     }
 
     @ParameterizedTest
     @MethodSource("families")
-    void everyGoalPlansTheSameSteps(FamilySheet now) throws IOException {
-        FamilySheet before = before(now.id());
+    void everyGoalPlansTheSameSteps(SpecSheet now) throws IOException {
+        SpecSheet before = before(now.id());
         Map<String, String> renamed = RENAMED.getOrDefault(now.id(), Map.of());
         Set<String> met = new HashSet<>();
         assertThat(now.goals())
@@ -117,8 +117,8 @@ class SameFamiliesTest {
 
     @ParameterizedTest
     @MethodSource("families")
-    void everyGoalTakesTheSameTimeButForWhatIsNew(FamilySheet now) throws IOException {
-        FamilySheet before = before(now.id());
+    void everyGoalTakesTheSameTimeButForWhatIsNew(SpecSheet now) throws IOException {
+        SpecSheet before = before(now.id());
         Map<String, String> renamed = RENAMED.getOrDefault(now.id(), Map.of());
         for (var step : before.steps()) {
             String id = renamed.getOrDefault(step.id(), step.id());
@@ -134,8 +134,8 @@ class SameFamiliesTest {
 
     @ParameterizedTest
     @MethodSource("families")
-    void everyGoalNeedsTheSameParts(FamilySheet now) throws IOException {
-        FamilySheet before = before(now.id());
+    void everyGoalNeedsTheSameParts(SpecSheet now) throws IOException {
+        SpecSheet before = before(now.id());
         Map<String, String> renamed = PARTS.getOrDefault(now.id(), Map.of());
         for (Goal goal : before.goals()) {
             Map<String, Integer> old = new HashMap<>();
@@ -150,8 +150,8 @@ class SameFamiliesTest {
     /** Figures of the manual are what they were, to the last digit; plugs stand one by one where several shared a line. */
     @ParameterizedTest
     @MethodSource("families")
-    void everyFigureIsWhatItWas(FamilySheet now) throws IOException {
-        FamilySheet before = before(now.id());
+    void everyFigureIsWhatItWas(SpecSheet now) throws IOException {
+        SpecSheet before = before(now.id());
         assertThat(now.oil()).isEqualTo(before.oil());
         assertThat(now.gearcase()).isEqualTo(before.gearcase());
         assertThat(now.leakTest()).isEqualTo(before.leakTest());
@@ -174,7 +174,7 @@ class SameFamiliesTest {
 
     @Test
     void aCompactSheetIsShort() throws IOException {
-        for (FamilySheet sheet : SheetFiles.shipped()) {
+        for (SpecSheet sheet : SheetFiles.shipped()) {
             try (InputStream in = SheetFiles.class.getResourceAsStream("families/" + sheet.id() + ".yaml")) {
                 assertThat(new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8).lines())
                         .hasSizeLessThanOrEqualTo(260);
@@ -182,14 +182,14 @@ class SameFamiliesTest {
         }
     }
 
-    private static List<String> steps(FamilySheet sheet, Goal goal) {
+    private static List<String> steps(SpecSheet sheet, Goal goal) {
         return Planner.plan(sheet, List.of(goal.id())).steps().stream()
                 .map(PlannedStep::step)
                 .map(s -> s.id())
                 .toList();
     }
 
-    private static Map<String, Integer> parts(FamilySheet sheet, Goal goal) {
+    private static Map<String, Integer> parts(SpecSheet sheet, Goal goal) {
         Map<String, Integer> parts = new HashMap<>();
         Planner.plan(sheet, List.of(goal.id())).parts().forEach(p -> {
             PartQty one = p.part();

@@ -8,7 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Read;
 import mussel.exchange.record.Yaml;
 import mussel.exchange.sheet.SheetFiles;
@@ -16,15 +16,15 @@ import org.junit.jupiter.api.Test;
 
 /** One sheet under several names, differences as exceptions. */
 class SharedTest {
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
 
-    private static Read<FamilySheet> read(String yaml) {
+    private static Read<SpecSheet> read(String yaml) {
         return SheetFiles.family(yaml.getBytes(StandardCharsets.UTF_8));
     }
 
     @Test
     void aSisterModelSaysOnlyWhatDiffersAndHasEverythingElse() {
-        FamilySheet sister =
+        SpecSheet sister =
                 read("""
                 format: mussel-sheet/2
                 title: Tern 50
@@ -56,7 +56,7 @@ class SharedTest {
 
     @Test
     void aSisterWithoutADifferenceIsTheSameLegUnderAnotherName() {
-        FamilySheet sister = read("{format: mussel-sheet/2, title: Tern 60 S, like: tern-60}")
+        SpecSheet sister = read("{format: mussel-sheet/2, title: Tern 60 S, like: tern-60}")
                 .value()
                 .orElseThrow();
         assertThat(sister)

@@ -17,8 +17,8 @@ import mussel.core.library.Size;
 import mussel.core.measure.NamedBy;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.Planner;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Phase;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.exchange.record.Read;
 import org.junit.jupiter.api.Test;
@@ -28,7 +28,7 @@ class StepRulesTest {
     private static final Library LIBRARY = Library.shipped();
     private static final Pattern SIZED = Pattern.compile("(spanner|bit) \\d+ mm");
 
-    private static FamilySheet leg(Size size, Map<String, String> given) {
+    private static SpecSheet leg(Size size, Map<String, String> given) {
         ObjectNode sheet = JsonNodeFactory.instance
                 .objectNode()
                 .put("format", "mussel-sheet/2")
@@ -36,7 +36,7 @@ class StepRulesTest {
                 .put("size", NamedBy.file(size));
         ObjectNode features = sheet.putObject("features");
         given.forEach(features::put);
-        Read<FamilySheet> made = Expansion.expand(sheet, LIBRARY);
+        Read<SpecSheet> made = Expansion.expand(sheet, LIBRARY);
         assertThat(made.problems()).isEmpty();
         return made.value().orElseThrow();
     }
@@ -46,7 +46,7 @@ class StepRulesTest {
                 + String.join(" ", step.cautions()) + " " + String.join(" ", step.tools());
     }
 
-    private static String text(FamilySheet sheet, Predicate<Step> of) {
+    private static String text(SpecSheet sheet, Predicate<Step> of) {
         return sheet.steps().stream().filter(of).map(StepRulesTest::text).collect(Collectors.joining("\n"));
     }
 
@@ -56,7 +56,7 @@ class StepRulesTest {
 
     @Test
     void whichNutFreesTheJointIsAskedAndNeverSaidOfALegNobodyReadTheManualOf() {
-        FamilySheet unread = leg(Size.MID, Map.of("linkage", "nut_pair"));
+        SpecSheet unread = leg(Size.MID, Map.of("linkage", "nut_pair"));
         String open = text(unread.step("linkage_open").orElseThrow());
         assertThat(open)
                 .contains("find out before anything turns", "measure the thread that shows")
@@ -99,7 +99,7 @@ class StepRulesTest {
 
     @Test
     void aSplitCaseIsTurnedOverOnTheBenchBeforeItsHalfComesOff() {
-        FamilySheet split = leg(Size.PORTABLE, Map.of("case", "split_skeg"));
+        SpecSheet split = leg(Size.PORTABLE, Map.of("case", "split_skeg"));
         List<String> plan = Planner.plan(split, List.of("propshaft_seals")).steps().stream()
                 .map(s -> s.step().id())
                 .toList();
@@ -108,7 +108,7 @@ class StepRulesTest {
         assertThat(Planner.plan(split, List.of("propshaft_seals")).parts())
                 .extracting(p -> p.part().part())
                 .contains("shaft_housing_oring");
-        FamilySheet whole = leg(Size.PORTABLE, Map.of("propshaft_carrier", "bolts"));
+        SpecSheet whole = leg(Size.PORTABLE, Map.of("propshaft_carrier", "bolts"));
         assertThat(Planner.plan(whole, List.of("propshaft_seals")).steps())
                 .extracting(s -> s.step().id())
                 .doesNotContain("leg_drop");
@@ -160,7 +160,7 @@ class StepRulesTest {
         SplittableRandom random = new SplittableRandom(3500);
         for (int i = 0; i < 500; i++) {
             Map<String, String> given = given(random);
-            FamilySheet sheet = leg(Size.values()[random.nextInt(Size.values().length)], given);
+            SpecSheet sheet = leg(Size.values()[random.nextInt(Size.values().length)], given);
             for (Step step : sheet.steps()) {
                 String says = text(step);
                 assertThat(says).as("%s %s", given, step.id()).doesNotContain("{", "}");
@@ -196,7 +196,7 @@ class StepRulesTest {
         return given;
     }
 
-    private static void ordered(FamilySheet sheet, Map<String, String> given, SplittableRandom random) {
+    private static void ordered(SpecSheet sheet, Map<String, String> given, SplittableRandom random) {
         List<String> goals = new ArrayList<>();
         sheet.goals().stream().filter(g -> random.nextInt(4) == 0).forEach(g -> goals.add(g.id()));
         List<String> plan = Planner.plan(sheet, goals).steps().stream()

@@ -28,7 +28,7 @@ import mussel.core.job.Yard;
 import mussel.core.log.Visit;
 import mussel.core.measure.YardUnits;
 import mussel.core.parts.Wanted;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
@@ -38,7 +38,7 @@ import org.junit.jupiter.api.Test;
 class BookOfShippedFamiliesTest {
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 23);
     private static final Judge JUDGE = new Judge(KnowledgeFiles.shipped());
-    private static final FamilySheet TERN = SheetFiles.shipped().get(0);
+    private static final SpecSheet TERN = SheetFiles.shipped().get(0);
 
     private static Assessment job(Fact... facts) {
         List<Fact> all = new ArrayList<>();

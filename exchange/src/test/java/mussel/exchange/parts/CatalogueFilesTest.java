@@ -8,8 +8,8 @@ import mussel.core.measure.Problem;
 import mussel.core.parts.Catalogue;
 import mussel.core.parts.Offer;
 import mussel.core.parts.Wanted;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Part;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,7 +22,7 @@ class CatalogueFilesTest {
 
     @Test
     void everyPartAGoalRenewsCanBeBoughtForEveryFamilyThatShips() {
-        for (FamilySheet sheet : SheetFiles.shipped()) {
+        for (SpecSheet sheet : SheetFiles.shipped()) {
             Catalogue.FamilyOffers offers = CatalogueFiles.shipped().of(sheet.id());
             List<String> known = sheet.parts().stream().map(Part::id).toList();
             assertThat(offers.exchange()).isNotEmpty();

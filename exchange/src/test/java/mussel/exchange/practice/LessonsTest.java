@@ -20,8 +20,8 @@ import mussel.core.practice.Exercise;
 import mussel.core.practice.LegName;
 import mussel.core.practice.Lesson;
 import mussel.core.practice.PracticeLeg;
+import mussel.core.practice.PracticeReview;
 import mussel.core.practice.Reckoning;
-import mussel.core.practice.Told;
 import mussel.core.verdict.Judge;
 import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.Tables;
@@ -94,8 +94,8 @@ class LessonsTest {
         note(new Fact.Chosen(Scale.GOAL.of("oil_change"), "yes"));
         note(new Fact.Tagged(LocalDate.of(2026, 11, 29)));
         Exercise done = exercise();
-        Told told = done.told().orElseThrow();
-        assertThat(told.looks()).extracting(Told.Made::finding).containsExactly("oil_water", "washers");
+        PracticeReview told = done.told().orElseThrow();
+        assertThat(told.looks()).extracting(PracticeReview.Made::finding).containsExactly("oil_water", "washers");
         assertThat(told.looks().get(0).minutes()).as("its set-up with it").isEqualTo(3);
         assertThat(told.own().done())
                 .as("the washers of plugs that were out with it")
@@ -132,14 +132,14 @@ class LessonsTest {
         String called = exercise().bench().leg().called().get(0);
         note(new Fact.Chosen(Scale.GOAL.of(called), "yes"));
         note(new Fact.Tagged(LocalDate.of(2026, 11, 29)));
-        Told mended = exercise().told().orElseThrow();
+        PracticeReview mended = exercise().told().orElseThrow();
         assertThat(mended.right()).isFalse();
         assertThat(exercise().wrong()).as("not the yard's to do").contains(called);
         entries.clear();
         entries.addAll(before);
         note(new Fact.Chosen(Scale.HANDED_OVER.address(), "yes"));
         note(new Fact.Tagged(LocalDate.of(2026, 11, 29)));
-        Told over = exercise().told().orElseThrow();
+        PracticeReview over = exercise().told().orElseThrow();
         assertThat(over.right()).isTrue();
         assertThat(exercise().wrong()).isEmpty();
         assertThat(over.own().cost()).isLessThan(mended.own().cost());

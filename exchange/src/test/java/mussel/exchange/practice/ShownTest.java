@@ -21,7 +21,7 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Job;
-import mussel.core.job.Made;
+import mussel.core.job.JobFinding;
 import mussel.core.job.Scale;
 import mussel.core.job.Surroundings;
 import mussel.core.leak.LeakMode;
@@ -32,7 +32,7 @@ import mussel.core.practice.LastLook;
 import mussel.core.practice.LegName;
 import mussel.core.practice.Reckoning;
 import mussel.core.practice.Workplace;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.simulated.SimulatedInstruments;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.Judge;
@@ -57,7 +57,7 @@ class ShownTest {
 
     private static final LocalDate DAY = LocalDate.of(2026, 11, 29);
 
-    private static Workplace at(FamilySheet sheet) {
+    private static Workplace at(SpecSheet sheet) {
         return new Workplace(
                 sheet, new Surroundings(SheetFiles.shippedYard(), JUDGE, List.of(), DAY), new SimulatedInstruments());
     }
@@ -70,7 +70,7 @@ class ShownTest {
         private final List<Entry> entries = new ArrayList<>();
         private final Workplace at;
 
-        Practised(FamilySheet sheet, int number) {
+        Practised(SpecSheet sheet, int number) {
             at = at(sheet);
             LegName name = new LegName(1, number, Optional.empty(), Optional.of(sheet.id()));
             note(List.of(new Fact.Opened(name.leg())));
@@ -123,7 +123,7 @@ class ShownTest {
 
     @Test
     void whatIsKnownBeforehandIsWhatTheJobSays() {
-        for (FamilySheet sheet : SheetFiles.shipped()) {
+        for (SpecSheet sheet : SheetFiles.shipped()) {
             for (int number = 1; number <= 20; number++) {
                 Practised leg = new Practised(sheet, number);
                 assertThat(leg.assessed().context()).isEqualTo(leg.exercise().context());
@@ -133,7 +133,7 @@ class ShownTest {
 
     @Test
     void nothingIsConcludedWhileSomebodyPractisesOnHisOwn() {
-        FamilySheet sheet = SheetFiles.shipped().get(0);
+        SpecSheet sheet = SheetFiles.shipped().get(0);
         Practised leg = new Practised(sheet, 3);
         leg.lookAtAll();
         assertThat(leg.assessed().verdictInput().findings()).isNotEmpty();
@@ -192,7 +192,7 @@ class ShownTest {
 
     @Test
     void whatAPracticeLegCostsIsItsPlanAndItsPartsAndWhatIsOpenIsNotOpenedTwice() {
-        FamilySheet sheet = SheetFiles.shipped().get(0);
+        SpecSheet sheet = SheetFiles.shipped().get(0);
         Practised shut = new Practised(sheet, 3);
         shut.note(List.of(new Fact.Chosen(Scale.GOAL.of("gears"), "yes"), new Fact.Tagged(DAY)));
         Practised open = new Practised(sheet, 3);
@@ -238,7 +238,7 @@ class ShownTest {
 
     @Test
     void whatHasNoFiguresInASheetIsSeenAllTheSame() {
-        List<FamilySheet> nameless = Stream.of(Size.values())
+        List<SpecSheet> nameless = Stream.of(Size.values())
                 .map(size -> JsonNodeFactory.instance
                         .objectNode()
                         .put("format", "mussel-sheet/2")
@@ -252,16 +252,16 @@ class ShownTest {
     }
 
     /** Every look at legs of these families is read back as it was drawn. */
-    private static void readBack(List<FamilySheet> sheets, int legs) {
+    private static void readBack(List<SpecSheet> sheets, int legs) {
         Map<String, int[]> byFinding = new TreeMap<>();
         List<String> wrong = new ArrayList<>();
-        for (FamilySheet sheet : sheets) {
+        for (SpecSheet sheet : sheets) {
             for (int number = 1; number <= legs; number++) {
                 Practised leg = new Practised(sheet, number);
                 leg.lookAtAll();
                 lash(leg, wrong);
                 weight(leg, wrong);
-                Map<String, Made> read = leg.assessed().findings();
+                Map<String, JobFinding> read = leg.assessed().findings();
                 leg.exercise().bench().findings().forEach((finding, outcome) -> {
                     int[] of = byFinding.computeIfAbsent(finding, f -> new int[2]);
                     of[1]++;

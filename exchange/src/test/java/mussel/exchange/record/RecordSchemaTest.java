@@ -12,7 +12,7 @@ import mussel.core.drain.DrainInput;
 import mussel.core.fill.FillInput;
 import mussel.core.job.Yard;
 import mussel.core.library.CompactSheet;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -35,7 +35,7 @@ class RecordSchemaTest {
         assertThat(schema(CompactSheet.class).validate(compact, InputFormat.JSON))
                 .isEmpty();
         String full = new String(resource("families/" + id + ".json"), java.nio.charset.StandardCharsets.UTF_8);
-        assertThat(schema(FamilySheet.class).validate(full, InputFormat.JSON)).isEmpty();
+        assertThat(schema(SpecSheet.class).validate(full, InputFormat.JSON)).isEmpty();
     }
 
     @Test

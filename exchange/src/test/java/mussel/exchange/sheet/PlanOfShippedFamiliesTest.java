@@ -16,10 +16,10 @@ import mussel.core.plan.Plan;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.Planner;
 import mussel.core.sheet.Construction;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.core.verdict.RepairGoal;
 import mussel.exchange.verdict.KnowledgeFiles;
@@ -33,7 +33,7 @@ class PlanOfShippedFamiliesTest {
     private static final Map<Case, Plan> PLANS = new IdentityHashMap<>();
     private static final List<Case> CASES = cases().toList();
 
-    record Case(FamilySheet sheet, List<String> goals) {
+    record Case(SpecSheet sheet, List<String> goals) {
         /** Made once for all laws: it is a value, and planning is what takes the time. */
         Plan plan() {
             return PLANS.computeIfAbsent(this, c -> Planner.plan(sheet, goals));
@@ -188,7 +188,7 @@ class PlanOfShippedFamiliesTest {
     void everyFamilyHasEveryGoalOfTheTables() {
         List<String> goals =
                 KnowledgeFiles.shipped().goals().stream().map(RepairGoal::id).toList();
-        for (FamilySheet sheet : SheetFiles.shipped()) {
+        for (SpecSheet sheet : SheetFiles.shipped()) {
             assertThat(sheet.goals()).extracting(Goal::id).containsAll(goals);
         }
     }
@@ -212,7 +212,7 @@ class PlanOfShippedFamiliesTest {
 
     @Test
     void aStuckCarrierIsTurnedBeforeItIsPulled() {
-        for (FamilySheet sheet : SheetFiles.shipped()) {
+        for (SpecSheet sheet : SheetFiles.shipped()) {
             if (sheet.construction().carrier() != Construction.Carrier.HALVES) {
                 Step pulled = sheet.step("prop_carrier_out").orElseThrow();
                 assertThat(pulled.title()).contains("turned").contains("then pulled");
@@ -220,7 +220,7 @@ class PlanOfShippedFamiliesTest {
         }
     }
 
-    private static FamilySheet sheet(String id) {
+    private static SpecSheet sheet(String id) {
         return SheetFiles.shipped().stream()
                 .filter(s -> s.id().equals(id))
                 .findFirst()
@@ -229,7 +229,7 @@ class PlanOfShippedFamiliesTest {
 
     @Test
     void aPumpJobLeavesTheSealCarrierAlone() {
-        for (FamilySheet sheet : SheetFiles.shipped()) {
+        for (SpecSheet sheet : SheetFiles.shipped()) {
             assertThat(ids(Planner.plan(sheet, List.of("impeller"))))
                     .doesNotContain("seals_out", "seals_in", "carrier_off");
         }
@@ -237,7 +237,7 @@ class PlanOfShippedFamiliesTest {
 
     @Test
     void theSealsAreNotInThePumpKit() {
-        for (FamilySheet sheet : SheetFiles.shipped()) {
+        for (SpecSheet sheet : SheetFiles.shipped()) {
             Plan plan = Planner.plan(sheet, List.of("pump_kit", "driveshaft_seals"));
             assertThat(plan.parts())
                     .filteredOn(p -> p.part().part().equals("ds_seal"))

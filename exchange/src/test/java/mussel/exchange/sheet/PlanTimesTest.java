@@ -11,22 +11,22 @@ import mussel.core.plan.PlanInput;
 import mussel.core.plan.PlanResult;
 import mussel.core.plan.PlanResult.Marginal;
 import mussel.core.plan.PlanWords;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.PumpPolicy;
+import mussel.core.sheet.SpecSheet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** Times, tools and further goals of the plan, on the families that ship. */
 class PlanTimesTest {
-    static List<FamilySheet> families() {
+    static List<SpecSheet> families() {
         return SheetFiles.shipped();
     }
 
     @ParameterizedTest
     @MethodSource("families")
-    void theMeanIsTheSumOfItsSteps(FamilySheet sheet) {
+    void theMeanIsTheSumOfItsSteps(SpecSheet sheet) {
         PlanResult out = run(sheet, all(sheet), 7, 1);
         double sum = out.steps().stream().mapToDouble(s -> s.minutesMean()).sum();
         double byHand = sheet.steps().stream()
@@ -45,7 +45,7 @@ class PlanTimesTest {
 
     @ParameterizedTest
     @MethodSource("families")
-    void percentilesHoldToOnePercentBetweenSeeds(FamilySheet sheet) {
+    void percentilesHoldToOnePercentBetweenSeeds(SpecSheet sheet) {
         for (List<String> goals : List.of(all(sheet), List.of("impeller"), List.of("oil_change"))) {
             PlanResult.Minutes first = run(sheet, goals, 5, 1).minutes();
             for (int seed = 2; seed < 8; seed++) {
@@ -60,7 +60,7 @@ class PlanTimesTest {
 
     @ParameterizedTest
     @MethodSource("families")
-    void aGoalMoreNeverCostsMoreNowThanAloneLater(FamilySheet sheet) {
+    void aGoalMoreNeverCostsMoreNowThanAloneLater(SpecSheet sheet) {
         List<String> chosen = List.of("driveshaft_seals");
         PlanResult out = run(sheet, chosen, 3, 1);
 
@@ -76,7 +76,7 @@ class PlanTimesTest {
 
     @Test
     void saltMakesAJobLongerAndSaysWhatMayHaveSeized() {
-        FamilySheet tern = families().get(0);
+        SpecSheet tern = families().get(0);
         PlanResult fresh = run(tern, List.of("propshaft_seals"), 0, 1);
         PlanResult old = run(tern, List.of("propshaft_seals"), 12, 1);
 
@@ -87,7 +87,7 @@ class PlanTimesTest {
 
     @Test
     void missingToolsAreNamedWithWhatStandsInForThem() {
-        FamilySheet tern = families().get(0);
+        SpecSheet tern = families().get(0);
         PlanResult out = run(tern, List.of("propshaft_seals"), 0, 1);
         PlanInput owned =
                 new PlanInput(tern.id(), List.of("propshaft_seals"), 0, false, Optional.empty(), out.tools(), 1);
@@ -100,7 +100,7 @@ class PlanTimesTest {
 
     @Test
     void aYardThatAlwaysRenewsTakesTheImpellerAlongOnceTheLegIsDown() {
-        FamilySheet tern = families().get(0);
+        SpecSheet tern = families().get(0);
 
         assertThat(policy(tern, "driveshaft_seals").goals()).containsExactly("driveshaft_seals", "impeller");
         assertThat(policy(tern, "oil_change").goals()).containsExactly("oil_change");
@@ -109,7 +109,7 @@ class PlanTimesTest {
 
     @Test
     void bothLegsOfATwinShareWhatIsDoneOnce() {
-        FamilySheet skua = families().get(2);
+        SpecSheet skua = families().get(2);
         PlanInput both = new PlanInput(skua.id(), List.of("impeller"), 0, true, Optional.empty(), List.of(), 1);
 
         PlanResult.Twin twin = PlanEngine.run(both, skua).twin().orElseThrow();
@@ -137,21 +137,21 @@ class PlanTimesTest {
         });
     }
 
-    private static PlanResult policy(FamilySheet sheet, String goal) {
+    private static PlanResult policy(SpecSheet sheet, String goal) {
         return PlanEngine.run(
                 new PlanInput(sheet.id(), List.of(goal), 0, false, Optional.of(PumpPolicy.ALWAYS), List.of(), 1),
                 sheet);
     }
 
-    private static List<String> all(FamilySheet sheet) {
+    private static List<String> all(SpecSheet sheet) {
         return sheet.goals().stream().map(Goal::id).toList();
     }
 
-    private static PlanInput input(FamilySheet sheet, List<String> goals, double saltYears, int seed) {
+    private static PlanInput input(SpecSheet sheet, List<String> goals, double saltYears, int seed) {
         return new PlanInput(sheet.id(), goals, saltYears, false, Optional.empty(), List.of(), seed);
     }
 
-    private static PlanResult run(FamilySheet sheet, List<String> goals, double saltYears, int seed) {
+    private static PlanResult run(SpecSheet sheet, List<String> goals, double saltYears, int seed) {
         return PlanEngine.run(input(sheet, goals, saltYears, seed), sheet);
     }
 }

@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.stream.Stream;
 import mussel.core.measure.Problem;
 import mussel.core.sheet.Construction;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Plug;
+import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Json;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -19,7 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class SheetFilesTest {
     @Test
     void theShippedFamiliesDifferInConstruction() {
-        List<FamilySheet> families = SheetFiles.shipped();
+        List<SpecSheet> families = SheetFiles.shipped();
 
         assertThat(families)
                 .extracting(f -> f.construction().caseKind())
@@ -45,7 +45,7 @@ class SheetFilesTest {
 
     @Test
     void aSheetWrittenOutReadsBackTheSame() throws IOException {
-        for (FamilySheet sheet : SheetFiles.shipped()) {
+        for (SpecSheet sheet : SheetFiles.shipped()) {
             byte[] written = Json.mapper().writeValueAsBytes(sheet);
             assertThat(SheetFiles.family(written).value()).contains(sheet);
         }

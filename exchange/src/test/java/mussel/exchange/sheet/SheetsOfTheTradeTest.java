@@ -16,10 +16,10 @@ import mussel.core.plan.PlanEngine;
 import mussel.core.plan.PlanInput;
 import mussel.core.plan.PlanWords;
 import mussel.core.plan.Planner;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Phase;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -32,11 +32,11 @@ class SheetsOfTheTradeTest {
     /** Across flats of the small hexagon that outboards use. */
     private static final Map<String, Integer> HEXAGON = Map.of("M5", 8, "M6", 10, "M8", 12, "M10", 14, "M12", 17);
 
-    static Stream<FamilySheet> sheets() {
+    static Stream<SpecSheet> sheets() {
         return SheetFiles.shipped().stream();
     }
 
-    private static List<Fastener> fasteners(FamilySheet sheet, Step step) {
+    private static List<Fastener> fasteners(SpecSheet sheet, Step step) {
         return step.fasteners().stream()
                 .map(id -> sheet.fastener(id).orElseThrow())
                 .toList();
@@ -44,7 +44,7 @@ class SheetsOfTheTradeTest {
 
     @ParameterizedTest
     @MethodSource("sheets")
-    void theTorqueWrenchOfAStepFitsItsTorques(FamilySheet sheet) {
+    void theTorqueWrenchOfAStepFitsItsTorques(SpecSheet sheet) {
         for (Step step : sheet.steps()) {
             for (Fastener fastener : step.phase() == Phase.BUILD ? fasteners(sheet, step) : List.<Fastener>of()) {
                 double low = fastener.torque().orElseThrow().range().lowNm();
@@ -60,7 +60,7 @@ class SheetsOfTheTradeTest {
 
     @ParameterizedTest
     @MethodSource("sheets")
-    void inchPoundsAreWarnedOfWhereTheSheetIsInThemAndOnlyThere(FamilySheet sheet) {
+    void inchPoundsAreWarnedOfWhereTheSheetIsInThemAndOnlyThere(SpecSheet sheet) {
         for (Step step : sheet.steps()) {
             boolean inch = step.phase() == Phase.BUILD
                     && fasteners(sheet, step).stream()
@@ -73,7 +73,7 @@ class SheetsOfTheTradeTest {
 
     @ParameterizedTest
     @MethodSource("sheets")
-    void socketsMatchTheThreadsTheyTurn(FamilySheet sheet) {
+    void socketsMatchTheThreadsTheyTurn(SpecSheet sheet) {
         for (Step step : sheet.steps()) {
             Set<Integer> sizes = step.tools().stream()
                     .map(SOCKET::matcher)
@@ -94,7 +94,7 @@ class SheetsOfTheTradeTest {
 
     @ParameterizedTest
     @MethodSource("sheets")
-    void fireIsNamedWhereCleanerPenetrantOrHeatAreUsed(FamilySheet sheet) {
+    void fireIsNamedWhereCleanerPenetrantOrHeatAreUsed(SpecSheet sheet) {
         for (Step step : sheet.steps()) {
             String used = String.join(" ", step.consumables()) + String.join(" ", step.tools());
             if (used.contains("cleaner") || used.contains("penetrant") || used.contains("heat gun")) {
@@ -111,7 +111,7 @@ class SheetsOfTheTradeTest {
 
     @ParameterizedTest
     @MethodSource("sheets")
-    void noBushHasNumbersAndNoLashIsHeldAgainstASheetThatHasNone(FamilySheet sheet) {
+    void noBushHasNumbersAndNoLashIsHeldAgainstASheetThatHasNone(SpecSheet sheet) {
         for (Step step : sheet.steps()) {
             String all = step.title() + step.detail() + step.partsIn() + step.partsOut();
             if (step.title().toLowerCase(java.util.Locale.ROOT).contains("bush")) {
@@ -132,7 +132,7 @@ class SheetsOfTheTradeTest {
 
     @ParameterizedTest
     @MethodSource("sheets")
-    void thePumpAloneLeavesTheOilInAndWhereItMayThePropellerOn(FamilySheet sheet) {
+    void thePumpAloneLeavesTheOilInAndWhereItMayThePropellerOn(SpecSheet sheet) {
         for (String goal : List.of("impeller", "pump_kit", "tube_seal")) {
             Set<String> steps = steps(Planner.plan(sheet, List.of(goal)));
             assertThat(steps).as(sheet.id()).contains("leg_drop").doesNotContain("oil_out", "fill_up", "prove_drips");
@@ -149,7 +149,7 @@ class SheetsOfTheTradeTest {
     /** Whatever takes a carrier out gives it new seals, O-rings and gaskets; every plug that was opened gets a washer. */
     @ParameterizedTest
     @MethodSource("sheets")
-    void nothingOldGoesBackWhereItsCarrierWasOut(FamilySheet sheet) {
+    void nothingOldGoesBackWhereItsCarrierWasOut(SpecSheet sheet) {
         String ds = "carrier_oring";
         String ps = sheet.id().startsWith("wren") ? "skeg_cord" : "prop_oring";
         for (String goal : List.of("gears", "bearings", "clutch_dog", "ds_cover_only", "ps_cover_only")) {
@@ -178,7 +178,7 @@ class SheetsOfTheTradeTest {
 
     @ParameterizedTest
     @MethodSource("sheets")
-    void oneCoverCanBeOpenedForItsOwnRing(FamilySheet sheet) {
+    void oneCoverCanBeOpenedForItsOwnRing(SpecSheet sheet) {
         Set<String> shift = steps(Planner.plan(sheet, List.of("shift_cover_only")));
         assertThat(shift).contains("shift_retainer_off", "hold_again").doesNotContain("prop_carrier_out", "seals_out");
         Set<String> prop = steps(Planner.plan(sheet, List.of("ps_cover_only")));
@@ -190,13 +190,13 @@ class SheetsOfTheTradeTest {
 
     @ParameterizedTest
     @MethodSource("sheets")
-    void theMeasuringStepOfTheLinkageFeedsItsFinding(FamilySheet sheet) {
+    void theMeasuringStepOfTheLinkageFeedsItsFinding(SpecSheet sheet) {
         assertThat(sheet.step("linkage_checked").orElseThrow().finds()).containsExactly("linkage_measured");
     }
 
     @ParameterizedTest
     @MethodSource("sheets")
-    void aGrooveOfThePropellerShaftHasItsOwnSleeve(FamilySheet sheet) {
+    void aGrooveOfThePropellerShaftHasItsOwnSleeve(SpecSheet sheet) {
         Goal goal = sheet.goal("propshaft_sleeve").orElseThrow();
         assertThat(goal.fits()).extracting(f -> f.part()).contains("prop_sleeve", "prop_seal");
         assertThat(steps(Planner.plan(sheet, List.of("propshaft_sleeve"))))
@@ -205,7 +205,7 @@ class SheetsOfTheTradeTest {
 
     @Test
     void theSmallSplitCase() {
-        FamilySheet wren = SheetFiles.shipped().stream()
+        SpecSheet wren = SheetFiles.shipped().stream()
                 .filter(s -> s.id().equals("wren-8"))
                 .findFirst()
                 .orElseThrow();
@@ -223,7 +223,7 @@ class SheetsOfTheTradeTest {
 
     @ParameterizedTest
     @MethodSource("sheets")
-    void theSealsDepthIsSaidOneWay(FamilySheet sheet) {
+    void theSealsDepthIsSaidOneWay(SpecSheet sheet) {
         sheet.seals().stream().filter(s -> s.part().equals("ds_seal")).forEach(seal -> {
             String step = sheet.step("seals_in").orElseThrow().detail();
             assertThat(step.contains("1.5 mm below")).isEqualTo(seal.depth().contains("1.5 mm below"));
@@ -233,7 +233,7 @@ class SheetsOfTheTradeTest {
 
     @Test
     void aBeadIsJoinedWetAndItsCureIsToldInThePlan() {
-        FamilySheet tern = SheetFiles.shipped().get(0);
+        SpecSheet tern = SheetFiles.shipped().get(0);
         PlanInput in = new PlanInput(tern.id(), List.of("tube_seal"), 0, false, Optional.empty(), List.of(), 1);
         assertThat(new PlanWords(in, PlanEngine.run(in, tern), tern).notes())
                 .anyMatch(n -> n.contains("joined wet, then left to cure 12"));

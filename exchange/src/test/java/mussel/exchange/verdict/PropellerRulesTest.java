@@ -9,7 +9,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.Planner;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Context.Complaint;
 import mussel.core.verdict.Repairs;
@@ -88,13 +88,13 @@ class PropellerRulesTest {
         assertThat(causes(service).get("blade_bent")).isLessThan(0.05);
     }
 
-    static List<FamilySheet> families() {
+    static List<SpecSheet> families() {
         return SheetFiles.shipped();
     }
 
     @ParameterizedTest
     @MethodSource("families")
-    void aNewShaftTakesNewSealsAndIsProvenUnderWay(FamilySheet sheet) {
+    void aNewShaftTakesNewSealsAndIsProvenUnderWay(SpecSheet sheet) {
         List<String> steps = Planner.plan(sheet, Set.of("prop_shaft")).steps().stream()
                 .map(PlannedStep::step)
                 .map(s -> s.id())

@@ -27,7 +27,7 @@ import mussel.core.sheet.PumpPolicy;
 import mussel.core.torque.TorqueInput;
 import mussel.core.verdict.Overrides;
 import mussel.core.verdict.RepairNumber;
-import mussel.core.visit.BesideItem;
+import mussel.core.visit.EngineSideItem;
 import mussel.core.yard.YardTable;
 import mussel.exchange.sheet.SheetFiles;
 import org.junit.jupiter.api.Test;
@@ -212,7 +212,7 @@ class YardTablesTest {
                 random.nextBoolean()
                         ? List.of()
                         : List.of(new Yard.Clock(
-                                one(random, List.of(BesideItem.values())),
+                                one(random, List.of(EngineSideItem.values())),
                                 1 + random.nextInt(300),
                                 1 + random.nextInt(48))));
     }

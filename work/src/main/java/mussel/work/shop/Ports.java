@@ -40,7 +40,7 @@ public record Ports(
         HoldFiles holdFiles,
         Pictures pictures,
         Instruments instruments,
-        Sheets sheets,
+        SheetLibrary sheets,
         YardForm yardForm,
         PriceLists priceLists,
         Practice practice,
@@ -128,7 +128,7 @@ public record Ports(
          *
          * @param goOn told how many jobs were read, now and then; false to stop, which a JournalException then says
          */
-        Incoming look(Path file, IntPredicate goOn);
+        ImportPreview look(Path file, IntPredicate goOn);
 
         /** Does work over a journal and a book of its own, on whatever thread it is called. */
         <T> T aside(BiFunction<Journal, LogBook, T> work);

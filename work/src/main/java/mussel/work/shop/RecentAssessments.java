@@ -9,12 +9,12 @@ import java.util.Optional;
 import mussel.core.job.Assessment;
 import mussel.core.job.Job;
 import mussel.core.job.LegBefore;
+import mussel.core.job.OtherLeg;
 import mussel.core.job.OwnRecord;
-import mussel.core.job.Sister;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Judge;
 
 /** The assessments the desk asked for last. One is given again only where everything it was made from is what it was. Lives on the interface thread. */
@@ -36,7 +36,7 @@ final class RecentAssessments {
     /** What an assessment is made from. Yard, tables and sheet are compared by identity: they are replaced, never changed. */
     private record Basis(
             Job.Mark mark,
-            FamilySheet sheet,
+            SpecSheet sheet,
             Yard yard,
             Judge judge,
             List<String> twinFound,
@@ -44,9 +44,9 @@ final class RecentAssessments {
             Stores stores,
             ZoneId zone,
             LegBefore before,
-            Optional<Sister> sister,
+            Optional<OtherLeg> sister,
             OwnRecord own) {
-        static Basis of(Job job, FamilySheet sheet, Surroundings around) {
+        static Basis of(Job job, SpecSheet sheet, Surroundings around) {
             return new Basis(
                     job.mark(),
                     sheet,
@@ -73,17 +73,17 @@ final class RecentAssessments {
                     && zone.equals(other.zone)
                     && before.equals(other.before)
                     && sister.map(Basis::stands).equals(other.sister.map(Basis::stands))
-                    && sister.flatMap(Sister::assessed).equals(other.sister.flatMap(Sister::assessed))
+                    && sister.flatMap(OtherLeg::assessed).equals(other.sister.flatMap(OtherLeg::assessed))
                     && own == other.own;
         }
 
-        private static Job.Mark stands(Sister sister) {
+        private static Job.Mark stands(OtherLeg sister) {
             return sister.job().mark();
         }
     }
 
     /** The assessment of a job, made anew where anything has changed. */
-    Assessment of(Job job, FamilySheet sheet, Surroundings around) {
+    Assessment of(Job job, SpecSheet sheet, Surroundings around) {
         Basis basis = Basis.of(job, sheet, around);
         Kept before = kept.get(job.id());
         if (before != null && before.basis().same(basis)) {

@@ -15,15 +15,15 @@ import mussel.core.job.Stores;
 import mussel.core.job.Suppliers;
 import mussel.core.job.Yard;
 import mussel.core.parts.Catalogue;
-import mussel.core.sheet.FamilySheet;
 import mussel.core.sheet.SetupSheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.yard.YardDecisions;
 
 /** What lies on the shelf: what was counted there, and what jobs have taken off and put on since. Looked up once a sitting. */
 public final class Shelf {
     private final Journal journal;
     private final YardDecisions decisions;
-    private final Function<Job, Optional<FamilySheet>> sheets;
+    private final Function<Job, Optional<SpecSheet>> sheets;
     private final Supplier<Catalogue> supply;
     private final Map<Integer, Known> stores = new HashMap<>();
 
@@ -33,7 +33,7 @@ public final class Shelf {
     Shelf(
             Journal journal,
             YardDecisions decisions,
-            Function<Job, Optional<FamilySheet>> sheets,
+            Function<Job, Optional<SpecSheet>> sheets,
             Supplier<Catalogue> supply) {
         this.journal = journal;
         this.decisions = decisions;
@@ -56,7 +56,7 @@ public final class Shelf {
     }
 
     private Stores stored(Job job, Yard yard) {
-        FamilySheet sheet = sheets.apply(job).orElseThrow();
+        SpecSheet sheet = sheets.apply(job).orElseThrow();
         return new Stores(Suppliers.of(supply.get(), yard, sheet), shelf(job));
     }
 
@@ -69,7 +69,7 @@ public final class Shelf {
         String family = job.leg().family();
         Map<String, Integer> change = journal.benchLines().shelfChange(family, job.id());
         Map<String, Integer> shelf = new HashMap<>();
-        FamilySheet sheet = sheets.apply(job).orElseThrow();
+        SpecSheet sheet = sheets.apply(job).orElseThrow();
         sheet.parts().forEach(part -> {
             int counted = Settings.count(journal, key(family, part.id()));
             int now = counted + change.getOrDefault(part.id(), 0);
@@ -89,7 +89,7 @@ public final class Shelf {
     }
 
     /** How many of each part lie there for legs of a family; what the jobs have taken or brought is off or on. */
-    public Map<String, Integer> counts(FamilySheet sheet) {
+    public Map<String, Integer> counts(SpecSheet sheet) {
         Map<String, Integer> change = journal.benchLines().shelfChange(sheet.id(), 0);
         Map<String, Integer> counts = new HashMap<>();
         sheet.parts().forEach(part -> {

@@ -39,7 +39,7 @@ import mussel.core.measure.UnitSet;
 import mussel.core.measure.YardUnits;
 import mussel.core.parts.Seller;
 import mussel.core.practice.Exercise;
-import mussel.core.sheet.FamilySheet;
+import mussel.core.sheet.SpecSheet;
 import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.Overrides;
 import mussel.core.yard.YardDecisions;
@@ -59,8 +59,8 @@ public final class Workshop {
     private final Clock clock;
     private final Ports ports;
     private final DiagnosisTables tables;
-    private final Around around;
-    private final Families families;
+    private final JobSurroundings around;
+    private final SpecSheets families;
     private final YardDecisions decisions;
     private final Shelf shelf;
     private final Filing filing;
@@ -74,11 +74,11 @@ public final class Workshop {
         this.catalogue = catalogue;
         this.clock = clock;
         this.ports = ports;
-        families = new Families(journal, ports.sheets(), this::offered);
+        families = new SpecSheets(journal, ports.sheets(), this::offered);
         decisions = new YardDecisions(journal, this::sheet, ports.yardForm());
         shelf = new Shelf(journal, decisions, families::workedBy, this::listed);
         tables = new DiagnosisTables(journal, book, decisions, catalogue);
-        around = new Around(journal, book, clock, families, shelf, tables::judge);
+        around = new JobSurroundings(journal, book, clock, families, shelf, tables::judge);
         filing = new Filing(this, catalogue);
     }
 
@@ -94,7 +94,7 @@ public final class Workshop {
      * @param stamp changes when any of it does
      */
     public record Catalogue(
-            List<FamilySheet> families,
+            List<SpecSheet> families,
             Yard yard,
             Knowledge shipped,
             Overrides own,
@@ -122,7 +122,7 @@ public final class Workshop {
     }
 
     /** The families that come with the program or lie in the data folder; without the demo yard's where the yard wants none of them. */
-    private List<FamilySheet> offered() {
+    private List<SpecSheet> offered() {
         Catalogue all = catalogue.join();
         return demo()
                 ? all.families()
@@ -171,12 +171,12 @@ public final class Workshop {
     }
 
     /** The families known, in their order. */
-    public List<FamilySheet> families() {
+    public List<SpecSheet> families() {
         return families.all();
     }
 
     /** The sheets of the families, and what the yard makes of them. */
-    public Families sheets() {
+    public SpecSheets sheets() {
         return families;
     }
 
@@ -318,13 +318,13 @@ public final class Workshop {
     /** What practice legs are worked with: this yard's sheets, prices and decisions, and the diagnosis tables that ship. */
     public Catalogue forPractice() {
         Catalogue all = catalogue.join();
-        List<FamilySheet> sheets = families.all().isEmpty() ? all.families() : families.all();
+        List<SpecSheet> sheets = families.all().isEmpty() ? all.families() : families.all();
         return new Catalogue(sheets, yard(), all.shipped(), Overrides.none(), listed(), all.demo(), all.stamp());
     }
 
     /** An exercise by its job; empty where it is none, or the sheet of its family or its lesson is not here. */
     public Optional<Exercise> exercise(Job job) {
-        return Practised.exercise(this, job);
+        return PracticeJobs.exercise(this, job);
     }
 
     /** What is done off the interface thread. */

@@ -1,9 +1,0 @@
-package mussel.store;
-
-/**
- * What becomes of a sheet in a backup.
- *
- * @param comesIn whether it comes to where none is
- * @param says that, and why not, in a sentence
- */
-public record MetSheet(boolean comesIn, String says) {}
