@@ -45,6 +45,22 @@ class ArchitectureTest {
             .resideInAnyPackage("java.sql..", "org.sqlite..", "org.flywaydb..");
 
     @ArchTest
+    static final ArchRule onlyTheSolverKnowsTheNativeOne = noClasses()
+            .that()
+            .resideOutsideOfPackage("mussel.solver..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("com.google.ortools..");
+
+    @ArchTest
+    static final ArchRule nobodyNamesTheSolver = noClasses()
+            .that()
+            .resideOutsideOfPackage("mussel.solver..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("mussel.solver..");
+
+    @ArchTest
     static final ArchRule onlyTheDesktopAndTheApplicationKnowScreens = noClasses()
             .that()
             .resideInAnyPackage("mussel.core..", "mussel.exchange..", "mussel.work..", "mussel.store..")

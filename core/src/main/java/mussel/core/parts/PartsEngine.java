@@ -124,7 +124,8 @@ public final class PartsEngine {
 
     private static Alternative solved(
             Map<String, Integer> need, List<Offer> offers, PartsInput in, Objective objective, StopToken stop) {
-        CoverModel.Solution found = new CoverModel(need, offers, in.suppliers()).solve(stop);
+        stop.check();
+        CoverSolver.Solution found = CoverSolver.here().solve(need, offers, in.suppliers(), stop);
         return order(need, offers, in.suppliers(), found, objective);
     }
 
@@ -146,7 +147,7 @@ public final class PartsEngine {
             Map<String, Integer> need,
             List<Offer> offers,
             List<Supplier> suppliers,
-            CoverModel.Solution found,
+            CoverSolver.Solution found,
             Objective objective) {
         List<Line> lines = new ArrayList<>();
         Map<String, Double> value = new LinkedHashMap<>();

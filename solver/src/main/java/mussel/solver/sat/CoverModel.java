@@ -1,6 +1,5 @@
-package mussel.core.parts;
+package mussel.solver.sat;
 
-import com.google.ortools.Loader;
 import com.google.ortools.sat.BoolVar;
 import com.google.ortools.sat.CpModel;
 import com.google.ortools.sat.CpSolver;
@@ -13,6 +12,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import mussel.core.measure.StopToken;
+import mussel.core.parts.CoverSolver;
+import mussel.core.parts.Offer;
+import mussel.core.parts.Supplier;
 
 /**
  * The order as an integer programme for the CP-SAT solver of OR-Tools: so many of each offer, at most its stock; each part covered; each
@@ -25,7 +27,7 @@ final class CoverModel {
      * How much it may search before it answers with a gap, in the solver's own count of work, a unit of which takes about a second here. A clock
      * would answer the same question differently on a busy machine.
      */
-    static final double MOST_WORK = 3;
+    private static final double MOST_WORK = 3;
 
     private static final int SEED = 1;
     private static final int LINEARIZATION = 2;
@@ -39,7 +41,7 @@ final class CoverModel {
     private final LinearExprBuilder money = LinearExpr.newBuilder();
 
     CoverModel(Map<String, Integer> need, List<Offer> offers, List<Supplier> suppliers) {
-        Solver.ready();
+        Native.ready();
         this.need = need;
         this.offers = offers;
         this.suppliers = suppliers;
@@ -54,7 +56,7 @@ final class CoverModel {
     }
 
     /** How many of each offer to take, and how far that may be from the best. */
-    Solution solve(StopToken stop) {
+    CoverSolver.Solution solve(StopToken stop) {
         stop.check();
         LinearExprBuilder pieces = LinearExpr.newBuilder();
         long mostPieces = 1;
@@ -78,7 +80,7 @@ final class CoverModel {
         int[] taken = counts.stream().mapToInt(c -> (int) solver.value(c)).toArray();
         double best = Math.floor(solver.objectiveValue() / mostPieces);
         double bound = Math.floor(solver.bestObjectiveBound() / mostPieces);
-        return new Solution(taken, best > 0 && bound < best ? (best - bound) / best : 0);
+        return new CoverSolver.Solution(taken, best > 0 && bound < best ? (best - bound) / best : 0);
     }
 
     private void cover() {
@@ -158,26 +160,5 @@ final class CoverModel {
             steps *= 10;
         }
         return steps;
-    }
-
-    /**
-     * A found order.
-     *
-     * @param taken how many of each offer
-     * @param gap how far it may be from the best, as a share of its total
-     */
-    record Solution(int[] taken, double gap) {}
-
-    /** The solver's native library, loaded once when first needed. */
-    private static final class Solver {
-        static {
-            Loader.loadNativeLibraries();
-        }
-
-        private Solver() {}
-
-        static void ready() {
-            // Loading this class is all.
-        }
     }
 }
