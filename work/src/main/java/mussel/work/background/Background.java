@@ -76,8 +76,11 @@ public final class Background implements AutoCloseable {
         BackgroundTask task = new BackgroundTask(() -> takeOff(begun[0]));
         begun[0] = task;
         Runnable run = () -> {
-            task.run(work, answer, failed, interfaceThread);
-            running.remove(task);
+            try {
+                task.run(work, answer, failed, interfaceThread);
+            } finally {
+                running.remove(task);
+            }
         };
         running.put(task, run);
         try {

@@ -21,7 +21,7 @@ public final class BackgroundTask {
         try {
             T found = work.run(token);
             arrival = () -> answer.accept(found);
-        } catch (Exception | LinkageError | StackOverflowError | OutOfMemoryError e) {
+        } catch (Exception | Error e) {
             arrival = () -> failed.accept(e);
         }
         Runnable told = arrival;
