@@ -50,7 +50,7 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-class ShownTest {
+class PracticeReadingsTest {
     private static final Judge JUDGE = new Judge(KnowledgeFiles.shipped());
     /** Of each family; together a hundred. */
     private static final int LEGS = 25;

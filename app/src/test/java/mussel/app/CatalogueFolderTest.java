@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A yard's own catalogue of parts. */
-class SuppliedTest {
+class CatalogueFolderTest {
     @TempDir
     Path folder;
 

@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A yard's own numbers, and the diagnosis tables by command. */
-class TabledTest {
+class DiagnosisFileTest {
     @TempDir
     Path folder;
 
