@@ -10,7 +10,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Locale;
 import mussel.app.demo.DemoYard;
+import mussel.core.job.Station;
 import mussel.exchange.record.Json;
 import mussel.store.SqliteJournal;
 import org.apache.pdfbox.Loader;
@@ -52,6 +54,14 @@ class CommandsTest {
         assertThat(err.toString())
                 .contains("/title: must be a text", "/oil: is missing")
                 .doesNotContain("Exception");
+    }
+
+    @Test
+    void everyStationHasItsPageInTheGuide() {
+        for (Station station : Station.values()) {
+            String page = station.title().toLowerCase(Locale.ROOT).replace(' ', '-') + ".md";
+            assertThat(Path.of("..", "docs", "guide", page)).isRegularFile();
+        }
     }
 
     /** The number of a leg's job on the bench. */
