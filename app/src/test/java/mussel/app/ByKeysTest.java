@@ -11,6 +11,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Window;
 import mussel.app.demo.ByKeys;
 import mussel.core.job.Address;
 import mussel.core.job.Field;
@@ -260,5 +261,33 @@ class ByKeysTest extends WindowJourney {
         key(KeyCode.DOWN);
         assertThat(focus().getAccessibleText()).isNotEqualTo(first).contains("Enter: all that is known of it");
         assertThat(now().job().choice(Address.the("none"))).isEmpty();
+    }
+
+    @Test
+    void whatPointsAtAPartClosesByTheFirstEscapeAndWithTheFocus() {
+        takeIn("Byssus");
+        key(KeyCode.F2);
+        key(KeyCode.DOWN);
+        key(KeyCode.ENTER);
+        assertThat(Window.getWindows()).hasSize(2);
+        key(KeyCode.F10);
+        assertThat(Window.getWindows())
+                .as("the callout, once the focus moved on")
+                .hasSize(1);
+        key(KeyCode.ESCAPE);
+        assertThat(window.getChildren()).as("the page over the window").hasSize(1);
+        key(KeyCode.ENTER);
+        key(KeyCode.ESCAPE);
+        assertThat(Window.getWindows()).as("by Escape at once").hasSize(1);
+    }
+
+    @Test
+    void aFigureTypedWithTheFocusInTheHeaderGoesToTheStation() {
+        takeIn("Byssus");
+        robot.interact(() -> robot.lookup("#help").query().requestFocus());
+        typed("412 h");
+        assertThat(now().job().reading(Field.ENGINE_HOURS)).hasValue(412);
+        assertThat(window.getChildren()).as("no page over the window").hasSize(1);
+        robot.interact(() -> window.close());
     }
 }

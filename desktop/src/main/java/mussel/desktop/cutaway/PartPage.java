@@ -14,6 +14,7 @@ import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Seal;
 import mussel.core.sheet.Step;
+import mussel.desktop.kit.Callout;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
 
@@ -67,15 +68,11 @@ public final class PartPage extends Column {
 
     /** Opens the page beside the part. */
     public static void open(Node beside, Assessment now, Part part, java.util.function.Consumer<Boolean> onGo) {
-        Popover popover = new Popover();
-        popover.setContentNode(new PartPage(now, part, strip -> {
-            popover.hide();
+        Callout callout = new Callout(part.title(), Popover.ArrowLocation.LEFT_CENTER);
+        callout.open(beside, new PartPage(now, part, strip -> {
+            callout.close();
             onGo.accept(strip);
         }));
-        popover.setTitle(part.title());
-        popover.setDetachable(false);
-        popover.setArrowLocation(Popover.ArrowLocation.LEFT_CENTER);
-        popover.show(beside);
     }
 
     private static Button go(String text, Runnable action) {

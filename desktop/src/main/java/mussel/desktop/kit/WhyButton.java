@@ -35,12 +35,7 @@ public final class WhyButton extends Button {
     }
 
     private void explain(Explanation explanation) {
-        Popover popover = new Popover(page(explanation));
-        popover.setTitle(explanation.title());
-        popover.setHeaderAlwaysVisible(false);
-        popover.setDetachable(false);
-        popover.setArrowLocation(Popover.ArrowLocation.RIGHT_CENTER);
-        popover.show(this);
+        new Callout(explanation.title(), Popover.ArrowLocation.RIGHT_CENTER).open(this, page(explanation));
     }
 
     /** The explanation as a page. */

@@ -27,17 +27,15 @@ final class FocusKeeper {
     /**
      * The hands on a page.
      *
-     * @param around what the keys are taken from: the page and what stands beside it
      * @param room where the page is scrolled
      * @param page the page shown
      * @param tell what to do with a sentence that says why a figure went nowhere
      */
-    FocusKeeper(Node around, SheetPane room, Supplier<Node> page, Consumer<String> tell) {
+    FocusKeeper(SheetPane room, Supplier<Node> page, Consumer<String> tell) {
         this.room = room;
         this.page = page;
         this.tell = tell;
         PageKeys.on(room, page, this::to);
-        around.addEventHandler(KeyEvent.KEY_TYPED, this::stray);
     }
 
     /** Puts the focus on the first thing that is not answered. */
@@ -81,8 +79,8 @@ final class FocusKeeper {
         room.see(stop);
     }
 
-    /** A figure typed while nothing takes it. */
-    private void stray(KeyEvent e) {
+    /** A figure typed while nothing takes it, as with the focus in the header: it goes into the next open field. */
+    void stray(KeyEvent e) {
         boolean figure = e.getCharacter().length() == 1 && FIGURE.contains(e.getCharacter());
         if (!figure || e.isShortcutDown() || e.isAltDown() || e.getTarget() instanceof TextInputControl) {
             return;

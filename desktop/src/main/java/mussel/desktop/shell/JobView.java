@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.scene.Node;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -80,7 +81,7 @@ final class JobView extends BorderPane {
         setLeft(drawings);
         setCenter(centre);
         setRight(beside);
-        hands = new FocusKeeper(this, middle, () -> stations.get(here).node(), desk::hint);
+        hands = new FocusKeeper(middle, () -> stations.get(here).node(), desk::hint);
         widthProperty().addListener((o, was, is) -> share());
         heightProperty().addListener((o, was, is) -> share());
         desk.follow(is -> {
@@ -212,6 +213,11 @@ final class JobView extends BorderPane {
                 .findFirst();
         figure.ifPresent(hands::to);
         return figure.isPresent();
+    }
+
+    /** Takes a figure that was typed while nothing takes it. */
+    void typed(KeyEvent e) {
+        hands.stray(e);
     }
 
     /** What became different in the sheet was seen; says whether anything was shown. */

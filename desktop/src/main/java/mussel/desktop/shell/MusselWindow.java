@@ -1,18 +1,12 @@
 package mussel.desktop.shell;
 
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextInputControl;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -32,7 +26,6 @@ import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Pages;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
-import mussel.desktop.kit.WhyButton;
 import mussel.desktop.practice.PracticeStations;
 import mussel.work.desk.Desk;
 import mussel.work.shop.Workshop;
@@ -41,18 +34,6 @@ import org.kordamp.ikonli.feather.Feather;
 /** The window's content: the bench, or a job with its spine; undo, keys and looks around both. */
 public final class MusselWindow extends StackPane {
     private static final int MOST_PREPARED = 12;
-    private static final Set<KeyCode> ACTING = EnumSet.of(
-            KeyCode.ENTER,
-            KeyCode.SPACE,
-            KeyCode.F1,
-            KeyCode.F2,
-            KeyCode.F4,
-            KeyCode.F5,
-            KeyCode.F6,
-            KeyCode.F7,
-            KeyCode.F8,
-            KeyCode.F9,
-            KeyCode.F10);
     /** How much larger the type is for gloves. */
     private static final double GLOVE = 1.25;
 
@@ -66,15 +47,12 @@ public final class MusselWindow extends StackPane {
     private Optional<BookView> book = Optional.empty();
     private final WorkStrip strip = new WorkStrip();
     private final Imports imports;
-    private final Strokes strokes = new Strokes();
-    /** Keys that are down: one that acts acts once, however long a gloved hand rests on it. */
-    private final Set<KeyCode> held = EnumSet.noneOf(KeyCode.class);
-
     private final BookUpdate settling;
-    private final Overlay overlay = new Overlay(this, frame, this::closable);
+    private final Overlay overlay = new Overlay(this, frame);
     private final Pages body = new Pages();
     private final Label trouble = Texts.wrapped("", "trouble");
     private final OpenJob job;
+    private final WindowKeys keys;
 
     private boolean opened;
     private boolean hinted;
@@ -94,16 +72,7 @@ public final class MusselWindow extends StackPane {
                         looks(false)),
                 this::tell,
                 this::hint);
-        sceneProperty().addListener((o, was, is) -> {
-            Look.dress(is);
-            if (is != null) {
-                // On the scene: what had the focus may be gone by the time a key comes up.
-                is.addEventFilter(KeyEvent.KEY_RELEASED, e -> held.remove(e.getCode()));
-                is.windowProperty()
-                        .flatMap(javafx.stage.Window::focusedProperty)
-                        .addListener((f, before, now) -> held.clear());
-            }
-        });
+        sceneProperty().addListener((o, was, is) -> Look.dress(is));
         look.apply(this);
         bench = new BenchView(shop, this::open);
         bench.setType(look.glove() ? GLOVE : 1);
@@ -125,9 +94,7 @@ public final class MusselWindow extends StackPane {
         frame.setCenter(body);
         frame.setMinSize(0, 0);
         getChildren().add(frame);
-        strokes();
-        addEventFilter(KeyEvent.KEY_PRESSED, this::keys);
-        addEventHandler(KeyEvent.KEY_TYPED, this::typedOnBench);
+        keys = new WindowKeys(this, bench, benchHeader, overlay);
         imports.acceptDrops(this);
         header.show(benchHeader);
         body.show(bench);
@@ -347,7 +314,7 @@ public final class MusselWindow extends StackPane {
         shop.background().close();
     }
 
-    private Optional<JobView> jobView() {
+    Optional<JobView> jobView() {
         return job.shown();
     }
 
@@ -368,9 +335,16 @@ public final class MusselWindow extends StackPane {
     }
 
     /** Says a sentence until the next key. */
-    private void hint(String sentence) {
+    void hint(String sentence) {
         tell(sentence);
         hinted = true;
+    }
+
+    /** A key was pressed: the hint before it was seen. */
+    void hintSeen() {
+        if (hinted) {
+            tell("");
+        }
     }
 
     /** Says a sentence beside what is said already: several things may be noticed at a start, and none may hide another. */
@@ -394,7 +368,7 @@ public final class MusselWindow extends StackPane {
         Button glove = new IconButton(Feather.MAXIMIZE_2, "glove", "Larger for gloves (F6)", this::glove);
         Button dark = new IconButton(Feather.MOON, "dark", "Light or dark (F7)", this::dark);
         Button who = new IconButton(Feather.USER, "who-open", "Who is at the bench (F10)", this::who);
-        Button help = new IconButton(Feather.HELP_CIRCLE, "help", "Keys (F1)", this::keysPage);
+        Button help = new IconButton(Feather.HELP_CIRCLE, "help", "Keys (F1)", () -> keys.keysPage());
         HBox box = withWho ? new Row(2, who, glove, dark, help) : new Row(2, glove, dark, help);
         box.setAlignment(javafx.geometry.Pos.CENTER);
         box.setMinWidth(USE_PREF_SIZE);
@@ -407,7 +381,7 @@ public final class MusselWindow extends StackPane {
         return spring;
     }
 
-    private void takeIn() {
+    void takeIn() {
         NewJob form = new NewJob(
                 shop,
                 leg -> {
@@ -420,7 +394,7 @@ public final class MusselWindow extends StackPane {
     }
 
     /** Who makes the entries from now on. */
-    private void who() {
+    void who() {
         overlay.show(new WhoPage(
                 shop,
                 name -> guarded(() -> {
@@ -430,19 +404,6 @@ public final class MusselWindow extends StackPane {
                     tell("At the bench: " + name + ".");
                 }),
                 overlay::close));
-    }
-
-    private void keysPage() {
-        String where = job.shown().isPresent()
-                ? job.shown().get().here().title()
-                : book.filter(Node::isVisible).isPresent() ? "the book" : "the bench";
-        List<StationView.Key> own =
-                new ArrayList<>(station().map(StationView::keys).orElse(List.of()));
-        if (job.shown().isEmpty() && !book.map(Node::isVisible).orElse(false)) {
-            own.add(new StationView.Key("arrows, Enter", "from leg to leg; open it"));
-            own.add(new StationView.Key("a letter", "looks for a leg or a boat"));
-        }
-        overlay.show(new KeysPage(where, own, strokes.here()));
     }
 
     /** What nobody looks at is let go of before all would have to be styled anew: with it that takes seconds. */
@@ -485,116 +446,5 @@ public final class MusselWindow extends StackPane {
             practice().ifPresent(p -> p.readIn(other));
         });
         desk().ifPresentOrElse(Desk::refresh, bench::refresh);
-    }
-
-    /** The book is shown, and nothing is being typed there whose own undo is meant. */
-    private boolean inBook() {
-        boolean typing = getScene().getFocusOwner() instanceof TextInputControl text && text.isUndoable();
-        return book.filter(Node::isVisible).isPresent() && !overlay.shown() && !typing;
-    }
-
-    private void keys(KeyEvent e) {
-        boolean again = !held.add(e.getCode());
-        if (hinted) {
-            tell("");
-        }
-        if (again && ACTING.contains(e.getCode()) || strokes.press(e)) {
-            e.consume();
-        }
-    }
-
-    /** Every key of the window, each where it works. */
-    private void strokes() {
-        strokes.plain(KeyCode.F5, "do what stands in the warm colour", this::workable, this::act)
-                .plain(KeyCode.F4, "the next station where something waits", this::workable, this::nextStation)
-                .plain(KeyCode.F2, "the drawing of the leg (arrows, Enter), and back", this::workable, () -> jobView()
-                        .ifPresent(JobView::toDrawing))
-                .plain(KeyCode.F9, "what the bar over the station holds back", this::workable, () -> jobView()
-                        .ifPresent(JobView::unfold))
-                .control(
-                        KeyCode.M,
-                        "the figure of the leg’s manual that is asked for here",
-                        this::workable,
-                        this::manual)
-                .control(KeyCode.E, "correct the state of the unit", this::workable, () -> jobView()
-                        .ifPresent(JobView::toState))
-                .control(KeyCode.K, "what became different in the sheet was seen", this::workable, this::sheetSeen)
-                .plain(KeyCode.F5, "open the leg in the warm colour", this::onBench, bench::openFirst)
-                .stations(this::workable, this::go)
-                .control(KeyCode.Z, "take the last entry back", this::workable, () -> desk().ifPresent(Desk::undo))
-                .control(KeyCode.Y, "do it again", this::workable, () -> desk().ifPresent(Desk::redo))
-                .control(KeyCode.Z, "take the last change of a sheet or the yard back", this::inBook, () -> book.get()
-                        .undo())
-                .control(KeyCode.Y, "do that again", this::inBook, () -> book.get()
-                        .redo())
-                .plain(KeyCode.F1, "this list", () -> true, this::keysPage)
-                .plain(KeyCode.F3, "why is the figure at hand what it is", this::notOver, this::why)
-                .plain(KeyCode.F6, "larger for gloves, and back", () -> true, this::glove)
-                .plain(KeyCode.F7, "light or dark", () -> true, this::dark)
-                .plain(KeyCode.F8, "metric, or US units (fl oz, in, lbf·in, psi, °F, oz)", () -> true, this::units)
-                .plain(KeyCode.F10, "who is at the bench", this::notOver, this::who)
-                .control(KeyCode.B, "the bench", this::notOver, this::showBench)
-                .control(
-                        KeyCode.L,
-                        "the book: logbook, due, lives, plan, sheets, yard, data",
-                        this::notOver,
-                        () -> showBook(Optional.empty()))
-                .control(KeyCode.N, "take in a leg", this::notOver, this::takeIn)
-                .control(KeyCode.F, "find a leg", this::notOver, () -> {
-                    showBench();
-                    benchHeader.toFind();
-                })
-                .plain(KeyCode.ESCAPE, "close what lies over the window", this::closable, overlay::close);
-    }
-
-    private boolean notOver() {
-        return !overlay.shown();
-    }
-
-    private boolean workable() {
-        return job.shown().isPresent() && !overlay.shown();
-    }
-
-    private boolean onBench() {
-        return bench.isVisible() && !overlay.shown();
-    }
-
-    private boolean closable() {
-        return overlay.shown();
-    }
-
-    private void act() {
-        jobView().ifPresent(JobView::act);
-    }
-
-    private void manual() {
-        jobView()
-                .filter(v -> !v.toManual())
-                .ifPresent(v -> hint("Nothing of the leg’s manual is asked for at this station."));
-    }
-
-    private void sheetSeen() {
-        jobView()
-                .filter(v -> !v.sheetSeen())
-                .ifPresent(v -> hint("The sheet of this leg is as the job went by it last."));
-    }
-
-    private void nextStation() {
-        jobView().filter(v -> !v.next()).ifPresent(v -> hint("Nothing waits at any other station of this job."));
-    }
-
-    /** A letter typed on the bench looks for a leg, and so does a scanned tag. */
-    private void typedOnBench(KeyEvent e) {
-        boolean letter = e.getCharacter().length() == 1
-                && Character.isLetterOrDigit(e.getCharacter().charAt(0));
-        if (onBench() && letter && !e.isShortcutDown() && !(e.getTarget() instanceof TextInputControl)) {
-            benchHeader.lookFor(e.getCharacter());
-            e.consume();
-        }
-    }
-
-    /** Explains the figure nearest to what has the focus: the first on the station that can. */
-    private void why() {
-        WhyButton.openNearest(this, getScene().getFocusOwner());
     }
 }

@@ -1,7 +1,6 @@
 package mussel.desktop.shell;
 
 import java.util.Optional;
-import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -14,7 +13,6 @@ final class Overlay {
 
     private final StackPane window;
     private final Node below;
-    private final BooleanSupplier closable;
     /** What had the focus before something lay over it. */
     private Optional<Node> focused = Optional.empty();
 
@@ -22,12 +20,10 @@ final class Overlay {
      * Room for a page over a window.
      *
      * @param below what it lies over
-     * @param closable whether it may be closed now
      */
-    Overlay(StackPane window, Node below, BooleanSupplier closable) {
+    Overlay(StackPane window, Node below) {
         this.window = window;
         this.below = below;
-        this.closable = closable;
     }
 
     void show(Region page) {
@@ -39,7 +35,7 @@ final class Overlay {
         veil.getStyleClass().add("veil");
         page.setMaxSize(WIDEST, Region.USE_PREF_SIZE);
         veil.setOnMouseClicked(e -> {
-            if (e.getTarget() == veil && closable.getAsBoolean()) {
+            if (e.getTarget() == veil) {
                 close();
             }
         });
