@@ -1,12 +1,11 @@
 package mussel.app;
 
-import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
+import mussel.core.book.LogStore;
 import mussel.core.job.JournalException;
-import mussel.store.Integrity;
 
 /**
  * Follows the chains of the whole log beside the work, once after each start, and tells what does not fit. It rests longer than it works, so that
@@ -22,7 +21,7 @@ final class ChainWatch {
     private ChainWatch() {}
 
     /** Begins, a little after the start; what is wrong is told once, in a sentence. */
-    static ChainWatch begin(Path log, Consumer<String> tell) {
+    static ChainWatch begin(LogStore log, Consumer<String> tell) {
         ChainWatch watch = new ChainWatch();
         Thread thread = new Thread(() -> watch.follow(log, tell), "chain watch");
         thread.setDaemon(true);
@@ -31,11 +30,11 @@ final class ChainWatch {
         return watch;
     }
 
-    private void follow(Path log, Consumer<String> tell) {
+    private void follow(LogStore log, Consumer<String> tell) {
         LockSupport.parkNanos(FIRST_NANOS);
         try {
             worked = System.nanoTime();
-            List<String> troubles = Integrity.chains(log, this::rest);
+            List<String> troubles = log.checkChains(this::rest);
             if (!troubles.isEmpty() && !stopped) {
                 tell.accept("The logbook was changed by another hand, or its disk is failing. " + troubles.get(0)
                         + (troubles.size() > 1 ? " And " + (troubles.size() - 1) + " more:" : "")

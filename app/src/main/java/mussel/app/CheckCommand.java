@@ -1,11 +1,9 @@
 package mussel.app;
 
 import java.io.PrintWriter;
-import java.time.Clock;
 import java.util.concurrent.Callable;
-import mussel.store.Integrity;
-import mussel.store.LogKind;
-import mussel.store.SqliteJournal;
+import mussel.core.book.LogStore.LogCheck;
+import mussel.core.book.OpenLog;
 import mussel.work.shop.Workshop;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -31,23 +29,14 @@ final class CheckCommand implements Callable<Integer> {
                     "makes what is derived from the entries (bench, book, due work) anew; the entries stay as they are")
     private boolean mend;
 
-    /** A practice log has a bench of its own, and no shop stands over it: what is derived is not held against anything. */
-    private boolean practice(Clock clock) {
-        try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
-            return journal.kind() == LogKind.PRACTICE;
-        }
-    }
-
     @Override
     public Integer call() {
-        Clock clock = main.clock();
         PrintWriter out = spec.commandLine().getOut();
         if (mend) {
-            try (SqliteJournal journal = SqliteJournal.open(main.log(), clock)) {
-                journal.mendCounter();
-                journal.forgetDerived();
+            try (OpenLog log = main.store().open()) {
+                log.forgetDerived();
             }
-            Workshop shop = Yards.open(main.log(), clock);
+            Workshop shop = Yards.open(main.store());
             try {
                 shop.book().owe(shop.journal().numbers());
                 shop.fileEverything();
@@ -56,10 +45,7 @@ final class CheckCommand implements Callable<Integer> {
                 shop.journal().close();
             }
         }
-        Integrity found = practice(clock)
-                ? Integrity.of(main.log(), clock)
-                : Integrity.of(main.log(), clock, journal -> Yards.over(journal, main.log(), clock)
-                        .fileEverything());
+        LogCheck found = main.store().check(log -> Yards.over(log, main.store()).fileEverything());
         found.troubles().forEach(out::println);
         out.println(found.jobs() + " jobs, " + found.entries() + " entries, " + found.pictures() + " pictures: "
                 + (found.troubles().isEmpty() ? "sound." : found.troubles().size() + " troubles."));

@@ -31,7 +31,7 @@ final class DemoCommand implements Callable<Integer> {
             DemoLog.setAside(file);
         }
         seed(file, fresh);
-        DemoPractice.fill(PracticeLog.beside(file), Clock.systemUTC().instant());
+        DemoPractice.beside(file, Clock.systemUTC().instant());
         return Main.window(file);
     }
 

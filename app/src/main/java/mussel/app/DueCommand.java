@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import mussel.core.book.LogBook.Awaiting;
+import mussel.core.book.OpenLog;
 import mussel.core.log.DueForecast;
-import mussel.store.SqliteJournal;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -33,7 +33,7 @@ final class DueCommand implements Callable<Integer> {
     public Integer call() {
         Clock clock = main.clock();
         LocalDate today = LocalDate.now(clock);
-        try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
+        try (OpenLog journal = main.store().read()) {
             List<Awaiting> due = journal.book().due(most);
             PrintWriter out = spec.commandLine().getOut();
             record Line(Awaiting each, DueForecast forecast) {}

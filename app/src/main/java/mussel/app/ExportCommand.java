@@ -5,7 +5,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.concurrent.Callable;
 import mussel.app.data.Exporter;
-import mussel.store.SqliteJournal;
+import mussel.core.book.OpenLog;
 import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -56,7 +56,7 @@ final class ExportCommand implements Callable<Integer> {
     @Override
     public Integer call() {
         Clock clock = main.clock();
-        try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
+        try (OpenLog journal = main.store().read()) {
             Exporter exporter = new Exporter(journal, journal.book());
             exporter.export(
                             format,

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.Callable;
 import mussel.exchange.file.Scratch;
+import mussel.store.FileStore;
 import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Workshop;
 import picocli.CommandLine.Command;
@@ -47,7 +48,7 @@ final class ImportCommand implements Callable<Integer> {
 
     /** Says what an empty logbook would get, where nothing is taken in or the file is refused; whether it is sound. */
     private boolean look(Path empty, Clock clock) {
-        Workshop shop = Yards.open(empty, clock);
+        Workshop shop = Yards.open(new FileStore(empty, clock));
         try {
             ImportPreview incoming = shop.data().look(file.path(), done -> true);
             if (!incoming.sound() || file.dryRun()) {
@@ -60,7 +61,7 @@ final class ImportCommand implements Callable<Integer> {
     }
 
     private int takeIn(Path log, Clock clock) {
-        Workshop shop = Yards.open(log, clock);
+        Workshop shop = Yards.open(new FileStore(log, clock));
         try {
             return takeIn(shop);
         } finally {

@@ -14,6 +14,7 @@ import javafx.application.Application;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.Scratch;
+import mussel.store.FileStore;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -157,6 +158,11 @@ public final class Main implements Callable<Integer> {
 
     Path log() {
         return log == null ? DataFolder.logbook() : log;
+    }
+
+    /** The log that every command works on. */
+    FileStore store() {
+        return new FileStore(log(), clock);
     }
 
     /** The clock that every command goes by. */

@@ -17,6 +17,7 @@ import javafx.scene.Scene;
 import javafx.scene.image.Image;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
+import mussel.core.book.OpenLog;
 import mussel.core.job.BenchLine;
 import mussel.core.job.JournalException;
 import mussel.core.job.Station;
@@ -25,7 +26,7 @@ import mussel.desktop.shell.MusselWindow;
 import mussel.desktop.shell.Refusal;
 import mussel.exchange.file.Scratch;
 import mussel.store.Backups;
-import mussel.store.SqliteJournal;
+import mussel.store.FileStore;
 import mussel.work.shop.Workshop;
 import mussel.work.shop.Workshop.Catalogue;
 
@@ -64,12 +65,13 @@ public final class MusselApp extends Application {
      * @param catalogue the families, which are still on their way
      * @param shop the shop over both
      */
-    private record Opened(SqliteJournal journal, CompletableFuture<Catalogue> catalogue, Workshop shop) {
+    private record Opened(OpenLog journal, CompletableFuture<Catalogue> catalogue, Workshop shop) {
         static Opened of(Path log) {
             Clock clock = Clock.systemDefaultZone();
-            SqliteJournal journal = SqliteJournal.openOrRead(log, clock);
+            FileStore store = new FileStore(log, clock);
+            OpenLog journal = store.openOrRead();
             CompletableFuture<Catalogue> catalogue = new CompletableFuture<>();
-            return new Opened(journal, catalogue, Yards.over(journal, log, clock, catalogue));
+            return new Opened(journal, catalogue, Yards.over(journal, store, catalogue));
         }
     }
 
@@ -121,8 +123,8 @@ public final class MusselApp extends Application {
             shop = opening.join().shop();
             window = new MusselWindow(shop, Look.of(shop.journal()));
             readOnly(opening.join().journal().whyReadOnly());
-            if (!opening.join().journal().told().isEmpty()) {
-                window.tellToo(opening.join().journal().told());
+            if (!opening.join().journal().noticed().isEmpty()) {
+                window.tellToo(opening.join().journal().noticed());
             }
             exitCode = 0;
             return window;
@@ -214,8 +216,9 @@ public final class MusselApp extends Application {
             if (System.getProperty("mussel.startup", "").isEmpty()) {
                 Scratch.sweep();
                 backUp();
-                watching.begin(
-                        () -> ChainWatch.begin(logbook, troubles -> Platform.runLater(() -> window.tellToo(troubles))));
+                watching.begin(() -> ChainWatch.begin(
+                        new FileStore(logbook, Clock.systemDefaultZone()),
+                        troubles -> Platform.runLater(() -> window.tellToo(troubles))));
             }
         } catch (RuntimeException e) {
             opening.join().catalogue().completeExceptionally(e);

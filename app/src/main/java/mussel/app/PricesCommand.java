@@ -17,6 +17,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.Callable;
 import java.util.function.Predicate;
+import mussel.core.book.OpenLog;
 import mussel.core.job.JournalException;
 import mussel.core.measure.DecimalMark;
 import mussel.core.measure.Money;
@@ -29,7 +30,6 @@ import mussel.core.parts.PriceQuestion;
 import mussel.core.parts.Seller;
 import mussel.exchange.parts.PriceListFile;
 import mussel.exchange.record.Json;
-import mussel.store.SqliteJournal;
 import mussel.work.shop.Workshop;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -113,8 +113,8 @@ final class PricesCommand implements Callable<Integer> {
                     n -> true,
                     List.of());
         }
-        try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
-            Workshop shop = Yards.over(journal, main.log(), clock);
+        try (OpenLog journal = main.store().read()) {
+            Workshop shop = Yards.over(journal, main.store());
             Seller seller = shop.sellers().stream()
                     .filter(s -> s.id().equalsIgnoreCase(supplier))
                     .findFirst()

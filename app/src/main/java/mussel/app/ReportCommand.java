@@ -4,12 +4,12 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.concurrent.Callable;
+import mussel.core.book.OpenLog;
 import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
 import mussel.core.job.Job;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.OutFile;
-import mussel.store.SqliteJournal;
 import mussel.work.shop.Workshop;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -70,13 +70,13 @@ final class ReportCommand implements Callable<Integer> {
     public Integer call() {
         Clock clock = main.clock();
         OutFile.of(out, OutFile.Kind.PDF, force);
-        try (SqliteJournal journal = SqliteJournal.read(main.log(), clock)) {
+        try (OpenLog journal = main.store().read()) {
             List<Entry> entries = journal.entries(job);
             if (entries.isEmpty()) {
                 spec.commandLine().getErr().println("There is no job " + job + " in " + main.log() + ".");
                 return 2;
             }
-            Workshop shop = Yards.over(journal, main.log(), clock);
+            Workshop shop = Yards.over(journal, main.store());
             Job folded = Job.of(entries);
             shop.assess(folded).ifPresentOrElse(a -> paper.write(shop, a, out), () -> {
                 throw new JournalException(

@@ -42,6 +42,7 @@ import mussel.desktop.shell.MusselWindow;
 import mussel.exchange.file.Scratch;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.Backups;
+import mussel.store.FileStore;
 import mussel.work.shop.Workshop;
 
 /** Walks through the main views on demo data and keeps a picture of each. The day is fixed, so that pictures can be compared. */
@@ -89,8 +90,8 @@ public final class ShotsApp extends Application {
         Look.loadType();
         Path log = Scratch.folder().resolve("demo.mussel");
         DemoYard.fill(log, DAY);
-        DemoPractice.fill(PracticeLog.beside(log), DAY);
-        shop = Yards.open(log, Clock.fixed(DAY, ZoneOffset.UTC), SheetFiles.shipped());
+        DemoPractice.beside(log, DAY);
+        shop = Yards.open(new FileStore(log, Clock.fixed(DAY, ZoneOffset.UTC)), SheetFiles.shipped());
         Look look = Look.of(shop.journal());
         look.setDark(dark);
         look.setGlove(glove);

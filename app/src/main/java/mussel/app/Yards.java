@@ -4,7 +4,6 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +15,8 @@ import java.util.stream.Collectors;
 import java.util.zip.CRC32;
 import javafx.application.Platform;
 import mussel.app.data.YardData;
+import mussel.core.book.LogKind;
+import mussel.core.book.OpenLog;
 import mussel.core.book.WorkList;
 import mussel.core.job.Assessment;
 import mussel.core.job.JournalException;
@@ -41,9 +42,8 @@ import mussel.exchange.report.VisitPapers;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.exchange.yard.YardTables;
-import mussel.store.LogKind;
+import mussel.store.FileStore;
 import mussel.store.PictureFolder;
-import mussel.store.SqliteJournal;
 import mussel.work.background.Background;
 import mussel.work.shop.Ports;
 import mussel.work.shop.Workshop;
@@ -53,27 +53,26 @@ import mussel.work.shop.Workshop.Catalogue;
 public final class Yards {
     private Yards() {}
 
-    /** Opens a logbook for work with everything the yard keeps of its own, its bench up to date. */
-    static Workshop open(Path log, Clock clock) {
-        Workshop shop = over(SqliteJournal.open(log, clock), log, clock);
+    /** Opens a logbook for work with everything the shop keeps of its own, its bench up to date. */
+    static Workshop open(FileStore store) {
+        Workshop shop = over(store.open(), store);
         shop.fileEverything();
         return shop;
     }
 
-    /** Opens a logbook for work with some families, its bench up to date. */
-    static Workshop open(Path log, Clock clock, List<SpecSheet> families) {
-        Workshop shop = over(SqliteJournal.open(log, clock), log, clock, families);
+    /** Opens a logbook for work with some spec sheets, its bench up to date. */
+    static Workshop open(FileStore store, List<SpecSheet> families) {
+        Workshop shop = over(store.open(), store, families);
         shop.fileEverything();
         return shop;
     }
 
-    /** Brings an open journal and everything the yard keeps of its own together, for work without a window. */
-    static Workshop over(SqliteJournal journal, Path log, Clock clock) {
+    /** A shop over an open log and everything the shop keeps of its own, for work without a window. */
+    static Workshop over(OpenLog log, FileStore store) {
         SheetFolder families = SheetFolder.load(DataFolder.families());
         return over(
-                journal,
                 log,
-                clock,
+                store,
                 CompletableFuture.completedFuture(catalogue(
                         families.sheets(),
                         families.own(),
@@ -83,78 +82,69 @@ public final class Yards {
                 Background.atOnce());
     }
 
-    /** Brings an open journal and the families together, with the diagnosis tables that ship, for a window. */
-    public static Workshop over(SqliteJournal journal, Path log, Clock clock, List<SpecSheet> families) {
+    /** A shop over an open log and some spec sheets, with the diagnosis tables that ship, for a window. */
+    public static Workshop over(OpenLog log, FileStore store, List<SpecSheet> families) {
         DiagnosisFile tables = new DiagnosisFile(KnowledgeFiles.shipped(), Overrides.none(), List.of());
         CatalogueFolder supplied = new CatalogueFolder(CatalogueFiles.shipped(), true, List.of());
         return over(
-                journal,
                 log,
-                clock,
+                store,
                 CompletableFuture.completedFuture(catalogue(families, "", SheetFiles.shippedYard(), tables, supplied)));
     }
 
-    /** The same with families that are still on their way. */
-    static Workshop over(SqliteJournal journal, Path log, Clock clock, CompletableFuture<Catalogue> catalogue) {
-        return over(journal, log, clock, catalogue, new Background(Platform::runLater));
+    /** The same with spec sheets that are still on their way. */
+    static Workshop over(OpenLog log, FileStore store, CompletableFuture<Catalogue> catalogue) {
+        return over(log, store, catalogue, new Background(Platform::runLater));
     }
 
     private static Workshop over(
-            SqliteJournal journal,
-            Path log,
-            Clock clock,
-            CompletableFuture<Catalogue> catalogue,
-            Background background) {
-        if (journal.kind() == LogKind.PRACTICE) {
-            journal.close();
+            OpenLog log, FileStore store, CompletableFuture<Catalogue> catalogue, Background background) {
+        if (log.kind() == LogKind.PRACTICE) {
+            log.close();
             throw new JournalException(
-                    log + " is a practice log: its legs are not there. Open the yard's own logbook.");
+                    store.place() + " is a practice log: its legs are not there. Open the yard's own logbook.");
         }
-        return shop(journal, log, clock, catalogue, new PracticeLog(log, clock), background);
+        return shop(log, store, catalogue, new PracticeLog(store.practice()), background);
     }
 
     /** The shop over a practice log. */
     static Workshop practising(
-            SqliteJournal journal,
-            Path log,
-            Clock clock,
-            Catalogue catalogue,
-            Ports.Practice practice,
-            Background background) {
-        return shop(journal, log, clock, CompletableFuture.completedFuture(catalogue), practice, background);
+            OpenLog log, FileStore store, Catalogue catalogue, Ports.Practice practice, Background background) {
+        return shop(log, store, CompletableFuture.completedFuture(catalogue), practice, background);
     }
 
     private static Workshop shop(
-            SqliteJournal journal,
-            Path log,
-            Clock clock,
+            OpenLog log,
+            FileStore store,
             CompletableFuture<Catalogue> catalogue,
             Ports.Practice practice,
             Background background) {
+        PictureFolder pictures = PictureFolder.beside(store.file());
+        Supplier<Optional<byte[]>> logo = () -> logo(log, pictures);
         return new Workshop(
-                journal,
-                journal.book(),
+                log,
+                log.book(),
                 catalogue,
-                clock,
+                store.clock(),
                 new Ports(
-                        (job, file) -> JobSheetPdf.write(job, file, logo(journal, log)),
-                        new Printing(() -> logo(journal, log)),
+                        (job, file) -> JobSheetPdf.write(job, file, logo.get()),
+                        new Printing(logo),
                         Yards::hold,
-                        new Kept(PictureFolder.beside(log)),
+                        new Kept(pictures),
                         new SimulatedInstruments(),
-                        new LibrarySheets(family -> journal.setting(Settings.SHEET + family, "")),
+                        new LibrarySheets(family -> log.setting(Settings.SHEET + family, "")),
                         YardTables.form(),
                         new Lists(),
                         practice,
-                        new YardData(journal, log, DataFolder.path(), clock),
+                        new YardData(log, store, DataFolder.path()),
                         background));
     }
 
-    /** The yard's logo, where it has one and the picture is there. */
-    private static Optional<byte[]> logo(SqliteJournal journal, Path log) {
-        String name = journal.setting(Settings.LOGO, "");
+    /** The shop's logo, where it has one and the picture is there. */
+    private static Optional<byte[]> logo(OpenLog log, PictureFolder pictures) {
+        String name = log.setting(Settings.LOGO, "");
         try {
-            Path at = name.isEmpty() ? null : PictureFolder.beside(log).at(name);
+            Path at = name.isEmpty() ? null : pictures.at(name);
             return at != null && Files.isRegularFile(at) ? Optional.of(Files.readAllBytes(at)) : Optional.empty();
         } catch (IOException e) {
             return Optional.empty();

@@ -45,6 +45,14 @@ class ArchitectureTest {
             .resideInAnyPackage("java.sql..", "org.sqlite..", "org.flywaydb..");
 
     @ArchTest
+    static final ArchRule logsAreOpenedThroughTheirStore = noClasses()
+            .that()
+            .resideOutsideOfPackage("mussel.store..")
+            .should()
+            .dependOnClassesThat()
+            .haveSimpleName("SqliteJournal");
+
+    @ArchTest
     static final ArchRule onlyTheSolverKnowsTheNativeOne = noClasses()
             .that()
             .resideOutsideOfPackage("mussel.solver..")

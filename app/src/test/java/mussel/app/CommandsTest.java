@@ -14,6 +14,7 @@ import java.util.Locale;
 import mussel.app.demo.DemoYard;
 import mussel.core.job.Station;
 import mussel.exchange.record.Json;
+import mussel.store.FileStore;
 import mussel.store.SqliteJournal;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -177,8 +178,10 @@ class CommandsTest {
         Path log = folder.resolve("demo.mussel");
         DemoYard.fill(log, DAY);
         try (var journal = mussel.store.SqliteJournal.open(log, java.time.Clock.systemUTC())) {
-            var shop =
-                    Yards.over(journal, log, java.time.Clock.systemUTC(), mussel.exchange.sheet.SheetFiles.shipped());
+            var shop = Yards.over(
+                    journal,
+                    new FileStore(log, java.time.Clock.systemUTC()),
+                    mussel.exchange.sheet.SheetFiles.shipped());
             var open =
                     shop.jobs().stream().filter(j -> j.job().tagged().isEmpty()).toList();
             assertThat(open).hasSizeGreaterThanOrEqualTo(5);

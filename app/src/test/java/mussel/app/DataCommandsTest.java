@@ -24,6 +24,7 @@ import mussel.core.library.Size;
 import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.store.Backups;
+import mussel.store.FileStore;
 import mussel.store.SqliteJournal;
 import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Workshop;
@@ -76,7 +77,7 @@ class DataCommandsTest {
     @Test
     void sheetsOfTheYardsOwnGoWithTheLog() {
         Path mine = folder.resolve("mine.mussel");
-        Workshop shop = Yards.open(mine, Clock.systemUTC(), SheetFiles.shipped());
+        Workshop shop = Yards.open(new FileStore(mine, Clock.systemUTC()), SheetFiles.shipped());
         SpecSheet sheet = shop.sheets().describe("Nameless 40", Size.MID, Map.of("drive", "pin"));
         shop.takeIn(new LegRef("l", "Byssus", LegRef.Position.SINGLE, sheet.id()));
         shop.journal().close();
@@ -92,7 +93,7 @@ class DataCommandsTest {
             assertThat(run(theirs, "import", file.toString()))
                     .as(err.toString())
                     .isZero();
-            Workshop there = Yards.open(theirs, Clock.systemUTC(), SheetFiles.shipped());
+            Workshop there = Yards.open(new FileStore(theirs, Clock.systemUTC()), SheetFiles.shipped());
             assertThat(there.families()).contains(sheet);
             there.journal().close();
         }
@@ -169,7 +170,7 @@ class DataCommandsTest {
         run(demo(), "export", "--format", "json", "--out", json.toString());
         Path here = folder.resolve("here.mussel");
         try (SqliteJournal journal = SqliteJournal.open(here, Clock.systemUTC())) {
-            Importer importer = new Importer(journal, folder, Clock.systemUTC());
+            Importer importer = new Importer(journal, new FileStore(journal.file(), Clock.systemUTC()), folder);
             assertThatThrownBy(() -> importer.look(json, done -> false)).hasMessageContaining("Stopped");
             List<Integer> told = new ArrayList<>();
             ImportPreview stopped = importer.look(json, told::add);
@@ -203,7 +204,8 @@ class DataCommandsTest {
         Backups.of(demo(), home, Clock.systemUTC()).everything(backup, false);
         Path data = folder.resolve("data");
         try (SqliteJournal journal = SqliteJournal.open(folder.resolve("here.mussel"), Clock.systemUTC())) {
-            ImportPreview incoming = new Importer(journal, data, Clock.systemUTC()).look(backup, done -> true);
+            ImportPreview incoming = new Importer(journal, new FileStore(journal.file(), Clock.systemUTC()), data)
+                    .look(backup, done -> true);
             assertThat(incoming.says()).anyMatch(s -> s.startsWith("Sheet knowledge.yaml: comes in"));
             assertThatThrownBy(() -> incoming.take().accept(done -> false)).hasMessageContaining("Stopped");
             assertThat(data.resolve("knowledge.yaml")).doesNotExist();
@@ -242,7 +244,7 @@ class DataCommandsTest {
     void aSheetSaysWhatIsDifferentInItAndOnWhichLineItIsWrong() throws IOException {
         try (SqliteJournal journal = SqliteJournal.open(folder.resolve("here.mussel"), Clock.systemUTC())) {
             Path data = folder.resolve("data");
-            Importer importer = new Importer(journal, data, Clock.systemUTC());
+            Importer importer = new Importer(journal, new FileStore(journal.file(), Clock.systemUTC()), data);
             String shipped = new String(
                     SheetFiles.class.getResourceAsStream("yard.yaml").readAllBytes(), StandardCharsets.UTF_8);
             Path yard = Files.writeString(

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import mussel.core.job.Assessment;
 import mussel.core.job.LegRef;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.store.FileStore;
 import mussel.work.shop.Workshop;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -17,7 +18,8 @@ class EarlierSheetTest {
 
     @Test
     void whatWasTickedStaysTicked() {
-        Workshop shop = Yards.open(folder.resolve("yard.mussel"), WindowJourney.DAY, SheetFiles.shipped());
+        Workshop shop =
+                Yards.open(new FileStore(folder.resolve("yard.mussel"), WindowJourney.DAY), SheetFiles.shipped());
         int old = shop.takeIn(new LegRef("a", "Byssus", LegRef.Position.SINGLE, "wren-8"));
         shop.tick(old, "kill_cord");
         shop.tick(old, "rod_mark");

@@ -15,6 +15,7 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.store.FileStore;
 import mussel.store.SqliteJournal;
 import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Workshop;
@@ -140,12 +141,13 @@ class NamelessLegTest extends WindowJourney {
         shop.data().json(log);
         Path there = folder.resolve("theirs.mussel");
         try (SqliteJournal journal = SqliteJournal.open(there, DAY)) {
-            ImportPreview incoming = new Importer(journal, folder.resolve("data"), DAY).look(log, n -> true);
+            ImportPreview incoming = new Importer(journal, new FileStore(journal.file(), DAY), folder.resolve("data"))
+                    .look(log, n -> true);
             assertThat(incoming.refused()).isEmpty();
             incoming.take().accept(n -> true);
             incoming.then().run();
         }
-        Workshop theirs = Yards.open(there, DAY, SheetFiles.shipped());
+        Workshop theirs = Yards.open(new FileStore(there, DAY), SheetFiles.shipped());
         Assessment job = theirs.jobs().get(0);
         assertThat(job.sheet()).isEqualTo(sheet);
         assertThat(job.job().tagged()).isPresent();

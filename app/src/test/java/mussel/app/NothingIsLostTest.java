@@ -18,12 +18,13 @@ import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import mussel.app.demo.DemoYard;
+import mussel.core.book.LogKind;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Topic;
 import mussel.store.DemoLog;
-import mussel.store.LogKind;
+import mussel.store.FileStore;
 import mussel.store.SqliteJournal;
 import mussel.work.desk.Desk;
 import org.junit.jupiter.api.BeforeAll;
@@ -292,7 +293,7 @@ class NothingIsLostTest {
                 .contains("its kind is “weighed”", "chooses “muddy” on oil_water", "reads “moonlight”", "Job 77")
                 .doesNotContain("Exception")
                 .doesNotContain("mussel.core");
-        mussel.work.shop.Workshop shop = Yards.open(log, CLOCK);
+        mussel.work.shop.Workshop shop = Yards.open(new FileStore(log, CLOCK));
         try {
             assertThat(shop.yard().units()).isEqualTo(mussel.core.measure.UnitSet.METRIC);
             assertThat(shop.settingsSetAside())
@@ -330,7 +331,7 @@ class NothingIsLostTest {
                     new Fact.LegCorrected(new LegRef(was.id(), evil, was.position(), was.family())));
             journal.append(job, "be\u0008nch", new Fact.Noted(Topic.COMPLAINT.address(), evil));
         }
-        Yards.open(log, CLOCK).journal().close();
+        Yards.open(new FileStore(log, CLOCK)).journal().close();
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         CommandLine command = Main.command();
         command.setOut(Terminal.on(bytes));

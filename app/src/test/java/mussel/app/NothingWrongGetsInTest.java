@@ -23,11 +23,12 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import mussel.app.demo.DemoYard;
+import mussel.core.book.LogKind;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
 import mussel.exchange.record.Json;
 import mussel.store.Backups;
-import mussel.store.LogKind;
+import mussel.store.FileStore;
 import mussel.store.SqliteJournal;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Tag;
@@ -49,7 +50,7 @@ class NothingWrongGetsInTest {
     @BeforeAll
     static void fill() {
         DemoYard.fill(demo(), Instant.parse("2026-11-23T09:00:00Z"));
-        Yards.open(demo(), Clock.systemDefaultZone()).journal().close();
+        Yards.open(new FileStore(demo(), Clock.systemDefaultZone())).journal().close();
     }
 
     private static Path demo() {
@@ -212,7 +213,7 @@ class NothingWrongGetsInTest {
                 .isZero();
         AtomicBoolean over = new AtomicBoolean();
         Thread writer = new Thread(() -> {
-            var shop = Yards.open(log, Clock.systemDefaultZone());
+            var shop = Yards.open(new FileStore(log, Clock.systemDefaultZone()));
             try {
                 int job = shop.journal().benchLines().open().get(0).job();
                 shop.data().look(json, done -> true).take().accept(done -> true);

@@ -17,6 +17,7 @@ import java.util.List;
 import mussel.app.demo.DemoYard;
 import mussel.core.job.Assessment;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.store.FileStore;
 import mussel.work.desk.Desk;
 import mussel.work.shop.Workshop;
 import org.apache.pdfbox.Loader;
@@ -38,7 +39,7 @@ class PapersElsewhereTest {
     @BeforeAll
     static void open() {
         DemoYard.fill(folder.resolve("demo.mussel"), DAY.instant());
-        shop = Yards.open(folder.resolve("demo.mussel"), DAY, SheetFiles.shipped());
+        shop = Yards.open(new FileStore(folder.resolve("demo.mussel"), DAY), SheetFiles.shipped());
     }
 
     @AfterAll

@@ -19,6 +19,7 @@ import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Station;
 import mussel.core.leak.LeakMode;
+import mussel.store.FileStore;
 import mussel.store.SqliteJournal;
 import org.junit.jupiter.api.Test;
 
@@ -281,6 +282,7 @@ class PracticePageTest extends WindowJourney {
         });
         assertThat(shop.journal().numbers()).isEmpty();
         shop.practice().close();
-        assertThatThrownBy(() -> Yards.open(practice, DAY, java.util.List.of())).isInstanceOf(JournalException.class);
+        assertThatThrownBy(() -> Yards.open(new FileStore(practice, DAY), java.util.List.of()))
+                .isInstanceOf(JournalException.class);
     }
 }

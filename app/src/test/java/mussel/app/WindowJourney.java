@@ -21,6 +21,7 @@ import mussel.core.plan.Plan.PlannedStep;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.store.FileStore;
 import mussel.work.shop.Workshop;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -74,7 +75,7 @@ abstract class WindowJourney {
 
     @BeforeEach
     void start() throws Exception {
-        shop = Yards.open(logbook(), new Moving(), SheetFiles.shipped());
+        shop = Yards.open(new FileStore(logbook(), new Moving()), SheetFiles.shipped());
         robot.waitWhile(() -> shop.background().busy());
         WaitForAsyncUtils.waitFor(WaitForAsyncUtils.asyncFx(() -> show(stage)));
         Hands.settle();

@@ -17,6 +17,7 @@ import mussel.core.sheet.Step;
 import mussel.desktop.estimate.EstimateStation;
 import mussel.desktop.parts.PartsStation;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.store.FileStore;
 import mussel.store.SqliteJournal;
 import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Workshop;
@@ -178,7 +179,8 @@ class YardFromNothingTest extends WindowJourney {
         shop.data().yard(shop.yard(), file);
         assertThat(shop.yard().units()).isEqualTo(UnitSet.US);
         try (SqliteJournal elsewhere = SqliteJournal.open(folder.resolve("elsewhere.mussel"), DAY)) {
-            Workshop theirs = Yards.over(elsewhere, folder.resolve("elsewhere.mussel"), DAY, SheetFiles.shipped());
+            Workshop theirs =
+                    Yards.over(elsewhere, new FileStore(folder.resolve("elsewhere.mussel"), DAY), SheetFiles.shipped());
             ImportPreview incoming = theirs.data().look(file, done -> true);
             assertThat(incoming.refused()).isEmpty();
             incoming.take().accept(done -> true);

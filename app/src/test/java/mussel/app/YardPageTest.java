@@ -17,6 +17,7 @@ import mussel.core.measure.UnitSet;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.exchange.sheet.SheetFiles;
+import mussel.store.FileStore;
 import mussel.store.SqliteJournal;
 import mussel.work.desk.Desk;
 import mussel.work.shop.ImportPreview;
@@ -128,7 +129,8 @@ class YardPageTest extends WindowJourney {
         Path file = folder.resolve("yard.yaml");
         shop.data().yard(shop.yard(), file);
         try (SqliteJournal elsewhere = SqliteJournal.open(folder.resolve("elsewhere.mussel"), DAY)) {
-            Workshop theirs = Yards.over(elsewhere, folder.resolve("elsewhere.mussel"), DAY, SheetFiles.shipped());
+            Workshop theirs =
+                    Yards.over(elsewhere, new FileStore(folder.resolve("elsewhere.mussel"), DAY), SheetFiles.shipped());
             ImportPreview incoming = theirs.data().look(file, done -> true);
             incoming.take().accept(done -> true);
             incoming.then().run();
@@ -300,7 +302,7 @@ class YardPageTest extends WindowJourney {
         shop.readIn(UnitSet.US);
         shop.journal().close();
         SqliteJournal journal = SqliteJournal.open(logbook(), DAY);
-        shop = Yards.over(journal, logbook(), DAY, new CompletableFuture<>());
+        shop = Yards.over(journal, new FileStore(logbook(), DAY), new CompletableFuture<>());
         CompletableFuture<MusselWindow> stands = new CompletableFuture<>();
         Platform.runLater(() -> {
             MusselWindow bench = new MusselWindow(shop, Look.of(shop.journal()));

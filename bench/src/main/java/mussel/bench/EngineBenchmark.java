@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.concurrent.TimeUnit;
 import mussel.app.demo.DemoYard;
+import mussel.core.book.OpenLog;
 import mussel.core.drain.DrainEngine;
 import mussel.core.drain.DrainInput;
 import mussel.core.drain.DrainResult;
@@ -30,7 +31,7 @@ import mussel.exchange.library.Library;
 import mussel.exchange.sheet.KeptSheet;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
-import mussel.store.SqliteJournal;
+import mussel.store.FileStore;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -86,7 +87,7 @@ public class EngineBenchmark {
         try {
             Path log = Files.createTempDirectory("mussel-bench").resolve("demo.mussel");
             DemoYard.fill(log, Instant.parse("2026-11-23T09:00:00Z"));
-            try (SqliteJournal journal = SqliteJournal.read(log, Clock.systemUTC())) {
+            try (OpenLog journal = new FileStore(log, Clock.systemUTC()).read()) {
                 return journal.entries(5);
             }
         } catch (IOException e) {

@@ -13,8 +13,9 @@ import javafx.geometry.Orientation;
 import javafx.scene.control.ScrollBar;
 import mussel.app.ForBench;
 import mussel.core.book.LogBook;
+import mussel.core.book.OpenLog;
 import mussel.desktop.shell.MusselWindow;
-import mussel.store.SqliteJournal;
+import mussel.store.FileStore;
 import mussel.work.shop.Workshop;
 
 /** A log of many jobs: how soon it is open, how soon a search answers, how much memory it takes. */
@@ -45,7 +46,7 @@ final class LogBenchmark {
         List<LogBook.Query> queries = queries();
         double[] searches = new double[QUERIES];
         double life;
-        try (SqliteJournal journal = SqliteJournal.read(log, Clock.systemUTC())) {
+        try (OpenLog journal = new FileStore(log, Clock.systemUTC()).read()) {
             queries.forEach(journal.book()::search);
             for (int i = 0; i < QUERIES; i++) {
                 long begun = System.nanoTime();

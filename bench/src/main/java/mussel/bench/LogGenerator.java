@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.stream.Collectors;
+import mussel.core.book.OpenLog;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
@@ -20,7 +21,7 @@ import mussel.core.job.Topic;
 import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.KeptSheet;
 import mussel.exchange.sheet.SheetFiles;
-import mussel.store.SqliteJournal;
+import mussel.store.FileStore;
 
 /** A log as a large yard has it after many years: legs with forty jobs each, one with two hundred, thirty entries a job. Seeded. */
 final class LogGenerator {
@@ -73,7 +74,7 @@ final class LogGenerator {
     private long seq;
 
     void fill(Path log, int jobs) {
-        try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
+        try (OpenLog journal = new FileStore(log, Clock.systemUTC()).open()) {
             SHEETS.values().forEach(sheet -> journal.keepSheet(sheet.name(), sheet.text()));
             journal.bring(Map.of(), into -> {
                 for (int job = 1; job <= jobs; job++) {

@@ -24,6 +24,8 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import mussel.core.book.LogKind;
+import mussel.core.book.OpenLog;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.OutFile;
@@ -263,9 +265,9 @@ public final class Backups {
      *
      * @throws JournalException with a sentence when it is no backup, or a damaged one
      */
-    public static <T> T look(Path backup, Clock clock, Function<SqliteJournal, T> ask) {
+    public static <T> T look(Path backup, Clock clock, Function<OpenLog, T> ask) {
         Path aside = Scratch.folder();
-        try (SqliteJournal inside = SqliteJournal.open(unpack(backup, aside.resolve("log")), clock)) {
+        try (OpenLog inside = SqliteJournal.open(unpack(backup, aside.resolve("log")), clock)) {
             return ask.apply(inside);
         } finally {
             Scratch.remove(aside);
@@ -333,11 +335,15 @@ public final class Backups {
      * @throws JournalException with a sentence when the backup is damaged or the logbook is open; nothing has changed then
      */
     public Restored restore(Path backup) {
-        return replace(fresh -> apart(backup, new BackupFile(backup).unpack(fresh)), () -> {
-            List<String> says = new ArrayList<>(restorePictures(backup));
-            sheets(backup, true);
-            return says;
-        });
+        return replace(
+                fresh -> apart(
+                        backup,
+                        LogFile.kind(new BackupFile(backup).unpack(fresh)).orElse(LogKind.YARD)),
+                () -> {
+                    List<String> says = new ArrayList<>(restorePictures(backup));
+                    sheets(backup, true);
+                    return says;
+                });
     }
 
     /**
@@ -345,9 +351,9 @@ public final class Backups {
      *
      * @throws JournalException with a sentence where the two would cross
      */
-    public void apart(Path backup, Path inside) {
-        boolean practice = LogKind.in(inside).equals(Optional.of(LogKind.PRACTICE));
-        if (practice != LogKind.isPractice(log)) {
+    public void apart(Path backup, LogKind inside) {
+        boolean practice = inside == LogKind.PRACTICE;
+        if (practice != LogFile.isPractice(log)) {
             throw new JournalException(
                     practice
                             ? backup + " is a backup of a practice log, and " + log

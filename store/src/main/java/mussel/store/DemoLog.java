@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
+import mussel.core.book.LogKind;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Durable;
 

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Consumer;
+import mussel.core.book.OpenLog;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Scratch;
 import mussel.exchange.record.Json;
@@ -50,7 +51,7 @@ final class Derived {
     private Derived() {}
 
     /** Tells each line that differs, in a sentence. */
-    static void compare(Path log, Clock clock, Consumer<SqliteJournal> refile, Consumer<String> trouble) {
+    static void compare(Path log, Clock clock, Consumer<OpenLog> refile, Consumer<String> trouble) {
         Path folder = Scratch.folder();
         Path fresh = folder.resolve("fresh.mussel");
         try (Connection reading = LogConnections.reading(log);

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import mussel.core.book.LogKind;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;

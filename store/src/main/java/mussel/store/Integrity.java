@@ -13,6 +13,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.IntPredicate;
+import mussel.core.book.LogStore.LogCheck;
+import mussel.core.book.OpenLog;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
@@ -22,41 +24,25 @@ import mussel.core.job.Settings;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.Scratch;
 
-/**
- * What a full check of a logbook found.
- *
- * @param jobs how many jobs
- * @param entries how many entries
- * @param pictures how many pictures they name
- * @param stale jobs whose derived lines must be made anew; the next start does
- * @param chained since when and from which entry on the entries were chained as they were made, in a sentence; empty where that is always
- * @param troubles what is wrong, in sentences; empty where all is sound
- */
-public record Integrity(int jobs, long entries, int pictures, int stale, String chained, List<String> troubles) {
-    /** Keeps its own copy. */
-    public Integrity {
-        troubles = List.copyOf(troubles);
-    }
+/** The full check of a log in a file. */
+public final class Integrity {
+    private Integrity() {}
 
     /**
      * Checks the file, its tables, the chain of every job, every entry, every picture. Reads only.
      *
      * @throws JournalException when it cannot be read at all
      */
-    public static Integrity of(Path log, Clock clock) {
+    public static LogCheck of(Path log, Clock clock) {
         return of(log, clock, Optional.empty());
     }
 
     /**
      * The same with what was derived from the journal held against what it gives.
      *
-     * @param refile derives everything once more, on a journal that has nothing derived
+     * @param refile derives everything once more, on a journal that has nothing derived; empty where that is not checked
      */
-    public static Integrity of(Path log, Clock clock, Consumer<SqliteJournal> refile) {
-        return of(log, clock, Optional.of(refile));
-    }
-
-    private static Integrity of(Path named, Clock clock, Optional<Consumer<SqliteJournal>> refile) {
+    static LogCheck of(Path named, Clock clock, Optional<Consumer<OpenLog>> refile) {
         Path log = LogFile.real(named);
         List<String> troubles = new ArrayList<>();
         SqliteJournal.read(log, clock).close();
@@ -71,8 +57,8 @@ public record Integrity(int jobs, long entries, int pictures, int stale, String 
         }
     }
 
-    private static Integrity of(
-            Path named, Path log, Clock clock, Optional<Consumer<SqliteJournal>> refile, List<String> troubles) {
+    private static LogCheck of(
+            Path named, Path log, Clock clock, Optional<Consumer<OpenLog>> refile, List<String> troubles) {
         try (SqliteJournal journal = SqliteJournal.read(log, clock)) {
             troubles.addAll(Schema.differs(log, clock));
             chain(log, troubles);
@@ -106,7 +92,7 @@ public record Integrity(int jobs, long entries, int pictures, int stale, String 
             if (troubles.isEmpty()) {
                 refile.ifPresent(again -> Derived.compare(log, clock, again, troubles::add));
             }
-            return new Integrity(jobs, entries, pictures.size(), stale, chained(log), troubles);
+            return new LogCheck(jobs, entries, pictures.size(), stale, chained(log), troubles);
         }
     }
 

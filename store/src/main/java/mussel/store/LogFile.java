@@ -13,11 +13,16 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
+import java.util.Optional;
+import mussel.core.book.LogKind;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Durable;
 
 /** Looks at a log file before anyone opens it for work: is it one of ours, sound, and not newer than this program? Changes nothing. */
 final class LogFile {
+    /** What the name of a shop's practice log begins with, before the name of the shop's own. */
+    static final String PRACTICE_NAME = "practice-";
+
     static final int APPLICATION_ID = 1297437516;
     static final int SCHEMA_VERSION = 11;
 
@@ -173,5 +178,26 @@ final class LogFile {
 
     private static JournalException refuse(Path file, String why) {
         return new JournalException("The logbook " + file + " " + why + ".");
+    }
+
+    /** The kind of the log in a file, of any version; empty where there is none that can be read. */
+    static Optional<LogKind> kind(Path file) {
+        if (!Files.isRegularFile(file)) {
+            return Optional.empty();
+        }
+        try (Connection reading = LogConnections.reading(file);
+                Statement statement = reading.createStatement();
+                ResultSet row = statement.executeQuery("SELECT demo FROM log WHERE nr = 1")) {
+            return row.next() ? Optional.of(LogKind.of(row.getInt(1))) : Optional.empty();
+        } catch (SQLException | JournalException unread) {
+            return Optional.empty();
+        }
+    }
+
+    /** Whether the log that lies or is to lie in a file is a practice log: by its mark, else by its name. */
+    static boolean isPractice(Path file) {
+        return kind(file)
+                .map(k -> k == LogKind.PRACTICE)
+                .orElseGet(() -> file.getFileName().toString().startsWith(PRACTICE_NAME));
     }
 }

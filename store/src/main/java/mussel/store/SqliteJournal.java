@@ -19,11 +19,12 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import mussel.core.book.LogBook;
+import mussel.core.book.LogKind;
+import mussel.core.book.OpenLog;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
-import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Settings;
@@ -37,7 +38,7 @@ import org.flywaydb.core.api.FlywayException;
  * The journal in one SQLite file, write-ahead logged and synced at each entry: an entry whose call has returned survives a pulled
  * plug. One process at a time may write; others may read.
  */
-public final class SqliteJournal implements Journal {
+public final class SqliteJournal implements OpenLog {
 
     private final Path file;
     private final Connection connection;
@@ -53,7 +54,7 @@ public final class SqliteJournal implements Journal {
     private final SheetTable sheets;
     private final Optional<QueuedEntries> waiting;
     private String whyReadOnly = "";
-    private String told = "";
+    private String noticed = "";
     private Optional<SetAsideFiles> kept = Optional.empty();
 
     private SqliteJournal(
@@ -118,7 +119,7 @@ public final class SqliteJournal implements Journal {
                     Optional.of(identity),
                     Optional.of(new QueuedEntries(path, identity.id())),
                     clock);
-            journal.told = (told + " "
+            journal.noticed = (told + " "
                             + journal.waiting.orElseThrow().bringInOrSetAside(journal::take, SqlWork::refusedForGood))
                     .strip();
             return journal;
@@ -161,12 +162,12 @@ public final class SqliteJournal implements Journal {
         }
     }
 
-    /** Does work on a connection of its own to the same file, on whatever thread it is called. Settings it keeps are not seen here. */
-    public <T> T aside(Function<SqliteJournal, T> ask) {
+    @Override
+    public <T> T aside(Function<OpenLog, T> work) {
         Connection own = readOnly() ? LogConnections.reading(file) : LogConnections.writing(file);
         try (SqliteJournal beside = new SqliteJournal(file, own, Optional.empty(), identity, waiting, clock)) {
             try {
-                return ask.apply(beside);
+                return work.apply(beside);
             } finally {
                 waiting.filter(w -> !readOnly()).ifPresent(w -> w.tryBringIn(beside::take));
             }
@@ -200,7 +201,7 @@ public final class SqliteJournal implements Journal {
         return file;
     }
 
-    /** Why it was opened for reading only; empty where it can be written. */
+    @Override
     public String whyReadOnly() {
         return whyReadOnly;
     }
@@ -503,7 +504,7 @@ public final class SqliteJournal implements Journal {
         prepared.change("UPDATE seal SET settings = ?", Chain.sum(sum, ChainMigration.settingDigest(key, value)));
     }
 
-    /** Takes out everything that was derived from the entries, which are all owed again. */
+    @Override
     public void forgetDerived() {
         rows.together(() -> {
             for (String table : List.of(
@@ -520,19 +521,16 @@ public final class SqliteJournal implements Journal {
                     "owed")) {
                 rows.update("DELETE FROM " + table);
             }
+            // Another hand may have moved the counter of the entries.
+            rows.update(
+                    "UPDATE sqlite_sequence SET seq = (SELECT coalesce(max(seq), 0) FROM entry) WHERE name = 'entry'");
             rows.update("INSERT INTO owed SELECT job, max(seq) FROM entry WHERE job > 0 GROUP BY job");
         });
         // Without the stamp of the sheets the outlines are drawn anew too.
         keepSetting(Settings.BENCH_STAMP, "");
     }
 
-    /** Sets the counter of entries to the last one, where another hand has moved it. */
-    public void mendCounter() {
-        rows.together(() -> rows.update(
-                "UPDATE sqlite_sequence SET seq = (SELECT coalesce(max(seq), 0) FROM entry) WHERE name = 'entry'"));
-    }
-
-    /** Says what kind of log it is. */
+    @Override
     public void mark(LogKind kind) {
         rows.together(() -> {
             rows.update("UPDATE log SET demo = ?", kind.ordinal());
@@ -542,15 +540,15 @@ public final class SqliteJournal implements Journal {
         });
     }
 
-    /** What kind of log it is. */
+    @Override
     public LogKind kind() {
         return work.read(() -> LogKind.of(
                 prepared.one("SELECT demo FROM log", row -> row.getInt(1)).orElseThrow()));
     }
 
-    /** What was noticed when it was opened and is to be told; empty where nothing was. */
-    public String told() {
-        return told;
+    @Override
+    public String noticed() {
+        return noticed;
     }
 
     @Override
@@ -558,7 +556,7 @@ public final class SqliteJournal implements Journal {
         return benchLines;
     }
 
-    /** The yard's book beside the journal. */
+    @Override
     public LogBook book() {
         return book;
     }

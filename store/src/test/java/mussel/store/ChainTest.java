@@ -16,6 +16,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Random;
+import mussel.core.book.LogStore.LogCheck;
 import mussel.core.job.Address;
 import mussel.core.job.Fact;
 import mussel.core.job.LegRef;
@@ -88,7 +89,7 @@ class ChainTest {
 
     @Test
     void aLogThatNobodyTouchedIsSound() {
-        Integrity found = Integrity.of(log, NOON);
+        LogCheck found = Integrity.of(log, NOON);
         assertThat(found.troubles()).isEmpty();
         assertThat(found.chained()).as("it was chained from its first entry on").isEmpty();
         assertThat(found.entries()).isEqualTo(32);
@@ -207,7 +208,7 @@ class ChainTest {
             journal.append(1, "bench", new Fact.Ticked("later", true));
             assertThat(journal.entries(1)).hasSize(9);
         }
-        Integrity found = Integrity.of(log, NOON);
+        LogCheck found = Integrity.of(log, NOON);
         assertThat(found.troubles()).isEmpty();
         assertThat(found.chained()).contains("up to number 32").contains("2026-11-23T12:00:00Z");
         assertThat(Backups.of(log, NOON).kept()).as("what was is kept").hasSize(1);

@@ -8,6 +8,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import mussel.core.book.LogKind;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Journal;

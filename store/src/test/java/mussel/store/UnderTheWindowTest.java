@@ -171,7 +171,7 @@ class UnderTheWindowTest {
         Files.copy(other, crash.resolve("yard.mussel"));
         journal.close();
         try (SqliteJournal next = SqliteJournal.open(crash.resolve("yard.mussel"), CLOCK)) {
-            assertThat(next.told()).contains("were not mixed into it");
+            assertThat(next.noticed()).contains("were not mixed into it");
             assertThat(next.entries(1)).hasSize(31);
         }
         assertThat(Integrity.of(crash.resolve("yard.mussel"), CLOCK).troubles()).isEmpty();
@@ -190,7 +190,7 @@ class UnderTheWindowTest {
         }
         journal.close();
         try (SqliteJournal next = SqliteJournal.open(copy.resolve("yard.mussel"), CLOCK)) {
-            assertThat(next.told()).isEmpty();
+            assertThat(next.noticed()).isEmpty();
             assertThat(next.entries(1)).hasSize(44);
         }
     }

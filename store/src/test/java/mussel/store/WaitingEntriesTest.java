@@ -194,7 +194,7 @@ class WaitingEntriesTest {
                         + "}],\"settings\":{},\"sheets\":{}}\n"
                         + "{\"entries\":[],\"settings\":{\"glove\":\"on\"},\"sheets\":{}}\n");
         journal = SqliteJournal.open(log(), CLOCK);
-        assertThat(journal.told()).contains("practice leg", "yard.mussel.waiting-refused-");
+        assertThat(journal.noticed()).contains("practice leg", "yard.mussel.waiting-refused-");
         assertThat(journal.setting("glove", "off")).isEqualTo("on");
         assertThat(journal.numbers()).containsExactly(job);
         assertThat(waiting()).doesNotExist();

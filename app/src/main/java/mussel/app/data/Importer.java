@@ -18,6 +18,7 @@ import java.util.function.IntPredicate;
 import java.util.function.Predicate;
 import mussel.core.book.LogSource;
 import mussel.core.book.Merge;
+import mussel.core.book.OpenLog;
 import mussel.core.job.Decisions;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
@@ -42,24 +43,26 @@ import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
 import mussel.exchange.yard.YardTables;
 import mussel.store.Backups;
+import mussel.store.FileStore;
 import mussel.store.PictureFolder;
 import mussel.store.SheetInBackup;
-import mussel.store.SqliteJournal;
 import mussel.work.shop.ImportPreview;
 
 /** Looks into a file and says what taking it in would change; takes it in whole or not at all. */
 public final class Importer {
     private static final long MOST_BYTES = 8L * 1024 * 1024;
 
-    private final SqliteJournal journal;
+    private final OpenLog journal;
+    private final Path here;
     private final Path dataFolder;
     private final Clock clock;
 
     /** An importer into a log; sheets go into the data folder. */
-    public Importer(SqliteJournal journal, Path dataFolder, Clock clock) {
+    public Importer(OpenLog journal, FileStore store, Path dataFolder) {
+        this.here = store.file();
+        this.clock = store.clock();
         this.journal = journal;
         this.dataFolder = dataFolder;
-        this.clock = clock;
     }
 
     /**
@@ -133,9 +136,9 @@ public final class Importer {
     private ImportPreview backup(Path file, IntPredicate goOn) {
         try {
             LogSource inside = new BackupLog(file, clock);
-            Backups here = Backups.of(journal.file(), dataFolder, clock);
+            Backups backups = Backups.of(here, dataFolder, clock);
             ImportPreview jobs = merge(file, inside, Backups.pictures(file)::contains, goOn);
-            List<SheetInBackup> sheets = here.meets(file);
+            List<SheetInBackup> sheets = backups.meets(file);
             List<String> says = new ArrayList<>(jobs.says());
             says.addAll(
                     Math.min(1, says.size()),
@@ -147,9 +150,9 @@ public final class Importer {
                     List.of(),
                     changes,
                     pace -> {
-                        here.bringPictures(file);
+                        backups.bringPictures(file);
                         jobs.take().accept(pace);
-                        here.bringSheets(file);
+                        backups.bringSheets(file);
                     },
                     jobs.then());
         } catch (StoppedException e) {
@@ -162,7 +165,7 @@ public final class Importer {
     private ImportPreview merge(Path file, LogSource copy, Predicate<String> brings, IntPredicate goOn) {
         NamedAttachments mentioned = new NamedAttachments(copy);
         Merge merge = journal.aside(own -> Merge.of(own, new ProgressLog(mentioned, goOn)));
-        PictureFolder pictures = PictureFolder.beside(journal.file());
+        PictureFolder pictures = PictureFolder.beside(here);
         List<String> says = new ArrayList<>(merge.says());
         if (merge.changes()) {
             says.addAll(mentioned.missing(

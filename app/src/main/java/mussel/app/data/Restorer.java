@@ -9,12 +9,13 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 import mussel.core.book.LogSource;
 import mussel.core.book.Merge;
+import mussel.core.book.OpenLog;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.exchange.file.Scratch;
 import mussel.store.Backups;
+import mussel.store.FileStore;
 import mussel.store.Salvage;
-import mussel.store.SqliteJournal;
 
 /** Puts a backup in place of a logbook that is not open, after a look at what would be gone then. */
 public final class Restorer {
@@ -41,7 +42,7 @@ public final class Restorer {
      */
     public List<String> preview(Path backup) {
         return Backups.look(backup, clock, inside -> {
-            backups.apart(backup, inside.file());
+            backups.apart(backup, inside.kind());
             List<String> says = new ArrayList<>();
             List<Integer> jobs = inside.numbers();
             long entries = Stream.concat(Stream.of(Journal.YARD), jobs.stream())
@@ -54,8 +55,8 @@ public final class Restorer {
         });
     }
 
-    private String compared(SqliteJournal inside) {
-        try (SqliteJournal here = SqliteJournal.read(log, clock)) {
+    private String compared(OpenLog inside) {
+        try (OpenLog here = new FileStore(log, clock).read()) {
             Merge lost = Merge.of(inside, LogSource.of(here));
             return lost.changes() ? gone(lost) : "Everything in the logbook is in the backup.";
         } catch (JournalException e) {

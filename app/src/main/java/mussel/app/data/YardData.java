@@ -9,6 +9,7 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.IntPredicate;
 import mussel.core.book.LogBook;
+import mussel.core.book.OpenLog;
 import mussel.core.job.Assessment;
 import mussel.core.job.Journal;
 import mussel.core.job.Yard;
@@ -16,27 +17,26 @@ import mussel.exchange.file.OutFile;
 import mussel.exchange.report.LegTag;
 import mussel.exchange.yard.YardTables;
 import mussel.store.Backups;
-import mussel.store.SqliteJournal;
+import mussel.store.FileStore;
 import mussel.work.shop.ImportPreview;
 import mussel.work.shop.Ports;
 
 /** Data in and out for the window. Writes read the log on connections of their own: they run beside the work. */
 public final class YardData implements Ports.Data {
-    private final SqliteJournal journal;
-    private final Path log;
+    private final OpenLog log;
+    private final FileStore store;
     private final Path dataFolder;
-    private final Clock clock;
 
     /** Data of a log; sheets taken in go into the data folder. */
-    public YardData(SqliteJournal journal, Path log, Path dataFolder, Clock clock) {
-        this.journal = journal;
+    public YardData(OpenLog log, FileStore store, Path dataFolder) {
         this.log = log;
+        this.store = store;
         this.dataFolder = dataFolder;
-        this.clock = clock;
     }
 
     private void export(Exporter.Format format, Path path, Function<Exporter, Exporter.Scope> scope) {
-        try (SqliteJournal reading = SqliteJournal.read(log, clock)) {
+        Clock clock = store.clock();
+        try (OpenLog reading = store.read()) {
             Exporter exporter = new Exporter(reading, reading.book());
             exporter.export(format, path, scope.apply(exporter), LocalDate.now(clock), clock.instant(), true);
         }
@@ -74,12 +74,12 @@ public final class YardData implements Ports.Data {
 
     @Override
     public void backup(Path file) {
-        Backups.of(log, dataFolder, clock).everything(file, true);
+        Backups.of(store.file(), dataFolder, store.clock()).everything(file, true);
     }
 
     @Override
     public List<String> backups() {
-        return Backups.of(log, clock).kept().stream()
+        return Backups.of(store.file(), store.clock()).kept().stream()
                 .map(k -> k.made().toLocalDate() + " " + k.made().toLocalTime() + "  "
                         + k.file().getFileName())
                 .toList();
@@ -87,12 +87,12 @@ public final class YardData implements Ports.Data {
 
     @Override
     public ImportPreview look(Path file, IntPredicate goOn) {
-        return new Importer(journal, dataFolder, clock).look(file, goOn);
+        return new Importer(log, store, dataFolder).look(file, goOn);
     }
 
     @Override
     public <T> T aside(BiFunction<Journal, LogBook, T> work) {
-        return journal.aside(own -> work.apply(own, own.book()));
+        return log.aside(own -> work.apply(own, own.book()));
     }
 
     @Override

@@ -7,8 +7,11 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import mussel.core.book.LogKind;
+import mussel.core.book.OpenLog;
 import mussel.core.job.Fact;
 import mussel.core.job.Job;
+import mussel.core.job.Journal;
 import mussel.core.job.Scale;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
@@ -23,8 +26,7 @@ import mussel.core.verdict.Judge;
 import mussel.exchange.practice.LessonFiles;
 import mussel.exchange.sheet.SheetFiles;
 import mussel.exchange.verdict.KnowledgeFiles;
-import mussel.store.LogKind;
-import mussel.store.SqliteJournal;
+import mussel.store.FileStore;
 
 /** The demo yard's apprentice: a dozen legs handed back, by habit at first, with more looks later. */
 public final class DemoPractice {
@@ -33,25 +35,26 @@ public final class DemoPractice {
     private static final int BY_HABIT = 5;
     private static final long SEED = 1;
 
-    private final SqliteJournal journal;
+    private final Journal journal;
     private final List<Lesson> lessons = LessonFiles.shipped();
     private final Judge judge = new Judge(KnowledgeFiles.shipped());
     private final Yard yard = SheetFiles.shippedYard();
     private final List<SpecSheet> sheets = SheetFiles.shipped();
     private final LocalDate today;
 
-    private DemoPractice(SqliteJournal journal, LocalDate today) {
+    private DemoPractice(Journal journal, LocalDate today) {
         this.journal = journal;
         this.today = today;
     }
 
-    /** Fills a practice log, as seen at that moment; one that is there stays. */
-    public static void fill(Path file, Instant now) {
-        if (Files.exists(file)) {
+    /** Fills the practice log of a shop's log, as seen at that moment; one that is there stays. */
+    public static void beside(Path log, Instant now) {
+        DemoYard.Ago clock = new DemoYard.Ago(now);
+        FileStore store = new FileStore(log, clock).practice();
+        if (Files.exists(store.file())) {
             return;
         }
-        DemoYard.Ago clock = new DemoYard.Ago(now);
-        try (SqliteJournal journal = SqliteJournal.open(file, clock)) {
+        try (OpenLog journal = store.open()) {
             journal.mark(LogKind.PRACTICE);
             DemoPractice apprentice = new DemoPractice(journal, LocalDate.ofInstant(now, ZoneOffset.UTC));
             for (int i = 0; i < LEGS; i++) {

@@ -8,13 +8,15 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import mussel.app.Yards;
+import mussel.core.book.LogKind;
+import mussel.core.book.OpenLog;
 import mussel.core.job.Journal;
 import mussel.core.job.LegRef;
 import mussel.core.job.LegRef.Position;
 import mussel.core.leak.LeakMode;
 import mussel.core.sheet.SpecSheet;
 import mussel.exchange.sheet.SheetFiles;
-import mussel.store.SqliteJournal;
+import mussel.store.FileStore;
 
 /** The workboats of a made-up mussel farm, and the yard that keeps their legs. Everything here is invented. */
 public final class DemoYard {
@@ -23,8 +25,9 @@ public final class DemoYard {
     /** Fills a new log file with the demo, as seen at that moment. */
     public static void fill(Path file, Instant now) {
         Ago clock = new Ago(now);
-        try (SqliteJournal journal = SqliteJournal.open(file, clock)) {
-            journal.mark(mussel.store.LogKind.DEMO);
+        FileStore store = new FileStore(file, clock);
+        try (OpenLog journal = store.open()) {
+            journal.mark(LogKind.DEMO);
             List<SpecSheet> families = SheetFiles.shipped();
             DemoJob.Bench bench = new DemoJob.Bench(journal, clock, families);
             new DemoYears(bench)
@@ -41,7 +44,7 @@ public final class DemoYard {
             slackWater(bench);
             shelf(journal);
             clock.set(0);
-            Yards.over(journal, file, clock, families).fileEverything();
+            Yards.over(journal, store, families).fileEverything();
         }
     }
 
