@@ -6,6 +6,7 @@ import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Problems;
+import mussel.core.measure.Wide;
 import mussel.core.sheet.Gearcase;
 
 /**
@@ -33,6 +34,7 @@ import mussel.core.sheet.Gearcase;
  * @param storageMinC the coldest the leg will be stored at
  * @param salinityPsu practical salinity of the water
  */
+@Wide("The headless contract of the drain engine: a component is a field of its schema.")
 public record DrainInput(
         @Given(value = "how much the case holds", kind = Kind.VOLUME, min = 10, max = 20_000) double capacityMl,
         @Given(value = "how much went in last", kind = Kind.VOLUME, min = 1, max = 40_000) OptionalDouble fillMl,

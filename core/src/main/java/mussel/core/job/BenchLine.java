@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.log.Due;
 import mussel.core.measure.OrderedMap;
+import mussel.core.measure.Wide;
 
 /**
  * What the bench shows of a job. Derived from the journal and kept beside it, so that the bench stands without folding a single job.
@@ -29,6 +30,7 @@ import mussel.core.measure.OrderedMap;
  * @param due what the tag says is next due; empty before it
  * @param shelf what the job changes on the shelf, by part
  */
+@Wide("One row of the job board, filed as one row of a table.")
 public record BenchLine(
         int job,
         LegRef leg,

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import java.util.TreeMap;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
+import mussel.core.measure.Wide;
 import mussel.core.sheet.SetupSheet.GearPlace;
 import mussel.core.shim.LashEngine;
 import mussel.core.shim.LashInput;
@@ -38,6 +39,7 @@ import mussel.core.shim.StackResult;
  * @param taken the pieces that went in, by micrometres
  * @param simulated whether any of its readings comes from a simulated instrument
  */
+@Wide("One answer of three methods; what a method did not find stays empty.")
 public record SetupPlace(
         String id,
         String title,

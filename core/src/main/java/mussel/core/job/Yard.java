@@ -20,6 +20,7 @@ import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problems;
 import mussel.core.measure.Sentences;
 import mussel.core.measure.UnitSet;
+import mussel.core.measure.Wide;
 import mussel.core.measure.YardUnits;
 import mussel.core.parts.Catalogue;
 import mussel.core.parts.Price;
@@ -58,6 +59,7 @@ import mussel.core.visit.EngineSideItem;
  * @param tables its own numbers for the diagnosis tables
  * @param clocks its own clocks for work beside the leg
  */
+@Wide("All settings of a shop: a component is a section of its file, and a table of its page is made from it.")
 public record Yard(
         @Given("the yard's name") String name,
         @Given(value = "the units", orElse = "metric") UnitSet units,

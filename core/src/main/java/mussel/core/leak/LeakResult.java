@@ -2,6 +2,7 @@ package mussel.core.leak;
 
 import java.util.List;
 import mussel.core.measure.Given;
+import mussel.core.measure.Wide;
 
 /**
  * What a hold proves.
@@ -21,6 +22,7 @@ import mussel.core.measure.Given;
  * @param fit where the fitted line lies
  * @param manual what the manual asks, answered from the needle alone
  */
+@Wide("The headless contract of the leak engine: a component is a field of its schema.")
 public record LeakResult(
         Verdict verdict,
         double kPerMin,

@@ -7,6 +7,7 @@ import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.OrderedMap;
 import mussel.core.measure.Problems;
+import mussel.core.measure.Wide;
 import mussel.core.measure.Written;
 import mussel.core.sheet.Interval;
 import mussel.core.sheet.Kit;
@@ -37,6 +38,7 @@ import mussel.core.sheet.Substitute;
  * @param drop steps it has not
  * @param drawing its own cutaway; drawn from the features where it is empty
  */
+@Wide("A compact sheet: a component is a section of the file format.")
 public record CompactSheet(
         @Given("the format") Format format,
         @Given("the family's id") Optional<String> id,

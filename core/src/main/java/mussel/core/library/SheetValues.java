@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
 import mussel.core.measure.OrderedMap;
+import mussel.core.measure.Wide;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.Gearcase;
 import mussel.core.sheet.PumpSheet;
@@ -29,6 +30,7 @@ import mussel.core.sheet.SetupSheet;
  * @param lash how the gears mesh, where that is all that is known of setting them up
  * @param draining how the case drains, where somebody has timed it
  */
+@Wide("The values of a manual: a component is a section of the file format.")
 public record SheetValues(
         @Given("the oil it takes") Optional<Oil> oil,
         @Given("the fitting of the fill port") Optional<Value> fitting,

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
+import mussel.core.measure.Wide;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Place;
 import mussel.core.sheet.Seizure;
@@ -30,6 +31,7 @@ import mussel.core.sheet.Step;
  * @param seizes what may have seized
  * @param cureMin how long what it glues must cure (min)
  */
+@Wide("A change of one step as model files write it: a component is a line of the file format.")
 public record StepChange(
         @Given("what is done") Optional<String> title,
         @Given("the place") Optional<Place> place,

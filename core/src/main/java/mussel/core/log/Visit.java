@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.OrderedMap;
+import mussel.core.measure.Wide;
 import mussel.core.measure.YardUnits;
 
 /**
@@ -35,6 +36,7 @@ import mussel.core.measure.YardUnits;
  * @param comeback whether the yard has marked it as one that came back for what was mended
  * @param work what its work took and came to; empty where nothing was worked out, or an earlier program filed it
  */
+@Wide("One row of the logbook, filed as one document.")
 public record Visit(
         int job,
         String leg,

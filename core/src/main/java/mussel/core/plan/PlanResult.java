@@ -2,6 +2,7 @@ package mussel.core.plan;
 
 import java.util.List;
 import java.util.Optional;
+import mussel.core.measure.Wide;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
@@ -61,6 +62,7 @@ public record PlanResult(
      * @param cautions where a hand would be hurt or a part ruined
      * @param cureMin how long what it glues must cure before the engine runs (min)
      */
+    @Wide("The headless contract of the plan engine: a component is a field of its schema.")
     public record TimedStep(
             String id,
             String title,

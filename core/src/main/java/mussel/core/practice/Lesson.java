@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntFunction;
 import mussel.core.measure.Given;
+import mussel.core.measure.Wide;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Knowledge;
 import mussel.core.verdict.LegState;
@@ -28,6 +29,7 @@ import mussel.core.verdict.Tables;
  * @param handOver whether what is right is to stop and hand over
  * @param claims what it says of what a look speaks for; the tables must say the same
  */
+@Wide("A lesson: a component is a line of the file format.")
 public record Lesson(
         @Given("the lesson's id") String id,
         @Given("its name") String title,

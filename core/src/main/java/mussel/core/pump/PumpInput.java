@@ -7,6 +7,7 @@ import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Problems;
+import mussel.core.measure.Wide;
 import mussel.core.sheet.PumpGeometry;
 import mussel.core.sheet.PumpLimits;
 import mussel.core.sheet.PumpPolicy;
@@ -34,6 +35,7 @@ import mussel.core.sheet.PumpPolicy;
  * @param flows what the telltale gave
  * @param telltaleShare the share of the pump's flow that leaves at the telltale
  */
+@Wide("The headless contract of the pump engine: a component is a field of its schema.")
 public record PumpInput(
         @Given("the vanes") List<Vane> vanes,
         @Given(value = "the wear of the end faces", kind = Kind.LENGTH, min = 0, max = 10) OptionalDouble faceWearMm,

@@ -8,6 +8,7 @@ import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
 import mussel.core.measure.TorqueRange;
 import mussel.core.measure.TorqueUnit;
+import mussel.core.measure.Wide;
 
 /**
  * A group of like fasteners.
@@ -26,6 +27,7 @@ import mussel.core.measure.TorqueUnit;
  * @param hidden where it hides, empty when in plain sight
  * @param locknut whether it drags before it clamps
  */
+@Wide("One fastener as spec sheets write it: a component is a line of the file format.")
 public record Fastener(
         @Given("the fastener's id") String id,
         @Given("the fastener's name") String title,

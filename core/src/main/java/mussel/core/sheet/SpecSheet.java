@@ -6,6 +6,7 @@ import java.util.Optional;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
+import mussel.core.measure.Wide;
 
 /**
  * Everything Mussel knows of one family of legs. The maker's manual for the exact unit outranks every value in it.
@@ -32,6 +33,7 @@ import mussel.core.measure.Problems;
  * @param drawing the cutaway, back to front
  * @param estimates what no manual said and is estimated for a leg of its size, by its place in the sheet
  */
+@Wide("A spec sheet: a component is a section of the file format.")
 public record SpecSheet(
         @Given("the family's id") String id,
         @Given("the family's name") String title,

@@ -6,6 +6,7 @@ import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Problems;
+import mussel.core.measure.Wide;
 
 /**
  * One step of the work.
@@ -33,6 +34,7 @@ import mussel.core.measure.Problems;
  * @param cureMin how long what it glues must cure before the leg is run, day and night (min)
  * @param once whether it is done once for both legs of a twin
  */
+@Wide("One step as spec sheets write it: a component is a line of the file format.")
 public record Step(
         @Given("the step's id") String id,
         @Given("what is done") String title,

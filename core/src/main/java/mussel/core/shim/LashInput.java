@@ -7,6 +7,7 @@ import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Problems;
+import mussel.core.measure.Wide;
 
 /**
  * What the lash engine needs: the third school, measured backlash corrected by a factor.
@@ -27,6 +28,7 @@ import mussel.core.measure.Problems;
  * @param toleranceMm how far a stack may be off (mm)
  * @param maxPieces the most pieces in a stack
  */
+@Wide("The headless contract of the backlash engine: a component is a field of its schema.")
 public record LashInput(
         @Given(value = "the readings", kind = Kind.LENGTH, min = 0, max = 20, atLeast = 3) List<Double> readingsMm,
         @Given(value = "the arm of the indicator", kind = Kind.LENGTH, min = 0, minOpen = true, max = 1_000)

@@ -3,6 +3,7 @@ package mussel.core.shim;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.measure.Wide;
 
 /**
  * The lash and its shim.
@@ -21,6 +22,7 @@ import java.util.OptionalDouble;
  * @param pInWindow the chance that it lies in its window (0..1)
  * @param alternatives further stacks with their chance, the likeliest first
  */
+@Wide("The headless contract of the backlash engine: a component is a field of its schema.")
 public record LashResult(
         double lashMm,
         double spreadMm,

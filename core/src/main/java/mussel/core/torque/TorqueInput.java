@@ -10,6 +10,7 @@ import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Problems;
 import mussel.core.measure.TorqueUnit;
+import mussel.core.measure.Wide;
 
 /**
  * What the torque engine needs.
@@ -32,6 +33,7 @@ import mussel.core.measure.TorqueUnit;
  * @param places where each bolt stands, in any unit; outranks how they stand
  * @param stages shares of the torque, stage by stage
  */
+@Wide("The headless contract of the torque engine: a component is a field of its schema.")
 public record TorqueInput(
         @Given(value = "the least torque", min = 0, minOpen = true, max = 100_000) double low,
         @Given(value = "the most torque", min = 0, minOpen = true, max = 100_000) double high,

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
+import mussel.core.measure.Wide;
 
 /**
  * What is known of a leg before anyone looks: it moves the odds beforehand. What is absent moves nothing.
@@ -23,6 +24,7 @@ import mussel.core.measure.Kind;
  * @param duty how hard it works
  * @param pumpMonths months since the impeller was renewed
  */
+@Wide("The headless contract of the diagnosis engine: a component is a field of its schema.")
 public record Context(
         @Given("what the leg runs in") Optional<Waters> water,
         @Given("whether it runs in sand or shallows") Optional<Boolean> sand,

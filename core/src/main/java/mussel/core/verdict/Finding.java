@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
+import mussel.core.measure.Wide;
 
 /**
  * Something that can be looked at, with its outcomes from benign to severe.
@@ -26,6 +27,7 @@ import mussel.core.measure.Kind;
  * @param once an access level that must have been opened before it, as the plugs before a vacuum hold: else it would draw oil into the tester
  * @param variants rows that take the place of others in some contexts
  */
+@Wide("One finding as the diagnosis tables write it: a component is a line of the file format.")
 public record Finding(
         @Given("the finding's id") String id,
         @Given("the finding's name") String title,
