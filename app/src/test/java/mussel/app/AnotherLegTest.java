@@ -164,7 +164,7 @@ class AnotherLegTest extends WindowJourney {
         type(Field.OIL_TEMP, "18");
         type(Field.MINUTES, "20");
         click("#pick-oil_water-milky");
-        assertThat(now().drain()).as("nobody knows what it holds").isEmpty();
+        assertThat(now().drain().result()).as("nobody knows what it holds").isEmpty();
         assertThat(now().job().choice(Scale.OIL_WATER)).contains("milky");
         go(Station.FILL);
         assertThat(words(window.station().orElseThrow().node()))
@@ -224,7 +224,7 @@ class AnotherLegTest extends WindowJourney {
         told("values-oil-capacity", "9 psi");
         assertThat(refusal()).contains("measures a pressure");
         told("values-oil-capacity", "430 ml");
-        assertThat(now().fill()).isPresent();
+        assertThat(now().fill().result()).isPresent();
         assertThat(robot.lookup("#manual-values-oil-capacity").tryQuery()).isEmpty();
         click("#manual-values-oil-grade");
         robot.write("GL-5 80W-90");

@@ -44,7 +44,7 @@ class JourneyTest extends WindowJourney {
         click("#pick-oil_water-milky");
         click("#pick-magnet-drain-paste");
         assertThat(now().job().reading(Field.DRAINED)).hasValue(452);
-        assertThat(now().drain()).isPresent();
+        assertThat(now().drain().result()).isPresent();
         assertThat(find("#conclusion-head", Label.class).getText()).contains("Driveshaft seals");
 
         restart();
@@ -179,9 +179,9 @@ class JourneyTest extends WindowJourney {
         type(Field.MINUTES, "30");
         click("#field-drained .text-field");
         robot.write("15");
-        double first = now().drain().orElseThrow().balance().excessMl();
+        double first = now().drain().result().orElseThrow().balance().excessMl();
         robot.write("9");
-        assertThat(now().drain().orElseThrow().balance().excessMl()).isGreaterThan(first);
+        assertThat(now().drain().result().orElseThrow().balance().excessMl()).isGreaterThan(first);
     }
 
     @Test

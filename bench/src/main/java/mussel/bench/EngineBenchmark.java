@@ -73,7 +73,7 @@ public class EngineBenchmark {
                 java.time.LocalDate.of(2026, 11, 23));
         entries = demoEntries();
         job = Job.of(entries);
-        drain = Assessment.of(job, sheet, surroundings).drainInput().orElseThrow();
+        drain = Assessment.of(job, sheet, surroundings).drain().input().orElseThrow();
         fill = new FillInput(
                 430,
                 25,

@@ -82,6 +82,7 @@ public record Filed(Visit visit, BenchLine line, String words) {
     private static List<Measure> measures(Assessment now) {
         List<Measure> measures = new ArrayList<>();
         now.drain()
+                .result()
                 .map(DrainResult::water)
                 .filter(w -> w.fraction().isPresent())
                 .ifPresent(w -> measures.add(new Measure(

@@ -68,6 +68,7 @@ public final class YardEffect {
             answers.put(What.PUMP, String.join(", ", parts));
         }
         now.fill()
+                .result()
                 .filter(f -> f.cost() > 0)
                 .ifPresent(f -> answers.put(What.OIL, now.yard().money().exact(f.cost())));
         YardHabits.trace(now).ifPresent(t -> answers.put(What.TRACE, t));

@@ -109,7 +109,7 @@ final class Briefing {
 
     private Brief verdict(List<String> cautions, Optional<Act> act, Folds with) {
         String head = now.findings().isEmpty()
-                ? now.drainWords().map(DrainWords::head).orElseGet(DrainWords::nothingKnown)
+                ? now.drain().words().map(DrainWords::head).orElseGet(DrainWords::nothingKnown)
                 : now.verdictWords().head();
         String under = now.findings().isEmpty()
                 ? ""
@@ -139,8 +139,8 @@ final class Briefing {
     }
 
     private Optional<Act> drain() {
-        boolean judged =
-                now.drain().isPresent() && now.job().choice(Scale.OIL_WATER).isPresent();
+        boolean judged = now.drain().result().isPresent()
+                && now.job().choice(Scale.OIL_WATER).isPresent();
         return judged || oilStays()
                 ? look()
                 : Optional.of(press(SAY.say("ask.drain"), SAY.say("ask.drain.note"), Handle.FIRST_OPEN));
@@ -193,7 +193,7 @@ final class Briefing {
         }
         Optional<Together> advised = leads ? now.verdictWords().advised() : Optional.empty();
         Optional<Act> act = advised.flatMap(this::look);
-        return act.isPresent() ? act : leads && now.drain().isPresent() ? goals() : onward();
+        return act.isPresent() ? act : leads && now.drain().result().isPresent() ? goals() : onward();
     }
 
     private Optional<Act> look(Together looks) {
@@ -214,7 +214,7 @@ final class Briefing {
 
     /** The best set, taken in one go; before the oil was seen, where work goes on. */
     private Optional<Act> set() {
-        return now.drain().isPresent()
+        return now.drain().result().isPresent()
                 ? RoundAct.set(now, repairs.orElseThrow()).or(this::goals)
                 : onward();
     }
@@ -398,6 +398,7 @@ final class Briefing {
                 .orElse(List.of());
         boolean measured = now.job().reading(Field.PUMPED).isPresent();
         String head = now.fill()
+                .result()
                 .map(f -> SAY.say(
                         "head.fill",
                         Display.estimate(Kind.VOLUME, f.needMl(), now.yard().reads())))
@@ -413,7 +414,7 @@ final class Briefing {
                                 "",
                                 new Deed.Enter(List.of(new Fact.Ticked(s.id(), true)))))
                         .or(this::onward);
-        String under = measured ? now.fillWords().map(w -> w.check()).orElse("") : "";
+        String under = measured ? now.fill().words().map(w -> w.check()).orElse("") : "";
         return said(
                 cautions,
                 measured && !under.isEmpty() ? under : head,

@@ -113,10 +113,12 @@ final class Folds {
     }
 
     Folds water() {
-        return now.drainWords()
-                .filter(w -> now.drain().orElseThrow().water().fraction().isPresent())
+        return now.drain()
+                .words()
+                .filter(w ->
+                        now.drain().result().orElseThrow().water().fraction().isPresent())
                 .map(w -> {
-                    var share = now.drain().orElseThrow().water();
+                    var share = now.drain().result().orElseThrow().water();
                     String value = share.high().isPresent()
                             ? Display.percentRange(
                                     share.fraction().getAsDouble(),
@@ -125,6 +127,7 @@ final class Folds {
                             : Display.percent(share.fraction().getAsDouble());
                     List<String> lines = new ArrayList<>(List.of(w.water(), w.balance()));
                     now.drain()
+                            .result()
                             .flatMap(d -> d.ingressMlPerH().isPresent() ? w.ingress() : Optional.empty())
                             .ifPresent(lines::add);
                     return add("water", value, lines);
@@ -133,7 +136,8 @@ final class Folds {
     }
 
     Folds frost() {
-        return now.drainWords()
+        return now.drain()
+                .words()
                 .filter(w -> w.frosty())
                 .map(w -> add("frost", SAY.say("fold.frost.value", frostPoint()), List.of(w.frost())))
                 .orElse(this);
@@ -142,13 +146,14 @@ final class Folds {
     private String frostPoint() {
         YardUnits units = now.yard().reads();
         double point = units.fromCanonical(
-                Kind.TEMPERATURE, now.drain().orElseThrow().freeze().pointC());
+                Kind.TEMPERATURE, now.drain().result().orElseThrow().freeze().pointC());
         return Display.rounded(point, 0.3) + " " + units.symbol(Kind.TEMPERATURE);
     }
 
     /** What to do when a wet case must wait, and how long it still drains. */
     Folds waiting() {
-        return now.drainWords()
+        return now.drain()
+                .words()
                 .map(w -> {
                     List<String> lines = new ArrayList<>();
                     if (w.wet()) {
@@ -310,7 +315,7 @@ final class Folds {
     }
 
     Folds leave() {
-        return now.fillWords().map(w -> add("leave", "", List.of(w.leave()))).orElse(this);
+        return now.fill().words().map(w -> add("leave", "", List.of(w.leave()))).orElse(this);
     }
 
     Folds grade() {

@@ -25,8 +25,6 @@ import mussel.core.fill.FillResult;
 import mussel.core.fill.FillWords;
 import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
-import mussel.core.measure.Problem;
-import mussel.core.measure.Problems;
 import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan;
 import mussel.core.plan.PlanInput;
@@ -58,18 +56,14 @@ public final class Assessment {
     private final Yard yard;
     private final Surroundings surroundings;
     private final LocalDate today;
-    private final Optional<DrainInput> drainInput;
-    private final List<Problem> drainProblems;
-    private final Optional<DrainResult> drain;
+    private final EngineAnswer<DrainInput, DrainResult, DrainWords> drain;
     private final List<HeldTest> holds;
     /** By the hold itself: to compare two would read through all their readings. */
     private final Map<Hold, HeldTest> judged = new IdentityHashMap<>();
 
     private final Map<String, JobFinding> findings;
     private final Plan plan;
-    private final Optional<FillInput> fillInput;
-    private final List<Problem> fillProblems;
-    private final Optional<FillResult> fill;
+    private final EngineAnswer<FillInput, FillResult, FillWords> fill;
     private final Progress progress;
     private final PumpWork pump;
     private final Supply supply;
@@ -88,10 +82,11 @@ public final class Assessment {
         this.yard = surroundings.yard();
         this.today = surroundings.today();
         EngineInputs inputs = new EngineInputs(this);
-        Optional<DrainInput> asked = inputs.drain();
-        this.drainProblems = asked.map(EngineInputs::problems).orElse(List.of());
-        this.drainInput = drainProblems.isEmpty() ? asked : Optional.empty();
-        this.drain = drainInput.map(DrainEngine::run);
+        this.drain = EngineAnswer.of(
+                inputs.drain(),
+                EngineInputs::problems,
+                DrainEngine::run,
+                (in, out) -> new DrainWords(in, out, yard.reads(), sheet.isEstimate("/case")));
         this.holds = Stream.of(LeakMode.values())
                 .map(job::hold)
                 .flatMap(Optional::stream)
@@ -100,16 +95,15 @@ public final class Assessment {
         this.pump = PumpWork.of(job, sheet, yard);
         this.plan = Planner.plan(timed(), goals());
         this.findings = new Findings(job, surroundings.judge().knowledge())
-                .of(drain, holdsBefore(), pump, ShaftRunout.of(job, sheet));
+                .of(drain.result(), holdsBefore(), pump, ShaftRunout.of(job, sheet));
         this.supply = new Supply(this);
         this.setup = SetupWork.of(this);
         this.proof = new ProofWork(this);
-        Optional<FillInput> fillAsked = inputs.fill(plan, drain);
-        Problems found = new Problems();
-        fillAsked.ifPresent(f -> f.check(found, ""));
-        this.fillProblems = found.list();
-        this.fillInput = fillAsked.filter(f -> found.none());
-        this.fill = fillInput.map(FillEngine::run);
+        this.fill = EngineAnswer.of(
+                inputs.fill(plan, drain.result()),
+                EngineInputs::problems,
+                FillEngine::run,
+                (in, out) -> new FillWords(in, out, yard.reads()));
         this.progress = new Progress(this);
     }
 
@@ -203,25 +197,9 @@ public final class Assessment {
         return oil().against(sheet.oil().grade());
     }
 
-    /** What the drain engine was fed, once enough is known and fits together. */
-    public Optional<DrainInput> drainInput() {
-        return drainInput;
-    }
-
-    /** What does not fit together in the drain's readings. */
-    public List<Problem> drainProblems() {
-        return drainProblems;
-    }
-
-    /** What the drain says. */
-    public Optional<DrainResult> drain() {
+    /** What the drained oil says. */
+    public EngineAnswer<DrainInput, DrainResult, DrainWords> drain() {
         return drain;
-    }
-
-    /** The drain in words. */
-    public Optional<DrainWords> drainWords() {
-        return drain.map(
-                result -> new DrainWords(drainInput.orElseThrow(), result, yard.reads(), sheet.isEstimate("/case")));
     }
 
     /** The last hold of each mode, judged. */
@@ -512,24 +490,9 @@ public final class Assessment {
         return LoosePiece.of(this);
     }
 
-    /** What the fill engine was fed. */
-    public Optional<FillInput> fillInput() {
-        return fillInput;
-    }
-
-    /** What does not fit together in the fill's readings. */
-    public List<Problem> fillProblems() {
-        return fillProblems;
-    }
-
-    /** How much to buy, pour and leave. */
-    public Optional<FillResult> fill() {
+    /** How much oil to buy, to pour and to leave in the hose. */
+    public EngineAnswer<FillInput, FillResult, FillWords> fill() {
         return fill;
-    }
-
-    /** The fill in words. */
-    public Optional<FillWords> fillWords() {
-        return fill.map(result -> new FillWords(fillInput.orElseThrow(), result, yard.reads()));
     }
 
     /** What is next due once this job is tagged. */

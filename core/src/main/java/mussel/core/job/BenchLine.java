@@ -90,7 +90,7 @@ public record BenchLine(
                 job.note(Topic.PROMISED.address()).orElse(""),
                 now.current(),
                 now.states(),
-                now.drainWords().map(w -> w.wet()).orElse(false),
+                now.drain().words().map(w -> w.wet()).orElse(false),
                 filled || water.isPresent() ? Optional.of(oil) : Optional.empty(),
                 job.tagged(),
                 job.tagged().isPresent() ? now.due() : List.of(),

@@ -11,7 +11,9 @@ final class DrainWork extends StationWork {
     @Override
     Station.State state() {
         boolean seen = job.choice(Scale.OIL_WATER).isPresent();
-        return state(all.drain().isPresent() && seen, job.reading(Field.DRAINED).isPresent() || seen);
+        return state(
+                all.drain().result().isPresent() && seen,
+                job.reading(Field.DRAINED).isPresent() || seen);
     }
 
     @Override

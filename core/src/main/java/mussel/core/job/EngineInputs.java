@@ -111,4 +111,11 @@ record EngineInputs(Assessment all) {
         input.check(found, "");
         return found.list();
     }
+
+    /** What does not fit together in what the fill engine is to be fed. */
+    static List<Problem> problems(FillInput input) {
+        Problems found = new Problems();
+        input.check(found, "");
+        return found.list();
+    }
 }

@@ -8,7 +8,7 @@ final class FillWork extends StationWork {
 
     @Override
     Station.State state() {
-        boolean measured = all.fill().flatMap(f -> f.check()).isPresent();
+        boolean measured = all.fill().result().flatMap(f -> f.check()).isPresent();
         int done = all.stepsDone(all.fillSteps());
         return state(measured && done == all.fillSteps().size(), measured || done > 0);
     }

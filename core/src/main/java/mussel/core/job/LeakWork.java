@@ -18,7 +18,7 @@ final class LeakWork extends StationWork {
 
     @Override
     boolean wanted() {
-        return all.goals().isEmpty() && all.drainWords().map(w -> w.wet()).orElse(false);
+        return all.goals().isEmpty() && all.drain().words().map(w -> w.wet()).orElse(false);
     }
 
     @Override

@@ -217,14 +217,15 @@ final class PracticeReadings {
         double temp = to(0.5, between(random, 12, 24));
         double minutes = 60;
         double guess = at.sheet().oil().capacityMl().orElse(0);
-        Optional<DrainResult> dry =
-                guess == 0 ? Optional.empty() : measured(guess, temp, minutes).drain();
+        Optional<DrainResult> dry = guess == 0
+                ? Optional.empty()
+                : measured(guess, temp, minutes).drain().result();
         if (dry.isEmpty()) {
             return plain(VOLUME);
         }
         double longer = Math.max(20, Math.ceil(1.3 * dry.get().drain().minutesNeeded()));
         Assessment measured = measured(guess, temp, longer);
-        DrainResult.Balance balance = measured.drain().orElseThrow().balance();
+        DrainResult.Balance balance = measured.drain().result().orElseThrow().balance();
         boolean more = drawn("volume_more").equals("yes");
         boolean less = !more && drawn("volume_less").equals("yes");
         double off = more || less ? between(random, 0.8, 2.5) : between(random, -1, 1);
@@ -237,7 +238,7 @@ final class PracticeReadings {
         if (found.containsKey("free_water_first")) {
             facts.add(read(Field.FREE_WATER, free));
         }
-        DrainInput in = measured(drained, temp, longer).drainInput().orElseThrow();
+        DrainInput in = measured(drained, temp, longer).drain().input().orElseThrow();
         double share = Math.min(0.9, free / drained + wet() * (1 - free / drained));
         facts.add(read(Field.MASS, Math.round(DrainEngine.massG(in, share))));
         return facts;

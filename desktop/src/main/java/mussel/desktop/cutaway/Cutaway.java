@@ -263,7 +263,7 @@ public final class Cutaway extends Column {
         Optional<String> heat = now.job().choice(Scale.OIL_HEAT);
         boolean judged = look.isPresent() || heat.isPresent();
         boolean filled = now.job().reading(Field.PUMPED).isPresent();
-        if (!judged && !filled && now.drain().isEmpty() || !filled && empty(now)) {
+        if (!judged && !filled && now.drain().result().isEmpty() || !filled && empty(now)) {
             return List.of();
         }
         List<Node> in = new ArrayList<>();
@@ -301,7 +301,9 @@ public final class Cutaway extends Column {
         OptionalDouble drained = now.job().reading(Field.DRAINED);
         return drained.isEmpty()
                 ? 1
-                : (drained.getAsDouble() + now.drain().map(d -> d.residualMl()).orElse(0.0)) / capacity;
+                : (drained.getAsDouble()
+                                + now.drain().result().map(d -> d.residualMl()).orElse(0.0))
+                        / capacity;
     }
 
     /** Streaks of water and glints of metal, where they were seen; placed by a fixed seed, so that a repaint moves nothing. */
@@ -330,6 +332,7 @@ public final class Cutaway extends Column {
 
     private void settled(List<Node> in, Assessment now) {
         double ml = now.drain()
+                .result()
                 .map(d -> d.water())
                 .flatMap(Cutaway::volume)
                 .orElse(now.job().reading(Field.FREE_WATER).orElse(0));
@@ -356,18 +359,22 @@ public final class Cutaway extends Column {
                             now.yard().reads()) + ".";
         }
         Optional<String> look = now.job().choice(Scale.OIL_WATER);
-        if (look.isEmpty() && now.drain().isEmpty()) {
+        if (look.isEmpty() && now.drain().result().isEmpty()) {
             return "Nothing is known of the oil yet.";
         }
         StringBuilder text = new StringBuilder("Oil ");
         text.append(look.map(l -> l.equals("none") ? "clear in its own dye" : l).orElse("not judged by eye"));
-        now.drain().map(d -> d.water()).filter(w -> w.high().isPresent()).ifPresent(w -> text.append(", ")
-                .append(Display.percent(w.fraction().getAsDouble()))
-                .append(" water (")
-                .append(Display.percent(w.low().getAsDouble()))
-                .append(" to ")
-                .append(Display.percent(w.high().getAsDouble()))
-                .append(")"));
+        now.drain()
+                .result()
+                .map(d -> d.water())
+                .filter(w -> w.high().isPresent())
+                .ifPresent(w -> text.append(", ")
+                        .append(Display.percent(w.fraction().getAsDouble()))
+                        .append(" water (")
+                        .append(Display.percent(w.low().getAsDouble()))
+                        .append(" to ")
+                        .append(Display.percent(w.high().getAsDouble()))
+                        .append(")"));
         return text.append(empty(now) ? ". It is out; the case is open." : ". An estimate; level as it came out.")
                 .toString();
     }

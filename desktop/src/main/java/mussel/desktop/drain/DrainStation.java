@@ -182,7 +182,7 @@ public final class DrainStation implements StationView {
     }
 
     private WhyButton why(String id, Function<DrainWords, mussel.core.measure.Explanation> of) {
-        return new WhyButton(id, () -> desk.now().drainWords().map(of));
+        return new WhyButton(id, () -> desk.now().drain().words().map(of));
     }
 
     private static VBox card(String style, Label text, Node strip, WhyButton why) {
@@ -216,22 +216,24 @@ public final class DrainStation implements StationView {
         propeller.show(now);
         paintJars(now.oil().was().dye());
         problems.getChildren()
-                .setAll(now.drainProblems().stream().map(DrainStation::problem).toList());
-        problems.setVisible(!now.drainProblems().isEmpty());
+                .setAll(now.drain().problems().stream()
+                        .map(DrainStation::problem)
+                        .toList());
+        problems.setVisible(!now.drain().problems().isEmpty());
         problems.setManaged(problems.isVisible());
-        boolean known = now.drain().isPresent();
+        boolean known = now.drain().result().isPresent();
         for (VBox card : List.of(balanceCard, waterCard, waitCard)) {
             card.setVisible(known);
             card.setManaged(known);
         }
-        now.drainWords().ifPresent(words -> {
+        now.drain().words().ifPresent(words -> {
             balanceText.setText(words.balance());
             balance.show(
-                    now.drainInput().orElseThrow(),
-                    now.drain().orElseThrow(),
+                    now.drain().input().orElseThrow(),
+                    now.drain().result().orElseThrow(),
                     now.yard().reads());
             waterText.setText(words.water());
-            water.show(now.drain().orElseThrow().water());
+            water.show(now.drain().result().orElseThrow().water());
             waitText.setText(words.waiting());
             frostText.setText(words.frosty() ? words.frost() : "");
             frostText.getParent().setVisible(words.frosty());

@@ -66,7 +66,8 @@ public final class FillStation implements StationView {
                             .optional());
             bottles.getChildren().add(new Column(2, Texts.wrapped(size, "strong"), pair));
         }
-        WhyButton why = new WhyButton("why-fill", () -> desk.now().fillWords().map(FillWords::whyNeed));
+        WhyButton why =
+                new WhyButton("why-fill", () -> desk.now().fill().words().map(FillWords::whyNeed));
         VBox figures = new Column(6, need, use, why);
         answer = new Row(18, bottle, figures);
         answer.getStyleClass().add("card");
@@ -125,14 +126,14 @@ public final class FillStation implements StationView {
                 + now.yard().habits().map(h -> " " + h.refitting()).orElse(""));
         grade(now);
         problems.getChildren()
-                .setAll(now.fillProblems().stream()
+                .setAll(now.fill().problems().stream()
                         .map(p -> Texts.wrapped(
                                 p.at().substring(1).replace('/', ' ').replace('_', ' ') + " " + p.problem() + ".",
                                 "refusal"))
                         .toList());
-        answer.setVisible(now.fill().isPresent());
+        answer.setVisible(now.fill().result().isPresent());
         check.setText("");
-        now.fill().ifPresent(result -> show(now, result));
+        now.fill().result().ifPresent(result -> show(now, result));
     }
 
     /** The oil that goes in against the sheet's grade, and whether any goes in at all. */
@@ -153,7 +154,7 @@ public final class FillStation implements StationView {
     }
 
     private void show(Assessment now, FillResult result) {
-        FillWords words = now.fillWords().orElseThrow();
+        FillWords words = now.fill().words().orElseThrow();
         need.setText(Display.estimate(Kind.VOLUME, result.needMl(), now.yard().reads()) + " in all");
         List<String> lines = result.pour().stream()
                 .map(p -> "Pour "

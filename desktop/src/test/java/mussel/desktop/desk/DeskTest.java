@@ -28,7 +28,7 @@ class DeskTest {
         assertThat(desk.read(Field.DRAINED.address(), 420, "420 ml")).isTrue();
         desk.read(Field.OIL_TEMP.address(), 18, "18");
         desk.read(Field.MINUTES.address(), 30, "30");
-        assertThat(desk.now().drain()).isPresent();
+        assertThat(desk.now().drain().result()).isPresent();
         assertThat(test.journal.entries(desk.job().id())).hasSize(5);
     }
 
@@ -49,10 +49,10 @@ class DeskTest {
         desk.read(Field.OIL_TEMP.address(), 18, "18");
         desk.read(Field.MINUTES.address(), 30, "30");
         desk.draft(Field.DRAINED.address(), Optional.of(410.0));
-        assertThat(desk.now().drain()).isPresent();
+        assertThat(desk.now().drain().result()).isPresent();
         assertThat(desk.job().reading(Field.DRAINED)).isEmpty();
         desk.draft(Field.DRAINED.address(), Optional.empty());
-        assertThat(desk.now().drain()).isEmpty();
+        assertThat(desk.now().drain().result()).isEmpty();
         assertThat(test.journal.entries(desk.job().id())).hasSize(4);
     }
 

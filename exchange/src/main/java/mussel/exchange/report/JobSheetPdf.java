@@ -128,8 +128,8 @@ public final class JobSheetPdf {
                         + ", water first: " + reading(Field.FREE_WATER),
                 BODY);
         page.pair("Plugs", all.sheet().plugs().stream().map(this::plug).collect(Collectors.joining("; ")), BODY);
-        if (all.drainWords().isPresent()) {
-            for (String note : all.drainWords().get().notes()) {
+        if (all.drain().words().isPresent()) {
+            for (String note : all.drain().words().get().notes()) {
                 page.text(note, BODY);
             }
             page.text("Water and volume are estimates; their bounds are two standard uncertainties.", FOOT);
@@ -215,7 +215,7 @@ public final class JobSheetPdf {
         noted(page, "Stuck, and what was tried", Topic.STUCK);
         noted(page, "Fell in, not out yet", Topic.FELL_IN);
         page.pair("Oil filled", all.oil().fillNamed().orElse("not chosen") + ", " + reading(Field.PUMPED), BODY);
-        all.fillWords().filter(w -> !w.check().isEmpty()).ifPresent(w -> pair(page, "Level", w.check()));
+        all.fill().words().filter(w -> !w.check().isEmpty()).ifPresent(w -> pair(page, "Level", w.check()));
         page.skip(6);
     }
 

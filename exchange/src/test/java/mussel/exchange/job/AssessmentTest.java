@@ -73,7 +73,7 @@ class AssessmentTest {
 
     @Test
     void aNewJobKnowsNothingAndAsksForTheIntake() {
-        assertThat(now().drain()).isEmpty();
+        assertThat(now().drain().result()).isEmpty();
         assertThat(now().current()).isEqualTo(Station.INTAKE);
         assertThat(now().nextAction().says()).isEqualTo("Finish the intake");
         assertThat(now().plan().steps()).isEmpty();
@@ -84,42 +84,42 @@ class AssessmentTest {
     void theDrainIsComputedAsSoonAsVolumeTemperatureAndTimeAreThere() {
         read(Field.DRAINED, 400);
         read(Field.OIL_TEMP, 18);
-        assertThat(now().drain()).isEmpty();
+        assertThat(now().drain().result()).isEmpty();
         read(Field.MINUTES, 30);
-        assertThat(now().drain().orElseThrow().balance().verdict()).isEqualTo(Verdict.AS_EXPECTED);
+        assertThat(now().drain().result().orElseThrow().balance().verdict()).isEqualTo(Verdict.AS_EXPECTED);
     }
 
     @Test
     void readingsThatDoNotFitTogetherAreToldAndComputeNothing() {
         drained(100);
         read(Field.FREE_WATER, 120);
-        assertThat(now().drain()).isEmpty();
-        assertThat(now().drainProblems()).extracting(p -> p.at()).containsExactly("/free_water_ml");
+        assertThat(now().drain().result()).isEmpty();
+        assertThat(now().drain().problems()).extracting(p -> p.at()).containsExactly("/free_water_ml");
     }
 
     @Test
     void aJarCountsOnlyWithALayer() {
         drained(420);
         read(Field.JAR_TOTAL, 100);
-        assertThat(now().drainInput().orElseThrow().jar()).isEmpty();
+        assertThat(now().drain().input().orElseThrow().jar()).isEmpty();
         read(Field.JAR_EMULSION, 12);
-        assertThat(now().drainInput().orElseThrow().jar()).isPresent();
+        assertThat(now().drain().input().orElseThrow().jar()).isPresent();
     }
 
     @Test
     void aShutVentIsTakenIntoAccount() {
         drained(400);
-        double open = now().drain().orElseThrow().drain().tauMin();
+        double open = now().drain().result().orElseThrow().drain().tauMin();
         note(new Fact.Chosen(Scale.VENT.address(), "shut"));
-        assertThat(now().drain().orElseThrow().drain().tauMin()).isGreaterThan(open * 7);
+        assertThat(now().drain().result().orElseThrow().drain().tauMin()).isGreaterThan(open * 7);
     }
 
     @Test
     void theOilInItDecidesTheViscosity() {
         drained(400);
-        double blue = now().drain().orElseThrow().viscosityCst();
+        double blue = now().drain().result().orElseThrow().viscosityCst();
         note(new Fact.Chosen(Scale.OIL_LAST.address(), "red-shift"));
-        assertThat(now().drain().orElseThrow().viscosityCst()).isLessThan(blue);
+        assertThat(now().drain().result().orElseThrow().viscosityCst()).isLessThan(blue);
         assertThat(now().oil().fill().id()).isEqualTo("red-shift");
     }
 
@@ -157,8 +157,8 @@ class AssessmentTest {
         tick(now().buildSteps());
         assertThat(now().current()).isEqualTo(Station.FILL);
         tick(now().fillSteps());
-        read(Field.PUMPED, 430 - now().drain().orElseThrow().residualMl());
-        assertThat(now().fill().orElseThrow().check()).contains(Check.AS_EXPECTED);
+        read(Field.PUMPED, 430 - now().drain().result().orElseThrow().residualMl());
+        assertThat(now().fill().result().orElseThrow().check()).contains(Check.AS_EXPECTED);
         assertThat(now().current()).isEqualTo(Station.PROVE);
         assertThat(now().nextAction().says()).startsWith("Prove it");
         prove();
@@ -172,20 +172,20 @@ class AssessmentTest {
     void aCaseOnlyDrainedKeepsItsResidueWhateverItsGoals() {
         drained(390);
         read(Field.OIL_TEMP, 12);
-        double residual = now().drain().orElseThrow().residualMl();
+        double residual = now().drain().result().orElseThrow().residualMl();
         assertThat(residual).as("more than the check lets pass").isBetween(22.0, 80.0);
         note(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes"));
         tick(now().stripSteps());
         read(Field.PUMPED, 430 - residual);
-        assertThat(now().fill().orElseThrow().check()).contains(Check.AS_EXPECTED);
+        assertThat(now().fill().result().orElseThrow().check()).contains(Check.AS_EXPECTED);
         note(new Fact.Chosen(Scale.GOAL.of("gears"), "yes"));
-        assertThat(now().fill().orElseThrow().check())
+        assertThat(now().fill().result().orElseThrow().check())
                 .as("a goal alone washes nothing")
                 .contains(Check.AS_EXPECTED);
         tick(now().stripSteps());
-        assertThat(now().fill().orElseThrow().check()).contains(Check.SHORT);
+        assertThat(now().fill().result().orElseThrow().check()).contains(Check.SHORT);
         read(Field.PUMPED, 430);
-        assertThat(now().fill().orElseThrow().check()).contains(Check.AS_EXPECTED);
+        assertThat(now().fill().result().orElseThrow().check()).contains(Check.AS_EXPECTED);
     }
 
     @Test
@@ -213,20 +213,20 @@ class AssessmentTest {
     @Test
     void bottlesOfTheJobReplaceThoseOfTheYard() {
         note(Fact.Read.byHand(Field.BOTTLE_HAVE.of("litre"), 1, "1"));
-        assertThat(now().fill().orElseThrow().cost()).isZero();
+        assertThat(now().fill().result().orElseThrow().cost()).isZero();
         note(Fact.Read.byHand(Field.BOTTLE_OPENED.of("tube"), 300, "300 ml"));
-        assertThat(now().fill()).isPresent();
+        assertThat(now().fill().result()).isPresent();
     }
 
     @Test
     void theWordsOfTheDrainFollowTheVolume() {
         drained(250);
-        assertThat(now().drainWords().orElseThrow().head()).contains("of oil is missing");
+        assertThat(now().drain().words().orElseThrow().head()).contains("of oil is missing");
         read(Field.DRAINED, 500);
-        assertThat(now().drainWords().orElseThrow().notes()).anyMatch(n -> n.contains("more came out"));
-        assertThat(now().drainWords().orElseThrow().whyExpected().inputs()).hasSize(6);
-        assertThat(now().drainWords().orElseThrow().whyWait().formula()).contains("tau");
-        assertThat(now().drainWords().orElseThrow().whyFrost().figure()).contains("°C");
+        assertThat(now().drain().words().orElseThrow().notes()).anyMatch(n -> n.contains("more came out"));
+        assertThat(now().drain().words().orElseThrow().whyExpected().inputs()).hasSize(6);
+        assertThat(now().drain().words().orElseThrow().whyWait().formula()).contains("tau");
+        assertThat(now().drain().words().orElseThrow().whyFrost().figure()).contains("°C");
     }
 
     private void hold(LeakMode mode, boolean simulated, double kPerMin, Stage stage, double fromS) {

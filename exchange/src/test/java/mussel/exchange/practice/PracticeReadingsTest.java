@@ -294,10 +294,10 @@ class PracticeReadingsTest {
 
     /** What came out weighs as much water as the oil looks to hold, in whatever water the leg runs. */
     private static void weight(Practised leg, List<String> wrong) {
-        leg.assessed().drain().ifPresent(drain -> {
+        leg.assessed().drain().result().ifPresent(drain -> {
             DrainResult.Source density =
                     drain.water().source(DrainResult.SourceName.DENSITY).orElseThrow();
-            DrainInput in = leg.assessed().drainInput().orElseThrow();
+            DrainInput in = leg.assessed().drain().input().orElseThrow();
             double free = in.freeWaterMl() / in.drainedMl();
             OilLook look = in.oilWater().orElseThrow();
             // The scale shows whole grams.
