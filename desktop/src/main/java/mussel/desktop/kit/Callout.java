@@ -5,7 +5,7 @@ import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 
-/** A page that points at what it explains. It closes by Escape, by a click elsewhere, and when the focus moves on. */
+/** A page that points at what it explains. It closes by Escape, by a click elsewhere, when the focus moves on, and when the next one opens. */
 public final class Callout {
     private final Popover popover = new Popover();
     private final ChangeListener<Node> moved = (o, was, is) -> close();
@@ -28,9 +28,15 @@ public final class Callout {
     /** Opens beside a node, with this content. */
     public void open(Node beside, Node content) {
         Scene scene = beside.getScene();
+        if (scene.getProperties().put(Callout.class, this) instanceof Callout before) {
+            before.close();
+        }
         popover.setContentNode(content);
         scene.focusOwnerProperty().addListener(moved);
-        popover.setOnHidden(e -> scene.focusOwnerProperty().removeListener(moved));
+        popover.setOnHidden(e -> {
+            scene.focusOwnerProperty().removeListener(moved);
+            scene.getProperties().remove(Callout.class, this);
+        });
         popover.show(beside);
     }
 
