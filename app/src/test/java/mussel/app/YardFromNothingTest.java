@@ -185,7 +185,7 @@ class YardFromNothingTest extends WindowJourney {
             assertThat(incoming.refused()).isEmpty();
             incoming.take().accept(done -> true);
             incoming.then().run();
-            theirs.decisions().forget();
+            theirs.followEverything();
             assertThat(theirs.yard()).as("the same yard elsewhere").isEqualTo(shop.yard());
         }
     }

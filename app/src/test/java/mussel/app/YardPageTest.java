@@ -134,7 +134,7 @@ class YardPageTest extends WindowJourney {
             ImportPreview incoming = theirs.data().look(file, done -> true);
             incoming.take().accept(done -> true);
             incoming.then().run();
-            theirs.decisions().forget();
+            theirs.followEverything();
             assertThat(theirs.yard()).as("the same yard elsewhere").isEqualTo(shop.yard());
         }
         yardPage();

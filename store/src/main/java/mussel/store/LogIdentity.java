@@ -17,6 +17,7 @@ import java.sql.Statement;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
+import mussel.core.job.JournalException;
 
 /**
  * Which file a log is: its device and inode, the log's own id in it, and the write-ahead file beside. Asked before each entry, since a file can be
@@ -62,6 +63,25 @@ final class LogIdentity implements AutoCloseable {
         this.written = now.lastModifiedTime();
         this.bytes = now.size();
         this.seen = inItsPage();
+    }
+
+    /**
+     * The identity of a log that is open.
+     *
+     * @throws JournalException with a sentence where the log has lost its id, or cannot be read
+     */
+    static LogIdentity of(Path path, Connection connection) {
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("SELECT id FROM log WHERE nr = 1")) {
+            if (!row.next()) {
+                throw new JournalException(
+                        "The logbook " + path
+                                + " has lost its own id: another hand took it out. mussel salvage makes a logbook that is whole; its backups are whole too.");
+            }
+            return new LogIdentity(path, row.getString(1), connection);
+        } catch (SQLException | IOException e) {
+            throw LogConnections.unopened(path, e);
+        }
     }
 
     private static int number(Connection connection, String sql) throws SQLException {

@@ -18,8 +18,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
@@ -208,6 +210,14 @@ final class QueuedEntries {
                 .filter(e -> e.job() == job)
                 .forEach(all::add);
         return all;
+    }
+
+    /** The jobs whose entries wait. */
+    synchronized Set<Integer> jobs() {
+        return changes.stream()
+                .flatMap(c -> c.entries().stream())
+                .map(Entry::job)
+                .collect(Collectors.toSet());
     }
 
     /** The text of a sheet that waits. */

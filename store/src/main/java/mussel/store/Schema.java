@@ -1,5 +1,6 @@
 package mussel.store;
 
+import java.io.IOException;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
@@ -9,17 +10,38 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import mussel.core.job.JournalException;
+import mussel.exchange.file.Durable;
 import mussel.exchange.file.Scratch;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.FlywayException;
 
-/** Compares the tables, indexes and triggers of a log with those this program makes. */
+/** The tables, indexes and triggers of a log: makes them, and compares those of a log with what this program makes. */
 final class Schema {
     private Schema() {}
+
+    /** Brings a log to the tables of this program, or makes them; a log that cannot be brought there stays as it was. */
+    static void migrate(Path file, Clock clock) {
+        try {
+            Durable.begin(file);
+            Flyway.configure(Schema.class.getClassLoader())
+                    .dataSource("jdbc:sqlite:" + file.toUri(), "", "")
+                    .locations("classpath:mussel/store/migration")
+                    .javaMigrations(new ChainMigration(clock.instant()), new SealMigration(), new RecordSeal())
+                    .load()
+                    .migrate();
+        } catch (FlywayException | IOException e) {
+            throw new JournalException(
+                    "The logbook " + file + " could not be brought up to date: " + SqlWork.plain(e)
+                            + ". It is as it was.",
+                    e);
+        }
+    }
 
     /** What is missing, changed or put in, in sentences. */
     static List<String> differs(Path log, Clock clock) {
         Path folder = Scratch.folder();
         Path fresh = folder.resolve("fresh.mussel");
-        SqliteJournal.migrate(fresh, clock);
+        migrate(fresh, clock);
         try (Connection here = LogConnections.reading(log);
                 Connection there = LogConnections.reading(fresh)) {
             Map<String, String> is = parts(here);

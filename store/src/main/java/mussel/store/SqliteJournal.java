@@ -11,10 +11,12 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -31,8 +33,6 @@ import mussel.core.job.Settings;
 import mussel.core.measure.OrderedMap;
 import mussel.exchange.file.Durable;
 import mussel.exchange.log.Chain;
-import org.flywaydb.core.Flyway;
-import org.flywaydb.core.api.FlywayException;
 
 /**
  * The journal in one SQLite file, write-ahead logged and synced at each entry: an entry whose call has returned survives a pulled
@@ -79,7 +79,7 @@ public final class SqliteJournal implements OpenLog {
         this.settings = work.read(this::readSettings);
     }
 
-    /** The settings are wanted before the window shows, and only this process changes them. */
+    /** The settings are wanted before the window shows; they are read again where another hand has decided something. */
     private Map<String, String> readSettings() throws SQLException {
         Map<String, String> read = new HashMap<>();
         try (Statement statement = connection.createStatement();
@@ -107,10 +107,10 @@ public final class SqliteJournal implements OpenLog {
                 if (version > 0) {
                     Backups.of(path, clock).beside("before-version-" + LogFile.SCHEMA_VERSION);
                 }
-                migrate(path, clock);
+                Schema.migrate(path, clock);
             }
             Connection connection = LogConnections.atOnce(path);
-            LogIdentity identity = identity(path, connection);
+            LogIdentity identity = LogIdentity.of(path, connection);
             WriteAhead.note(lock, identity);
             SqliteJournal journal = new SqliteJournal(
                     path,
@@ -148,32 +148,6 @@ public final class SqliteJournal implements OpenLog {
                 path, LogConnections.reading(path), Optional.empty(), Optional.empty(), Optional.empty(), clock);
     }
 
-    private static LogIdentity identity(Path path, Connection connection) {
-        try (Statement statement = connection.createStatement();
-                ResultSet row = statement.executeQuery("SELECT id FROM log WHERE nr = 1")) {
-            if (!row.next()) {
-                throw new JournalException(
-                        "The logbook " + path
-                                + " has lost its own id: another hand took it out. mussel salvage makes a logbook that is whole; its backups are whole too.");
-            }
-            return new LogIdentity(path, row.getString(1), connection);
-        } catch (SQLException | IOException e) {
-            throw LogConnections.unopened(path, e);
-        }
-    }
-
-    @Override
-    public <T> T aside(Function<OpenLog, T> work) {
-        Connection own = readOnly() ? LogConnections.reading(file) : LogConnections.writing(file);
-        try (SqliteJournal beside = new SqliteJournal(file, own, Optional.empty(), identity, waiting, clock)) {
-            try {
-                return work.apply(beside);
-            } finally {
-                waiting.filter(w -> !readOnly()).ifPresent(w -> w.tryBringIn(beside::take));
-            }
-        }
-    }
-
     /**
      * Opens the file for work, or for reading where it cannot be written: on a full disk, or on a share that lets nobody write.
      *
@@ -196,6 +170,18 @@ public final class SqliteJournal implements OpenLog {
         }
     }
 
+    @Override
+    public <T> T aside(Function<OpenLog, T> work) {
+        Connection own = readOnly() ? LogConnections.reading(file) : LogConnections.writing(file);
+        try (SqliteJournal beside = new SqliteJournal(file, own, Optional.empty(), identity, waiting, clock)) {
+            try {
+                return work.apply(beside);
+            } finally {
+                waiting.filter(w -> !readOnly()).ifPresent(w -> w.tryBringIn(beside::take));
+            }
+        }
+    }
+
     /** The file it is in. */
     public Path file() {
         return file;
@@ -204,23 +190,6 @@ public final class SqliteJournal implements OpenLog {
     @Override
     public String whyReadOnly() {
         return whyReadOnly;
-    }
-
-    static void migrate(Path file, Clock clock) {
-        try {
-            Durable.begin(file);
-            Flyway.configure(SqliteJournal.class.getClassLoader())
-                    .dataSource("jdbc:sqlite:" + file.toUri(), "", "")
-                    .locations("classpath:mussel/store/migration")
-                    .javaMigrations(new ChainMigration(clock.instant()), new SealMigration(), new RecordSeal())
-                    .load()
-                    .migrate();
-        } catch (FlywayException | IOException e) {
-            throw new JournalException(
-                    "The logbook " + file + " could not be brought up to date: " + SqlWork.plain(e)
-                            + ". It is as it was.",
-                    e);
-        }
     }
 
     @Override
@@ -376,6 +345,17 @@ public final class SqliteJournal implements OpenLog {
                 .forEach(e ->
                         jobs.computeIfAbsent(e.job(), j -> new ArrayList<>()).add(e));
         return List.copyOf(jobs.values());
+    }
+
+    @Override
+    public Changes since(long mark) {
+        Set<Integer> jobs =
+                new HashSet<>(rows.query("SELECT DISTINCT job FROM entry WHERE seq > ?", row -> row.getInt(1), mark));
+        if (jobs.contains(YARD) && !waits()) {
+            settings.putAll(work.read(this::readSettings));
+        }
+        waiting.ifPresent(w -> jobs.addAll(w.jobs()));
+        return new Changes(work.read(() -> EntryWriter.last(prepared)), jobs);
     }
 
     @Override

@@ -15,6 +15,7 @@ import java.util.stream.Stream;
 import mussel.core.job.Address;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
+import mussel.core.job.Journal;
 import mussel.core.job.Journal.Brought;
 import mussel.core.job.LegRef;
 import mussel.exchange.job.FactJson;
@@ -95,6 +96,35 @@ class WaitingEntriesTest {
 
     private static List<Fact> facts(List<Entry> entries) {
         return entries.stream().map(Entry::fact).toList();
+    }
+
+    @Test
+    void whatCameInAfterAMarkIsToldWhoeverEnteredIt() {
+        long mark = journal.since(0).mark();
+        assertThat(journal.since(0).jobs()).containsExactly(job);
+        assertThat(journal.since(mark).jobs()).isEmpty();
+        assertThat(journal.since(Long.MAX_VALUE).mark()).isEqualTo(mark);
+
+        journal.append(job, "ann", chosen("haze"));
+        int other = journal.aside(own -> {
+            own.decide("bob", new Fact.Decided("away:bob", "2026-12-24"), "away:bob", "2026-12-24");
+            return own.open(THERE, "bob").job();
+        });
+        assertThat(journal.since(mark).jobs()).containsExactlyInAnyOrder(job, other, Journal.YARD);
+        assertThat(journal.setting("away:bob", "")).as("with the setting").isEqualTo("2026-12-24");
+        assertThat(journal.since(journal.since(mark).mark()).jobs()).isEmpty();
+    }
+
+    @Test
+    void whatWaitsIsToldToo() throws InterruptedException {
+        takeIn();
+        long mark = journal.since(0).mark();
+        journal.append(job, "ann", chosen("haze"));
+        assertThat(journal.since(mark).jobs()).containsExactly(job);
+        goOn.countDown();
+        taking.join();
+        journal.bringInWaiting();
+        assertThat(journal.since(mark).jobs()).contains(job, 2);
     }
 
     @Test

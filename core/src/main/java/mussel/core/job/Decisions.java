@@ -2,9 +2,11 @@ package mussel.core.job;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What the yard has decided about one thing, as its entries leave it. Undo and redo are entries like any other, so that nothing is lost by them.
@@ -44,6 +46,22 @@ public final class Decisions {
             }
         }
         return about;
+    }
+
+    /** The things about which something was decided, or taken back, after an entry. */
+    public static Set<String> keysAfter(long entry, List<Entry> yard) {
+        Map<Long, String> keys = new HashMap<>();
+        Set<String> after = new HashSet<>();
+        for (Entry made : yard) {
+            String key = made.fact() instanceof Fact.Decided decided
+                    ? decided.key()
+                    : made.fact() instanceof Fact.Retracted back ? keys.getOrDefault(back.entry(), "") : "";
+            keys.put(made.seq(), key);
+            if (made.seq() > entry) {
+                after.add(key);
+            }
+        }
+        return after;
     }
 
     /** What holds after those entries about one thing; empty where nothing does. */

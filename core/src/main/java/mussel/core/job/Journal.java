@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 
 /**
@@ -43,6 +44,26 @@ public interface Journal extends AutoCloseable {
 
     /** All entries of jobs, job by job in the order of opening. */
     List<List<Entry>> all();
+
+    /**
+     * What came into the journal after a mark, by whatever hand: through this journal, another one open on the same log, or an import.
+     *
+     * @param mark the mark of an earlier answer; 0 for everything
+     */
+    Changes since(long mark);
+
+    /**
+     * What came into a journal.
+     *
+     * @param mark where the journal stands now, to ask from the next time
+     * @param jobs the jobs that got entries, {@link #YARD} among them where the shop decided something
+     */
+    record Changes(long mark, Set<Integer> jobs) {
+        /** Keeps its own copy. */
+        public Changes {
+            jobs = Set.copyOf(jobs);
+        }
+    }
 
     /** The numbers of all jobs. */
     List<Integer> numbers();

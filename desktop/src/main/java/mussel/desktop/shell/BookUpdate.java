@@ -55,6 +55,7 @@ final class BookUpdate {
                     return owed.size();
                 },
                 settled -> {
+                    shop.followEverything();
                     leftOver = shop.book().owed();
                     line.setText("");
                     whenDone.run();

@@ -106,8 +106,7 @@ final class Imports {
                 taken -> {
                     strip.say("");
                     taken.then().run();
-                    shop.sheets().readAnew();
-                    shop.decisions().forget();
+                    shop.followEverything();
                     window.tell("Taken in: " + name + ".");
                     window.takenIn();
                 });

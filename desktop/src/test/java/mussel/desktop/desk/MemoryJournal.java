@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.Entry;
@@ -76,6 +77,13 @@ public final class MemoryJournal implements Journal, BenchLines {
         entries.stream().filter(e -> e.job() != YARD).forEach(e -> jobs.computeIfAbsent(e.job(), j -> new ArrayList<>())
                 .add(e));
         return List.copyOf(jobs.values());
+    }
+
+    @Override
+    public Changes since(long mark) {
+        return new Changes(
+                entries.size(),
+                entries.stream().filter(e -> e.seq() > mark).map(Entry::job).collect(Collectors.toSet()));
     }
 
     @Override

@@ -64,7 +64,7 @@ public final class Desk {
         }
         job = other;
         sittings++;
-        shop.forgetTwins();
+        shop.follow();
         drafts.clear();
         entries.clear();
         entries.addAll(read);

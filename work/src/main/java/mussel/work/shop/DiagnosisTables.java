@@ -18,7 +18,7 @@ import mussel.core.yard.YardDecisions;
 
 /** The diagnosis tables as a yard uses them: those that ship, its own numbers over them, and what it has found where it wants that counted. */
 public final class DiagnosisTables {
-    private static final String LEARN = "learn_priors";
+    static final String LEARN = "learn_priors";
 
     private final Journal journal;
     private final LogBook book;
@@ -39,6 +39,13 @@ public final class DiagnosisTables {
         judge = Optional.empty();
     }
 
+    /** The same where they learn and other causes were judged since; else they stay, and with them all that was worked out with them. */
+    void learnAnew() {
+        if (judge.isPresent() && learning() && !judge.get().from().equals(judgedCauses())) {
+            forget();
+        }
+    }
+
     /** The diagnosis tables in use: the yard's own numbers among them, and what it has found where it wants that counted. */
     public Judge judge() {
         return judge(decisions.yard());
@@ -50,18 +57,18 @@ public final class DiagnosisTables {
         if (judge.isEmpty() || !judge.get().own().equals(own)) {
             Knowledge shipped = catalogue.join().shipped();
             // What was found is read with the tables as they are, before it counts.
-            judge = Optional.of(new Judged(own, new Judge(shipped, own)));
+            judge = Optional.of(new Judged(own, List.of(), new Judge(shipped, own)));
             if (learning()) {
-                Knowledge learned =
-                        Learned.from(own.over(shipped), judgedCauses()).knowledge();
-                judge = Optional.of(new Judged(own, new Judge(learned, own.costsAlone())));
+                List<Calibration.Judged> from = judgedCauses();
+                Knowledge learned = Learned.from(own.over(shipped), from).knowledge();
+                judge = Optional.of(new Judged(own, from, new Judge(learned, own.costsAlone())));
             }
         }
         return judge.get().judge();
     }
 
-    /** Tables in use, and the numbers of the yard they were made with. */
-    private record Judged(Overrides own, Judge judge) {}
+    /** Tables in use, with the numbers of the yard and the judged causes they were made from. */
+    private record Judged(Overrides own, List<Calibration.Judged> from, Judge judge) {}
 
     /** A yard's own numbers: those of its file, and over them those it has decided. */
     private Overrides numbers(Yard by) {

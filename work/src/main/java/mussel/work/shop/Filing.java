@@ -60,8 +60,7 @@ final class Filing {
 
     /** Jobs as they go into the book; those of unknown families are left out. */
     private List<Filed> filed(Collection<Integer> jobs) {
-        shop.forgetShelf();
-        shop.forgetOwn();
+        shop.followFiling();
         partners.clear();
         List<Filed> filed = new ArrayList<>();
         jobs.stream().map(this::filed).flatMap(Optional::stream).forEach(filed::add);

@@ -65,14 +65,9 @@ final class JobSurroundings {
         history = new LegHistory(journal, clock.getZone());
     }
 
-    /** What is looked up once a sitting is looked up anew. */
+    /** What other jobs say is looked up anew. */
     void forget() {
         history.forget();
-        shelf.forget();
-    }
-
-    /** What the yard's own jobs say is read anew. */
-    void forgetOwn() {
         fresh.clear();
     }
 

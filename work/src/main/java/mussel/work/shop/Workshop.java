@@ -64,6 +64,7 @@ public final class Workshop {
     private final YardDecisions decisions;
     private final Shelf shelf;
     private final Filing filing;
+    private final ChangeFeed changes;
     /** Assessments made before. */
     private final RecentAssessments recent = new RecentAssessments();
 
@@ -80,6 +81,43 @@ public final class Workshop {
         tables = new DiagnosisTables(journal, book, decisions, catalogue);
         around = new JobSurroundings(journal, book, clock, families, shelf, tables::judge);
         filing = new Filing(this, catalogue);
+        changes = new ChangeFeed(journal);
+        changes.listen(this::changed);
+    }
+
+    /** What each keeper of answers lets go when something changes. */
+    private void changed(ChangeFeed.Change change) {
+        if (change.ofTheShop()) {
+            decisions.forget();
+        }
+        if (change.about(Settings.SHEET) || change.about(Settings.DEMO)) {
+            families.readAnew();
+        }
+        if (change.about(Settings.YARD) || change.about(DiagnosisTables.LEARN)) {
+            tables.forget();
+        }
+        if (change.filed()) {
+            tables.learnAnew();
+        }
+        if (change.ofJobs() || change.about(Settings.COMEBACKS)) {
+            around.forget();
+        }
+        shelf.forget();
+    }
+
+    /** Follows what has come into the journal since the last time. */
+    public void follow() {
+        changes.look();
+    }
+
+    /** Follows what is derived from the entries too, which changes as jobs are filed. */
+    void followFiling() {
+        changes.lookFiling();
+    }
+
+    /** Follows an import, or work that was filed beside: anything may be different. */
+    public void followEverything() {
+        changes.everything();
     }
 
     /**
@@ -151,8 +189,7 @@ public final class Workshop {
     /** Has the demo yard's sheets and prices among those known, or not. */
     public void setDemo(boolean wanted) {
         decisions.keep(by(), Settings.DEMO, wanted ? "on" : "off");
-        families.readAnew();
-        shelf.forget();
+        follow();
     }
 
     /** The reader of price lists. */
@@ -208,18 +245,13 @@ public final class Workshop {
     /** Takes the last thing the yard decided back. */
     public void undoYard() {
         decisions.undo(by());
-        followYard();
+        follow();
     }
 
     /** Decides again what was taken back last. */
     public void redoYard() {
         decisions.redo(by());
-        followYard();
-    }
-
-    private void followYard() {
-        shelf.forget();
-        tables.forget();
+        follow();
     }
 
     /** Sets how the yard renews pumps; every open job follows. */
@@ -269,16 +301,6 @@ public final class Workshop {
                 .map(setup -> setup.used().getOrDefault(part, 0))
                 .orElse(0);
         shelf.count(job, part, counted, inGears);
-    }
-
-    /** What is looked up once a sitting is looked up anew. */
-    public void forgetTwins() {
-        around.forget();
-    }
-
-    /** What is looked up of shelves is looked up anew. */
-    void forgetShelf() {
-        shelf.forget();
     }
 
     /** Earlier jobs of the leg of that job in a sentence each, the latest first. */
@@ -478,12 +500,7 @@ public final class Workshop {
     /** Sets whether it counts; every verdict from now on follows. */
     public void setCountingComebacks(boolean on) {
         decisions.keep(by(), Settings.COMEBACKS, on ? "on" : "off");
-        around.forgetOwn();
-    }
-
-    /** What was filed anew counts from here on in what the yard's own jobs say. */
-    void forgetOwn() {
-        around.forgetOwn();
+        follow();
     }
 
     /** The diagnosis tables, and the yard's own numbers for them. */
