@@ -59,11 +59,11 @@ class ArchitectureTest {
             .should()
             .onlyDependOnClassesThat(
                     com.tngtech.archunit.base.DescribedPredicate.describe(
-                            "are in their own room, in measure or sheet, or of a library",
+                            "are in their own room, in language, measure or sheet, or of a library",
                             c -> !c.getPackageName().startsWith("mussel.core")
                                     || c.getPackageName()
                                             .matches(
-                                                    "mussel\\.core\\.(measure|sheet|drain|leak|verdict|pump|plan|parts|shim|torque|estimate|fill|log|lives|fleet)")))
+                                                    "mussel\\.core\\.(language|measure|sheet|drain|leak|verdict|pump|plan|parts|shim|torque|estimate|fill|log|lives|fleet)")))
             .andShould(new SameRoom());
 
     @ArchTest

@@ -21,8 +21,8 @@ import mussel.core.job.Order;
 import mussel.core.job.SecondWave;
 import mussel.core.job.Topic;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.measure.OrderedMap;
-import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Step;
@@ -35,7 +35,7 @@ import mussel.core.sheet.Step;
  * @param next by job, the step that comes next; none where nobody knows yet what to do
  */
 public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next) {
-    private static final Sentences SAY = Sentences.beside(BenchPlan.class);
+    private static final Messages TEXT = Messages.of(BenchPlan.class);
     private static final List<Phase> WORK = List.of(Phase.DOWN, Phase.STRIP, Phase.BUILD, Phase.PROVE);
     /** What waits for parts that are on their way: taking apart does not. */
     private static final Set<Phase> FITS = Set.of(Phase.BUILD, Phase.PROVE);
@@ -107,7 +107,7 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
                         .map(t -> new Fleet.Task(
                                 t.title(),
                                 t.minutes(),
-                                Stream.concat(t.tools().stream(), Stream.of(SAY.say("bench")))
+                                Stream.concat(t.tools().stream(), Stream.of(TEXT.get("bench")))
                                         .toList(),
                                 t.cureMinutes(),
                                 t.notBefore(),
@@ -119,7 +119,7 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
     private static List<Fleet.Tool> tools(Yard.Crew crew) {
         List<Fleet.Tool> tools = new ArrayList<>();
         crew.shared().forEach(s -> tools.add(new Fleet.Tool(s.tool(), s.count())));
-        crew.benches().ifPresent(count -> tools.add(new Fleet.Tool(SAY.say("bench"), (int) count)));
+        crew.benches().ifPresent(count -> tools.add(new Fleet.Tool(TEXT.get("bench"), (int) count)));
         return tools;
     }
 
@@ -150,7 +150,7 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
         Optional<String> waits = job.note(Topic.WAITS_FOR.address());
         Optional<LocalDate> waitsTo = waits.flatMap(w -> PromisedDay.in(w, written));
         if (waits.isPresent() && waitsTo.isEmpty()) {
-            left.add(SAY.say("left", job.leg().title(), waits.get()));
+            left.add(TEXT.get("left", job.leg().title(), waits.get()));
             return Optional.empty();
         }
         Optional<LocalDate> promised = job.note(Topic.PROMISED.address())
@@ -160,22 +160,22 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
                 job.orders().stream().filter(o -> o.arrived().isEmpty()).max(Comparator.comparing(Order::due));
         SecondWave wave = SecondWave.of(now);
         if (now.goals().isEmpty()) {
-            tasks.add(task(SAY.say("look"), LOOK, List.of()));
+            tasks.add(task(TEXT.get("look"), LOOK, List.of()));
         } else {
             for (Phase phase : WORK) {
                 List<Fleet.Task> pieces = cut(now, phase, shared);
                 order.filter(o -> FITS.contains(phase))
                         .ifPresent(o -> pieces.replaceAll(t ->
-                                later(t, o.due(), SAY.say("order", o.placed().order()))));
+                                later(t, o.due(), TEXT.get("order", o.placed().order()))));
                 if (FITS.contains(phase)
                         && !wave.parts().isEmpty()
                         && wave.days().isPresent()) {
                     LocalDate here = today.plusDays(wave.days().getAsInt());
-                    pieces.replaceAll(t -> later(t, here, SAY.say("wave")));
+                    pieces.replaceAll(t -> later(t, here, TEXT.get("wave")));
                 }
                 tasks.addAll(pieces);
             }
-            tasks.add(task(SAY.say("tag"), TAG, List.of()));
+            tasks.add(task(TEXT.get("tag"), TAG, List.of()));
         }
         waitsTo.filter(day -> day.isAfter(today))
                 .ifPresent(day -> tasks.replaceAll(t -> later(t, day, waits.orElseThrow())));
@@ -211,7 +211,7 @@ public record BenchPlan(Fleet fleet, List<String> left, Map<Integer, Step> next)
             boolean last = i == steps.size() - 1;
             if (last || minutes + steps.get(i + 1).step().meanMinutes(years) > LONGEST) {
                 pieces.add(new Fleet.Task(
-                        SAY.say("piece", phase.title(), first),
+                        TEXT.get("piece", phase.title(), first),
                         minutes,
                         List.copyOf(tools),
                         last ? cure : 0,

@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import mussel.core.language.Messages;
 import mussel.core.log.CameBack;
 import mussel.core.log.Share;
 import mussel.core.log.Visit;
 import mussel.core.measure.Display;
-import mussel.core.measure.Sentences;
 
 /**
  * How often legs came back for what was mended, as the yard has marked them: by what was repaired, and by whether a hold had proved it. A comeback counts against
@@ -20,7 +20,7 @@ import mussel.core.measure.Sentences;
  * @param unheld of all that none did
  */
 public record Comebacks(List<Rate> rates, List<Rate> parts, Rate held, Rate unheld) {
-    private static final Sentences SAY = Sentences.beside(Comebacks.class);
+    private static final Messages TEXT = Messages.of(Comebacks.class);
 
     /** Keeps its own copy. */
     public Comebacks {
@@ -44,7 +44,7 @@ public record Comebacks(List<Rate> rates, List<Rate> parts, Rate held, Rate unhe
         /** The rate in a sentence. */
         public String says() {
             double[] bounds = bounds();
-            return SAY.say(
+            return TEXT.get(
                     "came.rate",
                     what,
                     String.valueOf(came),
@@ -89,8 +89,8 @@ public record Comebacks(List<Rate> rates, List<Rate> parts, Rate held, Rate unhe
         return new Comebacks(
                 worstFirst(goals),
                 worstFirst(parts),
-                held.rate(SAY.say("came.held")),
-                unheld.rate(SAY.say("came.unheld")));
+                held.rate(TEXT.get("came.held")),
+                unheld.rate(TEXT.get("came.unheld")));
     }
 
     private static List<Rate> worstFirst(Map<String, Count> counts) {

@@ -7,11 +7,11 @@ import java.util.OptionalDouble;
 import mussel.core.fill.FillEngine;
 import mussel.core.fill.FillInput;
 import mussel.core.fill.FillResult;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.SpecSheet;
 
@@ -34,7 +34,7 @@ public record LayUp(
         @Given(value = "what the filter takes up", kind = Kind.VOLUME, min = 0, max = 10_000) OptionalDouble filterMl,
         @Given(value = "the bottles", atLeast = 1) List<FillInput.Bottle> bottles) {
     private static final double LEAST_ML = 10;
-    private static final Sentences SAY = Sentences.beside(LayUp.class);
+    private static final Messages TEXT = Messages.of(LayUp.class);
 
     /** Keeps its own copy. */
     public LayUp {
@@ -60,49 +60,49 @@ public record LayUp(
     /** What to do, in the order hands go, with the amounts that are known. */
     public List<String> steps(SpecSheet sheet, YardUnits units) {
         List<String> steps = new ArrayList<>();
-        steps.add(SAY.say(
+        steps.add(TEXT.get(
                 "layup.fuel",
                 amount(stabiliserMl(), units)
                         .map(ml -> ml
                                 + bottles(stabiliserMl().getAsDouble(), FillInput.Holds.STABILISER)
                                         .map(r -> " (" + buy(r, units) + ")")
                                         .orElse(""))
-                        .orElse(SAY.say("layup.dose"))));
+                        .orElse(TEXT.get("layup.dose"))));
         // The engine's oil is changed after it ran, so that no old oil lies in it all winter.
-        steps.add(SAY.say("layup.fog"));
+        steps.add(TEXT.get("layup.fog"));
         double oil = engineOilMl.orElse(0);
         steps.add(
                 engineOilMl.isPresent()
-                        ? SAY.say(
+                        ? TEXT.get(
                                 "layup.engine",
                                 Display.exact(Kind.VOLUME, oil + filterMl.orElse(0), units),
                                 buy(oil + filterMl.orElse(0), FillInput.Holds.ENGINE_OIL, units))
-                        : SAY.say("layup.engine.unknown"));
+                        : TEXT.get("layup.engine.unknown"));
         OptionalDouble holds = sheet.oil().capacityMl();
         double besides = sheet.oil().purgeMl() + sheet.oil().spillMl();
         steps.add(
                 holds.isPresent()
-                        ? SAY.say(
+                        ? TEXT.get(
                                 "layup.gear",
                                 sheet.title(),
                                 Display.exact(Kind.VOLUME, holds.getAsDouble(), units),
                                 buy(holds.getAsDouble() + besides, FillInput.Holds.GEAR_OIL, units))
-                        : SAY.say("layup.gear.unknown", sheet.title()));
-        steps.add(SAY.say("layup.drain"));
-        steps.add(SAY.say("layup.anodes"));
+                        : TEXT.get("layup.gear.unknown", sheet.title()));
+        steps.add(TEXT.get("layup.drain"));
+        steps.add(TEXT.get("layup.anodes"));
         return steps;
     }
 
     private String buy(double ml, FillInput.Holds what, YardUnits units) {
         return bottles(ml, what)
                 .map(r -> buy(r, units))
-                .orElseGet(() -> SAY.say("layup.buy.none." + NamedBy.file(what)));
+                .orElseGet(() -> TEXT.get("layup.buy.none." + NamedBy.file(what)));
     }
 
     private static String buy(FillResult result, YardUnits units) {
         List<String> bought = new ArrayList<>();
         result.use().stream().filter(u -> u.count() > 0).forEach(u -> bought.add(u.count() + " × " + u.name()));
-        return SAY.say("layup.buy", String.join(" + ", bought), Display.exact(Kind.VOLUME, result.leaveMl(), units));
+        return TEXT.get("layup.buy", String.join(" + ", bought), Display.exact(Kind.VOLUME, result.leaveMl(), units));
     }
 
     private static Optional<String> amount(OptionalDouble ml, YardUnits units) {

@@ -8,10 +8,10 @@ import java.util.stream.Collectors;
 import mussel.core.fill.FillEngine;
 import mussel.core.fill.FillInput;
 import mussel.core.fill.FillResult;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 
 /**
@@ -22,7 +22,7 @@ import mussel.core.measure.YardUnits;
  * @param cost of what is bought (money)
  */
 public record LayUpRound(List<Line> lines, List<String> unknown, double cost) {
-    private static final Sentences SAY = Sentences.beside(LayUpRound.class);
+    private static final Messages TEXT = Messages.of(LayUpRound.class);
     private static final double LEAST_ML = 10;
     /** The most the fill engine weighs at once (ml). */
     private static final double MOST_ML = 200_000;
@@ -53,9 +53,9 @@ public record LayUpRound(List<Line> lines, List<String> unknown, double cost) {
                     .filter(u -> u.buy() > 0)
                     .map(u -> u.buy() + " × " + u.name())
                     .collect(Collectors.joining(" + "));
-            return SAY.say(
+            return TEXT.get(
                     use.isEmpty() ? "round.none" : buy.isEmpty() ? "round.owned" : "round.buy",
-                    SAY.say("round." + NamedBy.file(what)),
+                    TEXT.get("round." + NamedBy.file(what)),
                     Display.exact(Kind.VOLUME, ml, units),
                     boats,
                     buy);
@@ -92,7 +92,7 @@ public record LayUpRound(List<Line> lines, List<String> unknown, double cost) {
                     open);
             add(stabiliser, boat.needs().stabiliserMl(), "round.stabiliser", open);
             if (!open.isEmpty()) {
-                unknown.add(SAY.say("round.unknown", boat.title(), String.join(", ", open)));
+                unknown.add(TEXT.get("round.unknown", boat.title(), String.join(", ", open)));
             }
         }
         double cost = 0;
@@ -104,7 +104,7 @@ public record LayUpRound(List<Line> lines, List<String> unknown, double cost) {
 
     /** The round as a list for paper: its boats, and below what to buy. */
     public static WorkList list(List<WorkList.Line> boats, List<String> buy) {
-        return new WorkList(SAY.say("list.round"), SAY.say("list.round.intro"), boats, buy);
+        return new WorkList(TEXT.get("list.round"), TEXT.get("list.round.intro"), boats, buy);
     }
 
     private static void add(double[] sum, OptionalDouble ml, String what, List<String> open) {
@@ -112,7 +112,7 @@ public record LayUpRound(List<Line> lines, List<String> unknown, double cost) {
             sum[0] += ml.getAsDouble();
             sum[1]++;
         } else {
-            open.add(SAY.say(what));
+            open.add(TEXT.get(what));
         }
     }
 

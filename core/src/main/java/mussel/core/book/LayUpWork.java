@@ -8,7 +8,7 @@ import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.LegBefore;
 import mussel.core.job.Yard;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 
 /**
  * The lay-up of one boat as it is done: its steps in the order hands go, each ticked and kept.
@@ -16,7 +16,7 @@ import mussel.core.measure.Sentences;
  * @param lines the steps
  */
 public record LayUpWork(List<Line> lines) {
-    private static final Sentences SAY = Sentences.beside(LayUpWork.class);
+    private static final Messages TEXT = Messages.of(LayUpWork.class);
 
     /** What the steps are known by, in their order. */
     public static final List<String> STEPS = List.of("fuel", "fog", "engine_oil", "gear_oil", "pump", "rest");
@@ -74,8 +74,8 @@ public record LayUpWork(List<Line> lines) {
     /** The lay-up of a job as a list for paper. */
     public WorkList list(Assessment now) {
         return new WorkList(
-                SAY.say("list.layup"),
-                SAY.say("list.layup.intro"),
+                TEXT.get("list.layup"),
+                TEXT.get("list.layup.intro"),
                 lines.stream().map(l -> new WorkList.Line(l.says(), l.done())).toList(),
                 new EngineSide(now).waiting());
     }

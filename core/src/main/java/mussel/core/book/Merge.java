@@ -17,8 +17,8 @@ import mussel.core.job.Journal.Brought;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Settings;
+import mussel.core.language.Messages;
 import mussel.core.measure.OrderedMap;
-import mussel.core.measure.Sentences;
 
 /**
  * What bringing a copy into a journal would change. A job is the same job where it began with the same leg at the same moment: then what is
@@ -30,7 +30,7 @@ import mussel.core.measure.Sentences;
  * @param yard what the yard has decided
  */
 public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge yard) {
-    private static final Sentences SAY = Sentences.beside(Merge.class);
+    private static final Messages TEXT = Messages.of(Merge.class);
     /** A job's number up to here stays as it is; a larger one leaves too little room after it. */
     private static final int MOST_KEPT = 100_000_000;
 
@@ -64,7 +64,7 @@ public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge 
     public record Piece(Change change, int job, int theirs, LegRef leg, int entries) {
         /** In a sentence. */
         public String says() {
-            return SAY.say(
+            return TEXT.get(
                     "merge." + change.name().toLowerCase(java.util.Locale.ROOT),
                     String.valueOf(job),
                     leg.title(),
@@ -84,7 +84,7 @@ public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge 
                 Piece piece = walk.meet(job).piece();
                 if (piece.leg().isPractice()) {
                     throw new JournalException(
-                            SAY.say("merge.practice", piece.leg().boat()));
+                            TEXT.get("merge.practice", piece.leg().boat()));
                 }
                 pieces.add(piece);
             }
@@ -135,7 +135,7 @@ public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge 
     }
 
     private static JournalException goneOn() {
-        return new JournalException(SAY.say("merge.gone_on"));
+        return new JournalException(TEXT.get("merge.gone_on"));
     }
 
     /** A job of the copy as it met the journal: what that comes to, and what it brings. */
@@ -242,7 +242,7 @@ public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge 
     /** In sentences: what comes in, then job by job. */
     public List<String> says() {
         List<String> says = new ArrayList<>();
-        says.add(SAY.say(
+        says.add(TEXT.get(
                 "merge.all",
                 count(Change.NEW),
                 count(Change.LONGER),
@@ -251,7 +251,7 @@ public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge 
                 settings.size()));
         yard.pieces().stream()
                 .filter(p -> p.change() != Change.HERE)
-                .map(p -> SAY.say(
+                .map(p -> TEXT.get(
                         "merge.decided." + p.change().name().toLowerCase(java.util.Locale.ROOT),
                         named(p.key()),
                         p.entries()))
@@ -262,8 +262,8 @@ public record Merge(List<Piece> pieces, Map<String, String> settings, YardMerge 
 
     private static String named(String key) {
         return key.startsWith(Settings.SHEET)
-                ? SAY.say("merge.sheet", key.substring(Settings.SHEET.length()))
-                : SAY.say("merge.setting", key);
+                ? TEXT.get("merge.sheet", key.substring(Settings.SHEET.length()))
+                : TEXT.get("merge.setting", key);
     }
 
     private String count(Change change) {

@@ -16,10 +16,10 @@ import mussel.core.book.LogBook.Awaiting;
 import mussel.core.job.Assessment;
 import mussel.core.job.Suppliers;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.log.Due;
 import mussel.core.log.DueForecast;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 import mussel.core.parts.Catalogue;
 import mussel.core.parts.Objective;
 import mussel.core.parts.Offer;
@@ -47,7 +47,7 @@ public record ShelfPlan(List<Line> lines, double oilMl) {
     /** How far ahead is looked. */
     public static final int MONTHS = 2;
 
-    private static final Sentences SAY = Sentences.beside(ShelfPlan.class);
+    private static final Messages TEXT = Messages.of(ShelfPlan.class);
     private static final String BETWEEN = "/";
 
     /** Keeps its own copy. */
@@ -96,13 +96,13 @@ public record ShelfPlan(List<Line> lines, double oilMl) {
         public String why() {
             List<String> parts = new ArrayList<>();
             if (bench > 0) {
-                parts.add(SAY.say("shelf.bench", bench));
+                parts.add(TEXT.get("shelf.bench", bench));
             }
             if (due > 0) {
-                parts.add(SAY.say("shelf.due", due, String.join(", ", whose)));
+                parts.add(TEXT.get("shelf.due", due, String.join(", ", whose)));
             }
             if (least > 0) {
-                parts.add(SAY.say("shelf.least", least));
+                parts.add(TEXT.get("shelf.least", least));
             }
             return String.join("; ", parts);
         }

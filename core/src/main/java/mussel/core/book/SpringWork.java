@@ -7,7 +7,7 @@ import java.util.Set;
 import mussel.core.job.Assessment;
 import mussel.core.job.EngineSide;
 import mussel.core.job.LegBefore;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 
 /**
  * The spring of one boat as it is done: what its lay-up left open, what a winter does, and a start on cups.
@@ -19,7 +19,7 @@ public record SpringWork(List<LayUpWork.Line> lines) {
     public static final List<String> STEPS = List.of("oil", "fuel", "battery", "moving", "start", "drips");
 
     private static final String LEFT = LegBefore.SPRING + "left-";
-    private static final Sentences SAY = Sentences.beside(SpringWork.class);
+    private static final Messages TEXT = Messages.of(SpringWork.class);
 
     /** Keeps its own copy. */
     public SpringWork {
@@ -33,10 +33,10 @@ public record SpringWork(List<LayUpWork.Line> lines) {
         for (LayUpWork.Line line : LayUpWork.of(now).lines()) {
             String step = line.id().substring(LegBefore.LAY_UP.length());
             if (done.isPresent() && !done.get().contains(line.id())) {
-                lines.add(line(now, LEFT + step, SAY.say("spring.left", line.says())));
+                lines.add(line(now, LEFT + step, TEXT.get("spring.left", line.says())));
             }
         }
-        STEPS.forEach(s -> lines.add(line(now, LegBefore.SPRING + s, SAY.say("spring." + s))));
+        STEPS.forEach(s -> lines.add(line(now, LegBefore.SPRING + s, TEXT.get("spring." + s))));
         return new SpringWork(lines);
     }
 
@@ -52,8 +52,8 @@ public record SpringWork(List<LayUpWork.Line> lines) {
     /** The same as a list for paper. */
     public WorkList list(Assessment now) {
         return new WorkList(
-                SAY.say("list.spring"),
-                SAY.say("list.spring.intro"),
+                TEXT.get("list.spring"),
+                TEXT.get("list.spring.intro"),
                 lines.stream().map(l -> new WorkList.Line(l.says(), l.done())).toList(),
                 new EngineSide(now).waiting());
     }

@@ -9,14 +9,14 @@ import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.job.Assessment;
 import mussel.core.job.RepairWorth;
 import mussel.core.job.YardHabits;
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 import mussel.core.parts.PartsWords;
 import mussel.core.pump.PumpResult.PartVerdict;
 
 /** What a decision of the yard changes on a leg that is open: told before it is taken. */
 public final class YardEffect {
-    private static final Sentences SAY = Sentences.beside(YardEffect.class);
+    private static final Messages TEXT = Messages.of(YardEffect.class);
 
     private YardEffect() {}
 
@@ -29,7 +29,7 @@ public final class YardEffect {
         TRACE;
 
         private String title() {
-            return SAY.say("effect." + NamedBy.file(this));
+            return TEXT.get("effect." + NamedBy.file(this));
         }
     }
 
@@ -43,13 +43,13 @@ public final class YardEffect {
             if (!answer.equals(earlier)) {
                 lines.add(
                         earlier.isEmpty()
-                                ? SAY.say("effect.new", what.title(), answer)
-                                : SAY.say("effect.other", what.title(), answer, earlier));
+                                ? TEXT.get("effect.new", what.title(), answer)
+                                : TEXT.get("effect.other", what.title(), answer, earlier));
             }
         });
         was.forEach((what, answer) -> {
             if (!is.containsKey(what)) {
-                lines.add(SAY.say("effect.gone", what.title(), answer));
+                lines.add(TEXT.get("effect.gone", what.title(), answer));
             }
         });
         return lines;

@@ -24,9 +24,9 @@ import mussel.core.job.SetupPlace;
 import mussel.core.job.SetupWork;
 import mussel.core.job.Station;
 import mussel.core.job.StepAsk;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
-import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.PlanWords;
 import mussel.core.pump.PumpResult.Judged;
@@ -40,7 +40,7 @@ import mussel.core.visit.EngineSideItem;
 
 /** Which rules make the brief of which station. */
 final class Briefing {
-    static final Sentences SAY = Sentences.beside(Briefing.class);
+    static final Messages TEXT = Messages.of(Briefing.class);
 
     private final Assessment now;
     private final Station station;
@@ -65,12 +65,12 @@ final class Briefing {
                 verdict(List.of(), intake(), folds.own().told().evidence().goals());
             case DRAIN ->
                 verdict(
-                        List.of(SAY.say("mind.drain")),
+                        List.of(TEXT.get("mind.drain")),
                         drain(),
                         folds.told().evidence().water().frost().waiting().goals());
             case LEAK ->
                 verdict(
-                        List.of(SAY.say("mind.leak")),
+                        List.of(TEXT.get("mind.leak")),
                         leak(),
                         folds.evidence().looks().water().goals());
             case PUMP ->
@@ -125,7 +125,7 @@ final class Briefing {
     }
 
     static Act go(Station to) {
-        return new Act(SAY.say("go", to.title()), "", new Deed.Go(to));
+        return new Act(TEXT.get("go", to.title()), "", new Deed.Go(to));
     }
 
     private static Act press(String title, String note, Handle handle) {
@@ -135,7 +135,9 @@ final class Briefing {
     /** A station's own questions come first; then what the whole job asks for next. */
     private Optional<Act> intake() {
         boolean told = now.states().get(Station.INTAKE) == Station.State.DONE;
-        return told ? look() : Optional.of(press(SAY.say("ask.intake"), SAY.say("ask.intake.note"), Handle.FIRST_OPEN));
+        return told
+                ? look()
+                : Optional.of(press(TEXT.get("ask.intake"), TEXT.get("ask.intake.note"), Handle.FIRST_OPEN));
     }
 
     private Optional<Act> drain() {
@@ -143,7 +145,7 @@ final class Briefing {
                 && now.job().choice(Scale.OIL_WATER).isPresent();
         return judged || oilStays()
                 ? look()
-                : Optional.of(press(SAY.say("ask.drain"), SAY.say("ask.drain.note"), Handle.FIRST_OPEN));
+                : Optional.of(press(TEXT.get("ask.drain"), TEXT.get("ask.drain.note"), Handle.FIRST_OPEN));
     }
 
     /** Whether the work chosen leaves the oil where it is. */
@@ -157,12 +159,12 @@ final class Briefing {
         return now.states().get(Station.LEAK) == Station.State.DONE
                         || !now.goals().isEmpty()
                 ? look()
-                : Optional.of(press(SAY.say("ask.hold"), SAY.say("ask.hold.note"), Handle.HOLD));
+                : Optional.of(press(TEXT.get("ask.hold"), TEXT.get("ask.hold.note"), Handle.HOLD));
     }
 
     private Optional<Act> pump() {
         if (now.states().get(Station.PUMP) == Station.State.BEGUN) {
-            return Optional.of(press(SAY.say("ask.pump"), SAY.say("ask.pump.note"), Handle.FIRST_OPEN));
+            return Optional.of(press(TEXT.get("ask.pump"), TEXT.get("ask.pump.note"), Handle.FIRST_OPEN));
         }
         return look();
     }
@@ -174,9 +176,9 @@ final class Briefing {
                 .map(PumpWords::title)
                 .toList();
         if (!now.pump().looked()) {
-            return SAY.say("head.pump.unseen");
+            return TEXT.get("head.pump.unseen");
         }
-        return off.isEmpty() ? SAY.say("head.pump.sound") : SAY.say("head.pump.off", String.join(", ", off));
+        return off.isEmpty() ? TEXT.get("head.pump.sound") : TEXT.get("head.pump.off", String.join(", ", off));
     }
 
     /** The look worth most; once none is, what pays; once that is chosen, where work goes on. */
@@ -203,12 +205,12 @@ final class Briefing {
         if (all.isEmpty()) {
             return Optional.empty();
         }
-        String note = SAY.say(
+        String note = TEXT.get(
                 "look.note",
                 now.knowledge().access(looks.access()).map(a -> a.title()).orElse(looks.access()),
                 Display.workTime(looks.minutes()),
                 now.yard().money().sum(looks.saves()));
-        String title = all.get(0).title() + (all.size() > 1 ? SAY.say("look.more", all.size() - 1) : "");
+        String title = all.get(0).title() + (all.size() > 1 ? TEXT.get("look.more", all.size() - 1) : "");
         return Optional.of(new Act(title, note, deed(all.get(0))));
     }
 
@@ -239,8 +241,8 @@ final class Briefing {
         if (pay.isEmpty()) {
             return Optional.of(
                     station == Station.STRIP
-                            ? press(SAY.say("ask.goals"), "", Handle.FIRST_OPEN)
-                            : new Act(SAY.say("ask.goals"), "", new Deed.Go(Station.STRIP)));
+                            ? press(TEXT.get("ask.goals"), "", Handle.FIRST_OPEN)
+                            : new Act(TEXT.get("ask.goals"), "", new Deed.Go(Station.STRIP)));
         }
         List<Fact> facts = new ArrayList<>();
         pay.forEach(f -> facts.add(new Fact.Chosen(Scale.GOAL.of(f.goal()), "yes")));
@@ -248,13 +250,13 @@ final class Briefing {
                 pay.stream().mapToDouble(RepairOption::extraMinutes).max().orElse(0);
         double money = pay.stream().mapToDouble(RepairOption::extraMoney).max().orElse(0);
         String note = pay.size() == 1
-                ? SAY.say(
+                ? TEXT.get(
                         "goals.note",
                         Display.workTime(minutes),
                         now.yard().money().sum(money))
-                : SAY.say("goals.notes", titles(pay));
+                : TEXT.get("goals.notes", titles(pay));
         return Optional.of(new Act(
-                pay.size() == 1 ? SAY.say("goals.one", pay.get(0).title()) : SAY.say("goals.many", pay.size()),
+                pay.size() == 1 ? TEXT.get("goals.one", pay.get(0).title()) : TEXT.get("goals.many", pay.size()),
                 note,
                 new Deed.Enter(facts)));
     }
@@ -269,14 +271,15 @@ final class Briefing {
         if (to == station) {
             return Optional.of(press(now.nextAction().says(), "", Handle.FIRST_OPEN));
         }
-        return Optional.of(new Act(SAY.say("go.on", to.title(), now.nextAction().says()), "", new Deed.Go(to)));
+        return Optional.of(
+                new Act(TEXT.get("go.on", to.title(), now.nextAction().says()), "", new Deed.Go(to)));
     }
 
     private Brief estimate() {
         if (OneVisit.worthOf(now).isEmpty()) {
             return said(
                     List.of(),
-                    SAY.say("head.estimate.nothing"),
+                    TEXT.get("head.estimate.nothing"),
                     "",
                     goals(),
                     folds.evidence().looks());
@@ -289,7 +292,7 @@ final class Briefing {
                 decided
                         ? onward()
                         : Optional.of(
-                                press(SAY.say("ask.estimate"), SAY.say("ask.estimate.note"), Handle.PRINT_ESTIMATE)),
+                                press(TEXT.get("ask.estimate"), TEXT.get("ask.estimate.note"), Handle.PRINT_ESTIMATE)),
                 folds.doubtful().goals().wrong().time());
     }
 
@@ -299,10 +302,10 @@ final class Briefing {
                 .filter(s -> now.job().ticked(s.step().id()).isEmpty())
                 .toList();
         if (steps.isEmpty()) {
-            return said(List.of(), SAY.say("head.steps.none"), "", Optional.of(go(Station.STRIP)), with);
+            return said(List.of(), TEXT.get("head.steps.none"), "", Optional.of(go(Station.STRIP)), with);
         }
         if (left.isEmpty()) {
-            return said(List.of(), SAY.say("head.steps.done", steps.size()), "", after, with);
+            return said(List.of(), TEXT.get("head.steps.done", steps.size()), "", after, with);
         }
         Step step = left.get(0).step();
         int number = steps.size() - left.size() + 1;
@@ -312,7 +315,7 @@ final class Briefing {
         cautions.addAll(step.cautions());
         return said(
                 cautions,
-                SAY.say("head.step", number, steps.size(), step.title()),
+                TEXT.get("head.step", number, steps.size(), step.title()),
                 Display.workTime(step.meanMinutes(now.saltYears())) + ", "
                         + step.place().title() + "." + seizes,
                 Optional.of(
@@ -320,13 +323,13 @@ final class Briefing {
                                 ? tick(
                                         step,
                                         left.size() > 1 ? left.get(1).step().title() : "")
-                                : press(SAY.say("ask.state"), "", Handle.FIRST_OPEN)),
+                                : press(TEXT.get("ask.state"), "", Handle.FIRST_OPEN)),
                 with);
     }
 
     private Act tick(Step step, String next) {
-        String title = next.isEmpty() ? SAY.say("tick.last") : SAY.say("tick", next);
-        String note = Step.says(step.ask()) ? SAY.say("tick.note", step.ask()) : "";
+        String title = next.isEmpty() ? TEXT.get("tick.last") : TEXT.get("tick", next);
+        String note = Step.says(step.ask()) ? TEXT.get("tick.note", step.ask()) : "";
         return new Act(title, note, new Deed.Enter(List.of(new Fact.Ticked(step.id(), true))));
     }
 
@@ -337,16 +340,16 @@ final class Briefing {
 
     private Brief setup() {
         if (now.setup().isEmpty()) {
-            return said(List.of(), SAY.say("head.setup.none"), "", onward(), folds.time());
+            return said(List.of(), TEXT.get("head.setup.none"), "", onward(), folds.time());
         }
         SetupWork setup = now.setup().get();
         Optional<SetupPlace> next = setup.next();
         String head = !setup.called()
-                ? SAY.say("head.setup.kept")
-                : next.map(p -> SAY.say("head.setup.next", p.title())).orElse(SAY.say("head.setup.done"));
+                ? TEXT.get("head.setup.kept")
+                : next.map(p -> TEXT.get("head.setup.next", p.title())).orElse(TEXT.get("head.setup.done"));
         Optional<Act> act = setup.called() && next.isPresent()
                 ? Optional.of(
-                        press(SAY.say("ask.setup", next.get().title()), SAY.say("ask.setup.note"), Handle.FIRST_OPEN))
+                        press(TEXT.get("ask.setup", next.get().title()), TEXT.get("ask.setup.note"), Handle.FIRST_OPEN))
                 : Optional.of(go(now.supply().allHere() ? Station.BUILD : Station.PARTS));
         return said(
                 List.of(), head, "", act, folds.own().moves().drawer().coming().time());
@@ -354,7 +357,7 @@ final class Briefing {
 
     private Brief parts() {
         if (now.supply().rows().isEmpty()) {
-            return said(List.of(), SAY.say("head.parts.none"), "", goals(), folds.wrong());
+            return said(List.of(), TEXT.get("head.parts.none"), "", goals(), folds.wrong());
         }
         int open = now.supply().open().size();
         int rows = now.supply().rows().size();
@@ -364,26 +367,26 @@ final class Briefing {
         String head;
         Optional<Act> act;
         if (open > 0) {
-            head = SAY.say("head.parts.open", open, rows);
+            head = TEXT.get("head.parts.open", open, rows);
             int had = now.supply().toBeHad().size();
             act = onShelf
-                    ? Optional.of(press(SAY.say("ask.shelf"), SAY.say("ask.shelf.note"), Handle.TAKE_FROM_SHELF))
+                    ? Optional.of(press(TEXT.get("ask.shelf"), TEXT.get("ask.shelf.note"), Handle.TAKE_FROM_SHELF))
                     : had > 0
-                            ? Optional.of(press(SAY.say("ask.order"), SAY.say("ask.order.note", had), Handle.ORDER))
+                            ? Optional.of(press(TEXT.get("ask.order"), TEXT.get("ask.order.note", had), Handle.ORDER))
                             : onward();
         } else if (!out.isEmpty()) {
             Order last = out.get(out.size() - 1);
-            head = SAY.say("head.parts.coming", String.valueOf(last.due()));
-            act = Optional.of(press(SAY.say("ask.arrived", last.placed().order()), "", Handle.ARRIVED));
+            head = TEXT.get("head.parts.coming", String.valueOf(last.due()));
+            act = Optional.of(press(TEXT.get("ask.arrived", last.placed().order()), "", Handle.ARRIVED));
         } else {
-            head = SAY.say("head.parts.here");
+            head = TEXT.get("head.parts.here");
             act = onward();
         }
         int unlisted = now.supply().unlisted().size();
         return said(
                 List.of(),
                 head,
-                unlisted > 0 ? SAY.say("parts.unlisted", unlisted) : "",
+                unlisted > 0 ? TEXT.get("parts.unlisted", unlisted) : "",
                 act,
                 folds.own().purposes().coming().shelf().doubtful());
     }
@@ -399,18 +402,18 @@ final class Briefing {
         boolean measured = now.job().reading(Field.PUMPED).isPresent();
         String head = now.fill()
                 .result()
-                .map(f -> SAY.say(
+                .map(f -> TEXT.get(
                         "head.fill",
                         Display.estimate(Kind.VOLUME, f.needMl(), now.yard().reads())))
-                .orElse(SAY.say("head.fill.unknown"));
+                .orElse(TEXT.get("head.fill.unknown"));
         Optional<Step> left = steps.stream()
                 .map(PlannedStep::step)
                 .filter(s -> now.job().ticked(s.id()).isEmpty())
                 .findFirst();
         Optional<Act> act = !measured
-                ? Optional.of(press(SAY.say("ask.fill"), "", Handle.FIRST_OPEN))
+                ? Optional.of(press(TEXT.get("ask.fill"), "", Handle.FIRST_OPEN))
                 : left.map(s -> new Act(
-                                SAY.say("tick.this", s.title()),
+                                TEXT.get("tick.this", s.title()),
                                 "",
                                 new Deed.Enter(List.of(new Fact.Ticked(s.id(), true)))))
                         .or(this::onward);
@@ -429,12 +432,12 @@ final class Briefing {
                 .filter(i -> beside.state(i) == EngineSide.State.OPEN)
                 .count();
         String head = beside.greeting().isEmpty()
-                ? SAY.say("head.beside", EngineSideItem.values().length - open, EngineSideItem.values().length)
-                : SAY.say("head.beside.waits", beside.greeting().size());
+                ? TEXT.get("head.beside", EngineSideItem.values().length - open, EngineSideItem.values().length)
+                : TEXT.get("head.beside.waits", beside.greeting().size());
         Optional<Act> act =
                 beside.answered() || beside.begun() && beside.greeting().isEmpty()
                         ? onward()
-                        : Optional.of(press(SAY.say("ask.beside"), SAY.say("ask.beside.note"), Handle.FIRST_OPEN));
+                        : Optional.of(press(TEXT.get("ask.beside"), TEXT.get("ask.beside.note"), Handle.FIRST_OPEN));
         return said(List.of(), head, "", act, folds.own().due());
     }
 
@@ -451,9 +454,9 @@ final class Briefing {
                 .findFirst();
         boolean held = proof.proofs().stream()
                 .anyMatch(p -> p.section() == ProofWork.Section.LEAK && p.state() == ProofWork.State.OPEN);
-        Optional<Act> act = open.map(p -> press(SAY.say("ask.proof"), p.says(), Handle.FIRST_OPEN))
+        Optional<Act> act = open.map(p -> press(TEXT.get("ask.proof"), p.says(), Handle.FIRST_OPEN))
                 .or(() -> held
-                        ? Optional.of(new Act(SAY.say("ask.hold.again"), "", new Deed.Go(Station.LEAK)))
+                        ? Optional.of(new Act(TEXT.get("ask.hold.again"), "", new Deed.Go(Station.LEAK)))
                         : Optional.empty())
                 .or(() -> Optional.of(go(Station.TAG)));
         return said(
@@ -468,13 +471,13 @@ final class Briefing {
         boolean tagged = now.job().tagged().isPresent();
         boolean blocked = !now.blocks().isEmpty();
         String head = tagged
-                ? SAY.say("head.tagged", String.valueOf(now.job().tagged().get()))
-                : blocked ? SAY.say("head.tag.blocked", now.blocks().size()) : SAY.say("head.tag.ready");
+                ? TEXT.get("head.tagged", String.valueOf(now.job().tagged().get()))
+                : blocked ? TEXT.get("head.tag.blocked", now.blocks().size()) : TEXT.get("head.tag.ready");
         Act act = tagged
-                ? press(SAY.say("ask.print"), SAY.say("ask.print.note"), Handle.PRINT_JOB)
+                ? press(TEXT.get("ask.print"), TEXT.get("ask.print.note"), Handle.PRINT_JOB)
                 : blocked
-                        ? press(SAY.say("ask.word"), SAY.say("ask.word.note"), Handle.TAG_WORD)
-                        : press(SAY.say("ask.tag"), "", Handle.TAG);
+                        ? press(TEXT.get("ask.word"), TEXT.get("ask.word.note"), Handle.TAG_WORD)
+                        : press(TEXT.get("ask.tag"), "", Handle.TAG);
         return said(
                 List.of(),
                 head,

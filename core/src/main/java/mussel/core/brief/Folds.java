@@ -1,6 +1,6 @@
 package mussel.core.brief;
 
-import static mussel.core.brief.Briefing.SAY;
+import static mussel.core.brief.Briefing.TEXT;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -49,7 +49,7 @@ final class Folds {
 
     private Folds add(String id, String value, List<String> lines) {
         if (!lines.isEmpty()) {
-            list.add(new Fold(id, SAY.say("fold." + id), value, lines));
+            list.add(new Fold(id, TEXT.get("fold." + id), value, lines));
         }
         return this;
     }
@@ -60,7 +60,7 @@ final class Folds {
                 .ofTheLeg(mussel.core.job.Topic.LEG_OWN, now.job())
                 .map(own -> add(
                         "own",
-                        own.job() == now.job().id() ? "" : SAY.say("fold.own.value", String.valueOf(own.job())),
+                        own.job() == now.job().id() ? "" : TEXT.get("fold.own.value", String.valueOf(own.job())),
                         List.of(own.text())))
                 .orElse(this);
     }
@@ -79,16 +79,16 @@ final class Folds {
         CauseBelief first = now.verdict().causes().get(0);
         String title = now.knowledge().cause(first.id()).orElseThrow().title(now.context());
         List<String> lines = new ArrayList<>();
-        lines.add(SAY.say("evidence.of", title, Display.percent(first.probability())));
+        lines.add(TEXT.get("evidence.of", title, Display.percent(first.probability())));
         first.evidence().stream()
                 .filter(e -> Math.abs(e.bits()) >= WEIGHTY_BITS)
                 .sorted(Comparator.comparingDouble(e -> -Math.abs(e.bits())))
                 .limit(FEW)
-                .forEach(e -> lines.add(SAY.say(
+                .forEach(e -> lines.add(TEXT.get(
                         e.bits() > 0 ? "evidence.for" : "evidence.against",
                         now.knowledge().finding(e.finding()).map(Finding::title).orElse(e.finding()),
                         now.findings().get(e.finding()).outcome().replace('_', ' '))));
-        return add(EVIDENCE, SAY.say("fold.evidence.value", now.findings().size()), lines);
+        return add(EVIDENCE, TEXT.get("fold.evidence.value", now.findings().size()), lines);
     }
 
     /** The looks worth most after the one on the button. */
@@ -101,7 +101,7 @@ final class Folds {
                 "looks",
                 String.valueOf(worth.size()),
                 worth.stream()
-                        .map(c -> SAY.say(
+                        .map(c -> TEXT.get(
                                 "look.line",
                                 now.knowledge()
                                         .finding(c.finding())
@@ -139,7 +139,7 @@ final class Folds {
         return now.drain()
                 .words()
                 .filter(w -> w.frosty())
-                .map(w -> add("frost", SAY.say("fold.frost.value", frostPoint()), List.of(w.frost())))
+                .map(w -> add("frost", TEXT.get("fold.frost.value", frostPoint()), List.of(w.frost())))
                 .orElse(this);
     }
 
@@ -160,7 +160,7 @@ final class Folds {
                         lines.add(w.bare());
                     }
                     lines.add(w.waiting());
-                    return add("waiting", SAY.say(w.wet() ? "fold.waiting.wet" : "fold.waiting.dry"), lines);
+                    return add("waiting", TEXT.get(w.wet() ? "fold.waiting.wet" : "fold.waiting.dry"), lines);
                 })
                 .orElse(this);
     }
@@ -171,7 +171,7 @@ final class Folds {
                 .map(g -> now.sheet().goal(g).map(Goal::title).orElse(g))
                 .toList();
         if (titles.isEmpty()) {
-            return add("goals", SAY.say("fold.goals.none"), List.of(SAY.say("fold.goals.how")));
+            return add("goals", TEXT.get("fold.goals.none"), List.of(TEXT.get("fold.goals.how")));
         }
         List<String> lines = new ArrayList<>(titles);
         lines.add(left());
@@ -182,7 +182,7 @@ final class Folds {
         List<PlannedStep> open = now.plan().steps().stream()
                 .filter(s -> now.job().ticked(s.step().id()).isEmpty())
                 .toList();
-        return SAY.say("left", open.size(), Display.workTime(minutes(open)));
+        return TEXT.get("left", open.size(), Display.workTime(minutes(open)));
     }
 
     private double minutes(List<PlannedStep> steps) {
@@ -201,7 +201,7 @@ final class Folds {
                 .toList();
         return add(
                 "time",
-                SAY.say("fold.time.value", Display.workTime(minutes(done)), Display.workTime(minutes(all))),
+                TEXT.get("fold.time.value", Display.workTime(minutes(done)), Display.workTime(minutes(all))),
                 List.of(left(), now.planWords().time()));
     }
 
@@ -220,7 +220,7 @@ final class Folds {
             return this;
         }
         List<String> last = off.subList(Math.max(0, off.size() - FEW), off.size());
-        return add("mat", SAY.say("fold.mat.value", off.size(), loose), last);
+        return add("mat", TEXT.get("fold.mat.value", off.size(), loose), last);
     }
 
     /** Parts that are not here yet, with their day. */
@@ -230,13 +230,13 @@ final class Folds {
                 .toList();
         Optional<Order> last =
                 now.job().orders().stream().filter(o -> o.arrived().isEmpty()).max(Comparator.comparing(Order::due));
-        String value = last.map(o -> SAY.say("fold.coming.due", rows.size(), String.valueOf(o.due())))
+        String value = last.map(o -> TEXT.get("fold.coming.due", rows.size(), String.valueOf(o.due())))
                 .orElse(String.valueOf(rows.size()));
         return add(
                 "coming",
                 value,
                 rows.stream()
-                        .map(r -> SAY.say(r.open() > 0 ? "coming.open" : "coming.ordered", r.need(), r.title()))
+                        .map(r -> TEXT.get(r.open() > 0 ? "coming.open" : "coming.ordered", r.need(), r.title()))
                         .toList());
     }
 
@@ -262,16 +262,16 @@ final class Folds {
     /** What each part is for. */
     Folds purposes() {
         List<String> lines = now.plan().parts().stream()
-                .map(p -> SAY.say("purpose", now.supply().title(p.part().part()), p.why()))
+                .map(p -> TEXT.get("purpose", now.supply().title(p.part().part()), p.why()))
                 .distinct()
                 .toList();
-        return add("purposes", SAY.say("fold.purposes.value", now.goals().size()), lines);
+        return add("purposes", TEXT.get("fold.purposes.value", now.goals().size()), lines);
     }
 
     Folds shelf() {
         List<String> lines = now.supply().rows().stream()
                 .filter(r -> r.onShelf() > 0 || r.taken() > 0)
-                .map(r -> SAY.say("shelf.line", r.title(), r.taken(), r.onShelf()))
+                .map(r -> TEXT.get("shelf.line", r.title(), r.taken(), r.onShelf()))
                 .toList();
         return add("shelf", String.valueOf(lines.size()), lines);
     }
@@ -284,9 +284,9 @@ final class Folds {
                 parts.stream().mapToDouble(d -> d.price() * d.probability()).sum();
         return add(
                 "doubtful",
-                SAY.say("fold.doubtful.value", now.yard().money().sum(likely)),
+                TEXT.get("fold.doubtful.value", now.yard().money().sum(likely)),
                 parts.stream()
-                        .map(d -> SAY.say(
+                        .map(d -> TEXT.get(
                                 "doubtful.line",
                                 d.part(),
                                 now.yard().money().sum(d.price()),
@@ -311,7 +311,7 @@ final class Folds {
                 .toList();
         return lines.isEmpty()
                 ? this
-                : add("drawer", SAY.say("fold.drawer.value", lines.size()), List.of(String.join(", ", lines)));
+                : add("drawer", TEXT.get("fold.drawer.value", lines.size()), List.of(String.join(", ", lines)));
     }
 
     Folds leave() {
@@ -322,7 +322,7 @@ final class Folds {
         String grade = now.sheet().oil().grade();
         return add(
                 "grade",
-                Step.says(grade) ? grade : SAY.say("fold.grade.unknown"),
+                Step.says(grade) ? grade : TEXT.get("fold.grade.unknown"),
                 List.of(now.oilGrade().says()));
     }
 
@@ -339,7 +339,9 @@ final class Folds {
                 .map(Proof::says)
                 .toList();
         return add(
-                "unproven", SAY.say("fold.of", open.size(), now.proof().proofs().size()), open);
+                "unproven",
+                TEXT.get("fold.of", open.size(), now.proof().proofs().size()),
+                open);
     }
 
     Folds due() {

@@ -8,11 +8,11 @@ import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Station;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 
 /** What is said beside a station while a practice leg is gone about: coached, the conclusion and what to look at; on one's own, neither. */
 final class PracticeBrief {
-    private static final Sentences SAY = Briefing.SAY;
+    private static final Messages TEXT = Briefing.TEXT;
 
     private final Assessment now;
     private final Station station;
@@ -26,15 +26,15 @@ final class PracticeBrief {
 
     Brief brief() {
         if (now.job().tagged().isPresent()) {
-            return new Brief(List.of(), SAY.say("practice.back"), "", false, false, leads(Station.TAG), List.of());
+            return new Brief(List.of(), TEXT.get("practice.back"), "", false, false, leads(Station.TAG), List.of());
         }
         return now.hushed() ? own() : coached();
     }
 
     private List<String> cautions() {
         return switch (station) {
-            case DRAIN -> List.of(SAY.say("mind.drain"));
-            case LEAK -> List.of(SAY.say("mind.leak"));
+            case DRAIN -> List.of(TEXT.get("mind.drain"));
+            case LEAK -> List.of(TEXT.get("mind.leak"));
             default -> List.of();
         };
     }
@@ -47,8 +47,8 @@ final class PracticeBrief {
                 : said ? towardsTheEnd() : station == Station.VERDICT ? Optional.empty() : leads(Station.VERDICT);
         return new Brief(
                 cautions(),
-                SAY.say("practice.own"),
-                SAY.say(said ? "practice.own.said" : "practice.own.say"),
+                TEXT.get("practice.own"),
+                TEXT.get(said ? "practice.own.said" : "practice.own.say"),
                 false,
                 false,
                 act,
@@ -59,13 +59,13 @@ final class PracticeBrief {
         boolean judged = now.judged();
         return new Brief(
                 cautions(),
-                judged ? now.verdictWords().head() : SAY.say("practice.coached"),
+                judged ? now.verdictWords().head() : TEXT.get("practice.coached"),
                 judged
                         ? now.verdictWords()
                                 .contradiction()
                                 .or(() -> now.verdictWords().lipSide())
                                 .orElse("")
-                        : SAY.say("practice.look"),
+                        : TEXT.get("practice.look"),
                 true,
                 false,
                 now.findings().isEmpty() ? Optional.empty() : towardsTheEnd(),
@@ -76,13 +76,13 @@ final class PracticeBrief {
     private Optional<Act> towardsTheEnd() {
         if (station == Station.TAG) {
             return Optional.of(new Act(
-                    SAY.say("practice.act.back"), SAY.say("practice.act.back.note"), new Deed.Press(Handle.TAG)));
+                    TEXT.get("practice.act.back"), TEXT.get("practice.act.back.note"), new Deed.Press(Handle.TAG)));
         }
         return leads(now.goals().isEmpty() && station != Station.STRIP ? Station.STRIP : Station.TAG);
     }
 
     private Optional<Act> leads(Station to) {
-        Act act = to == Station.TAG ? new Act(SAY.say("practice.act.to_tag"), "", new Deed.Go(to)) : Briefing.go(to);
+        Act act = to == Station.TAG ? new Act(TEXT.get("practice.act.to_tag"), "", new Deed.Go(to)) : Briefing.go(to);
         return station == to ? Optional.empty() : Optional.of(act);
     }
 }

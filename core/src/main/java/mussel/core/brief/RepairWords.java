@@ -21,10 +21,10 @@ public final class RepairWords {
 
     /** A round in few words: its name, how many checks, how long. */
     public static String says(Assessment now, Repairs.Round round) {
-        return Briefing.SAY.say(
+        return Briefing.TEXT.get(
                 "round",
                 name(now, round),
-                Briefing.SAY.say("round.checks", certain(now, round).size()),
+                Briefing.TEXT.get("round.checks", certain(now, round).size()),
                 Display.workTime(round.minutes()));
     }
 
@@ -93,10 +93,10 @@ public final class RepairWords {
         boolean made = now.proof().proofs().stream()
                 .anyMatch(p -> p.section() == ProofWork.Section.LEAK && p.state() != ProofWork.State.OPEN);
         String left = left(now, done);
-        return Briefing.SAY.say(
+        return Briefing.TEXT.get(
                 made ? "back.made" : "back.open",
                 Display.percent(done.back()),
                 check(now, done.proof()),
-                left.isEmpty() ? "" : Briefing.SAY.say("back.left", left));
+                left.isEmpty() ? "" : Briefing.TEXT.get("back.left", left));
     }
 }

@@ -27,7 +27,7 @@ final class RoundAct {
                 .findFirst()
                 .map(round -> new Act(
                         RepairWords.says(now, round),
-                        Briefing.SAY.say(
+                        Briefing.TEXT.get(
                                 "round.note",
                                 RepairWords.first(now, round),
                                 now.yard().money().sum(round.value())),
@@ -58,13 +58,13 @@ final class RoundAct {
                 .orElse(best.now());
         String left = RepairWords.left(now, best);
         return Optional.of(new Act(
-                Briefing.SAY.say("set"),
-                Briefing.SAY.say(
+                Briefing.TEXT.get("set"),
+                Briefing.TEXT.get(
                         "set.note",
                         goals.stream().map(Goal::title).collect(Collectors.joining(", ")),
                         now.yard().money().sum(price),
                         Display.percent(best.back()),
-                        left.isEmpty() ? "" : Briefing.SAY.say("set.leaves", left)),
+                        left.isEmpty() ? "" : Briefing.TEXT.get("set.leaves", left)),
                 new Deed.Enter(goals.stream()
                         .<Fact>map(g -> new Fact.Chosen(Scale.GOAL.of(g.id()), "yes"))
                         .toList())));

@@ -5,16 +5,16 @@ import java.util.List;
 import java.util.Optional;
 import mussel.core.drain.DrainResult.Verdict;
 import mussel.core.drain.DrainResult.WaterShare;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Kind;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 
 /** The drain's result in sentences: the same ones on screen, on paper and in the headless answer. */
 public final class DrainWords {
-    private static final Sentences SAY = Sentences.beside(DrainWords.class);
+    private static final Messages TEXT = Messages.of(DrainWords.class);
     /** Below this share the water is not worth the name: it is what the look "none" allows. */
     private static final double WORTH_NAMING = OilLook.NONE.high();
 
@@ -41,7 +41,7 @@ public final class DrainWords {
 
     /** What stands at the head of the running conclusion while nothing was drained. */
     public static String nothingKnown() {
-        return SAY.say("head.unknown");
+        return TEXT.get("head.unknown");
     }
 
     /** Plain sentences a technician can act on. */
@@ -50,7 +50,7 @@ public final class DrainWords {
         notes.add(balance());
         notes.add(water());
         if (!out.water().consistent()) {
-            notes.add(SAY.say("water.disagree"));
+            notes.add(TEXT.get("water.disagree"));
         }
         notes.add(waiting());
         ingress().ifPresent(notes::add);
@@ -72,7 +72,7 @@ public final class DrainWords {
                         ? in.drainedMl() - in.filledMl()
                         : Math.abs(out.balance().excessMl()));
         if (water.fraction().isEmpty()) {
-            return SAY.say(
+            return TEXT.get(
                     switch (verdict) {
                         case AS_EXPECTED -> "head.volume";
                         case MORE_THAN_FILLED -> "head.volume.more";
@@ -81,17 +81,17 @@ public final class DrainWords {
                     excess);
         }
         if (water.high().isEmpty()) {
-            return SAY.say("head.free", volume(in.freeWaterMl()));
+            return TEXT.get("head.free", volume(in.freeWaterMl()));
         }
         if (wet()) {
             if (water.ml().orElse(0) < LEAST_POURED) {
-                return SAY.say("head.water_little", share(water));
+                return TEXT.get("head.water_little", share(water));
             }
             return out.ingressMlPerH().isPresent()
-                    ? SAY.say("head.water_rate", volume(out.ingressMlPerH().getAsDouble()))
-                    : SAY.say("head.water", share(water), volume(water.ml().getAsDouble()));
+                    ? TEXT.get("head.water_rate", volume(out.ingressMlPerH().getAsDouble()))
+                    : TEXT.get("head.water", share(water), volume(water.ml().getAsDouble()));
         }
-        return SAY.say(
+        return TEXT.get(
                 switch (verdict) {
                     case AS_EXPECTED -> "head.dry";
                     case MORE_THAN_FILLED -> "head.dry.more";
@@ -105,7 +105,7 @@ public final class DrainWords {
         double excess = Math.abs(out.balance().excessMl());
         return switch (out.balance().verdict()) {
             case AS_EXPECTED ->
-                SAY.say(
+                TEXT.get(
                         out.balance().running()
                                         && in.drainedMl() < out.balance().lowMl()
                                 ? "balance.running"
@@ -113,8 +113,8 @@ public final class DrainWords {
                         sure(out.balance().lowMl()),
                         sure(out.balance().highMl()),
                         Display.exact(Kind.VOLUME, in.drainedMl(), units));
-            case MORE_THAN_FILLED -> SAY.say("balance.more", sure(in.drainedMl() - in.filledMl()));
-            case LESS_THAN_FILLED -> SAY.say("balance.less", sure(excess));
+            case MORE_THAN_FILLED -> TEXT.get("balance.more", sure(in.drainedMl() - in.filledMl()));
+            case LESS_THAN_FILLED -> TEXT.get("balance.less", sure(excess));
         };
     }
 
@@ -129,10 +129,10 @@ public final class DrainWords {
     public String water() {
         WaterShare water = out.water();
         if (water.fraction().isEmpty()) {
-            return SAY.say("water.unknown");
+            return TEXT.get("water.unknown");
         }
         if (water.high().isEmpty()) {
-            return SAY.say(
+            return TEXT.get(
                     "water.free_only",
                     share(water),
                     Display.withDoubt(Kind.VOLUME, in.freeWaterMl(), 2 * in.cupUMl(), units));
@@ -140,13 +140,13 @@ public final class DrainWords {
         String high = Display.percent(water.high().getAsDouble());
         double ml = water.ml().orElse(0);
         return wet()
-                ? SAY.say(
+                ? TEXT.get(
                         ml < LEAST_POURED ? "water.share.little" : "water.share",
                         share(water),
                         Display.percent(water.low().getAsDouble()),
                         high,
                         volume(ml))
-                : SAY.say("water.none", share(water), high);
+                : TEXT.get("water.none", share(water), high);
     }
 
     /** How long to wait. */
@@ -156,8 +156,8 @@ public final class DrainWords {
         String temp = Display.exact(Kind.TEMPERATURE, in.oilTempC(), units);
         String drained = Display.exact(Kind.DURATION, in.minutes(), units);
         return more > 0
-                ? SAY.say("wait.more", temp, minutes(needed), drained, minutes(more))
-                : SAY.say("wait.done", temp, minutes(needed), drained);
+                ? TEXT.get("wait.more", temp, minutes(needed), drained, minutes(more))
+                : TEXT.get("wait.done", temp, minutes(needed), drained);
     }
 
     /** What frost would do to the water in it. */
@@ -166,9 +166,9 @@ public final class DrainWords {
         double room = out.freeze().expansionMl().orElse(0);
         return out.freeze().freezes()
                 ? room < LEAST_POURED
-                        ? SAY.say("freeze.yes.little", point)
-                        : SAY.say("freeze.yes", point, volume(Math.rint(room)))
-                : SAY.say("freeze.no", point);
+                        ? TEXT.get("freeze.yes.little", point)
+                        : TEXT.get("freeze.yes", point, volume(Math.rint(room)))
+                : TEXT.get("freeze.no", point);
     }
 
     /** Whether there is water that frost is to be feared of. */
@@ -179,13 +179,13 @@ public final class DrainWords {
     /** How fast it comes in, where the hours on the oil are known. */
     public Optional<String> ingress() {
         return out.ingressMlPerH().isPresent()
-                ? Optional.of(SAY.say("ingress", volume(out.ingressMlPerH().getAsDouble())))
+                ? Optional.of(TEXT.get("ingress", volume(out.ingressMlPerH().getAsDouble())))
                 : Optional.empty();
     }
 
     /** What is done with a wet case that must wait. */
     public String bare() {
-        return SAY.say("bare");
+        return TEXT.get("bare");
     }
 
     /** Whether there is water worth the name. */
@@ -196,9 +196,9 @@ public final class DrainWords {
     /** Why the expected volume is what it is. */
     public Explanation whyExpected() {
         return new Explanation(
-                SAY.say("why.expected.title"),
+                TEXT.get("why.expected.title"),
                 volume(out.balance().expectedMl()),
-                SAY.say("why.expected.formula"),
+                TEXT.get("why.expected.formula"),
                 List.of(
                         line("fill", Kind.VOLUME, in.filledMl(), in.fillMl().isPresent() ? "read" : "sheet"),
                         line("oil at", Kind.TEMPERATURE, in.oilTempC(), "read"),
@@ -206,12 +206,12 @@ public final class DrainWords {
                         line("came out", Kind.VOLUME, in.drainedMl(), "read"),
                         new InputLine("viscosity", Display.significant(out.viscosityCst()) + " cSt", origin("yard")),
                         line("still inside", Kind.VOLUME, out.residualMl(), "sheet")),
-                SAY.say("why.expected.source"),
-                SAY.say(
+                TEXT.get("why.expected.source"),
+                TEXT.get(
                         "why.expected.u",
                         volume(out.balance().uMl()),
                         in.fillMl().isPresent() ? 2 : 8),
-                SAY.say(
+                TEXT.get(
                         "why.expected.change",
                         sure(out.balance().lowMl()),
                         sure(out.balance().highMl())));
@@ -229,49 +229,49 @@ public final class DrainWords {
         }
         boolean bounded = water.high().isPresent();
         return new Explanation(
-                SAY.say("why.water.title"),
+                TEXT.get("why.water.title"),
                 water.fraction().isPresent() ? share(water) : "not known",
-                SAY.say("why.water.formula"),
+                TEXT.get("why.water.formula"),
                 lines,
-                SAY.say("why.water.source"),
+                TEXT.get("why.water.source"),
                 bounded
-                        ? SAY.say(
+                        ? TEXT.get(
                                 "why.water.u",
                                 Display.percent(water.low().getAsDouble()),
                                 Display.percent(water.high().getAsDouble()))
-                        : SAY.say("water.unknown"),
-                SAY.say("why.water.change"));
+                        : TEXT.get("water.unknown"),
+                TEXT.get("why.water.change"));
     }
 
     /** Why it takes so long. */
     public Explanation whyWait() {
         return new Explanation(
-                SAY.say("why.wait.title"),
+                TEXT.get("why.wait.title"),
                 minutes(out.drain().minutesNeeded()),
-                SAY.say("why.wait.formula"),
+                TEXT.get("why.wait.formula"),
                 List.of(
                         line("tau at 40 °C", Kind.DURATION, in.gearcase().tau40Min(), caseOrigin),
                         line("tau now", Kind.DURATION, out.drain().tauMin(), caseOrigin),
                         new InputLine("viscosity", Display.significant(out.viscosityCst()) + " cSt", origin("yard")),
                         new InputLine("vent", in.ventOpen() ? "open" : "shut", origin("read"))),
-                SAY.say("why.wait.source"),
-                SAY.say("why.wait.u"),
-                SAY.say("why.wait.change"));
+                TEXT.get("why.wait.source"),
+                TEXT.get("why.wait.u"),
+                TEXT.get("why.wait.change"));
     }
 
     /** Why it freezes where it does. */
     public Explanation whyFrost() {
         return new Explanation(
-                SAY.say("why.frost.title"),
+                TEXT.get("why.frost.title"),
                 Display.estimate(Kind.TEMPERATURE, out.freeze().pointC(), units),
-                SAY.say("why.frost.formula"),
+                TEXT.get("why.frost.formula"),
                 List.of(new InputLine(
                         "salinity",
                         Display.significant(in.salinity()) + " psu",
                         origin(in.salinityPsu().isPresent() ? "read" : "assumed"))),
-                SAY.say("why.frost.source"),
-                SAY.say("why.frost.u", origin(in.salinityPsu().isPresent() ? "read" : "assumed")),
-                SAY.say("why.frost.change"));
+                TEXT.get("why.frost.source"),
+                TEXT.get("why.frost.u", origin(in.salinityPsu().isPresent() ? "read" : "assumed")),
+                TEXT.get("why.frost.change"));
     }
 
     private InputLine line(String name, Kind kind, double value, String origin) {
@@ -279,7 +279,7 @@ public final class DrainWords {
     }
 
     private static String origin(String key) {
-        return SAY.say("origin." + key);
+        return TEXT.get("origin." + key);
     }
 
     private static String share(WaterShare water) {

@@ -6,12 +6,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import mussel.core.estimate.EstimateResult.Option;
+import mussel.core.language.Messages;
 import mussel.core.measure.Money;
-import mussel.core.measure.Sentences;
 
 /** The estimate in plain words, for the technician and for the owner. */
 public final class EstimateWords {
-    private static final Sentences SAY = Sentences.beside(EstimateWords.class);
+    private static final Messages TEXT = Messages.of(EstimateWords.class);
     /** Eight of ten cases of a normal spread lie within so many standard deviations. */
     private static final double EIGHT_OF_TEN = 2.563;
     /** A spread below this is none (money). */
@@ -45,8 +45,8 @@ public final class EstimateWords {
         notes.addAll(flips());
         in.exchange().stream()
                 .filter(e -> e.coreReturned() && e.coreCharge() > 0)
-                .forEach(e -> notes.add(SAY.say("core", e.name(), money.exact(e.coreCharge()))));
-        notes.add(SAY.say("estimate"));
+                .forEach(e -> notes.add(TEXT.get("core", e.name(), money.exact(e.coreCharge()))));
+        notes.add(TEXT.get("estimate"));
         return List.copyOf(notes);
     }
 
@@ -54,7 +54,7 @@ public final class EstimateWords {
     public String advice() {
         Option best = out.option(out.cheapest());
         if (out.options().size() == 1) {
-            return SAY.say("advice.only", about(best, best.mean()));
+            return TEXT.get("advice.only", about(best, best.mean()));
         }
         Option next = out.options().stream()
                 .filter(o -> !o.name().equals(best.name()))
@@ -65,7 +65,7 @@ public final class EstimateWords {
                 : out.pRepairCheapest() >= LIKELY || out.pRepairCheapest() <= 1 - LIKELY
                         ? "advice.likely"
                         : "advice.close";
-        return SAY.say(
+        return TEXT.get(
                 how,
                 capital(title(best.name())),
                 about(best, best.mean()),
@@ -78,7 +78,7 @@ public final class EstimateWords {
     public String briefly() {
         Option best = out.option(out.cheapest());
         boolean clear = out.pRepairCheapest() >= LIKELY || out.pRepairCheapest() <= 1 - LIKELY;
-        return SAY.say(
+        return TEXT.get(
                 out.options().size() == 1 ? "brief.only" : clear ? "brief.best" : "brief.close",
                 capital(title(best.name())),
                 about(best, best.mean()));
@@ -87,14 +87,14 @@ public final class EstimateWords {
     /** Between what and what the repair will cost. */
     public String range() {
         Option repair = out.option(EstimateEngine.REPAIR);
-        return SAY.say("range", about(repair, repair.p10()), about(repair, repair.p90()), about(repair, repair.p50()));
+        return TEXT.get("range", about(repair, repair.p10()), about(repair, repair.p90()), about(repair, repair.p50()));
     }
 
     private Optional<String> perHour() {
         return out.options().stream()
                 .filter(o -> o.perLifeHour().isPresent())
                 .min(Comparator.comparingDouble(o -> o.perLifeHour().getAsDouble()))
-                .map(o -> SAY.say(
+                .map(o -> TEXT.get(
                         "per.hour",
                         capital(title(o.name())),
                         money.sum(o.perLifeHour().getAsDouble())));
@@ -105,16 +105,16 @@ public final class EstimateWords {
         List<String> flips = new ArrayList<>();
         if (out.flipsAt().labourPerH().isPresent()) {
             double rate = out.flipsAt().labourPerH().getAsDouble();
-            flips.add(SAY.say(rate > in.labourPerH() ? "flip.labour.above" : "flip.labour.below", money.sum(rate)));
+            flips.add(TEXT.get(rate > in.labourPerH() ? "flip.labour.above" : "flip.labour.below", money.sum(rate)));
         }
         if (out.flipsAt().doubtfulTotal().isPresent()) {
-            flips.add(SAY.say(
+            flips.add(TEXT.get(
                     "flip.doubtful",
                     money.sum(out.flipsAt().doubtfulTotal().getAsDouble()),
                     money.sum(in.doubtfulTotal())));
         }
         if (flips.isEmpty() && out.options().size() > 1) {
-            flips.add(SAY.say("flip.none"));
+            flips.add(TEXT.get("flip.none"));
         }
         return flips;
     }
@@ -122,7 +122,7 @@ public final class EstimateWords {
     /** An option's name for people. */
     public static String title(String option) {
         return option.equals(EstimateEngine.REPAIR) || option.equals(EstimateEngine.LEAVE)
-                ? SAY.say("option." + option)
+                ? TEXT.get("option." + option)
                 : option;
     }
 

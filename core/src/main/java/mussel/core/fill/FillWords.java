@@ -3,16 +3,16 @@ package mussel.core.fill;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Kind;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 
 /** The fill's result in sentences. */
 public final class FillWords {
-    private static final Sentences SAY = Sentences.beside(FillWords.class);
+    private static final Messages TEXT = Messages.of(FillWords.class);
 
     private final FillInput in;
     private final FillResult out;
@@ -28,10 +28,10 @@ public final class FillWords {
     /** Plain sentences a technician can act on. */
     public List<String> notes() {
         List<String> notes = new ArrayList<>();
-        notes.add(SAY.say("need", volume(out.needMl())));
+        notes.add(TEXT.get("need", volume(out.needMl())));
         for (FillResult.Use use : out.use()) {
             if (use.buy() > 0) {
-                notes.add(SAY.say("pour.buy", String.valueOf(use.buy()), use.name()));
+                notes.add(TEXT.get("pour.buy", String.valueOf(use.buy()), use.name()));
             }
         }
         notes.add(leave());
@@ -39,24 +39,24 @@ public final class FillWords {
             notes.add(missing());
         }
         out.check().ifPresent(c -> notes.add(check()));
-        notes.add(SAY.say("outranks"));
+        notes.add(TEXT.get("outranks"));
         return List.copyOf(notes);
     }
 
     /** That nothing is bought for what may be missing. */
     private String missing() {
-        return SAY.say("missing", volume(Math.max(1, Math.rint(out.missingMl()))));
+        return TEXT.get("missing", volume(Math.max(1, Math.rint(out.missingMl()))));
     }
 
     /** Where to stop. */
     public String leave() {
         if (out.leaveIn().isEmpty()) {
-            return SAY.say("pour.none");
+            return TEXT.get("pour.none");
         }
         String bottle = out.leaveIn().get();
         return out.leaveMl() < 0.5
-                ? SAY.say("pour.empty", bottle)
-                : SAY.say("pour.leave", volume(out.leaveMl()), bottle);
+                ? TEXT.get("pour.empty", bottle)
+                : TEXT.get("pour.leave", volume(out.leaveMl()), bottle);
     }
 
     /** What the pumped volume means; empty where nothing was pumped yet. */
@@ -66,7 +66,7 @@ public final class FillWords {
         }
         double expected = in.capacityMl() - in.residualMl();
         double pumped = in.pumpedMl().orElse(0);
-        return SAY.say(
+        return TEXT.get(
                 "check." + out.check().get().name().toLowerCase(Locale.ROOT),
                 Display.exact(Kind.VOLUME, pumped, units),
                 volume(expected),
@@ -76,17 +76,17 @@ public final class FillWords {
     /** Why so much is needed. */
     public Explanation whyNeed() {
         return new Explanation(
-                SAY.say("why.title"),
+                TEXT.get("why.title"),
                 volume(out.needMl()),
-                SAY.say("why.formula"),
+                TEXT.get("why.formula"),
                 List.of(
                         new InputLine("capacity", volume(in.capacityMl()), "family sheet"),
                         new InputLine("still inside", volume(in.residualMl()), "the drain's estimate"),
                         new InputLine("purge", volume(in.purgeMl()), "yard's own"),
                         new InputLine("spill", volume(in.spillMl()), "yard's own")),
-                SAY.say("why.source"),
-                SAY.say("why.u"),
-                SAY.say("why.change"));
+                TEXT.get("why.source"),
+                TEXT.get("why.u"),
+                TEXT.get("why.change"));
     }
 
     private String volume(double ml) {

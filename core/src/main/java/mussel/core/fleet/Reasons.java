@@ -11,11 +11,11 @@ import java.util.Optional;
 import mussel.core.fleet.FleetEngine.Slotted;
 import mussel.core.fleet.FleetPlan.Placement;
 import mussel.core.fleet.FleetPlan.Ready;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 
 /** Says of each task why it does not begin earlier: of all that could hold it, what ends last. */
 final class Reasons {
-    private static final Sentences SAY = Sentences.beside(Reasons.class);
+    private static final Messages TEXT = Messages.of(Reasons.class);
 
     private final Fleet fleet;
     private final WorkCalendar calendar;
@@ -54,7 +54,7 @@ final class Reasons {
 
     private Hold hold(Slotted task) {
         List<Hold> holds = new ArrayList<>();
-        holds.add(new Hold(calendar.first(), 0, SAY.say("at_once")));
+        holds.add(new Hold(calendar.first(), 0, TEXT.get("at_once")));
         int ready = calendar.first();
         Optional<Slotted> before = tasks.stream()
                 .filter(o -> o.leg() == task.leg() && o.nr() == task.nr() - 1)
@@ -68,13 +68,14 @@ final class Reasons {
                             ? new Hold(
                                     ready,
                                     ready - earlier.end(),
-                                    SAY.say("cures", earlier.task().title(), moment(calendar.begins(ready))))
-                            : new Hold(ready, 0, SAY.say("after", earlier.task().title())));
+                                    TEXT.get("cures", earlier.task().title(), moment(calendar.begins(ready))))
+                            : new Hold(
+                                    ready, 0, TEXT.get("after", earlier.task().title())));
         }
         int from = ready;
         task.task().notBefore().ifPresent(day -> {
             int slot = calendar.opens(day);
-            holds.add(new Hold(slot, slot - from, SAY.say("parts", task.task().awaits(), day(day))));
+            holds.add(new Hold(slot, slot - from, TEXT.get("parts", task.task().awaits(), day(day))));
         });
         for (Slotted other : tasks) {
             if (other.leg() != task.leg() && other.end() <= task.start()) {
@@ -84,12 +85,12 @@ final class Reasons {
                         .ifPresent(tool -> holds.add(new Hold(
                                 other.end(),
                                 other.end() - from,
-                                SAY.say("tool", tool, other.leg().title()))));
+                                TEXT.get("tool", tool, other.leg().title()))));
                 if (other.who().equals(task.who())) {
                     holds.add(new Hold(
                             other.end(),
                             other.end() - from,
-                            SAY.say(
+                            TEXT.get(
                                     "busy",
                                     task.who(),
                                     other.leg().title(),
@@ -102,7 +103,7 @@ final class Reasons {
             return last;
         }
         return task.start() > last.slot()
-                ? new Hold(task.start(), task.start() - from, SAY.say(wait(task, last.slot()), task.who()))
+                ? new Hold(task.start(), task.start() - from, TEXT.get(wait(task, last.slot()), task.who()))
                 : last;
     }
 
@@ -142,7 +143,7 @@ final class Reasons {
                 .max(Comparator.comparingInt(Hold::waits))
                 .orElseThrow();
         LocalDateTime at = calendar.begins(last.end());
-        String why = worst.waits() > 0 ? worst.why() : SAY.say("work");
+        String why = worst.waits() > 0 ? worst.why() : TEXT.get("work");
         return new Ready(leg.job(), leg.title(), at, leg.promised(), why);
     }
 

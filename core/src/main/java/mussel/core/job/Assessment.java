@@ -23,9 +23,9 @@ import mussel.core.fill.FillEngine;
 import mussel.core.fill.FillInput;
 import mussel.core.fill.FillResult;
 import mussel.core.fill.FillWords;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
-import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan;
 import mussel.core.plan.PlanInput;
 import mussel.core.plan.PlanResult;
@@ -49,7 +49,7 @@ import mussel.core.verdict.VerdictWords;
  * the day.
  */
 public final class Assessment {
-    private static final Sentences SAY = Sentences.beside(Assessment.class);
+    private static final Messages TEXT = Messages.of(Assessment.class);
 
     private final Job job;
     private final SpecSheet sheet;
@@ -350,7 +350,7 @@ public final class Assessment {
         List<String> blocks =
                 proof.override().isPresent() ? new ArrayList<>() : new ArrayList<>(new TagCheck(this).untold());
         if (pieceLost()) {
-            blocks.add(0, SAY.say("block.piece"));
+            blocks.add(0, TEXT.get("block.piece"));
         }
         return blocks;
     }
@@ -370,7 +370,7 @@ public final class Assessment {
         Optional<String> order = job.orders().stream()
                 .filter(o -> o.arrived().isEmpty())
                 .max(Comparator.comparing(Order::due))
-                .map(o -> SAY.say("waits.order", o.placed().order(), o.due().toString()));
+                .map(o -> TEXT.get("waits.order", o.placed().order(), o.due().toString()));
         return job.note(Topic.WAITS_FOR.address()).or(() -> order).orElse("");
     }
 

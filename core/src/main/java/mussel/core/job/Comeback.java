@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Goal;
 
 /**
@@ -12,7 +12,7 @@ import mussel.core.sheet.Goal;
  * yard's word.
  */
 public final class Comeback {
-    private static final Sentences SAY = Sentences.beside(Comeback.class);
+    private static final Messages TEXT = Messages.of(Comeback.class);
     /** How long a repair is looked back for: as long as a change of gear oil lasts. */
     private static final int MONTHS = 12;
 
@@ -33,12 +33,12 @@ public final class Comeback {
     public Optional<String> proposed() {
         return lately().stream()
                 .findFirst()
-                .map(d -> SAY.say(
+                .map(d -> TEXT.get(
                         "comeback.proposed",
                         String.valueOf(d.job()),
                         d.day().toString(),
                         goals(d),
-                        SAY.say(d.held() ? "comeback.held" : "comeback.unheld")));
+                        TEXT.get(d.held() ? "comeback.held" : "comeback.unheld")));
     }
 
     /** Whether the yard has marked it as one. */
@@ -52,11 +52,11 @@ public final class Comeback {
         if (marked()) {
             lately().stream()
                     .findFirst()
-                    .ifPresent(d -> says.add(SAY.say(
+                    .ifPresent(d -> says.add(TEXT.get(
                             "comeback.marked",
                             String.valueOf(d.job()),
                             d.day().toString(),
-                            goals(d) + "; " + SAY.say(d.held() ? "comeback.held" : "comeback.unheld"))));
+                            goals(d) + "; " + TEXT.get(d.held() ? "comeback.held" : "comeback.unheld"))));
         }
         return says;
     }
@@ -68,13 +68,13 @@ public final class Comeback {
             return letter;
         }
         lately().stream().findFirst().ifPresent(d -> {
-            letter.add(SAY.say("letter.was", d.day().toString(), goals(d), String.valueOf(d.job())));
-            letter.add(SAY.say(d.held() ? "letter.held" : "letter.unheld"));
-            all.job().note(Topic.COMPLAINT.address()).ifPresent(c -> letter.add(SAY.say("letter.complaint", c)));
+            letter.add(TEXT.get("letter.was", d.day().toString(), goals(d), String.valueOf(d.job())));
+            letter.add(TEXT.get(d.held() ? "letter.held" : "letter.unheld"));
+            all.job().note(Topic.COMPLAINT.address()).ifPresent(c -> letter.add(TEXT.get("letter.complaint", c)));
             letter.add(
                     all.goals().isEmpty()
-                            ? SAY.say("letter.looking")
-                            : SAY.say(
+                            ? TEXT.get("letter.looking")
+                            : TEXT.get(
                                     "letter.doing",
                                     all.goals().stream()
                                             .map(g -> all.sheet()
@@ -83,8 +83,8 @@ public final class Comeback {
                                                     .orElse(g))
                                             .collect(Collectors.joining(", "))));
             boolean again = d.goals().stream().anyMatch(all.goals()::contains);
-            letter.add(SAY.say(again ? "letter.again" : "letter.other"));
-            letter.add(SAY.say("letter.proof"));
+            letter.add(TEXT.get(again ? "letter.again" : "letter.other"));
+            letter.add(TEXT.get("letter.proof"));
         });
         return letter;
     }

@@ -11,14 +11,14 @@ import java.util.stream.Collectors;
 import mussel.core.estimate.EstimateEngine;
 import mussel.core.estimate.EstimateInput;
 import mussel.core.estimate.EstimateResult.Option;
+import mussel.core.language.Messages;
 import mussel.core.log.Visit;
 import mussel.core.measure.Money;
-import mussel.core.measure.Sentences;
 import mussel.core.sheet.Goal;
 
 /** What the owner has agreed to, and what the work comes to against it. */
 public final class Consent {
-    private static final Sentences SAY = Sentences.beside(Consent.class);
+    private static final Messages TEXT = Messages.of(Consent.class);
 
     private final Assessment all;
     private final Job job;
@@ -135,26 +135,26 @@ public final class Consent {
                 .note(Topic.CONSENT_BY.address())
                 .or(() -> job.note(Topic.OWNER.address()))
                 .or(() -> answered().note(Topic.OWNER.address()))
-                .orElse(SAY.say("consent.owner"));
+                .orElse(TEXT.get("consent.owner"));
         String how = answered()
                 .choice(Scale.CONSENT_HOW)
-                .map(h -> " " + SAY.say("consent." + h))
+                .map(h -> " " + TEXT.get("consent." + h))
                 .orElse("");
         return switch (answer()) {
-            case NONE -> SAY.say("consent.none");
+            case NONE -> TEXT.get("consent.none");
             case YES ->
                 limit().isPresent()
-                        ? SAY.say("consent.yes.sum", by, how, money().exact(limit().getAsDouble()))
-                        : SAY.say("consent.yes", by, how);
-            case NO -> SAY.say("consent.no", by, how);
+                        ? TEXT.get("consent.yes.sum", by, how, money().exact(limit().getAsDouble()))
+                        : TEXT.get("consent.yes", by, how);
+            case NO -> TEXT.get("consent.no", by, how);
             case UP_TO ->
                 limit().isPresent()
-                        ? SAY.say(
+                        ? TEXT.get(
                                 answered().choice(Scale.CONSENT).isPresent() ? "consent.up_to" : "consent.unasked",
                                 by,
                                 how,
                                 money().exact(limit().getAsDouble()))
-                        : SAY.say("consent.up_to.nothing", by, how);
+                        : TEXT.get("consent.up_to.nothing", by, how);
         };
     }
 
@@ -173,12 +173,12 @@ public final class Consent {
                             .map(Visit.Work::cameTo)
                             .orElse(0.0);
             return came > limit
-                    ? Optional.of(SAY.say("consent.came", money().sum(came), money().exact(limit)))
+                    ? Optional.of(TEXT.get("consent.came", money().sum(came), money().exact(limit)))
                     : Optional.empty();
         }
         Option cost = repair.get();
         if (cost.mean() > limit) {
-            return Optional.of(SAY.say(
+            return Optional.of(TEXT.get(
                     "consent.beyond",
                     money().sum(cost.mean()),
                     money().exact(limit),
@@ -186,7 +186,7 @@ public final class Consent {
                     money().sum(cost.p90())));
         }
         return cost.p90() > limit
-                ? Optional.of(SAY.say("consent.perhaps", money().exact(limit), money().sum(cost.p90())))
+                ? Optional.of(TEXT.get("consent.perhaps", money().exact(limit), money().sum(cost.p90())))
                 : Optional.empty();
     }
 
@@ -199,9 +199,9 @@ public final class Consent {
     public List<String> before() {
         List<String> says = new ArrayList<>();
         if (missing() && !all.goals().isEmpty()) {
-            says.add(answer() == Answer.NO ? says() : SAY.say("consent.missing"));
+            says.add(answer() == Answer.NO ? says() : TEXT.get("consent.missing"));
         }
-        since().forEach((goal, named) -> says.add(SAY.say(named ? "consent.named" : "consent.new", goal)));
+        since().forEach((goal, named) -> says.add(TEXT.get(named ? "consent.named" : "consent.new", goal)));
         beyond().ifPresent(says::add);
         return says;
     }

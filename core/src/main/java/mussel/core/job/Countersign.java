@@ -4,7 +4,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Phase;
 
 /**
@@ -15,7 +15,7 @@ import mussel.core.sheet.Phase;
  * @param signed who has countersigned last; empty while nobody did
  */
 public record Countersign(List<String> proved, Optional<String> signed) {
-    private static final Sentences SAY = Sentences.beside(Countersign.class);
+    private static final Messages TEXT = Messages.of(Countersign.class);
     private static final Set<Scale> PROOFS = Set.of(
             Scale.SHIFT_NEUTRAL,
             Scale.SHIFT_FORWARD,
@@ -73,7 +73,7 @@ public record Countersign(List<String> proved, Optional<String> signed) {
     /** What waits, or who has countersigned, in a sentence; empty where no apprentice has proved anything. */
     public String says() {
         return waits()
-                ? SAY.say("countersign.waits", String.join(", ", proved))
-                : signed.map(by -> SAY.say("countersign.signed", by)).orElse("");
+                ? TEXT.get("countersign.waits", String.join(", ", proved))
+                : signed.map(by -> TEXT.get("countersign.signed", by)).orElse("");
     }
 }

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Money;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
 import mussel.core.sheet.Step;
@@ -15,7 +15,7 @@ import mussel.core.sheet.Step;
  * What earlier hands did wrong at a lower unit, as it shows at its steps: picked there, with what putting it right costs, and told to the owner.
  */
 public final class EarlierHands {
-    private static final Sentences SAY = Sentences.beside(EarlierHands.class);
+    private static final Messages TEXT = Messages.of(EarlierHands.class);
 
     private EarlierHands() {}
 
@@ -36,7 +36,7 @@ public final class EarlierHands {
 
         /** In words. */
         public String title() {
-            return SAY.say("hands." + NamedBy.file(this));
+            return TEXT.get("hands." + NamedBy.file(this));
         }
 
         private boolean showsAt(Step step) {
@@ -77,8 +77,8 @@ public final class EarlierHands {
         /** In words, for the owner too. */
         public String says(Money money) {
             return costs.isPresent()
-                    ? SAY.say("hands.found.cost", step.title(), kind.title(), money.exact(costs.getAsDouble()))
-                    : SAY.say("hands.found", step.title(), kind.title());
+                    ? TEXT.get("hands.found.cost", step.title(), kind.title(), money.exact(costs.getAsDouble()))
+                    : TEXT.get("hands.found", step.title(), kind.title());
         }
     }
 

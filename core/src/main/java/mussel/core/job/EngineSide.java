@@ -10,10 +10,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
-import mussel.core.measure.Sentences;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Part;
 import mussel.core.visit.EngineOil;
@@ -28,7 +28,7 @@ public final class EngineSide {
     /** The grease points that are asked for. */
     public static final List<String> POINTS = List.of("swivel", "tilt", "steering");
 
-    private static final Sentences SAY = Sentences.beside(EngineSide.class);
+    private static final Messages TEXT = Messages.of(EngineSide.class);
     private static final int MOST_CYLINDERS = 12;
 
     private final Assessment all;
@@ -151,7 +151,7 @@ public final class EngineSide {
                 ANODES.forEach(id -> AnodeWork.of(job, id).ifPresent(a -> found.add(new Found(a.says(), a.calls()))));
             case GREASE ->
                 POINTS.forEach(p -> job.choice(Scale.GREASE_POINT.of(p))
-                        .ifPresent(c -> found.add(new Found(SAY.say("beside.grease." + c, p), !c.equals("clean")))));
+                        .ifPresent(c -> found.add(new Found(TEXT.get("beside.grease." + c, p), !c.equals("clean")))));
             case PLUGS -> {
                 boolean odd = !plugs().odd().isEmpty();
                 plugs().says().forEach(s -> found.add(new Found(s, odd)));
@@ -161,14 +161,14 @@ public final class EngineSide {
                         .ifPresent(ml -> found.add(
                                 ml > 0
                                         ? new Found(
-                                                SAY.say(
+                                                TEXT.get(
                                                         "beside.bowl",
                                                         Display.exact(
                                                                 Kind.VOLUME,
                                                                 ml,
                                                                 all.yard().reads())),
                                                 true)
-                                        : new Found(SAY.say("beside.bowl.dry"), false)));
+                                        : new Found(TEXT.get("beside.bowl.dry"), false)));
             case ENGINE_OIL -> {
                 if (job.reading(Field.ENGINE_OIL_IN).isPresent()) {
                     List<String> says = engineOil().says(all.yard().reads());
@@ -207,7 +207,7 @@ public final class EngineSide {
                         done.plusMonths(clock.months())));
             } else if (state == State.PUT_OFF) {
                 due.add(new Due(
-                        item.id(), SAY.say("beside.due", item.title()), OptionalDouble.empty(), done.plusMonths(1)));
+                        item.id(), TEXT.get("beside.due", item.title()), OptionalDouble.empty(), done.plusMonths(1)));
             }
         }
         return due;
@@ -229,7 +229,8 @@ public final class EngineSide {
             return Optional.empty();
         }
         String why = job.note(Topic.PUT_OFF_WHY.of(about.of())).orElse("");
-        return Optional.of(SAY.say("beside." + answer + (why.isEmpty() ? "" : ".why"), title(about), risk(about), why));
+        return Optional.of(
+                TEXT.get("beside." + answer + (why.isEmpty() ? "" : ".why"), title(about), risk(about), why));
     }
 
     private String title(Address about) {
@@ -244,8 +245,8 @@ public final class EngineSide {
         return EngineSideItem.of(about.of()).map(EngineSideItem::risk).orElseGet(() -> {
             GoalCosts costs = all.goalCosts().get(about.of());
             return costs == null
-                    ? SAY.say("goal.risk.unknown")
-                    : SAY.say("goal.risk", all.yard().money().sum(costs.comeback()));
+                    ? TEXT.get("goal.risk.unknown")
+                    : TEXT.get("goal.risk", all.yard().money().sum(costs.comeback()));
         });
     }
 
@@ -256,7 +257,7 @@ public final class EngineSide {
             if (job.choice(each.about()).isEmpty()) {
                 greeting.put(
                         each.about(),
-                        SAY.say(
+                        TEXT.get(
                                 (each.refused() ? "beside.was_refused" : "beside.was_put_off")
                                         + (each.why().isEmpty() ? "" : ".why"),
                                 title(each.about()),
@@ -277,8 +278,8 @@ public final class EngineSide {
             List<String> found = found(item).stream().map(Found::says).toList();
             if (state == State.DONE || state == State.SOUND || !found.isEmpty()) {
                 String says = state == State.SOUND
-                        ? SAY.say("beside.sound", item.title())
-                        : state == State.DONE ? SAY.say("beside.done", item.title()) : item.title();
+                        ? TEXT.get("beside.sound", item.title())
+                        : state == State.DONE ? TEXT.get("beside.done", item.title()) : item.title();
                 done.add(found.isEmpty() ? says + "." : says + ": " + String.join(" ", found));
             }
         }

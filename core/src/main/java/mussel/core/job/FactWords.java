@@ -2,13 +2,13 @@ package mussel.core.job;
 
 import java.util.Arrays;
 import java.util.Locale;
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 
 /** What an entry says, in a few words, as undo names it. Every kind of fact has its own: a new one does not compile without. */
 public final class FactWords implements Fact.Cases<String> {
     private static final FactWords WORDS = new FactWords();
-    private static final Sentences SAY = Sentences.beside(FactWords.class);
+    private static final Messages TEXT = Messages.of(FactWords.class);
 
     private FactWords() {}
 
@@ -31,99 +31,99 @@ public final class FactWords implements Fact.Cases<String> {
 
     @Override
     public String opened(Fact.Opened fact) {
-        return SAY.say("fact.opened", fact.leg().title());
+        return TEXT.get("fact.opened", fact.leg().title());
     }
 
     @Override
     public String legCorrected(Fact.LegCorrected fact) {
-        return SAY.say("fact.leg", fact.leg().title());
+        return TEXT.get("fact.leg", fact.leg().title());
     }
 
     @Override
     public String read(Fact.Read fact) {
-        return SAY.say("fact.read", name(fact.about()), fact.typed());
+        return TEXT.get("fact.read", name(fact.about()), fact.typed());
     }
 
     @Override
     public String chosen(Fact.Chosen fact) {
         if (fact.about().equals(Scale.VISIT_WITH.address())) {
-            return SAY.say("fact.visit.with");
+            return TEXT.get("fact.visit.with");
         }
-        return SAY.say("fact.chosen", name(fact.about()), plain(fact.outcome()));
+        return TEXT.get("fact.chosen", name(fact.about()), plain(fact.outcome()));
     }
 
     @Override
     public String cleared(Fact.Cleared fact) {
-        return SAY.say("fact.cleared", name(fact.about()));
+        return TEXT.get("fact.cleared", name(fact.about()));
     }
 
     @Override
     public String ticked(Fact.Ticked fact) {
-        return SAY.say(fact.done() ? "fact.step.done" : "fact.step.open", plain(fact.step()));
+        return TEXT.get(fact.done() ? "fact.step.done" : "fact.step.open", plain(fact.step()));
     }
 
     @Override
     public String noted(Fact.Noted fact) {
-        return SAY.say("fact.note", plain(fact.about().name()));
+        return TEXT.get("fact.note", plain(fact.about().name()));
     }
 
     @Override
     public String holdBegun(Fact.HoldBegun fact) {
-        return SAY.say("fact.test", fact.mode().name().toLowerCase(Locale.ROOT));
+        return TEXT.get("fact.test", fact.mode().name().toLowerCase(Locale.ROOT));
     }
 
     @Override
     public String held(Fact.Held fact) {
-        return SAY.say("fact.held", fact.readings().size());
+        return TEXT.get("fact.held", fact.readings().size());
     }
 
     @Override
     public String ordered(Fact.Ordered fact) {
-        return SAY.say("fact.order", fact.order());
+        return TEXT.get("fact.order", fact.order());
     }
 
     @Override
     public String arrived(Fact.Arrived fact) {
-        return SAY.say("fact.arrived", fact.order());
+        return TEXT.get("fact.arrived", fact.order());
     }
 
     @Override
     public String delivered(Fact.Delivered fact) {
-        return SAY.say("fact.delivered", fact.came(), fact.sku());
+        return TEXT.get("fact.delivered", fact.came(), fact.sku());
     }
 
     @Override
     public String pictured(Fact.Pictured fact) {
-        return SAY.say("fact.picture", fact.title());
+        return TEXT.get("fact.picture", fact.title());
     }
 
     @Override
     public String workedBy(Fact.WorkedBy fact) {
-        return SAY.say("fact.manual");
+        return TEXT.get("fact.manual");
     }
 
     @Override
     public String decided(Fact.Decided fact) {
-        return SAY.say("fact.setting", plain(fact.key()));
+        return TEXT.get("fact.setting", plain(fact.key()));
     }
 
     @Override
     public String countersigned(Fact.Countersigned fact) {
-        return SAY.say("fact.signed");
+        return TEXT.get("fact.signed");
     }
 
     @Override
     public String tagged(Fact.Tagged fact) {
-        return SAY.say("fact.tag");
+        return TEXT.get("fact.tag");
     }
 
     @Override
     public String unread(Fact.Unread fact) {
-        return SAY.say("fact.unread");
+        return TEXT.get("fact.unread");
     }
 
     @Override
     public String retracted(Fact.Retracted fact) {
-        return SAY.say("fact.undone");
+        return TEXT.get("fact.undone");
     }
 }

@@ -12,7 +12,7 @@ import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.Place;
 import mussel.core.sheet.SpecSheet;
@@ -26,7 +26,7 @@ public final class LearnerSteps {
     /** How near in time another's entry counts as help. */
     public static final Duration NEAR = Duration.ofMinutes(30);
 
-    private static final Sentences SAY = Sentences.beside(LearnerSteps.class);
+    private static final Messages TEXT = Messages.of(LearnerSteps.class);
 
     private final Yard yard;
     private final Map<String, Map<Kind, Count>> done = new TreeMap<>();
@@ -112,30 +112,30 @@ public final class LearnerSteps {
 
     /** A kind and its count in a sentence. */
     public String says(Kind kind, Count count) {
-        String of = SAY.say("learner.kind", kind.phase().title(), kind.place().title());
+        String of = TEXT.get("learner.kind", kind.phase().title(), kind.place().title());
         return count.helped() == 0
-                ? SAY.say("learner.alone", of, count.alone())
+                ? TEXT.get("learner.alone", of, count.alone())
                 : count.alone() == 0
-                        ? SAY.say("learner.helped", of, count.helped())
-                        : SAY.say("learner.both", of, count.alone(), count.helped());
+                        ? TEXT.get("learner.helped", of, count.helped())
+                        : TEXT.get("learner.both", of, count.alone(), count.helped());
     }
 
     /** The heading over what somebody has done. */
     public static String title(String name) {
-        return SAY.say("learner.title", name);
+        return TEXT.get("learner.title", name);
     }
 
     /** What counts as help, in a sentence. */
     public static String intro() {
-        return SAY.say("learner.intro");
+        return TEXT.get("learner.intro");
     }
 
     /** What of a family somebody has not done alone yet, in a sentence; empty where nothing is left. */
     public Optional<String> openSays(String name, SpecSheet sheet) {
         String open = open(name, sheet).stream()
-                .map(k -> SAY.say("learner.kind", k.phase().title(), k.place().title()))
+                .map(k -> TEXT.get("learner.kind", k.phase().title(), k.place().title()))
                 .collect(Collectors.joining("; "));
-        return open.isEmpty() ? Optional.empty() : Optional.of(SAY.say("learner.open", sheet.title(), open));
+        return open.isEmpty() ? Optional.empty() : Optional.of(TEXT.get("learner.open", sheet.title(), open));
     }
 
     /** Kinds of steps of a family that somebody has not done alone yet, in their order. */

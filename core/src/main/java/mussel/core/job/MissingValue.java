@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Fastener;
 import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
@@ -28,7 +28,7 @@ public record MissingValue(String at, String title, List<Station> stations, List
 
     private static final String SCREWS = "/values/fasteners/";
 
-    private static final Sentences SAY = Sentences.beside(MissingValue.class);
+    private static final Messages TEXT = Messages.of(MissingValue.class);
 
     /** Keeps its own copies. */
     public MissingValue {
@@ -113,8 +113,8 @@ public record MissingValue(String at, String title, List<Station> stations, List
             List<Ask> asks = Stream.of("count", "thread", "torque", "strength")
                     .map(what -> new Ask(
                             told + "/" + what,
-                            SAY.say("missing.screw." + what),
-                            SAY.say("missing.screw." + what + ".example")))
+                            TEXT.get("missing.screw." + what),
+                            TEXT.get("missing.screw." + what + ".example")))
                     .toList();
             all.add(new MissingValue("/fasteners/" + i, fastener.title(), List.of(Station.BUILD), asks));
         }
@@ -137,7 +137,7 @@ public record MissingValue(String at, String title, List<Station> stations, List
                     .ifPresentOrElse(f -> torques.add(f.title()), () -> wants.add(missing.title()));
         }
         if (!torques.isEmpty()) {
-            wants.add(SAY.say("missing.torques", String.join(", ", torques)));
+            wants.add(TEXT.get("missing.torques", String.join(", ", torques)));
         }
         return wants.isEmpty() ? Optional.empty() : Optional.of(String.join("; ", wants));
     }
@@ -145,9 +145,9 @@ public record MissingValue(String at, String title, List<Station> stations, List
     private static MissingValue one(String at, String what, String told, Station... stations) {
         return new MissingValue(
                 at,
-                SAY.say("missing." + what),
+                TEXT.get("missing." + what),
                 List.of(stations),
-                List.of(new Ask(told, "", SAY.say("missing." + what + ".example"))));
+                List.of(new Ask(told, "", TEXT.get("missing." + what + ".example"))));
     }
 
     /** The torque; the count with it where nobody has counted them. */
@@ -155,14 +155,14 @@ public record MissingValue(String at, String title, List<Station> stations, List
         String told = SCREWS + fastener.id();
         List<Ask> asks = new ArrayList<>();
         if (fastener.count() == 0) {
-            asks.add(new Ask(told + "/count", SAY.say("missing.count"), SAY.say("missing.count.example")));
+            asks.add(new Ask(told + "/count", TEXT.get("missing.count"), TEXT.get("missing.count.example")));
         }
         if (fastener.torque().isEmpty()) {
-            asks.add(new Ask(told + "/torque", SAY.say("missing.tight"), SAY.say("missing.torque.example")));
+            asks.add(new Ask(told + "/torque", TEXT.get("missing.tight"), TEXT.get("missing.torque.example")));
         }
         return new MissingValue(
                 at,
-                SAY.say("missing.torque", fastener.title()),
+                TEXT.get("missing.torque", fastener.title()),
                 List.of(Station.BUILD),
                 asks,
                 fastener.torque().isEmpty() ? StandardTorque.meanwhile(fastener) : "");
@@ -175,40 +175,40 @@ public record MissingValue(String at, String title, List<Station> stations, List
     private static MissingValue pump() {
         return new MissingValue(
                 "/pump",
-                SAY.say("missing.pump"),
+                TEXT.get("missing.pump"),
                 List.of(Station.PUMP),
                 Stream.of("tip_wear_mm", "set_deg", "plate_groove_mm", "housing_groove_mm", "plate_warp_mm")
                         .map(limit -> new Ask(
                                 "/values/pump/limits/" + limit,
-                                SAY.say("missing.pump." + limit),
-                                SAY.say("missing.pump." + limit + ".example")))
+                                TEXT.get("missing.pump." + limit),
+                                TEXT.get("missing.pump." + limit + ".example")))
                         .toList());
     }
 
     private static MissingValue setup() {
         return new MissingValue(
                 "/setup",
-                SAY.say("missing.setup"),
+                TEXT.get("missing.setup"),
                 List.of(Station.SETUP),
                 Stream.of("forward", "reverse", "pinion_teeth", "gear_teeth", "pitch_radius")
                         .map(what -> new Ask(
                                 "/values/lash/" + what,
-                                SAY.say("missing.setup." + what),
-                                SAY.say("missing.setup." + what + ".example")))
+                                TEXT.get("missing.setup." + what),
+                                TEXT.get("missing.setup." + what + ".example")))
                         .toList(),
-                SAY.say("missing.setup.meanwhile"));
+                TEXT.get("missing.setup.meanwhile"));
     }
 
     private static MissingValue hold(String mode) {
         return new MissingValue(
                 "/leak_test/" + mode,
-                SAY.say("missing." + mode),
+                TEXT.get("missing." + mode),
                 List.of(Station.LEAK, Station.PROVE),
                 Stream.of("start", "limit", "hold", "allowed_drop")
                         .map(figure -> new Ask(
                                 "/values/leak_test/" + mode + "/" + figure,
-                                SAY.say("missing.hold." + figure),
-                                SAY.say("missing." + mode + "." + figure + ".example")))
+                                TEXT.get("missing.hold." + figure),
+                                TEXT.get("missing." + mode + "." + figure + ".example")))
                         .toList());
     }
 }

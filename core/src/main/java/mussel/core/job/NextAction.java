@@ -1,7 +1,7 @@
 package mussel.core.job;
 
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 
 /**
  * What is to be done next on a job: what kind of thing, and which. It is kept so and becomes a sentence when somebody reads it.
@@ -11,7 +11,7 @@ import mussel.core.measure.Sentences;
  * @param named what the sheet or the tables call that, as they stood when it was worked out
  */
 public record NextAction(What what, String of, String named) {
-    private static final Sentences SAY = Sentences.beside(NextAction.class);
+    private static final Messages TEXT = Messages.of(NextAction.class);
 
     /** The kinds of things to do. */
     public enum What {
@@ -68,7 +68,7 @@ public record NextAction(What what, String of, String named) {
     public String says() {
         return switch (what) {
             case STEP, SAID -> named;
-            default -> SAY.say("next." + NamedBy.file(what), named);
+            default -> TEXT.get("next." + NamedBy.file(what), named);
         };
     }
 }

@@ -5,8 +5,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.log.Due;
-import mussel.core.measure.Sentences;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Interval;
 
@@ -15,7 +15,7 @@ import mussel.core.sheet.Interval;
  * is known, and else this job says nothing of it: what an earlier one said stands.
  */
 final class NextDue {
-    private static final Sentences SAY = Sentences.beside(NextDue.class);
+    private static final Messages TEXT = Messages.of(NextDue.class);
     /** A job tagged so shortly before frost has laid the leg up (days). */
     private static final int LAID_UP_DAYS = 60;
 
@@ -101,7 +101,7 @@ final class NextDue {
         return freezes
                 ? now.yard()
                         .frostAfter(done.plusDays(LAID_UP_DAYS))
-                        .map(day -> new Due(Due.LAY_UP, SAY.say("lay_up"), OptionalDouble.empty(), day))
+                        .map(day -> new Due(Due.LAY_UP, TEXT.get("lay_up"), OptionalDouble.empty(), day))
                 : Optional.empty();
     }
 
@@ -111,7 +111,7 @@ final class NextDue {
         boolean down = job.steps().stream().anyMatch(s -> s.startsWith(LegBefore.SPRING));
         return up || down
                 ? Optional.of(new Due(
-                        SPRING, SAY.say("spring"), OptionalDouble.empty(), done.plusMonths(down ? YEAR : WINTER)))
+                        SPRING, TEXT.get("spring"), OptionalDouble.empty(), done.plusMonths(down ? YEAR : WINTER)))
                 : Optional.empty();
     }
 }

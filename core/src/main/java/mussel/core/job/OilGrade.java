@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Step;
 
 /**
@@ -16,7 +16,7 @@ import mussel.core.sheet.Step;
  * @param says the same in a sentence
  */
 public record OilGrade(Match match, String says) {
-    private static final Sentences SAY = Sentences.beside(OilGrade.class);
+    private static final Messages TEXT = Messages.of(OilGrade.class);
 
     /** How an oil stands to a sheet. */
     public enum Match {
@@ -30,15 +30,15 @@ public record OilGrade(Match match, String says) {
 
     static OilGrade of(String asked, Optional<Yard.Oil> chosen) {
         if (!Step.says(asked)) {
-            return new OilGrade(Match.UNKNOWN, SAY.say("grade.unasked"));
+            return new OilGrade(Match.UNKNOWN, TEXT.get("grade.unasked"));
         }
         if (chosen.isEmpty()) {
-            return new OilGrade(Match.UNKNOWN, SAY.say("grade.unchosen", asked));
+            return new OilGrade(Match.UNKNOWN, TEXT.get("grade.unchosen", asked));
         }
         Yard.Oil oil = chosen.get();
         Optional<String> has = oil.grade();
         if (has.isEmpty()) {
-            return new OilGrade(Match.UNKNOWN, SAY.say("grade.unknown", asked, oil.title()));
+            return new OilGrade(Match.UNKNOWN, TEXT.get("grade.unknown", asked, oil.title()));
         }
         Set<String> wanted = words(asked);
         Set<String> given = words(has.get());
@@ -46,13 +46,13 @@ public record OilGrade(Match match, String says) {
         boolean sameThickness = thickness(wanted).equals(thickness(given));
         boolean sameKind = kind(given).containsAll(kind(wanted));
         if (sameClass && sameThickness && sameKind) {
-            return new OilGrade(Match.RIGHT, SAY.say("grade.right", asked, oil.title()));
+            return new OilGrade(Match.RIGHT, TEXT.get("grade.right", asked, oil.title()));
         }
-        String what = SAY.say(
+        String what = TEXT.get(
                 sameClass && sameThickness
                         ? "grade.kind"
                         : sameClass ? "grade.thickness" : sameThickness ? "grade.class" : "grade.both");
-        return new OilGrade(Match.WRONG, SAY.say("grade.wrong", asked, oil.title(), has.get(), what));
+        return new OilGrade(Match.WRONG, TEXT.get("grade.wrong", asked, oil.title(), has.get(), what));
     }
 
     private static Set<String> words(String grade) {

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
-import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.PlanEngine;
 import mussel.core.plan.PlanResult;
@@ -15,7 +15,7 @@ import mussel.core.sheet.Step;
 
 /** Two legs as one visit: one order, one price where they are one owner's, and their steps side by side. */
 public final class OneVisit {
-    private static final Sentences SAY = Sentences.beside(OneVisit.class);
+    private static final Messages TEXT = Messages.of(OneVisit.class);
 
     private final Assessment own;
     private final Assessment sister;
@@ -69,7 +69,7 @@ public final class OneVisit {
     /** A leg of the visit as the other calls it: by its place on one boat, else by its boat. */
     public String called(Assessment leg) {
         LegRef ref = leg.job().leg();
-        return oneBoat() ? SAY.say("visit.leg", ref.position().title()) : ref.title();
+        return oneBoat() ? TEXT.get("visit.leg", ref.position().title()) : ref.title();
     }
 
     /** A leg of the visit in a word or two. */
@@ -202,7 +202,7 @@ public final class OneVisit {
     static String priced(Assessment now) {
         return now.timedPlan()
                 .twin()
-                .map(twin -> SAY.say(
+                .map(twin -> TEXT.get(
                         "twin.priced",
                         Display.workTime(twin.togetherMinutes()),
                         Display.workTime(twin.apartMinutes()),
@@ -212,7 +212,7 @@ public final class OneVisit {
 
     /** That the sister is in the yard too, in a sentence: asked, never decided. */
     public static String proposed(OtherLeg sister) {
-        return SAY.say(
+        return TEXT.get(
                 "visit.proposed",
                 sister.job().leg().position().title(),
                 String.valueOf(sister.job().id()));
@@ -220,12 +220,12 @@ public final class OneVisit {
 
     /** The visit in a sentence: both legs, how long they take together, and what that saves. */
     public String says() {
-        String both = SAY.say(
+        String both = TEXT.get(
                 savedMinutes() < 1 ? "visit.both.plain" : "visit.both",
                 sister.job().leg().title(),
                 String.valueOf(sister.job().id()),
                 Display.workTime(together().mean()),
                 Display.workTime(savedMinutes()));
-        return oneOwner() ? both : both + " " + SAY.say("visit.owners");
+        return oneOwner() ? both : both + " " + TEXT.get("visit.owners");
     }
 }

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 import mussel.core.parts.Offer;
 import mussel.core.parts.PartsResult;
 import mussel.core.parts.PartsWords;
@@ -19,7 +19,7 @@ import mussel.core.parts.PartsWords;
  * @param lines one for each part, in the order of the plan
  */
 public record OrderTable(List<Line> lines) {
-    private static final Sentences SAY = Sentences.beside(OrderTable.class);
+    private static final Messages TEXT = Messages.of(OrderTable.class);
 
     /** Keeps its own copy. */
     public OrderTable {
@@ -83,15 +83,15 @@ public record OrderTable(List<Line> lines) {
         Supply.Row row = line.row();
         List<String> from = new ArrayList<>();
         if (row.taken() > 0) {
-            from.add(SAY.say("order.shelf"));
+            from.add(TEXT.get("order.shelf"));
         }
         Optional<Order> order = now.job().orders().stream()
                 .filter(o -> o.brings().containsKey(row.part()))
                 .reduce((a, b) -> b);
-        order.ifPresent(o -> from.add(SAY.say("order.of", o.placed().order())));
+        order.ifPresent(o -> from.add(TEXT.get("order.of", o.placed().order())));
         boolean here = row.taken() + row.here() >= row.need();
         String when = here
-                ? SAY.say("order.here")
+                ? TEXT.get("order.here")
                 : order.map(o -> String.valueOf(o.due())).orElse("");
         return with(line, String.join(", ", from), OptionalDouble.empty(), when, "");
     }
@@ -106,22 +106,22 @@ public record OrderTable(List<Line> lines) {
                 continue;
             }
             boolean first = priced.add(each.sku() + "/" + each.supplier());
-            String from = SAY.say(offer.isKit() ? "order.kit" : "order.single", each.sku(), each.supplier());
+            String from = TEXT.get(offer.isKit() ? "order.kit" : "order.single", each.sku(), each.supplier());
             return with(
                     line,
                     from,
                     first ? OptionalDouble.of(each.cost()) : OptionalDouble.empty(),
                     PartsWords.days(each.leadDays()),
-                    kit && !offer.isKit() ? SAY.say("order.left") : "");
+                    kit && !offer.isKit() ? TEXT.get("order.left") : "");
         }
         boolean shelf = out.fromShelf().stream().anyMatch(w -> w.part().equals(part));
         return shelf
                 ? with(
                         line,
-                        SAY.say("order.shelf"),
+                        TEXT.get("order.shelf"),
                         OptionalDouble.empty(),
-                        SAY.say("order.here"),
-                        kit ? SAY.say("order.left") : "")
+                        TEXT.get("order.here"),
+                        kit ? TEXT.get("order.left") : "")
                 : line;
     }
 

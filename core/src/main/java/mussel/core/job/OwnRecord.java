@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import mussel.core.language.Messages;
 import mussel.core.log.CameBack;
 import mussel.core.log.Share;
 import mussel.core.log.Visit;
 import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.core.measure.OrderedMap;
-import mussel.core.measure.Sentences;
 
 /**
  * What the yard's own tagged jobs of a family say: how long its steps take, how often its estimates held, and what came back has cost.
@@ -30,7 +30,7 @@ public record OwnRecord(OwnTimes times, Share quotes, Map<String, List<Double>> 
     /** How many comebacks the diagnosis tables' own figure weighs. */
     public static final int WEIGHT_OF_TABLES = 5;
 
-    private static final Sentences SAY = Sentences.beside(OwnRecord.class);
+    private static final Messages TEXT = Messages.of(OwnRecord.class);
 
     /** Keeps its own copy. */
     public OwnRecord {
@@ -63,7 +63,7 @@ public record OwnRecord(OwnTimes times, Share quotes, Map<String, List<Double>> 
     public List<String> costs(String family, Money money) {
         List<String> costs = new ArrayList<>();
         new TreeMap<>(back)
-                .forEach((goal, own) -> costs.add(SAY.say(
+                .forEach((goal, own) -> costs.add(TEXT.get(
                         counts ? "back.counted" : "back.shown",
                         family,
                         goal,
@@ -82,7 +82,7 @@ public record OwnRecord(OwnTimes times, Share quotes, Map<String, List<Double>> 
             return "";
         }
         double[] bounds = quotes.bounds();
-        return SAY.say(
+        return TEXT.get(
                 "quotes.held",
                 String.valueOf(quotes.were()),
                 String.valueOf(quotes.of()),

@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.log.Visit;
 import mussel.core.measure.Display;
 import mussel.core.measure.OrderedMap;
-import mussel.core.measure.Sentences;
 import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import org.hipparchus.stat.descriptive.DescriptiveStatistics;
@@ -28,7 +28,7 @@ public final class OwnTimes {
     /** From so many times on a stuck step takes as much longer as it did here: it is rarer, and the sheet's figure is rougher. */
     public static final int ENOUGH_STUCK = 3;
 
-    private static final Sentences SAY = Sentences.beside(OwnTimes.class);
+    private static final Messages TEXT = Messages.of(OwnTimes.class);
     private static final int LOW = 10;
     private static final int HIGH = 90;
 
@@ -67,7 +67,7 @@ public final class OwnTimes {
 
         /** In a sentence, as it stands beside the step. */
         public String says() {
-            return SAY.say(
+            return TEXT.get(
                     "own.time",
                     String.valueOf(count),
                     Display.workTime(mean),
@@ -117,7 +117,7 @@ public final class OwnTimes {
     public String says(String step) {
         String usual = of(step).map(Own::says).orElse("");
         String longer = stuck(step).isPresent()
-                ? SAY.say("own.stuck", Display.workTime(stuck(step).getAsDouble()))
+                ? TEXT.get("own.stuck", Display.workTime(stuck(step).getAsDouble()))
                 : "";
         return (usual + " " + longer).strip();
     }

@@ -3,15 +3,15 @@ package mussel.core.job;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
-import mussel.core.measure.Sentences;
 
 /**
  * Whether a figure is likely for this very leg: its own history, its sheet and what was typed beside it. An unlikely figure is asked about and
  * never refused; what no instrument can show is refused by the field's range before it comes here.
  */
 public final class Plausible {
-    private static final Sentences SAY = Sentences.beside(Plausible.class);
+    private static final Messages TEXT = Messages.of(Plausible.class);
     /** Hours a day an engine may be run between two readings before the second is doubted. */
     private static final double MOST_HOURS_A_DAY = 12;
     /** Hours a year over a whole life: a hard-worked boat makes 1,000 to 1,500. */
@@ -97,10 +97,10 @@ public final class Plausible {
         String holds = Display.exact(
                 mussel.core.measure.Kind.VOLUME, capacity, now.yard().reads());
         if (value > MOST_OF_CAPACITY * capacity) {
-            return Optional.of(SAY.say("plausible.volume.more", holds));
+            return Optional.of(TEXT.get("plausible.volume.more", holds));
         }
         return value < LEAST_OF_CAPACITY * capacity
-                ? Optional.of(SAY.say("plausible.volume.less", holds))
+                ? Optional.of(TEXT.get("plausible.volume.less", holds))
                 : Optional.empty();
     }
 
@@ -134,6 +134,6 @@ public final class Plausible {
         for (int i = 0; i < words.length; i++) {
             words[i] = words[i] instanceof Double figure ? Display.significant(figure) : String.valueOf(words[i]);
         }
-        return Optional.of(SAY.say("plausible." + key, words));
+        return Optional.of(TEXT.get("plausible." + key, words));
     }
 }

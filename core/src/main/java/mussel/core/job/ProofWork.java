@@ -5,15 +5,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakMode;
-import mussel.core.measure.Sentences;
 import mussel.core.sheet.Construction;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Phase;
 
 /** Whether the leg is proven: the shift's truth table, the leak test done again, the run, and the hour after it. */
 public final class ProofWork {
-    private static final Sentences SAY = Sentences.beside(ProofWork.class);
+    private static final Messages TEXT = Messages.of(ProofWork.class);
 
     /** Answers that mean the leg must come off again. */
     private static final Set<String> OFF_AGAIN = Set.of(
@@ -52,7 +52,7 @@ public final class ProofWork {
 
     /** Astern with the engine still is tried only where the shaft is turned by hand meanwhile; the step of the sheet says how. */
     public String reverseCaution() {
-        return SAY.say("proof.reverse.caution");
+        return TEXT.get("proof.reverse.caution");
     }
 
     private void answer(Scale scale, String right, Section section) {
@@ -63,7 +63,7 @@ public final class ProofWork {
                 id,
                 section,
                 state,
-                found.isEmpty() ? SAY.say("proof." + id) : SAY.say("proof." + id + "." + found.get()),
+                found.isEmpty() ? TEXT.get("proof." + id) : TEXT.get("proof." + id + "." + found.get()),
                 found.filter(f -> OFF_AGAIN.contains(id + "." + f)).isPresent()));
     }
 
@@ -89,23 +89,23 @@ public final class ProofWork {
         String name = mode.name().toLowerCase(Locale.ROOT);
         Optional<Hold> again = held.stream().filter(all::afterBuild).reduce((a, b) -> b);
         if (again.isEmpty()) {
-            return new Proof("leak_" + name, Section.LEAK, State.OPEN, SAY.say("proof.leak." + name), false);
+            return new Proof("leak_" + name, Section.LEAK, State.OPEN, TEXT.get("proof.leak." + name), false);
         }
         String first = held.stream()
                 .filter(h -> !all.afterBuild(h))
                 .findFirst()
-                .map(h -> SAY.say("proof.leak.first", SAY.say("proof.leak.was." + verdict(h))))
-                .orElse(SAY.say("proof.leak.no.first"));
+                .map(h -> TEXT.get("proof.leak.first", TEXT.get("proof.leak.was." + verdict(h))))
+                .orElse(TEXT.get("proof.leak.no.first"));
         String verdict = verdict(again.get());
         State state = verdict.equals("open") || again.get().simulated()
                 ? State.OPEN
                 : verdict.equals("tight") ? State.PASSED : State.FAILED;
-        String practice = again.get().simulated() ? " " + SAY.say("proof.leak.simulated") : "";
+        String practice = again.get().simulated() ? " " + TEXT.get("proof.leak.simulated") : "";
         return new Proof(
                 "leak_" + name,
                 Section.LEAK,
                 state,
-                SAY.say("proof.leak.again." + verdict, SAY.say("proof.hold." + name)) + " " + first + practice,
+                TEXT.get("proof.leak.again." + verdict, TEXT.get("proof.hold." + name)) + " " + first + practice,
                 state == State.FAILED);
     }
 
@@ -128,15 +128,15 @@ public final class ProofWork {
     public String head() {
         List<Proof> failed = failed();
         if (failed.stream().anyMatch(Proof::offAgain)) {
-            return SAY.say("proof.head.off");
+            return TEXT.get("proof.head.off");
         }
         if (!failed.isEmpty()) {
-            return SAY.say("proof.head.failed", failed.size());
+            return TEXT.get("proof.head.failed", failed.size());
         }
         long passed = proofs.stream().filter(p -> p.state() == State.PASSED).count();
         return passed == proofs.size()
-                ? SAY.say("proof.head.passed")
-                : SAY.say("proof.head.open", passed, proofs.size());
+                ? TEXT.get("proof.head.passed")
+                : TEXT.get("proof.head.open", passed, proofs.size());
     }
 
     /** Why the leg is tagged all the same; empty where nobody has said. */
@@ -161,8 +161,8 @@ public final class ProofWork {
         }
         return Optional.of(
                 holds.size() == 1
-                        ? SAY.say("tag.unproven.none")
-                        : SAY.say("tag.unproven", String.valueOf(unheld().size()), String.valueOf(holds.size())));
+                        ? TEXT.get("tag.unproven.none")
+                        : TEXT.get("tag.unproven", String.valueOf(unheld().size()), String.valueOf(holds.size())));
     }
 
     /** Whether anything was proven or found wanting. */

@@ -2,9 +2,9 @@ package mussel.core.job;
 
 import java.util.List;
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Money;
-import mussel.core.measure.Sentences;
 import mussel.core.parts.Catalogue;
 import mussel.core.verdict.VerdictResult;
 
@@ -38,7 +38,7 @@ public record RepairOption(
         boolean called,
         double swapMinutes,
         Money money) {
-    private static final Sentences SAY = Sentences.beside(RepairOption.class);
+    private static final Messages TEXT = Messages.of(RepairOption.class);
     private static final double FOR_NOTHING = 1;
 
     /** Every goal of a job's family, in the sheet's order. */
@@ -88,18 +88,18 @@ public record RepairOption(
 
     /** What it costs now and later. */
     public String cost() {
-        String swap = laterMinutes > swapMinutes ? " " + SAY.say("further.swap", Display.workTime(swapMinutes)) : "";
+        String swap = laterMinutes > swapMinutes ? " " + TEXT.get("further.swap", Display.workTime(swapMinutes)) : "";
         if (chosen) {
-            return SAY.say("further.chosen") + swap;
+            return TEXT.get("further.chosen") + swap;
         }
         if (Math.abs(laterMinutes - extraMinutes) < FOR_NOTHING && Math.abs(laterMoney - extraMoney) < FOR_NOTHING) {
             // Nothing is open for it to share: one price, not the same one twice.
-            return SAY.say("further.alone", Display.workTime(laterMinutes), money.sum(laterMoney)) + swap;
+            return TEXT.get("further.alone", Display.workTime(laterMinutes), money.sum(laterMoney)) + swap;
         }
-        String later = SAY.say("further.later", Display.workTime(laterMinutes), money.sum(laterMoney)) + swap;
+        String later = TEXT.get("further.later", Display.workTime(laterMinutes), money.sum(laterMoney)) + swap;
         return extraMinutes < FOR_NOTHING && extraMoney < FOR_NOTHING
-                ? SAY.say("further.free") + " " + later
-                : SAY.say("further.now", Display.workTime(extraMinutes), money.sum(extraMoney)) + " " + later;
+                ? TEXT.get("further.free") + " " + later
+                : TEXT.get("further.now", Display.workTime(extraMinutes), money.sum(extraMoney)) + " " + later;
     }
 
     /** What the odds say to it, chosen or not; empty before anything was looked at. */
@@ -111,9 +111,9 @@ public record RepairOption(
         String risk = money.sum(probability.get() * comeback);
         if (chosen) {
             return worthIt()
-                    ? SAY.say("further.right", percent, risk)
-                    : SAY.say("further.doubt", percent, risk, money.sum(extraMoney));
+                    ? TEXT.get("further.right", percent, risk)
+                    : TEXT.get("further.doubt", percent, risk, money.sum(extraMoney));
         }
-        return worthIt() ? SAY.say("further.do", percent, risk) : SAY.say("further.leave", percent, risk);
+        return worthIt() ? TEXT.get("further.do", percent, risk) : TEXT.get("further.leave", percent, risk);
     }
 }

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.stream.Collectors;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 import mussel.core.parts.Catalogue;
 import mussel.core.sheet.Goal;
 
@@ -18,7 +18,7 @@ import mussel.core.sheet.Goal;
  * @param days until the last of them can be here (d); empty where nobody sells one of them
  */
 public record SecondWave(List<Part> parts, OptionalInt days) {
-    private static final Sentences SAY = Sentences.beside(SecondWave.class);
+    private static final Messages TEXT = Messages.of(SecondWave.class);
 
     /** Keeps its own copy. */
     public SecondWave {
@@ -65,7 +65,7 @@ public record SecondWave(List<Part> parts, OptionalInt days) {
                 .filter(g -> g.fits().stream().anyMatch(f -> f.part().equals(part)))
                 .map(Goal::title)
                 .findFirst()
-                .orElse(SAY.say("wave.judged"));
+                .orElse(TEXT.get("wave.judged"));
     }
 
     /** The wave in a sentence; empty where there is none. */
@@ -75,14 +75,14 @@ public record SecondWave(List<Part> parts, OptionalInt days) {
                 p -> byWhy.computeIfAbsent(p.why(), w -> new ArrayList<>()).add(p));
         return parts.isEmpty()
                 ? ""
-                : SAY.say(
+                : TEXT.get(
                         "wave.first",
                         byWhy.entrySet().stream()
-                                .map(e -> SAY.say(
+                                .map(e -> TEXT.get(
                                         "wave.part",
                                         e.getValue().stream().map(Part::title).collect(Collectors.joining(", ")),
                                         e.getKey(),
-                                        SAY.say(e.getValue().get(0).named() ? "wave.named" : "wave.new")))
+                                        TEXT.get(e.getValue().get(0).named() ? "wave.named" : "wave.new")))
                                 .collect(Collectors.joining("; ")));
     }
 }

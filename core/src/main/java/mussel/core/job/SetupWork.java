@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.SetupSheet;
@@ -17,7 +17,7 @@ import mussel.core.shim.LashInput;
 
 /** Setting up the gears: pinion first, then each gear, since the pinion moves both lashes. */
 public final class SetupWork {
-    private static final Sentences SAY = Sentences.beside(SetupWork.class);
+    private static final Messages TEXT = Messages.of(SetupWork.class);
 
     private final Job job;
     private final SetupSheet sheet;
@@ -114,8 +114,8 @@ public final class SetupWork {
             Optional<SetupPlace.LashAnswer> lash = place(gear.id()).lash();
             says.add(
                     lash.isEmpty()
-                            ? SAY.say("setup.moves", gear.title(), signed(moved))
-                            : SAY.say(
+                            ? TEXT.get("setup.moves", gear.title(), signed(moved))
+                            : TEXT.get(
                                     "setup.moves.to",
                                     gear.title(),
                                     signed(moved),
@@ -147,7 +147,7 @@ public final class SetupWork {
         for (GearPlace gear : sheet.gears()) {
             job.choice(Scale.CONTACT.of(gear.id()))
                     .ifPresent(where ->
-                            checks.add(new Check(where.equals("centred"), SAY.say("contact." + where, gear.title()))));
+                            checks.add(new Check(where.equals("centred"), TEXT.get("contact." + where, gear.title()))));
         }
         return checks;
     }
@@ -157,7 +157,7 @@ public final class SetupWork {
             String key = limits.holds(figure) ? ".ok" : figure < limits.low() ? ".low" : ".high";
             checks.add(new Check(
                     limits.holds(figure),
-                    SAY.say(
+                    TEXT.get(
                             name + key,
                             Display.exact(kind, figure, YardUnits.METRIC),
                             Display.exact(kind, limits.low(), YardUnits.METRIC),
@@ -167,7 +167,7 @@ public final class SetupWork {
 
     /** What a school takes for granted. */
     public static String assumes(SetupPlace.School school) {
-        return SAY.say("school." + school.name().toLowerCase(java.util.Locale.ROOT));
+        return TEXT.get("school." + school.name().toLowerCase(java.util.Locale.ROOT));
     }
 
     /**

@@ -3,7 +3,7 @@ package mussel.core.job;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Fastener;
 import mussel.core.torque.ScrewThread;
 import mussel.core.torque.Strength;
@@ -16,7 +16,7 @@ final class StandardTorque {
     /** The share of the proof load a joint that is opened again is tightened to: Shigley, Mechanical Engineering Design, equation 8-31. */
     private static final double SHARE_OF_PROOF = 0.75;
 
-    private static final Sentences SAY = Sentences.beside(StandardTorque.class);
+    private static final Messages TEXT = Messages.of(StandardTorque.class);
 
     private StandardTorque() {}
 
@@ -42,7 +42,7 @@ final class StandardTorque {
     /** What goes for a fastener until its torque was read, in a sentence; empty where thread or class are not known. */
     static String meanwhile(Fastener fastener) {
         return mostNm(fastener)
-                .map(nm -> SAY.say(
+                .map(nm -> TEXT.get(
                         "standard.torque",
                         fastener.thread(),
                         fastener.strength(),

@@ -9,8 +9,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
@@ -28,7 +28,7 @@ import mussel.core.verdict.RepairTables;
  * @param curing until when sealant cures that the step must wait for
  */
 public record StepAsk(List<String> forbidden, List<String> lastChance, Optional<Curing> curing) {
-    private static final Sentences SAY = Sentences.beside(StepAsk.class);
+    private static final Messages TEXT = Messages.of(StepAsk.class);
     private static final int MOST_PARTS = 4;
     private static final DateTimeFormatter UNTIL = DateTimeFormatter.ofPattern("d MMM, HH:mm", Locale.ENGLISH);
 
@@ -79,7 +79,7 @@ public record StepAsk(List<String> forbidden, List<String> lastChance, Optional<
 
     private static Curing curing(Assessment all, LegStates.Cure cure) {
         String until = UNTIL.format(cure.until().atZone(all.zone()));
-        return new Curing(cure.until(), SAY.say("cures", cure.step(), until));
+        return new Curing(cure.until(), TEXT.get("cures", cure.step(), until));
     }
 
     /** Whether a condition is known to be otherwise; or not known, and a step of the plan that brings it about is not ticked. */
@@ -137,16 +137,16 @@ public record StepAsk(List<String> forbidden, List<String> lastChance, Optional<
         }
         if (!onTheMat.isEmpty()) {
             int more = onTheMat.size() - MOST_PARTS;
-            says.add(SAY.say(
+            says.add(TEXT.get(
                     "close.mat",
                     String.join(", ", onTheMat.subList(0, Math.min(MOST_PARTS, onTheMat.size()))),
                     Math.max(0, more)));
         }
-        fellIn(all).ifPresent(what -> says.add(SAY.say("close.fell", what)));
+        fellIn(all).ifPresent(what -> says.add(TEXT.get("close.fell", what)));
         if (all.pieceLost()) {
-            says.add(SAY.say("close.piece"));
+            says.add(TEXT.get("close.piece"));
         }
-        all.setup().filter(s -> s.called() && s.begun() && !s.done()).ifPresent(s -> says.add(SAY.say("close.lash")));
+        all.setup().filter(s -> s.called() && s.begun() && !s.done()).ifPresent(s -> says.add(TEXT.get("close.lash")));
         return says;
     }
 
@@ -166,7 +166,7 @@ public record StepAsk(List<String> forbidden, List<String> lastChance, Optional<
                         Stream.concat(forbidden.stream(), lastChance.stream()),
                         curing.filter(c -> now.isBefore(c.until())).map(Curing::says).stream())
                 .collect(Collectors.joining(" "));
-        return said.isEmpty() ? "" : SAY.say(forbidden.isEmpty() ? "step.again" : "step.forbidden", said);
+        return said.isEmpty() ? "" : TEXT.get(forbidden.isEmpty() ? "step.again" : "step.forbidden", said);
     }
 
     /** All together: what is said at the step. */

@@ -8,9 +8,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.log.Visit;
 import mussel.core.measure.Display;
-import mussel.core.measure.Sentences;
 import mussel.core.sheet.Seizure;
 import mussel.core.sheet.Step;
 
@@ -25,7 +25,7 @@ import mussel.core.sheet.Step;
  * @param of how many steps the plan has
  */
 public record StepMinutes(List<Took> steps, double minutes, double planned, double pauses, int of) {
-    private static final Sentences SAY = Sentences.beside(StepMinutes.class);
+    private static final Messages TEXT = Messages.of(StepMinutes.class);
     /** No step takes longer than this many times its most minutes, or this long at all (min). */
     private static final double PAUSE = 2;
 
@@ -112,7 +112,7 @@ public record StepMinutes(List<Took> steps, double minutes, double planned, doub
         if (steps.isEmpty()) {
             return "";
         }
-        return SAY.say(
+        return TEXT.get(
                 pauses > 0 ? "took.pauses" : "took",
                 String.valueOf(steps.size()),
                 String.valueOf(of),

@@ -7,9 +7,9 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 import mussel.core.parts.Catalogue;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.plan.PlanResult;
@@ -30,7 +30,7 @@ import mussel.core.verdict.Repairs;
  * @param adds the repairs that may come on top, the likeliest first
  */
 public record StopPoint(String stage, Optional<String> afterStep, List<String> looks, List<Adds> adds) {
-    private static final Sentences SAY = Sentences.beside(StopPoint.class);
+    private static final Messages TEXT = Messages.of(StopPoint.class);
 
     /** Keeps its own copies. */
     public StopPoint {
@@ -115,13 +115,13 @@ public record StopPoint(String stage, Optional<String> afterStep, List<String> l
     /** As it stands at its step. */
     public String says(mussel.core.measure.Money money) {
         String what = looks.isEmpty() ? stage : String.join(", ", looks);
-        return SAY.say(
+        return TEXT.get(
                 "stop",
                 what.substring(0, 1).toLowerCase(Locale.ROOT) + what.substring(1),
                 adds.stream()
                         .limit(3)
-                        .map(a ->
-                                SAY.say("stop.adds", a.title(), Display.percent(a.probability()), money.sum(a.money())))
+                        .map(a -> TEXT.get(
+                                "stop.adds", a.title(), Display.percent(a.probability()), money.sum(a.money())))
                         .collect(Collectors.joining("; ")));
     }
 }

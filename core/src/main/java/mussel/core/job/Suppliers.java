@@ -12,7 +12,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Predicate;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 import mussel.core.parts.Catalogue;
 import mussel.core.parts.Catalogue.FamilyOffers;
 import mussel.core.parts.Offer;
@@ -31,7 +31,7 @@ import mussel.core.sheet.SpecSheet;
 public final class Suppliers {
     private static final int ENOUGH = 1_000;
     private static final int CENTS = 100;
-    private static final Sentences SAY = Sentences.beside(Suppliers.class);
+    private static final Messages TEXT = Messages.of(Suppliers.class);
 
     private Suppliers() {}
 
@@ -141,7 +141,7 @@ public final class Suppliers {
     public static List<String> unrated(Yard yard) {
         return yard.suppliers().stream()
                 .filter(s -> s.at(yard.money().code()).isEmpty())
-                .map(s -> SAY.say("supplier.unrated", s.id(), s.currency().orElseThrow()))
+                .map(s -> TEXT.get("supplier.unrated", s.id(), s.currency().orElseThrow()))
                 .toList();
     }
 
@@ -151,14 +151,14 @@ public final class Suppliers {
                 .filter(s -> s.currency().isPresent()
                         && !s.currency().get().equals(yard.money().code()))
                 .filter(s -> s.rate().isPresent())
-                .map(s -> SAY.say(
+                .map(s -> TEXT.get(
                         "supplier.rate",
                         s.id(),
                         s.currency().orElseThrow(),
                         BigDecimal.valueOf(s.rate().getAsDouble())
                                 .stripTrailingZeros()
                                 .toPlainString(),
-                        s.rateOn().orElse(SAY.say("supplier.some_day"))));
+                        s.rateOn().orElse(TEXT.get("supplier.some_day"))));
     }
 
     /** A part's number as the sheet has it; its id where it has none. */

@@ -9,8 +9,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.measure.OrderedMap;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.StopToken;
 import mussel.core.parts.Catalogue;
 import mussel.core.parts.Objective;
@@ -25,7 +25,7 @@ import mussel.core.sheet.Part;
 
 /** The parts of a job: what it needs, what was taken from the shelf, what is ordered and here, and the best order for the rest. */
 public final class Supply {
-    private static final Sentences SAY = Sentences.beside(Supply.class);
+    private static final Messages TEXT = Messages.of(Supply.class);
 
     private final Assessment all;
     private final Map<String, Integer> need = new LinkedHashMap<>();
@@ -118,7 +118,7 @@ public final class Supply {
         return all.yard().coming().stream()
                 .filter(c -> c.family().equals(all.sheet().id()))
                 .filter(c -> open().stream().anyMatch(w -> w.part().equals(c.part())))
-                .map(c -> SAY.say("shelf.coming", String.valueOf(c.count()), title(c.part()), c.supplier(), c.due()))
+                .map(c -> TEXT.get("shelf.coming", String.valueOf(c.count()), title(c.part()), c.supplier(), c.due()))
                 .toList();
     }
 
@@ -153,7 +153,7 @@ public final class Supply {
                 .map(w -> w.qty() - own.getOrDefault(w.part(), 0) + " × " + title(w.part()))
                 .collect(Collectors.joining(", "));
         String leg = all.visit().map(v -> v.called(v.sister())).orElse("");
-        return more.isEmpty() ? SAY.say("visit.order.none", leg) : SAY.say("visit.order", leg, more);
+        return more.isEmpty() ? TEXT.get("visit.order.none", leg) : TEXT.get("visit.order", leg, more);
     }
 
     /** Whether an order from here is for both legs. */

@@ -2,7 +2,7 @@ package mussel.core.job;
 
 import java.util.ArrayList;
 import java.util.List;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 import mussel.core.plan.Plan;
 import mussel.core.sheet.Construction;
 
@@ -11,7 +11,7 @@ import mussel.core.sheet.Construction;
  * to their torque. Each may be, and then it takes a word.
  */
 final class TagCheck {
-    private static final Sentences SAY = Sentences.beside(TagCheck.class);
+    private static final Messages TEXT = Messages.of(TagCheck.class);
 
     /** Groups of bolts named before the rest is only counted. */
     private static final int MOST_NAMED = 4;
@@ -25,15 +25,15 @@ final class TagCheck {
     /** Each of them, in a sentence. */
     List<String> untold() {
         List<String> untold = new ArrayList<>();
-        all.proof().failed().stream().findFirst().ifPresent(p -> untold.add(SAY.say("block.proof", p.says())));
+        all.proof().failed().stream().findFirst().ifPresent(p -> untold.add(TEXT.get("block.proof", p.says())));
         Countersign countersign = Countersign.of(all);
         if (countersign.waits()) {
             untold.add(countersign.says());
         }
-        StepAsk.fellIn(all).ifPresent(what -> untold.add(SAY.say("block.fell", what)));
+        StepAsk.fellIn(all).ifPresent(what -> untold.add(TEXT.get("block.fell", what)));
         String planned = new EngineSide(all).planned();
         if (!planned.isEmpty()) {
-            untold.add(SAY.say("block.beside", planned));
+            untold.add(TEXT.get("block.beside", planned));
         }
         List<Plan.PlannedStep> steps = all.plan().steps();
         boolean begun =
@@ -43,7 +43,7 @@ final class TagCheck {
         }
         List<ProofWork.Proof> unheld = all.proof().unheld();
         if (!unheld.isEmpty()) {
-            untold.add(SAY.say(
+            untold.add(TEXT.get(
                     all.sheet().construction().sealLayout() == Construction.SealLayout.BACK_TO_BACK
                             ? "block.unheld"
                             : "block.unheld.one",
@@ -51,7 +51,7 @@ final class TagCheck {
         }
         all.loose().stream()
                 .filter(l -> l.counted().isPresent() && l.counted().getAsDouble() < l.expected())
-                .forEach(l -> untold.add(SAY.say(
+                .forEach(l -> untold.add(TEXT.get(
                         "block.short",
                         all.supply().title(l.part()),
                         String.valueOf((int) l.counted().getAsDouble()),
@@ -61,7 +61,7 @@ final class TagCheck {
                 .map(s -> s.step().title())
                 .toList();
         if (!undone.isEmpty()) {
-            untold.add(SAY.say(
+            untold.add(TEXT.get(
                     undone.size() == 1 ? "block.step" : "block.steps",
                     String.valueOf(undone.size()),
                     String.join("; ", undone.stream().limit(2).toList())));
@@ -75,8 +75,8 @@ final class TagCheck {
             String first = String.join(", ", loose.stream().limit(MOST_NAMED).toList());
             untold.add(
                     loose.size() > MOST_NAMED
-                            ? SAY.say("block.bolts.more", first, String.valueOf(loose.size() - MOST_NAMED))
-                            : SAY.say("block.bolts", first));
+                            ? TEXT.get("block.bolts.more", first, String.valueOf(loose.size() - MOST_NAMED))
+                            : TEXT.get("block.bolts", first));
         }
         return untold;
     }

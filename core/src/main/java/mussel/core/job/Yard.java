@@ -12,13 +12,13 @@ import java.util.OptionalDouble;
 import java.util.TreeMap;
 import mussel.core.drain.DrainInput;
 import mussel.core.fill.FillInput;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Money;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problems;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.UnitSet;
 import mussel.core.measure.Wide;
 import mussel.core.measure.YardUnits;
@@ -89,7 +89,7 @@ public record Yard(
         @Given("its own numbers for the diagnosis tables") Optional<Overrides> tables,
         @Given("its own clocks") List<Clock> clocks)
         implements Checked {
-    private static final Sentences SAY = Sentences.beside(Yard.class);
+    private static final Messages TEXT = Messages.of(Yard.class);
 
     /** Keeps its own copies. */
     public Yard {
@@ -378,8 +378,8 @@ public record Yard(
         /** When its calibration was or is due, in a sentence. */
         public String says(LocalDate today) {
             return calibrated.equals("-")
-                    ? SAY.say("wrench.never", wrench.id())
-                    : SAY.say(
+                    ? TEXT.get("wrench.never", wrench.id())
+                    : TEXT.get(
                             overdue(today) ? "wrench.overdue" : "wrench.due",
                             wrench.id(),
                             LocalDate.parse(calibrated).plusMonths(everyMonths).toString());

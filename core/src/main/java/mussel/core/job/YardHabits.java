@@ -1,9 +1,9 @@
 package mussel.core.job;
 
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.measure.Given;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 
 /**
  * Which school a yard follows where the trade has several. None of them outranks the maker's manual.
@@ -21,31 +21,31 @@ public record YardHabits(
         @Given(value = "what it does about a trace of water", orElse = "as_it_costs") Traces traces,
         @Given(value = "how far one printed torque may be missed", orElse = "within_5_percent")
                 PrintedTorque printedTorque) {
-    private static final Sentences SAY = Sentences.beside(YardHabits.class);
+    private static final Messages TEXT = Messages.of(YardHabits.class);
 
     /** What each school costs and risks, as told before one is chosen. */
     public static String risks() {
-        return SAY.say("schools");
+        return TEXT.get("schools");
     }
 
     /** What goes with draining by this habit. */
     public String draining() {
-        return SAY.say("school.plugs." + NamedBy.file(plugs));
+        return TEXT.get("school.plugs." + NamedBy.file(plugs));
     }
 
     /** What goes with the plugs' washers by this habit. */
     public String refitting() {
-        return SAY.say("school.washers." + NamedBy.file(washers));
+        return TEXT.get("school.washers." + NamedBy.file(washers));
     }
 
     /** What goes with gaskets by this habit. */
     public String sealing() {
-        return SAY.say("school.sealer." + NamedBy.file(sealer));
+        return TEXT.get("school.sealer." + NamedBy.file(sealer));
     }
 
     /** What goes with a trace of water by this habit. */
     public String tracing() {
-        return SAY.say("school.traces." + NamedBy.file(traces));
+        return TEXT.get("school.traces." + NamedBy.file(traces));
     }
 
     /** What the yard's habit says of a leg that shows a trace of water and no more; empty of any other, or where it follows none. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakResult.StageSlope;
 import mussel.core.leak.LeakResult.Verdict;
 import mussel.core.measure.Display;
@@ -11,12 +12,11 @@ import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 
 /** The hold's result in sentences: the same ones on screen, on paper and in the headless answer. */
 public final class LeakWords {
-    private static final Sentences SAY = Sentences.beside(LeakWords.class);
+    private static final Messages TEXT = Messages.of(LeakWords.class);
     private static final double SURE = 1.96;
     /** A figure this near a whole step is that step. */
     private static final double SAME = 1e-6;
@@ -43,12 +43,12 @@ public final class LeakWords {
     public List<String> notes() {
         List<String> notes = new ArrayList<>();
         notes.add(head());
-        notes.add(SAY.say(in.mode() == LeakMode.PRESSURE ? "lips.pressure" : "lips.vacuum"));
-        worse().forEach(stage -> notes.add(SAY.say("worse", stage.title())));
+        notes.add(TEXT.get(in.mode() == LeakMode.PRESSURE ? "lips.pressure" : "lips.vacuum"));
+        worse().forEach(stage -> notes.add(TEXT.get("worse", stage.title())));
         if (out.kPerMin() < -SURE * out.kSe()) {
-            notes.add(SAY.say("drifts"));
+            notes.add(TEXT.get("drifts"));
         }
-        notes.add(SAY.say("release"));
+        notes.add(TEXT.get("release"));
         return List.copyOf(notes);
     }
 
@@ -71,9 +71,9 @@ public final class LeakWords {
         double moved = Math.max(0, out.manual().movedKpa());
         boolean early = out.manual().verdict() == LeakResult.Answer.EXCEEDED
                 && out.manual().minutes() < in.holdMin() - SAME;
-        return SAY.say(
+        return TEXT.get(
                 "manual." + NamedBy.file(out.manual().verdict()) + (early ? ".early" : ""),
-                moved < in.gaugeStepKpa() / 2 ? SAY.say("manual.still") : SAY.say("manual.moved", nearest(moved)),
+                moved < in.gaugeStepKpa() / 2 ? TEXT.get("manual.still") : TEXT.get("manual.moved", nearest(moved)),
                 Display.workTime(out.manual().minutes()),
                 pressure(in.allowedDropKpa()),
                 Display.significant(in.holdMin()));
@@ -82,9 +82,9 @@ public final class LeakWords {
     private String finer() {
         String minutes = Display.significant(in.holdMin());
         return switch (out.verdict()) {
-            case TIGHT -> SAY.say("head.tight", atMost(out.dropHighKpa()), minutes, pressure(in.allowedDropKpa()));
+            case TIGHT -> TEXT.get("head.tight", atMost(out.dropHighKpa()), minutes, pressure(in.allowedDropKpa()));
             case LEAKING ->
-                SAY.say(
+                TEXT.get(
                         fast() ? "head.fast" : "head.leaking",
                         nearest(out.dropKpa()),
                         minutes,
@@ -92,8 +92,8 @@ public final class LeakWords {
                         Display.rounded(out.leakStdMlMin(), (out.leakHigh() - out.leakLow()) / 4));
             case UNDECIDED ->
                 out.moreMinutes() >= LeakEngine.MOST_MINUTES
-                        ? SAY.say("head.never", range())
-                        : SAY.say("head.undecided", range(), Display.workTime(out.moreMinutes()));
+                        ? TEXT.get("head.never", range())
+                        : TEXT.get("head.undecided", range(), Display.workTime(out.moreMinutes()));
         };
     }
 
@@ -165,9 +165,9 @@ public final class LeakWords {
     /** Why the drop is what it is. */
     public Explanation why() {
         return new Explanation(
-                SAY.say("why.title"),
+                TEXT.get("why.title"),
                 nearest(out.dropKpa()),
-                SAY.say("why.formula"),
+                TEXT.get("why.formula"),
                 List.of(
                         line("start of the sheet", Kind.PRESSURE, in.startKpa(), "sheet"),
                         line("allowed drop", Kind.PRESSURE, in.allowedDropKpa(), "sheet"),
@@ -175,18 +175,18 @@ public final class LeakWords {
                         line("air space", Kind.VOLUME, in.volumeMl(), airOrigin),
                         line("barometer", Kind.PRESSURE, in.baroKpa(), "read"),
                         line("gauge step", Kind.PRESSURE, in.gaugeStepKpa(), "gauge"),
-                        new InputLine("readings used", Integer.toString(out.nUsed()), SAY.say("origin.read")),
+                        new InputLine("readings used", Integer.toString(out.nUsed()), TEXT.get("origin.read")),
                         new InputLine(
                                 "slope k",
                                 Display.significant(out.kPerMin()) + " ± " + Display.significant(out.kSe()) + " /min",
-                                SAY.say("origin.fit"))),
-                SAY.say("why.source"),
-                SAY.say("why.u", range()),
-                SAY.say("why.change"));
+                                TEXT.get("origin.fit"))),
+                TEXT.get("why.source"),
+                TEXT.get("why.u", range()),
+                TEXT.get("why.change"));
     }
 
     private InputLine line(String name, Kind kind, double value, String origin) {
-        return new InputLine(name, Display.exact(kind, value, units), SAY.say("origin." + origin));
+        return new InputLine(name, Display.exact(kind, value, units), TEXT.get("origin." + origin));
     }
 
     private String pressure(double kpa) {

@@ -2,6 +2,7 @@ package mussel.core.lives;
 
 import java.util.ArrayList;
 import java.util.List;
+import mussel.core.language.Messages;
 import mussel.core.lives.LivesResult.Bounded;
 import mussel.core.lives.LivesResult.Fit;
 import mussel.core.measure.Display;
@@ -9,12 +10,11 @@ import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Money;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 
 /** Lives in words. */
 public final class LivesWords {
-    private static final Sentences SAY = Sentences.beside(LivesWords.class);
+    private static final Messages TEXT = Messages.of(LivesWords.class);
     /** From here on the bounds carry a decision. */
     private static final int ENOUGH = 10;
 
@@ -33,19 +33,19 @@ public final class LivesWords {
     public List<String> notes() {
         List<String> notes = new ArrayList<>();
         if (out.fit().isEmpty()) {
-            notes.add(SAY.say("too_few", out.failures(), out.count(), hours(out.hours()), LivesEngine.LEAST_FAILURES));
+            notes.add(TEXT.get("too_few", out.failures(), out.count(), hours(out.hours()), LivesEngine.LEAST_FAILURES));
             return notes;
         }
         Fit fit = out.fit().get();
         out.interval()
-                .ifPresent(i -> notes.add(SAY.say(
+                .ifPresent(i -> notes.add(TEXT.get(
                         "interval", Display.percent(in.risk()), hours(i.value()), hours(i.low()), hours(i.high()))));
         notes.add(pattern(fit.shape()));
         if (out.failures() < ENOUGH) {
-            notes.add(SAY.say("wide", out.failures()));
+            notes.add(TEXT.get("wide", out.failures()));
         }
         out.calendar()
-                .ifPresent(c -> notes.add(SAY.say(
+                .ifPresent(c -> notes.add(TEXT.get(
                         "calendar",
                         Display.exact(Kind.MONTHS, in.calendarMonths().orElseThrow(), YardUnits.METRIC),
                         hours(c.hours()),
@@ -54,21 +54,21 @@ public final class LivesWords {
                         Display.percent(c.risk().high()))));
         if (!out.costs().isEmpty()) {
             notes.add(out.cheapest()
-                    .map(c -> SAY.say(
+                    .map(c -> TEXT.get(
                             "cheapest",
                             hours(c.hours()),
                             money.exact(c.costPerHour()),
                             Display.percent(c.failedBefore())))
-                    .orElseGet(() -> SAY.say("never")));
+                    .orElseGet(() -> TEXT.get("never")));
         }
         return notes;
     }
 
     private static String pattern(Bounded shape) {
-        String figure = SAY.say("bounds", number(shape.value()), number(shape.low()), number(shape.high()));
+        String figure = TEXT.get("bounds", number(shape.value()), number(shape.low()), number(shape.high()));
         return shape.low() > 1
-                ? SAY.say("wears", figure)
-                : shape.high() < 1 ? SAY.say("young", figure) : SAY.say("chance", figure);
+                ? TEXT.get("wears", figure)
+                : shape.high() < 1 ? TEXT.get("young", figure) : TEXT.get("chance", figure);
     }
 
     /** How the interval came about. */
@@ -76,21 +76,21 @@ public final class LivesWords {
         Bounded interval = out.interval().orElseThrow();
         Fit fit = out.fit().orElseThrow();
         return new Explanation(
-                SAY.say("why.title", Display.percent(in.risk())),
+                TEXT.get("why.title", Display.percent(in.risk())),
                 hours(interval.value()),
-                SAY.say("why.formula"),
+                TEXT.get("why.formula"),
                 List.of(
-                        new InputLine(SAY.say("why.lives"), out.count() + "", SAY.say("why.journal")),
-                        new InputLine(SAY.say("why.failures"), out.failures() + "", SAY.say("why.journal")),
-                        new InputLine(SAY.say("why.scale"), hours(fit.scale().value()), SAY.say("why.fit")),
-                        new InputLine(SAY.say("why.shape"), number(fit.shape().value()), SAY.say("why.fit"))),
-                SAY.say("why.source"),
-                SAY.say(
+                        new InputLine(TEXT.get("why.lives"), out.count() + "", TEXT.get("why.journal")),
+                        new InputLine(TEXT.get("why.failures"), out.failures() + "", TEXT.get("why.journal")),
+                        new InputLine(TEXT.get("why.scale"), hours(fit.scale().value()), TEXT.get("why.fit")),
+                        new InputLine(TEXT.get("why.shape"), number(fit.shape().value()), TEXT.get("why.fit"))),
+                TEXT.get("why.source"),
+                TEXT.get(
                         "why.uncertainty",
                         Display.percent(in.confidence()),
                         hours(interval.low()),
                         hours(interval.high())),
-                SAY.say("why.change"));
+                TEXT.get("why.change"));
     }
 
     private static String hours(double hours) {

@@ -4,10 +4,10 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 import mussel.core.sheet.Interval;
 
@@ -26,7 +26,7 @@ public record Due(String id, String what, OptionalDouble atHours, LocalDate on) 
     public static final List<String> ONCE =
             List.of(NamedBy.file(Interval.Counts.OIL_RECHECK), NamedBy.file(Interval.Counts.BREAK_IN));
 
-    private static final Sentences SAY = Sentences.beside(Due.class);
+    private static final Messages TEXT = Messages.of(Due.class);
     private static final int SOON_DAYS = 14;
     private static final double SOON_HOURS = 10;
 
@@ -84,7 +84,8 @@ public record Due(String id, String what, OptionalDouble atHours, LocalDate on) 
     /** Its limits in a sentence part. */
     public String limits() {
         return atHours.isPresent()
-                ? SAY.say("limits", Display.exact(Kind.RUNNING, atHours.getAsDouble(), YardUnits.METRIC), on.toString())
-                : SAY.say("limits.calendar", on.toString());
+                ? TEXT.get(
+                        "limits", Display.exact(Kind.RUNNING, atHours.getAsDouble(), YardUnits.METRIC), on.toString())
+                : TEXT.get("limits.calendar", on.toString());
     }
 }

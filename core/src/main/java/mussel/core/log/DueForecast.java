@@ -7,11 +7,11 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Kind;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 
 /**
@@ -35,7 +35,7 @@ public record DueForecast(
         Optional<UseRate> use,
         Optional<MeterReading> last,
         Due.Urgency urgency) {
-    private static final Sentences SAY = Sentences.beside(DueForecast.class);
+    private static final Messages TEXT = Messages.of(DueForecast.class);
 
     /** The forecast on a day, from every reading of the engine's meter; the last one counts, since a meter may have been replaced. */
     public static DueForecast of(Due due, List<MeterReading> readings, LocalDate today) {
@@ -86,9 +86,9 @@ public record DueForecast(
     /** In a sentence: what comes first and how sure that is. */
     public String says(LocalDate today) {
         long days = ChronoUnit.DAYS.between(today, by);
-        String when = days < 0 ? SAY.say("ago", -days) : days == 0 ? SAY.say("today") : SAY.say("ahead", days);
+        String when = days < 0 ? TEXT.get("ago", -days) : days == 0 ? TEXT.get("today") : TEXT.get("ahead", days);
         if (!byHours) {
-            return SAY.say(
+            return TEXT.get(
                     due.atHours().isEmpty() ? "calendar.only" : use.isEmpty() ? "calendar.alone" : "calendar.first",
                     due.on().toString(),
                     when);
@@ -96,13 +96,13 @@ public record DueForecast(
         double at = due.atHours().orElseThrow();
         MeterReading read = last.orElseThrow();
         if (read.hours() >= at) {
-            return SAY.say(
+            return TEXT.get(
                     "hours.passed",
                     Display.exact(Kind.RUNNING, at, YardUnits.METRIC),
                     Display.exact(Kind.RUNNING, read.hours(), YardUnits.METRIC),
                     read.on().toString());
         }
-        return SAY.say(
+        return TEXT.get(
                 "hours.first",
                 Display.exact(Kind.RUNNING, at, YardUnits.METRIC),
                 by.toString(),
@@ -114,26 +114,30 @@ public record DueForecast(
     /** How the day came about. */
     public Explanation explain(LocalDate today) {
         List<InputLine> inputs = new ArrayList<>();
-        inputs.add(new InputLine(SAY.say("why.day"), due.on().toString(), SAY.say("why.sheet")));
-        due.atHours().ifPresent(at -> inputs.add(new InputLine(SAY.say("why.at"), hours(at), SAY.say("why.sheet"))));
+        inputs.add(new InputLine(TEXT.get("why.day"), due.on().toString(), TEXT.get("why.sheet")));
+        due.atHours().ifPresent(at -> inputs.add(new InputLine(TEXT.get("why.at"), hours(at), TEXT.get("why.sheet"))));
         use.ifPresent(u -> {
             inputs.add(new InputLine(
-                    SAY.say("why.last"), hours(u.last().hours()), u.last().on().toString()));
+                    TEXT.get("why.last"), hours(u.last().hours()), u.last().on().toString()));
             inputs.add(new InputLine(
-                    SAY.say("why.rate"), hours(u.perDay() * 30.4), SAY.say("why.intervals", u.intervals(), u.days())));
+                    TEXT.get("why.rate"),
+                    hours(u.perDay() * 30.4),
+                    TEXT.get("why.intervals", u.intervals(), u.days())));
             UseRate.Hours now = u.on(today);
             inputs.add(new InputLine(
-                    SAY.say("why.now"), hours(now.hours()), SAY.say("why.band", hours(now.low()), hours(now.high()))));
+                    TEXT.get("why.now"),
+                    hours(now.hours()),
+                    TEXT.get("why.band", hours(now.low()), hours(now.high()))));
         });
         return new Explanation(
                 due.what(),
                 by.toString(),
-                SAY.say("why.formula"),
+                TEXT.get("why.formula"),
                 inputs,
-                SAY.say("why.source"),
-                use.map(u -> SAY.say(u.spread().isEmpty() ? "why.single" : "why.spread", earliest, latest))
-                        .orElse(SAY.say("why.none")),
-                SAY.say("why.change"));
+                TEXT.get("why.source"),
+                use.map(u -> TEXT.get(u.spread().isEmpty() ? "why.single" : "why.spread", earliest, latest))
+                        .orElse(TEXT.get("why.none")),
+                TEXT.get("why.change"));
     }
 
     private static String hours(double hours) {

@@ -4,8 +4,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
-import mussel.core.measure.Sentences;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.stat.regression.SimpleRegression;
 
@@ -19,7 +19,7 @@ import org.hipparchus.stat.regression.SimpleRegression;
  */
 public record Trend(
         Visit.Quantity quantity, List<Point> points, Optional<Double> slopePerYear, Optional<Double> slopeHalfWidth) {
-    private static final Sentences SAY = Sentences.beside(Trend.class);
+    private static final Messages TEXT = Messages.of(Trend.class);
     private static final double YEAR = 365.25;
 
     /** Keeps its own copy. */
@@ -69,15 +69,15 @@ public record Trend(
     public String says() {
         String last = quantity.figure(points.get(points.size() - 1).shown());
         if (slopePerYear.isEmpty()) {
-            return SAY.say("trend.few", last, points.size());
+            return TEXT.get("trend.few", last, points.size());
         }
         double slope = slopePerYear.get();
         double half = slopeHalfWidth.orElseThrow();
         String change = change(Math.abs(slope));
         if (Math.abs(slope) <= half) {
-            return SAY.say("trend.level", last, points.size());
+            return TEXT.get("trend.level", last, points.size());
         }
-        return SAY.say(
+        return TEXT.get(
                 slope > 0 ? "trend.rising" : "trend.falling",
                 last,
                 change,
@@ -86,6 +86,8 @@ public record Trend(
     }
 
     private String change(double value) {
-        return quantity.steps().isEmpty() ? quantity.figure(value) : SAY.say("trend.steps", Display.significant(value));
+        return quantity.steps().isEmpty()
+                ? quantity.figure(value)
+                : TEXT.get("trend.steps", Display.significant(value));
     }
 }

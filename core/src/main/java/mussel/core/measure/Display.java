@@ -3,10 +3,10 @@ package mussel.core.measure;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import mussel.core.language.Figures;
 
 /** Writes quantities for people: the yard's unit behind every figure, hard spaces in long ones, a point as decimal mark. */
 public final class Display {
-    private static final char HARD_SPACE = '\u00a0';
     private static final int SIGNIFICANT = 3;
     /** An uncertainty that begins below this keeps two digits. */
     private static final double TWO_DIGITS = 2.95;
@@ -22,11 +22,12 @@ public final class Display {
             return units.money().exact(value);
         }
         if (kind == Kind.DURATION && Math.abs(value) >= LONG_MINUTES) {
-            return withUnit(plain(BigDecimal.valueOf(value / 60).setScale(2, RoundingMode.HALF_EVEN)), "h");
+            return withUnit(Figures.plain(BigDecimal.valueOf(value / 60).setScale(2, RoundingMode.HALF_EVEN)), "h");
         }
         if (footPounds(kind, value, units)) {
             return withUnit(
-                    plain(BigDecimal.valueOf(TorqueUnit.LBF_FT.fromNm(value)).setScale(2, RoundingMode.HALF_EVEN)),
+                    Figures.plain(
+                            BigDecimal.valueOf(TorqueUnit.LBF_FT.fromNm(value)).setScale(2, RoundingMode.HALF_EVEN)),
                     TorqueUnit.LBF_FT.symbol());
         }
         return withUnit(bare(kind, value, units), units.symbol(kind));
@@ -43,7 +44,8 @@ public final class Display {
     public static String bare(Kind kind, double value, YardUnits units) {
         boolean canonical = units.symbol(kind).equals(kind.canonical());
         int decimals = canonical ? kind.decimals() : Math.max(kind.decimals(), 2) + (kind == Kind.LENGTH ? 1 : 0);
-        return plain(BigDecimal.valueOf(units.fromCanonical(kind, value)).setScale(decimals, RoundingMode.HALF_EVEN));
+        return Figures.plain(
+                BigDecimal.valueOf(units.fromCanonical(kind, value)).setScale(decimals, RoundingMode.HALF_EVEN));
     }
 
     /** A computed figure, rounded to three digits (more where the whole part is longer), with its unit. */
@@ -66,7 +68,7 @@ public final class Display {
             return "under 0.1 %";
         }
         int decimals = Math.abs(percent) < 9.95 && percent != Math.rint(percent) ? 1 : 0;
-        return plain(BigDecimal.valueOf(percent).setScale(decimals, RoundingMode.HALF_EVEN)) + " %";
+        return Figures.plain(BigDecimal.valueOf(percent).setScale(decimals, RoundingMode.HALF_EVEN)) + " %";
     }
 
     /** A share with its bounds, as sure as they are: "12 %, 8 to 16". */
@@ -77,7 +79,7 @@ public final class Display {
 
     private static String fine(double fraction, double u) {
         int decimals = Math.max(0, Math.min(1, u >= 1 ? 0 : 1));
-        return plain(BigDecimal.valueOf(fraction * 100).setScale(decimals, RoundingMode.HALF_EVEN));
+        return Figures.plain(BigDecimal.valueOf(fraction * 100).setScale(decimals, RoundingMode.HALF_EVEN));
     }
 
     /** A span of work, in steps of five minutes above an hour. */
@@ -104,7 +106,7 @@ public final class Display {
      * in short): 1286.4 with 110 is 1 290, with 340 is 1 300.
      */
     public static String rounded(double figure, double u) {
-        return !(u > 0) || !Double.isFinite(u) ? significant(figure) : plain(roundedTo(figure, u));
+        return !(u > 0) || !Double.isFinite(u) ? significant(figure) : Figures.plain(roundedTo(figure, u));
     }
 
     /** The same as a figure, with a positive finite uncertainty. */
@@ -118,7 +120,7 @@ public final class Display {
     public static String significant(double figure) {
         BigDecimal exact = BigDecimal.valueOf(figure);
         int whole = exact.precision() - exact.scale();
-        return plain(
+        return Figures.plain(
                 whole >= SIGNIFICANT
                         ? exact.setScale(0, RoundingMode.HALF_EVEN)
                         : exact.round(new MathContext(SIGNIFICANT, RoundingMode.HALF_EVEN)));
@@ -126,30 +128,5 @@ public final class Display {
 
     private static String withUnit(String figure, String symbol) {
         return symbol.isEmpty() ? figure : figure + " " + symbol;
-    }
-
-    /** A bare figure as it is, with hard spaces where it is long. */
-    static String figure(Number value) {
-        return plain(new BigDecimal(value.toString()));
-    }
-
-    /** The same with so many decimals. */
-    static String fixed(BigDecimal value, int decimals) {
-        return grouped(value.setScale(decimals, RoundingMode.HALF_EVEN).toPlainString());
-    }
-
-    private static String plain(BigDecimal value) {
-        BigDecimal stripped = value.signum() == 0 ? BigDecimal.ZERO : value.stripTrailingZeros();
-        return grouped(stripped.scale() < 0 ? stripped.setScale(0).toPlainString() : stripped.toPlainString());
-    }
-
-    private static String grouped(String text) {
-        int start = text.startsWith("-") ? 1 : 0;
-        int point = text.indexOf('.') < 0 ? text.length() : text.indexOf('.');
-        StringBuilder out = new StringBuilder(text);
-        for (int i = point - 3; i > start && point - start > 4; i -= 3) {
-            out.insert(i, HARD_SPACE);
-        }
-        return out.toString().replace('-', '−');
     }
 }

@@ -169,7 +169,7 @@ public record Money(String code, String written) {
 
     private String written(BigDecimal amount, int decimals) {
         if (!said()) {
-            return Display.fixed(amount, decimals);
+            return mussel.core.language.Figures.fixed(amount, decimals);
         }
         NumberFormat format = NumberFormat.getCurrencyInstance(locale());
         format.setCurrency(Currency.getInstance(code));

@@ -9,14 +9,14 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.measure.Money;
-import mussel.core.measure.Sentences;
 import mussel.core.parts.PartsResult.Alternative;
 import mussel.core.parts.PartsResult.Line;
 
 /** An order in sentences; above all what a kit leaves out. */
 public final class PartsWords {
-    private static final Sentences SAY = Sentences.beside(PartsWords.class);
+    private static final Messages TEXT = Messages.of(PartsWords.class);
 
     private final PartsInput in;
     private final PartsResult out;
@@ -43,7 +43,7 @@ public final class PartsWords {
         notes.addAll(leftOut());
         notes.addAll(shelfAndSpare());
         if (out.gap() > 0) {
-            notes.add(SAY.say("gap", String.format(Locale.ROOT, "%.1f", 100 * out.gap())));
+            notes.add(TEXT.get("gap", String.format(Locale.ROOT, "%.1f", 100 * out.gap())));
         }
         out.alternatives().stream()
                 .filter(a -> a.leadDays() != out.leadDays().orElse(0))
@@ -55,10 +55,10 @@ public final class PartsWords {
     public List<String> shelfAndSpare() {
         List<String> notes = new ArrayList<>();
         if (!out.fromShelf().isEmpty()) {
-            notes.add(SAY.say("shelf", list(out.fromShelf())));
+            notes.add(TEXT.get("shelf", list(out.fromShelf())));
         }
         if (!out.spare().isEmpty()) {
-            notes.add(SAY.say("spare", list(out.spare())));
+            notes.add(TEXT.get("spare", list(out.spare())));
         }
         return notes;
     }
@@ -66,13 +66,13 @@ public final class PartsWords {
     /** The order in one sentence, or why there is none. */
     public String summary() {
         if (!out.feasible()) {
-            return SAY.say(in.deadlineDays().isPresent() ? "missing.deadline" : "missing", list(out.missing()));
+            return TEXT.get(in.deadlineDays().isPresent() ? "missing.deadline" : "missing", list(out.missing()));
         }
         if (out.lines().isEmpty()) {
-            return SAY.say(in.need().isEmpty() ? "nothing" : "shelf.all");
+            return TEXT.get(in.need().isEmpty() ? "nothing" : "shelf.all");
         }
         long suppliers = out.lines().stream().map(Line::supplier).distinct().count();
-        String order = SAY.say(
+        String order = TEXT.get(
                 in.objective() == Objective.COST ? "order.cost" : "order.speed",
                 money.exact(out.total().orElse(0)),
                 out.lines().size(),
@@ -81,7 +81,7 @@ public final class PartsWords {
         return out.waiting() == 0
                 ? order
                 : order + " "
-                        + SAY.say(
+                        + TEXT.get(
                                 "waiting",
                                 money.exact(out.waiting()),
                                 money.exact(out.total().orElse(0) + out.waiting()));
@@ -100,7 +100,7 @@ public final class PartsWords {
                 List<Wanted> wanted = lacks.entrySet().stream()
                         .map(e -> new Wanted(e.getKey(), e.getValue()))
                         .toList();
-                sentences.add(SAY.say(taken ? "kit.taken" : "kit.offered", kit.sku(), list(wanted)));
+                sentences.add(TEXT.get(taken ? "kit.taken" : "kit.offered", kit.sku(), list(wanted)));
             }
         }
         return sentences;
@@ -128,7 +128,7 @@ public final class PartsWords {
 
     /** The other order beside this one. */
     public String other(Alternative other) {
-        return SAY.say(
+        return TEXT.get(
                 other.objective() == Objective.SPEED ? "other.speed" : "other.cost",
                 money.exact(other.total()),
                 days(other.leadDays()),

@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import mussel.core.language.Messages;
 import mussel.core.measure.DecimalMark;
-import mussel.core.measure.Sentences;
 
 /**
  * What a supplier's price list says of numbers that mean something here.
@@ -30,7 +30,7 @@ public record PriceList(
     /** The most a pack costs, in a currency whose unit is about a euro. */
     public static final double MOST = 1_000_000;
 
-    private static final Sentences SAY = Sentences.beside(PriceList.class);
+    private static final Messages TEXT = Messages.of(PriceList.class);
     private static final double DEARER = 1.25;
 
     /** Keeps its own copies. */
@@ -54,7 +54,7 @@ public record PriceList(
     public List<String> problems() {
         return lines.stream()
                 .filter(l -> !l.problem().isEmpty())
-                .map(l -> SAY.say(
+                .map(l -> TEXT.get(
                         "list.problem",
                         String.valueOf(l.line()),
                         l.number().isEmpty() ? "" : l.number() + ". ",
@@ -97,16 +97,16 @@ public record PriceList(
             } else if (price.price() > old.price()) {
                 dearer++;
                 if (price.price() > old.price() * DEARER) {
-                    much.add(SAY.say("list.much", price.number(), plain(price.price()), plain(old.price())));
+                    much.add(TEXT.get("list.much", price.number(), plain(price.price()), plain(old.price())));
                 }
             } else if (price.price() < old.price()) {
                 cheaper++;
             }
         }
         List<String> says = new ArrayList<>();
-        says.add(SAY.say("list.lines", read, prices.size()));
+        says.add(TEXT.get("list.lines", read, prices.size()));
         if (!prices.isEmpty()) {
-            says.add(SAY.say("list.changes", fresh, dearer, cheaper));
+            says.add(TEXT.get("list.changes", fresh, dearer, cheaper));
         }
         says.addAll(much);
         long gone = before.stream()
@@ -115,7 +115,7 @@ public record PriceList(
                         !prices.isEmpty() && p.supplier().equals(prices.get(0).supplier()))
                 .count();
         if (gone > 0) {
-            says.add(SAY.say("list.gone", gone));
+            says.add(TEXT.get("list.gone", gone));
         }
         return says;
     }

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
-import mussel.core.measure.Sentences;
 import mussel.core.plan.PlanResult.Marginal;
 import mussel.core.plan.PlanResult.TimedStep;
 import mussel.core.plan.PlanResult.Twin;
@@ -19,7 +19,7 @@ import mussel.core.sheet.Substitute;
 
 /** A plan in sentences. */
 public final class PlanWords {
-    private static final Sentences SAY = Sentences.beside(PlanWords.class);
+    private static final Messages TEXT = Messages.of(PlanWords.class);
     private static final double WORTH_SAYING = 0.2;
 
     private final PlanInput in;
@@ -37,14 +37,14 @@ public final class PlanWords {
     public List<String> notes() {
         List<String> notes = new ArrayList<>();
         notes.add(time());
-        out.goals().stream().filter(g -> !in.goals().contains(g)).forEach(g -> notes.add(SAY.say("policy", title(g))));
+        out.goals().stream().filter(g -> !in.goals().contains(g)).forEach(g -> notes.add(TEXT.get("policy", title(g))));
         seized().ifPresent(notes::add);
         out.steps().stream()
                 .filter(s -> s.cureMin() > 0)
                 .max(Comparator.comparingDouble(PlanResult.TimedStep::cureMin))
-                .ifPresent(s -> notes.add(SAY.say("cures", s.title(), Display.workTime(s.cureMin()))));
+                .ifPresent(s -> notes.add(TEXT.get("cures", s.title(), Display.workTime(s.cureMin()))));
         if (!in.haveTools().isEmpty() && !out.toolsMissing().isEmpty()) {
-            notes.add(SAY.say("tools", String.join(", ", out.toolsMissing())));
+            notes.add(TEXT.get("tools", String.join(", ", out.toolsMissing())));
         }
         out.substitutes().forEach(s -> notes.add(substitute(s)));
         out.marginal().stream()
@@ -54,15 +54,15 @@ public final class PlanWords {
                 .limit(5)
                 .forEach(m -> notes.add(marginal(m)));
         out.twin().ifPresent(t -> notes.add(twin(t)));
-        notes.add(SAY.say("outranks"));
+        notes.add(TEXT.get("outranks"));
         return List.copyOf(notes);
     }
 
     /** How long it takes, with its spread. */
     public String time() {
         return out.steps().isEmpty()
-                ? SAY.say("nothing")
-                : SAY.say(
+                ? TEXT.get("nothing")
+                : TEXT.get(
                         "time",
                         Display.workTime(out.minutes().mean()),
                         Display.workTime(out.minutes().p50()),
@@ -76,7 +76,7 @@ public final class PlanWords {
                 .max(Comparator.comparingDouble(TimedStep::seizedProbability))
                 .flatMap(s -> sheet.step(s.id())
                         .flatMap(Step::seizes)
-                        .map(z -> SAY.say(
+                        .map(z -> TEXT.get(
                                 "seized",
                                 z.what(),
                                 String.valueOf(Math.round(100 * s.seizedProbability())),
@@ -85,19 +85,19 @@ public final class PlanWords {
 
     /** What may have seized in salt, before anyone knows. */
     public static String maySeize(Seizure seizure) {
-        return SAY.say("may.seize", seizure.what(), Display.workTime(seizure.extraMin()));
+        return TEXT.get("may.seize", seizure.what(), Display.workTime(seizure.extraMin()));
     }
 
     /** What stands in for a tool. */
     public static String substitute(Substitute substitute) {
         return Step.says(substitute.caution())
-                ? SAY.say("substitute.mind", substitute.tool(), substitute.with(), substitute.caution())
-                : SAY.say("substitute", substitute.tool(), substitute.with());
+                ? TEXT.get("substitute.mind", substitute.tool(), substitute.with(), substitute.caution())
+                : TEXT.get("substitute", substitute.tool(), substitute.with());
     }
 
     /** One goal more, while it is open and later. */
     public String marginal(Marginal marginal) {
-        return SAY.say(
+        return TEXT.get(
                 "marginal",
                 title(marginal.goal()),
                 Display.workTime(marginal.extraMinutes()),
@@ -106,7 +106,7 @@ public final class PlanWords {
 
     /** Doing both legs at once. */
     public static String twin(Twin twin) {
-        return SAY.say(
+        return TEXT.get(
                 "twin",
                 Display.workTime(twin.togetherMinutes()),
                 Display.workTime(twin.apartMinutes()),
@@ -116,9 +116,9 @@ public final class PlanWords {
     /** Why it takes so long. */
     public Explanation whyTime() {
         return new Explanation(
-                SAY.say("why.title"),
+                TEXT.get("why.title"),
                 Display.workTime(out.minutes().mean()),
-                SAY.say("why.formula"),
+                TEXT.get("why.formula"),
                 List.of(
                         new InputLine("steps", String.valueOf(out.steps().size()), "family sheet"),
                         new InputLine("years in salt", Math.round(in.saltYears() * 10) / 10.0 + " a", "intake"),
@@ -130,9 +130,9 @@ public final class PlanWords {
                                 "in nine of ten at most",
                                 Display.workTime(out.minutes().p90()),
                                 "20,000 draws")),
-                SAY.say("why.source"),
-                SAY.say("why.u"),
-                SAY.say("why.change"));
+                TEXT.get("why.source"),
+                TEXT.get("why.u"),
+                TEXT.get("why.change"));
     }
 
     private String title(String goal) {

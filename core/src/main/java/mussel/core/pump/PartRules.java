@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 import mussel.core.pump.PumpInput.Crack;
 import mussel.core.pump.PumpInput.Extent;
 import mussel.core.pump.PumpInput.HousingState;
@@ -22,7 +22,7 @@ import mussel.core.sheet.PumpPolicy;
 
 /** The rules by which a pump's parts are kept or renewed: each that fires is told with what it saw and its limit. */
 final class PartRules {
-    private static final Sentences SAY = Sentences.beside(PartRules.class);
+    private static final Messages TEXT = Messages.of(PartRules.class);
     /** The most the end faces may have lost: what a bench goes by, since sheets do not say. */
     private static final double FACE_WEAR_MM = 0.2;
 
@@ -186,11 +186,11 @@ final class PartRules {
                 OptionalDouble.of(value),
                 OptionalDouble.of(limit),
                 unit,
-                SAY.say("rule." + rule, figure(value, unit), figure(limit, unit)));
+                TEXT.get("rule." + rule, figure(value, unit), figure(limit, unit)));
     }
 
     private static Rule plain(String rule, PartVerdict asks) {
-        return new Rule(rule, asks, OptionalDouble.empty(), OptionalDouble.empty(), "", SAY.say("rule." + rule));
+        return new Rule(rule, asks, OptionalDouble.empty(), OptionalDouble.empty(), "", TEXT.get("rule." + rule));
     }
 
     private static String figure(double value, String unit) {

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
-import mussel.core.measure.Sentences;
 import mussel.core.pump.PumpInput.Extent;
 import mussel.core.pump.PumpInput.Where;
 import mussel.core.pump.PumpResult.Judged;
@@ -17,7 +17,7 @@ import mussel.core.sheet.PumpPolicy;
 
 /** The pump's result in sentences. */
 public final class PumpWords {
-    private static final Sentences SAY = Sentences.beside(PumpWords.class);
+    private static final Messages TEXT = Messages.of(PumpWords.class);
 
     private final PumpInput in;
     private final PumpResult out;
@@ -39,23 +39,23 @@ public final class PumpWords {
         notes.add(extent(in.extent()));
         out.flows().forEach(f -> notes.add(flow(f)));
         if (in.limits().isEmpty()) {
-            notes.add(SAY.say("limits.assumed"));
+            notes.add(TEXT.get("limits.assumed"));
         }
         if (!out.expected().isEmpty()) {
-            notes.add(SAY.say("estimate"));
+            notes.add(TEXT.get("estimate"));
         }
-        notes.add(SAY.say("outranks"));
+        notes.add(TEXT.get("outranks"));
         return List.copyOf(notes);
     }
 
     /** That a lost piece must be found, and where such pieces lodge. */
     public static String missingPiece() {
-        return SAY.say("missing");
+        return TEXT.get("missing");
     }
 
     /** What oil under the impeller says, and that water at the shaft's bushing says nothing. */
     public static String underTheImpeller() {
-        return SAY.say("under");
+        return TEXT.get("under");
     }
 
     /** A part's verdict with its reasons. */
@@ -64,37 +64,37 @@ public final class PumpWords {
                 .filter(r -> r.asks() == part.verdict())
                 .map(PumpResult.Rule::says)
                 .reduce((a, b) -> a + " " + b)
-                .orElse(SAY.say("no.rule"));
-        return SAY.say("verdict", title(part.part()), title(part.verdict()), reasons);
+                .orElse(TEXT.get("no.rule"));
+        return TEXT.get("verdict", title(part.part()), title(part.verdict()), reasons);
     }
 
     /** A part's name. */
     public static String title(String part) {
-        return SAY.say("part." + part);
+        return TEXT.get("part." + part);
     }
 
     /** A verdict in words. */
     public static String title(PartVerdict verdict) {
-        return SAY.say("verdict." + verdict.name().toLowerCase(Locale.ROOT));
+        return TEXT.get("verdict." + verdict.name().toLowerCase(Locale.ROOT));
     }
 
     /** What a policy of renewal costs and risks. */
     public static String policy(PumpPolicy policy) {
-        return SAY.say("policy." + policy.name().toLowerCase(Locale.ROOT));
+        return TEXT.get("policy." + policy.name().toLowerCase(Locale.ROOT));
     }
 
     /** What an extent of renewal costs and risks. */
     public static String extent(Extent extent) {
-        return SAY.say("extent." + extent.name().toLowerCase(Locale.ROOT));
+        return TEXT.get("extent." + extent.name().toLowerCase(Locale.ROOT));
     }
 
     /** A measured telltale against what it should give. */
     public String flow(MeasuredFlow flow) {
-        String where = SAY.say(flow.where() == Where.TANK ? "where.tank" : "where.cups");
+        String where = TEXT.get(flow.where() == Where.TANK ? "where.tank" : "where.cups");
         if (flow.ratio().isEmpty()) {
-            return SAY.say("flow.bare", number(flow.measuredLMin()), number(flow.rpm()), where);
+            return TEXT.get("flow.bare", number(flow.measuredLMin()), number(flow.rpm()), where);
         }
-        String sentence = SAY.say(
+        String sentence = TEXT.get(
                 "flow",
                 number(flow.measuredLMin()),
                 number(flow.rpm()),
@@ -104,16 +104,16 @@ public final class PumpWords {
                 percent(flow.low()),
                 percent(flow.high()));
         boolean weakOnCups = flow.where() == Where.CUPS && flow.ofNew().orElse(1) < PumpEngine.FULL;
-        return weakOnCups ? sentence + " " + SAY.say("cups") : sentence;
+        return weakOnCups ? sentence + " " + TEXT.get("cups") : sentence;
     }
 
     /** Why so much flow is expected. */
     public Explanation whyFlow() {
         PumpGeometry pump = in.geometry().orElseThrow();
         return new Explanation(
-                SAY.say("why.title"),
+                TEXT.get("why.title"),
                 number(pump.displacementMl()) + " ml a turn",
-                SAY.say("why.formula"),
+                TEXT.get("why.formula"),
                 List.of(
                         new InputLine("bore", pump.boreMm() + " mm", "family sheet"),
                         new InputLine("width", pump.widthMm() + " mm", "family sheet"),
@@ -125,9 +125,9 @@ public final class PumpWords {
                                 "clearance a side",
                                 String.format(Locale.ROOT, "%.2f mm", out.clearanceMm()),
                                 "grooves and warp")),
-                SAY.say("why.source"),
-                SAY.say("why.u"),
-                SAY.say("why.change"));
+                TEXT.get("why.source"),
+                TEXT.get("why.u"),
+                TEXT.get("why.change"));
     }
 
     private static String number(double value) {

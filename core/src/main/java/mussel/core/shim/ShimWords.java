@@ -4,27 +4,28 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
-import mussel.core.measure.Sentences;
 import org.hipparchus.util.ArithmeticUtils;
 
 /** Shims in sentences. */
 public final class ShimWords {
-    private static final Sentences SAY = Sentences.beside(ShimWords.class);
+    private static final Messages TEXT = Messages.of(ShimWords.class);
 
     private ShimWords() {}
 
     /** What to do with a pinion's shim. */
     public static List<String> pinion(PinionInput in, PinionResult out) {
         List<String> notes = new ArrayList<>();
-        notes.add(SAY.say(
+        notes.add(TEXT.get(
                 out.shimMm() <= 0 ? "pinion.impossible" : "pinion", shim(out.shimMm(), List.of()), mm(out.heightMm())));
-        notes.add(SAY.say(out.spreadOk() ? "spread.ok" : "heights.spread", mm(out.spreadMm()), mm(in.spreadLimitMm())));
+        notes.add(
+                TEXT.get(out.spreadOk() ? "spread.ok" : "heights.spread", mm(out.spreadMm()), mm(in.spreadLimitMm())));
         if (in.marks().isEmpty()) {
-            notes.add(SAY.say("no.marks"));
+            notes.add(TEXT.get("no.marks"));
         }
-        notes.add(SAY.say("order"));
+        notes.add(TEXT.get("order"));
         return List.copyOf(notes);
     }
 
@@ -32,42 +33,42 @@ public final class ShimWords {
     public static List<String> lash(LashInput in, LashResult out) {
         List<String> notes = new ArrayList<>();
         if (out.advice() == LashResult.Advice.READ_AGAIN) {
-            notes.add(SAY.say("lash.none"));
+            notes.add(TEXT.get("lash.none"));
             return List.copyOf(notes);
         }
-        notes.add(SAY.say(
+        notes.add(TEXT.get(
                 out.inWindow() ? "lash.in" : "lash.out",
                 mm(out.lashMm()),
                 mm(in.windowMm().get(0)),
                 mm(in.windowMm().get(1))));
-        notes.add(SAY.say(out.spreadOk() ? "spread.ok" : "lash.spread", mm(out.spreadMm()), mm(in.spreadLimitMm())));
+        notes.add(TEXT.get(out.spreadOk() ? "spread.ok" : "lash.spread", mm(out.spreadMm()), mm(in.spreadLimitMm())));
         if (out.nearBound()) {
-            notes.add(SAY.say("lash.near"));
+            notes.add(TEXT.get("lash.near"));
         }
         if (out.advice() == LashResult.Advice.LEAVE) {
-            notes.add(SAY.say("lash.leave"));
+            notes.add(TEXT.get("lash.leave"));
             return List.copyOf(notes);
         }
         double shim = out.shimMm().orElseThrow();
         double change = out.changeMm().orElseThrow();
         if (shim <= 0) {
-            notes.add(SAY.say("shim.impossible", shim(shim, in.drawer())));
+            notes.add(TEXT.get("shim.impossible", shim(shim, in.drawer())));
         } else {
-            notes.add(SAY.say(
+            notes.add(TEXT.get(
                     "shim",
                     shim(shim, in.drawer()),
                     shim(Math.abs(change), in.drawer()),
-                    SAY.say(change < 0 ? "thinner" : "thicker")));
+                    TEXT.get(change < 0 ? "thinner" : "thicker")));
         }
         out.stack().ifPresent(stack -> {
             notes.add(stack(stack));
-            notes.add(SAY.say(
+            notes.add(TEXT.get(
                     "chance",
                     String.valueOf(Math.round(100 * out.pInWindow().orElse(0))),
                     mm(out.predictedLashMm().orElse(0))));
         });
         if (out.pInWindow().orElse(1) < 0.8) {
-            notes.add(SAY.say("raise"));
+            notes.add(TEXT.get("raise"));
         }
         return List.copyOf(notes);
     }
@@ -84,21 +85,21 @@ public final class ShimWords {
         lines.add(new InputLine(
                 "mean of " + in.heightsMm().size() + " heights", mm(out.heightMm()), "read at the bench"));
         return new Explanation(
-                SAY.say("why.pinion.title"),
+                TEXT.get("why.pinion.title"),
                 shim(out.shimMm(), List.of()),
-                SAY.say("why.pinion.formula"),
+                TEXT.get("why.pinion.formula"),
                 lines,
-                SAY.say("why.pinion.source"),
-                SAY.say("why.pinion.u", mm(out.spreadMm())),
-                SAY.say("why.pinion.change"));
+                TEXT.get("why.pinion.source"),
+                TEXT.get("why.pinion.u", mm(out.spreadMm())),
+                TEXT.get("why.pinion.change"));
     }
 
     /** Why a gear's shim is what it is. */
     public static Explanation whyLash(LashInput in, LashResult out) {
         return new Explanation(
-                SAY.say("why.lash.title"),
-                out.shimMm().isPresent() ? shim(out.shimMm().getAsDouble(), in.drawer()) : SAY.say("lash.none"),
-                SAY.say("why.lash.formula"),
+                TEXT.get("why.lash.title"),
+                out.shimMm().isPresent() ? shim(out.shimMm().getAsDouble(), in.drawer()) : TEXT.get("lash.none"),
+                TEXT.get("why.lash.formula"),
                 List.of(
                         new InputLine(
                                 "mean of " + in.readingsMm().size() + " readings, at the pitch circle",
@@ -118,19 +119,19 @@ public final class ShimWords {
                                 String.format(Locale.ROOT, "%.3f", out.factor()),
                                 in.factor().isPresent() ? "family sheet" : "from teeth and angles of the sheet"),
                         new InputLine("shims that were in", mm(in.presentShimMm()), "read at the bench")),
-                SAY.say("why.lash.source"),
-                SAY.say("why.lash.u", mm(in.uIndicatorMm()), mm(in.uShimMm())),
-                SAY.say("why.lash.change"));
+                TEXT.get("why.lash.source"),
+                TEXT.get("why.lash.u", mm(in.uIndicatorMm()), mm(in.uShimMm())),
+                TEXT.get("why.lash.change"));
     }
 
     /** A stack and how far it is off. */
     public static String stack(StackResult out) {
         if (out.pieces().isEmpty()) {
-            return SAY.say(out.feasible() ? "stack.none" : "stack.nothing", mm(out.errorMm()));
+            return TEXT.get(out.feasible() ? "stack.none" : "stack.nothing", mm(out.errorMm()));
         }
         String pieces =
                 out.pieces().stream().map(p -> p.count() + " × " + mm(p.mm())).collect(Collectors.joining(" + "));
-        return SAY.say(out.feasible() ? "stack" : "stack.off", pieces, mm(out.thicknessMm()), mm(out.errorMm()));
+        return TEXT.get(out.feasible() ? "stack" : "stack.off", pieces, mm(out.thicknessMm()), mm(out.errorMm()));
     }
 
     /** A thickness to the step of the drawer: what no stack of it can be is not said. Hundredths where there is no drawer. */

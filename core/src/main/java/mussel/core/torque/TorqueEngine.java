@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
-import mussel.core.measure.Sentences;
 import mussel.core.torque.TorqueInput.Aim;
 import mussel.core.torque.TorqueInput.Wrench;
 import mussel.core.torque.TorqueResult.Choice;
@@ -29,7 +29,7 @@ public final class TorqueEngine {
 
     private static final double SLIP = 12;
     private static final double ROUNDING = 1e-9;
-    private static final Sentences SAY = Sentences.beside(TorqueEngine.class);
+    private static final Messages TEXT = Messages.of(TorqueEngine.class);
 
     private final TorqueInput in;
     private final double lowNm;
@@ -66,7 +66,8 @@ public final class TorqueEngine {
         List<Refused> refused = new ArrayList<>();
         for (Wrench wrench : in.wrenches()) {
             if (best.isEmpty() || !best.get().wrench().equals(wrench.id())) {
-                refused.add(new Refused(wrench.id(), unitAsked ? SAY.say("unit.first") : why(wrench, qualified, best)));
+                refused.add(
+                        new Refused(wrench.id(), unitAsked ? TEXT.get("unit.first") : why(wrench, qualified, best)));
             }
         }
         OptionalDouble share = clamp.isPresent() && in.strength().isPresent()
@@ -167,25 +168,25 @@ public final class TorqueEngine {
             double band = own.get().band();
             double least = best.orElseThrow().band();
             return band <= least + ROUNDING
-                    ? SAY.say(
+                    ? TEXT.get(
                             "coarser",
                             figure(wrench.unit().toNm(wrench.step())),
                             figure(stepNm(best.get().wrench())))
-                    : SAY.say("wider", figure(band), figure(least));
+                    : TEXT.get("wider", figure(band), figure(least));
         }
         double perDial = wrench.unit().toNm(1) * in.gain(wrench);
         double dial = (lowNm + highNm) / 2 / perDial;
         String unit = wrench.unit().symbol();
         if (dial > wrench.max()) {
-            return SAY.say("too.high", figure(dial), unit, figure(wrench.max()));
+            return TEXT.get("too.high", figure(dial), unit, figure(wrench.max()));
         }
         if (dial < wrench.min()) {
-            return SAY.say("too.low", figure(dial), unit, figure(wrench.min()));
+            return TEXT.get("too.low", figure(dial), unit, figure(wrench.min()));
         }
         if (dial < LEAST_SHARE * wrench.max()) {
-            return SAY.say("bottom", figure(dial), unit, figure(wrench.max()));
+            return TEXT.get("bottom", figure(dial), unit, figure(wrench.max()));
         }
-        return SAY.say("coarse", figure(miss(wrench)));
+        return TEXT.get("coarse", figure(miss(wrench)));
     }
 
     private Optional<TorqueResult.Nearest> nearest() {
@@ -227,24 +228,24 @@ public final class TorqueEngine {
         List<String> warnings = new ArrayList<>();
         if (in.oneFigure()) {
             warnings.add(
-                    SAY.say("one.figure", figure(in.oneFigureShare() * 100), figure(in.lowNm()), figure(in.highNm())));
+                    TEXT.get("one.figure", figure(in.oneFigureShare() * 100), figure(in.lowNm()), figure(in.highNm())));
         }
         if (unitAsked && share.isEmpty()) {
-            warnings.add(SAY.say("unit.any"));
+            warnings.add(TEXT.get("unit.any"));
         }
         if (share.isPresent()) {
             double s = share.getAsDouble();
             String percent = String.valueOf(Math.round(100 * s));
             if (s > MOST_PROOF) {
                 boolean slip = s / SLIP >= LEAST_PROOF && s / SLIP <= MOST_PROOF;
-                warnings.add(SAY.say(unitAsked ? "unit.own" : "proof.over", percent)
-                        + (slip ? " " + SAY.say("slip.over") : ""));
+                warnings.add(TEXT.get(unitAsked ? "unit.own" : "proof.over", percent)
+                        + (slip ? " " + TEXT.get("slip.over") : ""));
             } else if (s < LEAST_PROOF) {
                 boolean slip = s * SLIP >= LEAST_PROOF && s * SLIP <= MOST_PROOF;
-                warnings.add(SAY.say("proof.under", percent) + (slip ? " " + SAY.say("slip.under") : ""));
+                warnings.add(TEXT.get("proof.under", percent) + (slip ? " " + TEXT.get("slip.under") : ""));
             }
         }
-        nearest.ifPresent(n -> warnings.add(SAY.say(
+        nearest.ifPresent(n -> warnings.add(TEXT.get(
                 "none",
                 n.choice().wrench(),
                 Display.significant(n.choice().setting()),

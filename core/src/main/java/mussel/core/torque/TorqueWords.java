@@ -3,14 +3,14 @@ package mussel.core.torque;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
-import mussel.core.measure.Sentences;
 
 /** A torque in sentences. */
 public final class TorqueWords {
-    private static final Sentences SAY = Sentences.beside(TorqueWords.class);
+    private static final Messages TEXT = Messages.of(TorqueWords.class);
 
     private TorqueWords() {}
 
@@ -19,7 +19,7 @@ public final class TorqueWords {
         List<String> notes = new ArrayList<>();
         out.choice()
                 .ifPresentOrElse(
-                        c -> notes.add(SAY.say(
+                        c -> notes.add(TEXT.get(
                                 "take",
                                 c.wrench(),
                                 number(c.setting()),
@@ -27,11 +27,11 @@ public final class TorqueWords {
                                 Display.significant(c.deliveredNm()),
                                 Display.significant(c.lowNm()),
                                 Display.significant(c.highNm()))),
-                        () -> notes.add(SAY.say(in.wrenches().isEmpty() ? "no.wrenches" : "no.wrench")));
-        in.adapter().ifPresent(a -> notes.add(SAY.say("adapter")));
-        in.prevailingNm().ifPresent(p -> notes.add(SAY.say("prevailing", Display.significant(p))));
+                        () -> notes.add(TEXT.get(in.wrenches().isEmpty() ? "no.wrenches" : "no.wrench")));
+        in.adapter().ifPresent(a -> notes.add(TEXT.get("adapter")));
+        in.prevailingNm().ifPresent(p -> notes.add(TEXT.get("prevailing", Display.significant(p))));
         notes.addAll(out.warnings());
-        notes.add(SAY.say("snug"));
+        notes.add(TEXT.get("snug"));
         return List.copyOf(notes);
     }
 
@@ -67,15 +67,15 @@ public final class TorqueWords {
                 .map(c -> number(c.setting()) + " " + c.unit().symbol())
                 .orElse(Display.significant(out.target().nm()) + " N·m wanted");
         return new Explanation(
-                SAY.say("why.title"),
+                TEXT.get("why.title"),
                 figure,
-                SAY.say("why.formula"),
+                TEXT.get("why.formula"),
                 lines,
-                SAY.say("why.source"),
+                TEXT.get("why.source"),
                 out.choice()
-                        .map(c -> SAY.say("why.u", Display.significant(c.lowNm()), Display.significant(c.highNm())))
-                        .orElse(SAY.say("why.u.none")),
-                SAY.say("why.change"));
+                        .map(c -> TEXT.get("why.u", Display.significant(c.lowNm()), Display.significant(c.highNm())))
+                        .orElse(TEXT.get("why.u.none")),
+                TEXT.get("why.change"));
     }
 
     private static String number(double setting) {

@@ -5,12 +5,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Money;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 import mussel.core.verdict.VerdictResult.CauseBelief;
 import mussel.core.verdict.VerdictResult.Check;
@@ -19,7 +19,7 @@ import mussel.core.verdict.VerdictResult.Together;
 
 /** The verdict in sentences: the same ones on screen, on paper and in the headless answer. */
 public final class VerdictWords {
-    private static final Sentences SAY = Sentences.beside(VerdictWords.class);
+    private static final Messages TEXT = Messages.of(VerdictWords.class);
     private static final double LIKELY = 0.5;
     private static final double NOT_RULED_OUT = 0.15;
     private static final double WORTH_SAYING = 0.03;
@@ -52,7 +52,7 @@ public final class VerdictWords {
     /** Which costs were weighed: those given, or where some are missing the tables' own. */
     public static String costs(VerdictInput in) {
         boolean stages = !in.stageHours().isEmpty();
-        return SAY.say(
+        return TEXT.get(
                 in.goals().isEmpty() && !stages ? "costs.tables" : "costs.given",
                 in.goals().size());
     }
@@ -69,11 +69,11 @@ public final class VerdictWords {
                 .limit(2)
                 .toList();
         if (likely.isEmpty()) {
-            return open.isEmpty() ? SAY.say("head.nothing") : SAY.say("head.unsure", named(open));
+            return open.isEmpty() ? TEXT.get("head.nothing") : TEXT.get("head.unsure", named(open));
         }
         return open.isEmpty()
-                ? SAY.say("head.likely", named(likely.stream().limit(2).toList()))
-                : SAY.say("head.likely_open", named(likely.stream().limit(2).toList()), titles(open));
+                ? TEXT.get("head.likely", named(likely.stream().limit(2).toList()))
+                : TEXT.get("head.likely_open", named(likely.stream().limit(2).toList()), titles(open));
     }
 
     /** Whether anything seen speaks for a goal; without that its probability is only its prior. */
@@ -141,7 +141,7 @@ public final class VerdictWords {
             CauseBelief more = oil.get().probability() > water.get().probability() ? oil.get() : water.get();
             CauseBelief less = more == oil.get() ? water.get() : oil.get();
             if (more.probability() > LIKELY && more.probability() > 2 * less.probability()) {
-                return Optional.of(SAY.say(
+                return Optional.of(TEXT.get(
                         "lip",
                         knowledge.cause(more.id()).map(c -> c.title(context)).orElse(more.id()),
                         Display.percent(more.probability()),
@@ -154,7 +154,7 @@ public final class VerdictWords {
     /** That the findings contradict each other, and which carries most of it. */
     public Optional<String> contradiction() {
         return out.surprisedBy()
-                .map(f -> SAY.say(
+                .map(f -> TEXT.get(
                         "contradict",
                         Display.significant(out.surpriseBits()),
                         knowledge.finding(f).map(Finding::title).orElse(f)));
@@ -163,9 +163,9 @@ public final class VerdictWords {
     /** The next look worth making, or that none is. */
     public String next() {
         if (out.checks().isEmpty()) {
-            return SAY.say("next.all");
+            return TEXT.get("next.all");
         }
-        return advised().map(this::next).orElseGet(() -> SAY.say("next.none"));
+        return advised().map(this::next).orElseGet(() -> TEXT.get("next.none"));
     }
 
     /**
@@ -191,7 +191,7 @@ public final class VerdictWords {
     }
 
     private String next(Together together) {
-        return SAY.say(
+        return TEXT.get(
                 together.findings().size() > 1 ? "next.together" : "next.look",
                 titles(together),
                 knowledge.access(together.access()).map(Access::title).orElse(together.access()),
@@ -204,7 +204,7 @@ public final class VerdictWords {
         List<String> moved = new ArrayList<>();
         out.decisions().forEach(now -> before.decision(now.goal()).ifPresent(was -> {
             if (Math.abs(now.probability() - was.probability()) >= WORTH_SAYING) {
-                moved.add(SAY.say(
+                moved.add(TEXT.get(
                         "moved",
                         title(now.goal()),
                         Display.percent(was.probability()),
@@ -218,7 +218,7 @@ public final class VerdictWords {
     public Explanation why(CauseBelief belief) {
         Cause cause = knowledge.cause(belief.id()).orElseThrow();
         List<InputLine> lines = new ArrayList<>();
-        lines.add(new InputLine(SAY.say("why.prior"), Display.percent(belief.prior()), cause.why()));
+        lines.add(new InputLine(TEXT.get("why.prior"), Display.percent(belief.prior()), cause.why()));
         belief.evidence().stream()
                 .filter(e -> Math.abs(e.bits()) >= 0.01)
                 .sorted(Comparator.comparingDouble((VerdictResult.Evidence e) -> -Math.abs(e.bits())))
@@ -229,10 +229,10 @@ public final class VerdictWords {
         return new Explanation(
                 cause.title(context),
                 Display.percent(belief.probability()),
-                SAY.say("why.formula"),
+                TEXT.get("why.formula"),
                 lines,
-                SAY.say("why.source", out.knowledgeVersion()),
-                SAY.say("why.u"),
+                TEXT.get("why.source", out.knowledgeVersion()),
+                TEXT.get("why.u"),
                 next());
     }
 
@@ -242,7 +242,7 @@ public final class VerdictWords {
                 .filter(s -> s.cause().equals(cause))
                 .map(Finding.Share::why)
                 .findFirst()
-                .orElseGet(() -> SAY.say("why.elsewhere"));
+                .orElseGet(() -> TEXT.get("why.elsewhere"));
     }
 
     /** Bits with their sign. */
@@ -254,24 +254,24 @@ public final class VerdictWords {
     public Explanation why(Decision decision) {
         return new Explanation(
                 title(decision.goal()),
-                SAY.say(decision.act() ? "decision.do" : "decision.leave"),
-                SAY.say("why.decision.formula"),
+                TEXT.get(decision.act() ? "decision.do" : "decision.leave"),
+                TEXT.get("why.decision.formula"),
                 List.of(
                         new InputLine(
-                                SAY.say("why.decision.p"),
+                                TEXT.get("why.decision.p"),
                                 Display.percent(decision.probability()),
-                                SAY.say("why.origin.tables")),
+                                TEXT.get("why.origin.tables")),
                         new InputLine(
-                                SAY.say("why.decision.do"),
+                                TEXT.get("why.decision.do"),
                                 money.sum(decision.expectedCostDo()),
-                                SAY.say("why.origin.costs")),
+                                TEXT.get("why.origin.costs")),
                         new InputLine(
-                                SAY.say("why.decision.leave"),
+                                TEXT.get("why.decision.leave"),
                                 money.sum(decision.expectedCostLeave()),
-                                SAY.say("why.origin.costs"))),
-                SAY.say("why.source", out.knowledgeVersion()),
-                SAY.say("why.u"),
-                SAY.say("why.decision.change"));
+                                TEXT.get("why.origin.costs"))),
+                TEXT.get("why.source", out.knowledgeVersion()),
+                TEXT.get("why.u"),
+                TEXT.get("why.decision.change"));
     }
 
     /** Why a look is worth what it is. */
@@ -279,20 +279,21 @@ public final class VerdictWords {
         return new Explanation(
                 knowledge.finding(check.finding()).map(Finding::title).orElse(check.finding()),
                 money.sum(check.value()),
-                SAY.say("why.check.formula"),
+                TEXT.get("why.check.formula"),
                 List.of(
                         new InputLine(
-                                SAY.say("why.check.saves"), money.sum(check.saves()), SAY.say("why.origin.tables")),
+                                TEXT.get("why.check.saves"), money.sum(check.saves()), TEXT.get("why.origin.tables")),
                         new InputLine(
-                                SAY.say("why.check.minutes"),
+                                TEXT.get("why.check.minutes"),
                                 Display.exact(Kind.DURATION, check.minutes(), YardUnits.METRIC),
                                 knowledge
                                         .access(check.access())
                                         .map(Access::title)
                                         .orElse("")),
-                        new InputLine(SAY.say("why.check.gain"), bits(check.gainBits()), SAY.say("why.origin.tables"))),
-                SAY.say("why.source", out.knowledgeVersion()),
-                SAY.say("why.u"),
-                SAY.say("why.check.change"));
+                        new InputLine(
+                                TEXT.get("why.check.gain"), bits(check.gainBits()), TEXT.get("why.origin.tables"))),
+                TEXT.get("why.source", out.knowledgeVersion()),
+                TEXT.get("why.u"),
+                TEXT.get("why.check.change"));
     }
 }

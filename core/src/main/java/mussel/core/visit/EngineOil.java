@@ -7,9 +7,9 @@ import java.util.stream.Collectors;
 import mussel.core.fill.FillEngine;
 import mussel.core.fill.FillInput;
 import mussel.core.fill.FillResult;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.YardUnits;
 
 /**
@@ -23,7 +23,7 @@ import mussel.core.measure.YardUnits;
  */
 public record EngineOil(
         OptionalDouble takesMl, OptionalDouble filterMl, OptionalDouble wentInMl, List<FillInput.Bottle> bottles) {
-    private static final Sentences SAY = Sentences.beside(EngineOil.class);
+    private static final Messages TEXT = Messages.of(EngineOil.class);
     private static final double HELD_BACK = 0.5;
     /** What a dipstick does not tell: a twentieth. */
     private static final double NEAR = 0.05;
@@ -62,19 +62,19 @@ public record EngineOil(
     /** What to pour, in sentences. */
     public List<String> says(YardUnits units) {
         if (allMl().isEmpty()) {
-            return List.of(SAY.say("engine_oil.unknown"));
+            return List.of(TEXT.get("engine_oil.unknown"));
         }
         String all = Display.exact(Kind.VOLUME, allMl().getAsDouble(), units);
         String pour = filterMl.orElse(0) > 0
-                ? SAY.say(
+                ? TEXT.get(
                         "engine_oil.pour", Display.exact(Kind.VOLUME, firstMl().getAsDouble(), units), all)
-                : SAY.say("engine_oil.bare", all);
+                : TEXT.get("engine_oil.bare", all);
         String buy = use().map(u -> u.use().stream()
                         .filter(b -> b.buy() > 0)
                         .map(b -> b.buy() + " × " + b.name())
                         .collect(Collectors.joining(" + ")))
-                .map(b -> b.isEmpty() ? SAY.say("engine_oil.owned") : SAY.say("engine_oil.buy", b))
-                .orElseGet(() -> SAY.say("engine_oil.none"));
+                .map(b -> b.isEmpty() ? TEXT.get("engine_oil.owned") : TEXT.get("engine_oil.buy", b))
+                .orElseGet(() -> TEXT.get("engine_oil.none"));
         return wentInMl.isPresent() ? List.of(pour, buy, check(units)) : List.of(pour, buy);
     }
 
@@ -89,9 +89,9 @@ public record EngineOil(
         double over = wentInMl.getAsDouble() - allMl().getAsDouble();
         String in = Display.exact(Kind.VOLUME, wentInMl.getAsDouble(), units);
         if (!off()) {
-            return SAY.say("engine_oil.right", in);
+            return TEXT.get("engine_oil.right", in);
         }
-        return SAY.say(
+        return TEXT.get(
                 over > 0 ? "engine_oil.over" : "engine_oil.under",
                 in,
                 Display.estimate(Kind.VOLUME, Math.abs(over), units));

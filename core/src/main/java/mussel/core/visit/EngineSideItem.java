@@ -2,8 +2,8 @@ package mussel.core.visit;
 
 import java.util.Arrays;
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
-import mussel.core.measure.Sentences;
 
 /**
  * What is done beside the leg in the same visit, each with a clock of its own. Hours and months are what manuals of engines of this kind commonly ask for; the
@@ -25,7 +25,7 @@ public enum EngineSideItem {
     /** The battery. */
     BATTERY(200, 12);
 
-    private static final Sentences SAY = Sentences.beside(EngineSideItem.class);
+    private static final Messages TEXT = Messages.of(EngineSideItem.class);
 
     private final double hours;
     private final int months;
@@ -57,21 +57,21 @@ public enum EngineSideItem {
 
     /** What it is called. */
     public String title() {
-        return SAY.say(id());
+        return TEXT.get(id());
     }
 
     /** How it is done, in a sentence or two, with the schools there are. */
     public String how() {
-        return SAY.say(id() + ".how");
+        return TEXT.get(id() + ".how");
     }
 
     /** What could hurt; empty where nothing more than usual could. */
     public String caution() {
-        return SAY.say(id() + ".caution");
+        return TEXT.get(id() + ".caution");
     }
 
     /** What waiting with it risks. */
     public String risk() {
-        return SAY.say(id() + ".risk");
+        return TEXT.get(id() + ".risk");
     }
 }

@@ -6,7 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
-import mussel.core.measure.Sentences;
+import mussel.core.language.Messages;
 
 /**
  * What plugs tell: a cylinder unlike its sisters is a finding; all alike of a wrong colour is one of the whole engine.
@@ -14,7 +14,7 @@ import mussel.core.measure.Sentences;
  * @param colours by cylinder: brown, black, pale or wet
  */
 public record Plugs(Map<Integer, String> colours) {
-    private static final Sentences SAY = Sentences.beside(Plugs.class);
+    private static final Messages TEXT = Messages.of(Plugs.class);
     private static final String RIGHT = "brown";
 
     /** Keeps its own copy, in the cylinders' order. */
@@ -55,13 +55,13 @@ public record Plugs(Map<Integer, String> colours) {
         List<Integer> odd = odd();
         if (odd.isEmpty() && colours.size() > 1) {
             String colour = colours.values().iterator().next();
-            return List.of(SAY.say("plugs.all", colour, SAY.say("plugs." + colour)));
+            return List.of(TEXT.get("plugs.all", colour, TEXT.get("plugs." + colour)));
         }
         List<String> says = new ArrayList<>();
         String usual = usual().orElse(RIGHT);
         for (int cylinder : odd) {
             String colour = colours.get(cylinder);
-            says.add(SAY.say("plugs.odd", String.valueOf(cylinder), colour, usual, SAY.say("plugs." + colour)));
+            says.add(TEXT.get("plugs.odd", String.valueOf(cylinder), colour, usual, TEXT.get("plugs." + colour)));
         }
         return says;
     }

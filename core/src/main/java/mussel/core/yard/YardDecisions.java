@@ -22,10 +22,10 @@ import mussel.core.job.JournalException;
 import mussel.core.job.PumpHabit;
 import mussel.core.job.Settings;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
-import mussel.core.measure.Sentences;
 import mussel.core.measure.UnitSet;
 import mussel.core.pump.PumpInput;
 import mussel.core.sheet.PumpPolicy;
@@ -41,7 +41,7 @@ public final class YardDecisions {
     /** Lines of one table that are told before the rest is only counted. */
     private static final int MOST_LINES = 12;
 
-    private static final Sentences SAY = Sentences.beside(YardDecisions.class);
+    private static final Messages TEXT = Messages.of(YardDecisions.class);
     private static final String NAME = "yard_name";
     private static final String PUMP_POLICY = "pump_policy";
     private static final String PUMP_MONTHS = "pump_calendar_months";
@@ -327,13 +327,13 @@ public final class YardDecisions {
         String[] names = made.key().split(":", 3);
         String now = said(made.value());
         if (made.key().equals(Settings.LOGO)) {
-            return SAY.say(made.value().isEmpty() ? "logo.gone" : "logo");
+            return TEXT.get(made.value().isEmpty() ? "logo.gone" : "logo");
         }
         return names.length == 3
-                ? SAY.say("shelf", names[2].replace('_', ' '), names[1], now, said(was))
+                ? TEXT.get("shelf", names[2].replace('_', ' '), names[1], now, said(was))
                 : names.length == 2
-                        ? SAY.say("away", names[1], now, said(was))
-                        : SAY.say("habit", made.key().replaceAll("[_-]", " "), now, said(was));
+                        ? TEXT.get("away", names[1], now, said(was))
+                        : TEXT.get("habit", made.key().replaceAll("[_-]", " "), now, said(was));
     }
 
     /** What differs between two yards, a line each, in the words of the tables. */
@@ -361,7 +361,7 @@ public final class YardDecisions {
         List<String> only = in.stream().filter(l -> !others.contains(l)).toList();
         only.stream().limit(MOST_LINES).forEach(l -> lines.add(title + ": " + l));
         if (only.size() > MOST_LINES) {
-            lines.add(SAY.say("more", title, only.size() - MOST_LINES));
+            lines.add(TEXT.get("more", title, only.size() - MOST_LINES));
         }
     }
 

@@ -2,6 +2,7 @@ package mussel.core.measure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import mussel.core.language.Messages;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -78,10 +79,10 @@ class DisplayTest {
 
     @Test
     void countsInSentencesHaveTheThousandsMarkOfAllOtherFigures() {
-        Sentences say = Sentences.beside(mussel.core.job.FactWords.class);
-        assertThat(say.say("fact.delivered", 12345, "T60-0601")).isEqualTo("the delivery of 12\u00a0345 × T60-0601");
+        Messages words = Messages.of(mussel.core.job.FactWords.class);
+        assertThat(words.get("fact.delivered", 12345, "T60-0601")).isEqualTo("the delivery of 12\u00a0345 × T60-0601");
         assertThat(Display.exact(Kind.COUNT, 12345, YardUnits.METRIC)).isEqualTo("12\u00a0345");
-        assertThat(say.say("fact.held", 12345)).isEqualTo("12\u00a0345 readings of a test");
-        assertThat(say.say("fact.held", 1)).isEqualTo("one reading of a test");
+        assertThat(words.get("fact.held", 12345)).isEqualTo("12\u00a0345 readings of a test");
+        assertThat(words.get("fact.held", 1)).isEqualTo("one reading of a test");
     }
 }
