@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.sheet.SpecSheet;
 import mussel.exchange.calc.Calc;
 import mussel.exchange.calc.Engine;
@@ -28,6 +29,8 @@ import picocli.CommandLine.Parameters;
         mixinStandardHelpOptions = true,
         description = "Runs one engine: a JSON object in, a JSON object out.")
 final class CalcCommand implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(CalcCommand.class);
+
     @Parameters(
             index = "0",
             paramLabel = "ENGINE",
@@ -67,12 +70,12 @@ final class CalcCommand implements Callable<Integer> {
                         : Engine.named(engine).orElse(null));
         if (found == null) {
             String all = Engine.all().stream().map(Engine::name).collect(Collectors.joining(", "));
-            err.println(": there is no engine " + engine + "; there are " + all);
+            err.println(TEXT.get("calc_command.there_is_no_engine_there_are", engine, all));
             return Calc.REFUSED;
         }
         Optional<String> refused = file == null ? Optional.empty() : InFile.refused(file, Long.MAX_VALUE);
         if (refused.isPresent()) {
-            err.println(": the file " + Plain.text(file.toString()) + " " + refused.get());
+            err.println(TEXT.get("calc_command.the_file", Plain.text(file.toString()), refused.get()));
             return Calc.REFUSED;
         }
         try (PrintStream out =

@@ -6,12 +6,15 @@ import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 import mussel.core.book.LogStore;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 
 /**
  * Follows the chains of the whole log beside the work, once after each start, and tells what does not fit. It rests longer than it works, so that
  * it takes less than half of one core however large the log is.
  */
 final class ChainWatch {
+    private static final Messages TEXT = Messages.of(ChainWatch.class);
+
     private static final double REST = 1.5;
     private static final long FIRST_NANOS = TimeUnit.SECONDS.toNanos(2);
 
@@ -36,9 +39,10 @@ final class ChainWatch {
             worked = System.nanoTime();
             List<String> troubles = log.checkChains(this::rest);
             if (!troubles.isEmpty() && !stopped) {
-                tell.accept("The logbook was changed by another hand, or its disk is failing. " + troubles.get(0)
-                        + (troubles.size() > 1 ? " And " + (troubles.size() - 1) + " more:" : "")
-                        + " mussel check tells everything, and backups from before are beside the logbook.");
+                tell.accept(TEXT.get(
+                        "chain_watch.the_logbook_was_changed_by_another",
+                        troubles.get(0),
+                        (troubles.size() > 1 ? TEXT.get("chain_watch.and_more", (troubles.size() - 1)) : "")));
             }
         } catch (JournalException e) {
             if (!stopped) {

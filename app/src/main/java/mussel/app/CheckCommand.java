@@ -4,6 +4,7 @@ import java.io.PrintWriter;
 import java.util.concurrent.Callable;
 import mussel.core.book.LogStore.LogCheck;
 import mussel.core.book.OpenLog;
+import mussel.core.language.Messages;
 import mussel.work.shop.Workshop;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -17,6 +18,8 @@ import picocli.CommandLine.Spec;
         description =
                 "Checks the whole logbook: the file, the chain of every job, every entry, every picture, and what is derived from them. Changes nothing unless told to.")
 final class CheckCommand implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(CheckCommand.class);
+
     @ParentCommand
     private Main main;
 
@@ -40,21 +43,26 @@ final class CheckCommand implements Callable<Integer> {
             try {
                 shop.book().owe(shop.journal().numbers());
                 shop.fileEverything();
-                out.println("What is derived from the entries was made anew.");
+                out.println(TEXT.get("check_command.what_is_derived_from_the_entries"));
             } finally {
                 shop.journal().close();
             }
         }
         LogCheck found = main.store().check(log -> Yards.over(log, main.store()).fileEverything());
         found.troubles().forEach(out::println);
-        out.println(found.jobs() + " jobs, " + found.entries() + " entries, " + found.pictures() + " pictures: "
-                + (found.troubles().isEmpty() ? "sound." : found.troubles().size() + " troubles."));
+        out.println(TEXT.get(
+                "check_command.jobs_entries_pictures",
+                found.jobs(),
+                found.entries(),
+                found.pictures(),
+                (found.troubles().isEmpty()
+                        ? "sound."
+                        : TEXT.get("check_command.troubles", found.troubles().size()))));
         if (!found.chained().isEmpty()) {
             out.println(found.chained());
         }
         if (found.stale() > 0) {
-            out.println(found.stale()
-                    + " jobs have gone on since the bench was last shown; the next start brings it up to date.");
+            out.println(TEXT.get("check_command.jobs_have_gone_on_since_the", found.stale()));
         }
         return found.troubles().isEmpty() ? 0 : 2;
     }

@@ -4,10 +4,13 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Locale;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 
 /** Where the yard's data lives: the user's data folder as his system has it. */
 final class DataFolder {
+    private static final Messages TEXT = Messages.of(DataFolder.class);
+
     private static final String LOGBOOK = "yard.mussel";
     private static final String DEMO = "demo.mussel";
 
@@ -32,8 +35,7 @@ final class DataFolder {
             return data;
         } catch (IOException e) {
             throw new JournalException(
-                    "The data folder " + folder.resolve("mussel") + " cannot be made: " + Durable.why(e)
-                            + ". Set XDG_DATA_HOME to a folder that may be written.",
+                    TEXT.get("data_folder.the_data_folder_cannot_be_made", folder.resolve("mussel"), Durable.why(e)),
                     e);
         }
     }

@@ -8,6 +8,7 @@ import java.util.concurrent.Callable;
 import mussel.app.demo.DemoPractice;
 import mussel.app.demo.DemoYard;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.store.DemoLog;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -18,6 +19,8 @@ import picocli.CommandLine.ParentCommand;
         mixinStandardHelpOptions = true,
         description = "Opens the window on a throwaway copy of the demo yard.")
 final class DemoCommand implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(DemoCommand.class);
+
     @ParentCommand
     private Main main;
 
@@ -43,9 +46,7 @@ final class DemoCommand implements Callable<Integer> {
     static void seed(Path file, boolean fresh) {
         if (Files.exists(file, LinkOption.NOFOLLOW_LINKS)) {
             if (!DemoLog.is(file)) {
-                throw new JournalException(
-                        file
-                                + " is no demo data, and nothing of it was touched. Demo data goes into a file of its own: leave out --log, or name one that is not there.");
+                throw new JournalException(TEXT.get("demo_command.is_no_demo_data_and_nothing", file));
             }
             if (!fresh) {
                 return;

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Json;
@@ -19,6 +20,8 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         description = "The family sheets the product ships or the yard has added; or checks sheets.")
 final class FamiliesCommand implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(FamiliesCommand.class);
+
     @Option(names = "--json", description = "the whole sheets as JSON")
     private boolean json;
 
@@ -77,9 +80,9 @@ final class FamiliesCommand implements Callable<Integer> {
             Read<List<SpecSheet>> read = OwnFiles.read(file, SheetFiles::families);
             read.problems().forEach(p -> spec.commandLine().getErr().println(SheetFolder.line(file, p)));
             refused += read.problems().isEmpty() ? 0 : 1;
-            read.value()
-                    .orElse(List.of())
-                    .forEach(s -> spec.commandLine().getOut().println(file + ": " + s.title() + " is sound"));
+            read.value().orElse(List.of()).forEach(s -> spec.commandLine()
+                    .getOut()
+                    .println(TEXT.get("families_command.is_sound", file, s.title())));
         }
         return refused == 0 ? 0 : 2;
     }

@@ -6,6 +6,7 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import mussel.core.language.Messages;
 import mussel.core.verdict.Context;
 import mussel.core.verdict.Knowledge;
 import mussel.exchange.record.Json;
@@ -21,6 +22,8 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         description = "The diagnosis tables, whole, as the engine uses them.")
 final class KnowledgeCommand implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(KnowledgeCommand.class);
+
     @Option(names = "--json", description = "as JSON")
     private boolean json;
 
@@ -66,7 +69,7 @@ final class KnowledgeCommand implements Callable<Integer> {
     }
 
     private static void print(Knowledge tables, Context context, PrintWriter out) {
-        out.println("Diagnosis tables " + tables.knowledgeVersion());
+        out.println(TEXT.get("knowledge_command.diagnosis_tables", tables.knowledgeVersion()));
         tables.causes()
                 .forEach(c -> out.printf(
                         java.util.Locale.ROOT, "%-22s %5.1f %%  %s%n", c.id(), 100 * c.prior(context), c.why()));

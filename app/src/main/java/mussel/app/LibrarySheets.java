@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.library.CompactSheet;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
@@ -38,6 +39,8 @@ import mussel.work.shop.SheetLibrary;
 
 /** Sheets over the library that ships, kept as compact sheets. */
 final class LibrarySheets implements SheetLibrary {
+    private static final Messages TEXT = Messages.of(LibrarySheets.class);
+
     private final UnaryOperator<String> yards;
 
     /** Sheets of a yard that keeps texts of its own by family; an empty text where it keeps none. */
@@ -57,7 +60,7 @@ final class LibrarySheets implements SheetLibrary {
     /** A compact sheet with what it shares. */
     private JsonNode whole(JsonNode sheet) {
         Read<JsonNode> whole = Shared.whole(sheet, this::base);
-        return whole.value().orElseThrow(() -> refused("that was kept", whole));
+        return whole.value().orElseThrow(() -> refused(TEXT.get("library_sheets.that_was_kept"), whole));
     }
 
     @Override
@@ -101,7 +104,8 @@ final class LibrarySheets implements SheetLibrary {
     @Override
     public List<String> changes(String before, String after) {
         return before.isEmpty()
-                ? List.of("Begun as “" + tree(after).path("title").asText() + "”.")
+                ? List.of(TEXT.get(
+                        "library_sheets.begun_as", tree(after).path("title").asText()))
                 : SheetChanges.between(tree(before), tree(after), Library.shipped());
     }
 
@@ -110,7 +114,7 @@ final class LibrarySheets implements SheetLibrary {
         JsonNode sheet = Compact.without(tree(now), tree(before), tree(after));
         Read<SpecSheet> full = expanded(sheet);
         if (full.value().isEmpty()) {
-            throw refused("without that change", full);
+            throw refused(TEXT.get("library_sheets.without_that_change"), full);
         }
         return sheet.toString();
     }
@@ -118,7 +122,7 @@ final class LibrarySheets implements SheetLibrary {
     private static JsonNode tree(String text) {
         return Yaml.tree((text.isEmpty() ? "{}" : text).getBytes(StandardCharsets.UTF_8))
                 .value()
-                .orElseThrow(() -> new JournalException("The sheet that was kept cannot be read."));
+                .orElseThrow(() -> new JournalException(TEXT.get("library_sheets.the_sheet_that_was_kept_cannot")));
     }
 
     @Override
@@ -150,8 +154,7 @@ final class LibrarySheets implements SheetLibrary {
 
     private static JsonNode own(String family, Optional<String> kept) {
         return compact(family, kept)
-                .orElseThrow(
-                        () -> new JournalException("belongs into the file of this family's sheet in the data folder"));
+                .orElseThrow(() -> new JournalException(TEXT.get("library_sheets.belongs_into_the_file_of_this")));
     }
 
     @Override
@@ -159,7 +162,7 @@ final class LibrarySheets implements SheetLibrary {
         ObjectNode sheet = own(family, kept).deepCopy();
         answer.ifPresentOrElse(a -> sheet.withObject("/features").put(feature, a), () -> sheet.withObject("/features")
                 .remove(feature));
-        return sound(sheet, "with that answer");
+        return sound(sheet, TEXT.get("library_sheets.with_that_answer"));
     }
 
     @Override
@@ -229,7 +232,7 @@ final class LibrarySheets implements SheetLibrary {
     public String numbered(String family, Optional<String> kept, Map<String, String> numbers) {
         ObjectNode sheet = own(family, kept).deepCopy();
         numbers.forEach((part, number) -> sheet.withObject("/numbers").put(part, number));
-        return sound(sheet, "with those numbers");
+        return sound(sheet, TEXT.get("library_sheets.with_those_numbers"));
     }
 
     @Override
@@ -240,7 +243,9 @@ final class LibrarySheets implements SheetLibrary {
             Optional<String> title,
             Optional<String> detail,
             Optional<Step.Minutes> minutes) {
-        return sound(Compact.stepped(own(family, kept), step, title, detail, minutes), "with that step");
+        return sound(
+                Compact.stepped(own(family, kept), step, title, detail, minutes),
+                TEXT.get("library_sheets.with_that_step"));
     }
 
     @Override
@@ -264,7 +269,7 @@ final class LibrarySheets implements SheetLibrary {
         }
         ObjectNode told = own(sheet.id(), kept).deepCopy();
         told.set("kits", Json.mapper().valueToTree(kits.value().get()));
-        return sound(told, "with those kits");
+        return sound(told, TEXT.get("library_sheets.with_those_kits"));
     }
 
     private String sound(ObjectNode sheet, String with) {
@@ -278,11 +283,13 @@ final class LibrarySheets implements SheetLibrary {
     @Override
     public SpecSheet full(String kept) {
         Read<SpecSheet> read = SheetFiles.family(kept.getBytes(StandardCharsets.UTF_8), this::base);
-        return read.value().orElseThrow(() -> refused("that was kept", read));
+        return read.value().orElseThrow(() -> refused(TEXT.get("library_sheets.that_was_kept"), read));
     }
 
     private static JournalException refused(String what, Read<?> read) {
-        return new JournalException("The sheet " + what + " "
-                + read.problems().stream().map(Object::toString).collect(Collectors.joining("; ")) + ".");
+        return new JournalException(TEXT.get(
+                "library_sheets.the_sheet",
+                what,
+                read.problems().stream().map(Object::toString).collect(Collectors.joining("; "))));
     }
 }

@@ -11,10 +11,13 @@ import java.util.logging.Handler;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import java.util.logging.SimpleFormatter;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 
 /** Logging into a rotating file in the data folder; nothing of it on the screen. */
 public final class Logging {
+    private static final Messages TEXT = Messages.of(Logging.class);
+
     private static final int FILE_BYTES = 1024 * 1024;
     private static final int FILES = 5;
 
@@ -72,7 +75,9 @@ public final class Logging {
             toFileIn(DataFolder.path());
         }
         Logger.getLogger("mussel").log(Level.SEVERE, when, e);
-        return "Something went wrong in Mussel itself. Nothing that was entered before is lost. "
-                + keptIn.map(file -> "The details are in " + file + ".").orElse("The details could not be kept.");
+        return TEXT.get(
+                "logging.something_went_wrong_in_mussel_itself",
+                keptIn.map(file -> TEXT.get("logging.the_details_are_in", file))
+                        .orElse(TEXT.get("logging.the_details_could_not_be_kept")));
     }
 }

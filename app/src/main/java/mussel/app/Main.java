@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import javafx.application.Application;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.Scratch;
 import mussel.store.FileStore;
@@ -55,6 +56,8 @@ import picocli.CommandLine.ScopeType;
             ShotsCommand.class
         })
 public final class Main implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(Main.class);
+
     /** Something was refused; the reason was told. */
     static final int REFUSED = 2;
     /** Something went wrong that nobody foresaw. */
@@ -91,7 +94,7 @@ public final class Main implements Callable<Integer> {
         try {
             return Path.of(typed);
         } catch (InvalidPathException e) {
-            Terminal.on(Logging.ERR).println("There can be no file of that name on this machine: " + typed + ".");
+            Terminal.on(Logging.ERR).println(TEXT.get("main.there_can_be_no_file_of", typed));
             System.exit(REFUSED);
             throw e;
         }
@@ -105,10 +108,10 @@ public final class Main implements Callable<Integer> {
             return REFUSED;
         }
         if (e instanceof UncheckedIOException io) {
-            err.println("A file could not be read or written: " + Durable.why(io.getCause()) + ".");
+            err.println(TEXT.get("main.a_file_could_not_be_read", Durable.why(io.getCause())));
             return REFUSED;
         }
-        err.println(Logging.keep("In a command", e));
+        err.println(Logging.keep(TEXT.get("main.in_a_command"), e));
         return FAILED;
     }
 
@@ -134,8 +137,7 @@ public final class Main implements Callable<Integer> {
             try {
                 return Path.of(typed);
             } catch (InvalidPathException e) {
-                throw new CommandLine.TypeConversionException(
-                        "there can be no file of that name on this machine; its locale may not be UTF-8");
+                throw new CommandLine.TypeConversionException(TEXT.get("main.there_can_be_no_file_of_2"));
             }
         });
         return command.setExecutionExceptionHandler((e, line, parsed) -> {
@@ -144,14 +146,14 @@ public final class Main implements Callable<Integer> {
                 return REFUSED;
             }
             if (e instanceof UncheckedIOException io) {
-                line.getErr().println("A file could not be read or written: " + Durable.why(io.getCause()) + ".");
+                line.getErr().println(TEXT.get("main.a_file_could_not_be_read", Durable.why(io.getCause())));
                 return REFUSED;
             }
             if (e instanceof IOException io) {
-                line.getErr().println("A file could not be read or written: " + Durable.why(io) + ".");
+                line.getErr().println(TEXT.get("main.a_file_could_not_be_read", Durable.why(io)));
                 return REFUSED;
             }
-            line.getErr().println(Logging.keep("In a command", e));
+            line.getErr().println(Logging.keep(TEXT.get("main.in_a_command"), e));
             return FAILED;
         });
     }
@@ -192,7 +194,9 @@ public final class Main implements Callable<Integer> {
             Application.launch(MusselApp.class);
             return MusselApp.exitCode();
         } catch (RuntimeException | LinkageError e) {
-            Terminal.on(Logging.ERR).println("The window could not be shown. " + Logging.keep("At the start", e));
+            Terminal.on(Logging.ERR)
+                    .println(TEXT.get(
+                            "main.the_window_could_not_be_shown", Logging.keep(TEXT.get("main.at_the_start"), e)));
             return FAILED;
         }
     }

@@ -21,6 +21,7 @@ import mussel.core.book.OpenLog;
 import mussel.core.job.BenchLine;
 import mussel.core.job.JournalException;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.desktop.shell.Look;
 import mussel.desktop.shell.MusselWindow;
 import mussel.desktop.shell.Refusal;
@@ -32,6 +33,8 @@ import mussel.work.shop.Workshop.Catalogue;
 
 /** The window. What it shows is loaded while the window system starts. */
 public final class MusselApp extends Application {
+    private static final Messages TEXT = Messages.of(MusselApp.class);
+
     private static final double WIDTH = 1280;
     private static final double HEIGHT = 800;
     private static final double LEAST_WIDTH = 1000;
@@ -82,7 +85,7 @@ public final class MusselApp extends Application {
 
     /** What nobody foresaw reaches the user as a sentence; the window stays, and what was entered before is kept. */
     private void unforeseen(Thread thread, Throwable e) {
-        String sentence = Logging.keep("In " + thread.getName(), e);
+        String sentence = Logging.keep(TEXT.get("mussel_app.in", thread.getName()), e);
         Platform.runLater(() -> {
             if (window != null) {
                 window.tell(sentence);
@@ -96,7 +99,7 @@ public final class MusselApp extends Application {
         Thread.setDefaultUncaughtExceptionHandler(this::unforeseen);
         Thread.currentThread().setUncaughtExceptionHandler(this::unforeseen);
         Look.loadType();
-        stage.setTitle("Mussel");
+        stage.setTitle(TEXT.get("mussel_app.mussel"));
         stage.setMinWidth(LEAST_WIDTH);
         stage.setMinHeight(LEAST_HEIGHT);
         double width = Math.min(WIDTH, Screen.getPrimary().getVisualBounds().getWidth());
@@ -132,7 +135,9 @@ public final class MusselApp extends Application {
             Throwable cause = e instanceof CompletionException && e.getCause() != null ? e.getCause() : e;
             String sentence = cause instanceof JournalException
                     ? cause.getMessage()
-                    : "Mussel could not start. " + Logging.keep("At the start", cause);
+                    : TEXT.get(
+                            "mussel_app.mussel_could_not_start",
+                            Logging.keep(TEXT.get("mussel_app.at_the_start"), cause));
             Terminal.on(Logging.ERR).println(sentence);
             exitCode = Main.REFUSED;
             return new Refusal(sentence, new Rescues(logbook), this::again);
@@ -151,7 +156,7 @@ public final class MusselApp extends Application {
 
     private void readOnly(String why) {
         if (!why.isEmpty()) {
-            window.tell(why + " It is shown for reading only; nothing can be entered until that is mended.");
+            window.tell(TEXT.get("mussel_app.it_is_shown_for_reading_only", why));
         }
     }
 

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import mussel.core.language.Messages;
 import mussel.core.practice.Policy;
 import mussel.core.practice.Practice;
 import mussel.core.practice.PracticeInput;
@@ -22,6 +23,8 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         description = "What ways of going about legs cost, on legs drawn from the diagnosis tables. As JSON.")
 final class PracticeCommand implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(PracticeCommand.class);
+
     private static final double MOST_WRONG = 100;
 
     @Option(names = "--legs", paramLabel = "N", defaultValue = "2000", description = "how many legs (${DEFAULT-VALUE})")
@@ -88,10 +91,10 @@ final class PracticeCommand implements Callable<Integer> {
 
     private Optional<String> refused() {
         if (legs < 1 || legs > PracticeInput.MOST_LEGS) {
-            return Optional.of("--legs is " + legs + "; give 1 to " + PracticeInput.MOST_LEGS + " legs");
+            return Optional.of(TEXT.get("practice_command.legs_is_give_1_to_legs", legs, PracticeInput.MOST_LEGS));
         }
         if (!(wrong >= 1 && wrong <= MOST_WRONG)) {
-            return Optional.of("--wrong is " + wrong + "; give a factor of 1 to " + (int) MOST_WRONG);
+            return Optional.of(TEXT.get("practice_command.wrong_is_give_a_factor_of", wrong, (int) MOST_WRONG));
         }
         return Optional.empty();
     }

@@ -6,6 +6,7 @@ import mussel.core.book.LogKind;
 import mussel.core.book.OpenLog;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.practice.Lesson;
 import mussel.exchange.practice.LessonFiles;
 import mussel.store.FileStore;
@@ -14,6 +15,7 @@ import mussel.work.shop.Workshop;
 
 /** The practice log beside a yard's: a file of its own, marked so that neither takes what is the other's. */
 final class PracticeLog implements Ports.Practice {
+    private static final Messages TEXT = Messages.of(PracticeLog.class);
 
     private final FileStore store;
     private Optional<OpenLog> open = Optional.empty();
@@ -45,9 +47,7 @@ final class PracticeLog implements Ports.Practice {
             OpenLog journal = store.open();
             if (journal.kind() != LogKind.PRACTICE && !journal.numbers().isEmpty()) {
                 journal.close();
-                throw new JournalException(
-                        store.place()
-                                + " is no practice log, so nothing is practised in it. Move it elsewhere; nothing of it was touched.");
+                throw new JournalException(TEXT.get("practice_log.is_no_practice_log_so_nothing", store.place()));
             }
             if (journal.kind() != LogKind.PRACTICE) {
                 journal.mark(LogKind.PRACTICE);

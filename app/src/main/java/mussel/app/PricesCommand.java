@@ -19,6 +19,7 @@ import java.util.concurrent.Callable;
 import java.util.function.Predicate;
 import mussel.core.book.OpenLog;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.measure.DecimalMark;
 import mussel.core.measure.Money;
 import mussel.core.parts.Price;
@@ -43,6 +44,8 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         description = "Shows what would be read from a supplier's price list, line by line. Nothing is changed.")
 final class PricesCommand implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(PricesCommand.class);
+
     @ParentCommand
     private Main main;
 
@@ -130,8 +133,8 @@ final class PricesCommand implements Callable<Integer> {
     private Money money(Seller seller, Money yards) {
         return currency.or(seller::currency)
                 .map(code -> Money.of(code)
-                        .orElseThrow(() -> new JournalException(
-                                "“" + code + "” is not a currency. Enter its code of three letters, like EUR.")))
+                        .orElseThrow(() ->
+                                new JournalException(TEXT.get("prices_command.is_not_a_currency_enter_its", code))))
                 .orElse(yards);
     }
 
@@ -151,7 +154,7 @@ final class PricesCommand implements Callable<Integer> {
                 return column;
             }
         }
-        throw new JournalException("“" + name + "” is not a column. Use number, price, pack, stock and days.");
+        throw new JournalException(TEXT.get("prices_command.is_not_a_column_use_number", name));
     }
 
     private static String key(PriceColumn column) {
@@ -192,12 +195,13 @@ final class PricesCommand implements Callable<Integer> {
         PrintWriter out = spec.commandLine().getOut();
         read.told().forEach(out::println);
         if (read.open()) {
-            out.println("Some prices can be read in two ways. Nothing is read until --decimal says point or comma.");
+            out.println(TEXT.get("prices_command.some_prices_can_be_read_in"));
         }
         read.prices()
                 .forEach(p -> out.println(p.number() + "  " + known.money().exact(p.price())
                         + (p.pack() > 1 ? " for a pack of " + p.pack() : "")));
         read.problems().forEach(out::println);
-        out.println(read.read() + " lines, " + read.prices().size() + " prices.");
+        out.println(TEXT.get(
+                "prices_command.lines_prices", read.read(), read.prices().size()));
     }
 }

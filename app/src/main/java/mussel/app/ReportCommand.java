@@ -9,6 +9,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Entry;
 import mussel.core.job.Job;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.OutFile;
 import mussel.work.shop.Workshop;
 import picocli.CommandLine.Command;
@@ -20,6 +21,8 @@ import picocli.CommandLine.Spec;
 
 @Command(name = "report", mixinStandardHelpOptions = true, description = "Writes a job's sheet as PDF.")
 final class ReportCommand implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(ReportCommand.class);
+
     @ParentCommand
     private Main main;
 
@@ -73,14 +76,16 @@ final class ReportCommand implements Callable<Integer> {
         try (OpenLog journal = main.store().read()) {
             List<Entry> entries = journal.entries(job);
             if (entries.isEmpty()) {
-                spec.commandLine().getErr().println("There is no job " + job + " in " + main.log() + ".");
+                spec.commandLine().getErr().println(TEXT.get("report_command.there_is_no_job_in", job, main.log()));
                 return 2;
             }
             Workshop shop = Yards.over(journal, main.store());
             Job folded = Job.of(entries);
             shop.assess(folded).ifPresentOrElse(a -> paper.write(shop, a, out), () -> {
-                throw new JournalException(
-                        "The family sheet " + folded.leg().family() + " of job " + job + " is not here.");
+                throw new JournalException(TEXT.get(
+                        "report_command.the_family_sheet_of_job_is",
+                        folded.leg().family(),
+                        job));
             });
             return 0;
         }

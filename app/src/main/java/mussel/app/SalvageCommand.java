@@ -2,6 +2,7 @@ package mussel.app;
 
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
+import mussel.core.language.Messages;
 import mussel.store.Salvage;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -16,6 +17,8 @@ import picocli.CommandLine.Spec;
         description =
                 "Brings every entry that is whole out of a damaged logbook into a new one, and says which are not. The damaged one stays as it is.")
 final class SalvageCommand implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(SalvageCommand.class);
+
     @ParentCommand
     private Main main;
 
@@ -32,7 +35,7 @@ final class SalvageCommand implements Callable<Integer> {
     public Integer call() {
         Salvage.bring(damaged.toAbsolutePath(), out.toAbsolutePath(), main.clock())
                 .forEach(spec.commandLine().getOut()::println);
-        spec.commandLine().getOut().println(damaged + " was left as it is.");
+        spec.commandLine().getOut().println(TEXT.get("salvage_command.was_left_as_it_is", damaged));
         return 0;
     }
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.library.CompactSheet;
 import mussel.core.parts.Catalogue;
 import mussel.core.sheet.SpecSheet;
@@ -23,6 +24,8 @@ import picocli.CommandLine.Spec;
 
 @Command(name = "schema", mixinStandardHelpOptions = true, description = "Prints the JSON Schema of a format.")
 final class SchemaCommand implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(SchemaCommand.class);
+
     @Parameters(
             paramLabel = "FORMAT",
             description = "log, family, sheet, yard, catalogue, knowledge, overrides, or an engine's name")
@@ -34,13 +37,16 @@ final class SchemaCommand implements Callable<Integer> {
     /** Every published schema by its name. */
     static Map<String, ObjectNode> all() {
         Map<String, ObjectNode> all = new TreeMap<>();
-        all.put("family", RecordSchema.of(SpecSheet.class, "Mussel family sheet"));
-        all.put("sheet", RecordSchema.of(CompactSheet.class, "Mussel compact sheet"));
-        all.put("yard", RecordSchema.of(Yard.class, "Mussel yard sheet"));
-        all.put("catalogue", RecordSchema.of(Catalogue.class, "Mussel catalogue of parts"));
-        all.put("knowledge", RecordSchema.of(Knowledge.class, "Mussel diagnosis tables"));
-        all.put("overrides", RecordSchema.of(Overrides.class, "A yard's own numbers for the diagnosis tables"));
-        Engine.all().forEach(e -> all.put(e.name(), RecordSchema.of(e.input(), "Input of the engine " + e.name())));
+        all.put("family", RecordSchema.of(SpecSheet.class, TEXT.get("schema_command.mussel_family_sheet")));
+        all.put("sheet", RecordSchema.of(CompactSheet.class, TEXT.get("schema_command.mussel_compact_sheet")));
+        all.put("yard", RecordSchema.of(Yard.class, TEXT.get("schema_command.mussel_yard_sheet")));
+        all.put("catalogue", RecordSchema.of(Catalogue.class, TEXT.get("schema_command.mussel_catalogue_of_parts")));
+        all.put("knowledge", RecordSchema.of(Knowledge.class, TEXT.get("schema_command.mussel_diagnosis_tables")));
+        all.put("overrides", RecordSchema.of(Overrides.class, TEXT.get("schema_command.a_yards_own_numbers_for_the")));
+        Engine.all()
+                .forEach(e -> all.put(
+                        e.name(),
+                        RecordSchema.of(e.input(), TEXT.get("schema_command.input_of_the_engine", e.name()))));
         return all;
     }
 
@@ -57,7 +63,8 @@ final class SchemaCommand implements Callable<Integer> {
         if (schema == null) {
             spec.commandLine()
                     .getErr()
-                    .println("There is no format " + format + "; there are " + String.join(", ", all().keySet()));
+                    .println(TEXT.get(
+                            "schema_command.there_is_no_format_there_are", format, String.join(", ", all().keySet())));
             return 2;
         }
         spec.commandLine()

@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import mussel.core.job.MissingValue;
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
 import mussel.core.sheet.SpecSheet;
@@ -30,6 +31,8 @@ import picocli.CommandLine.Spec;
         description =
                 "Compact sheets: begins one from answers, makes the full sheet of one, tells what differs between two.")
 final class SheetCommand {
+    private static final Messages TEXT = Messages.of(SheetCommand.class);
+
     private static final int REFUSED = 2;
 
     @Spec
@@ -57,7 +60,7 @@ final class SheetCommand {
             to.flush();
         } else {
             file.get().write(to -> to.write(yaml.getBytes(StandardCharsets.UTF_8)));
-            spec.commandLine().getOut().println("Written to " + out + ".");
+            spec.commandLine().getOut().println(TEXT.get("sheet_command.written_to", out));
         }
         return 0;
     }

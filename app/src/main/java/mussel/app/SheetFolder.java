@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problem;
 import mussel.core.sheet.SpecSheet;
 import mussel.exchange.file.Durable;
@@ -14,6 +15,8 @@ import mussel.exchange.sheet.SheetFiles;
 
 /** The families the product ships, and those a yard has put into its data folder. */
 final class SheetFolder {
+    private static final Messages TEXT = Messages.of(SheetFolder.class);
+
     private final List<SpecSheet> sheets = new ArrayList<>(SheetFiles.shipped());
     private final List<String> refused = new ArrayList<>();
     private final StringBuilder own = new StringBuilder();
@@ -27,7 +30,7 @@ final class SheetFolder {
                         .sorted()
                         .forEach(families::add);
             } catch (IOException e) {
-                families.refused.add("The folder " + folder + " cannot be read: " + Durable.why(e) + ".");
+                families.refused.add(TEXT.get("sheet_folder.the_folder_cannot_be_read", folder, Durable.why(e)));
             }
         }
         return families;

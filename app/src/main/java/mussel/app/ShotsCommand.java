@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import javafx.application.Application;
+import mussel.core.language.Messages;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -18,6 +19,8 @@ import picocli.CommandLine.Spec;
         mixinStandardHelpOptions = true,
         description = "Renders every main view from demo data to PNG.")
 final class ShotsCommand implements Callable<Integer> {
+    private static final Messages TEXT = Messages.of(ShotsCommand.class);
+
     @Parameters(paramLabel = "DIR", description = "where the pictures go")
     private Path folder;
 
@@ -47,7 +50,7 @@ final class ShotsCommand implements Callable<Integer> {
     @Override
     public Integer call() throws IOException {
         if (!size.matches("[1-9]\\d{2,3}x[1-9]\\d{2,3}")) {
-            spec.commandLine().getErr().println("A size is written 1280x800, not " + size + ".");
+            spec.commandLine().getErr().println(TEXT.get("shots_command.a_size_is_written_1280x800_not", size));
             return 2;
         }
         Optional<String> missing = WindowNeeds.missing();
@@ -64,7 +67,11 @@ final class ShotsCommand implements Callable<Integer> {
             Application.launch(ShotsApp.class);
             return 0;
         } catch (RuntimeException | LinkageError e) {
-            spec.commandLine().getErr().println("The window could not be shown. " + Logging.keep("At the start", e));
+            spec.commandLine()
+                    .getErr()
+                    .println(TEXT.get(
+                            "shots_command.the_window_could_not_be_shown",
+                            Logging.keep(TEXT.get("shots_command.at_the_start"), e)));
             return Main.FAILED;
         }
     }

@@ -8,9 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import mussel.core.language.Messages;
 
 /** What the window needs of the machine, looked for before it is opened: what the window library says when something is missing is no sentence. */
 final class WindowNeeds {
+    private static final Messages TEXT = Messages.of(WindowNeeds.class);
+
     /** Libraries by their file names, each with the Debian package that has it; the launcher has the same list. */
     private static final Map<String, String> LIBRARIES = libraries();
 
@@ -39,14 +42,14 @@ final class WindowNeeds {
             }
         });
         if (!missing.isEmpty()) {
-            return Optional.of("The window needs what this machine does not have: " + String.join(", ", missing)
-                    + ", as Debian calls them. Install them: sudo apt-get install -y --no-install-recommends "
-                    + String.join(" ", missing));
+            return Optional.of(TEXT.get(
+                    "window_needs.the_window_needs_what_this_machine",
+                    String.join(", ", missing),
+                    String.join(" ", missing)));
         }
         String display = System.getenv("DISPLAY");
         return display == null || display.isBlank()
-                ? Optional.of(
-                        "There is no display to show the window on (DISPLAY is not set). The commands work without: mussel --help")
+                ? Optional.of(TEXT.get("window_needs.there_is_no_display_to_show"))
                 : Optional.empty();
     }
 

@@ -23,6 +23,7 @@ import mussel.core.job.JournalException;
 import mussel.core.job.Order;
 import mussel.core.job.Settings;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.leak.HoldFile;
 import mussel.core.parts.PriceHead;
 import mussel.core.parts.PriceList;
@@ -51,6 +52,8 @@ import mussel.work.shop.Workshop.Catalogue;
 
 /** Brings journal, families and yard together. */
 public final class Yards {
+    private static final Messages TEXT = Messages.of(Yards.class);
+
     private Yards() {}
 
     /** Opens a logbook for work with everything the shop keeps of its own, its bench up to date. */
@@ -101,8 +104,7 @@ public final class Yards {
             OpenLog log, FileStore store, CompletableFuture<Catalogue> catalogue, Background background) {
         if (log.kind() == LogKind.PRACTICE) {
             log.close();
-            throw new JournalException(
-                    store.place() + " is a practice log: its legs are not there. Open the yard's own logbook.");
+            throw new JournalException(TEXT.get("yards.is_a_practice_log_its_legs", store.place()));
         }
         return shop(log, store, catalogue, new PracticeLog(store.practice()), background);
     }
@@ -227,7 +229,7 @@ public final class Yards {
         return new HoldFile(
                 Optional.empty(),
                 List.of(),
-                List.of("Nothing was taken from " + file.getFileName() + ": " + why + "."));
+                List.of(TEXT.get("yards.nothing_was_taken_from", file.getFileName(), why)));
     }
 
     /** What the yard works with; its stamp changes with the sheets that ship and with the yard's own. */

@@ -54,8 +54,6 @@ class MeaningNotIdsTest {
             // places of the set-up and sentences about them
             Map.entry("SetupPlace", Set.of("pinion")),
             Map.entry("ShimWords", Set.of("pinion")),
-            // places of the work
-            Map.entry("Place", Set.of("propeller", "gears")),
             // engines
             Map.entry("Engine", Set.of("pump", "pinion")),
             // what a bottle holds

@@ -20,6 +20,7 @@ import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.InFile;
 import mussel.exchange.file.Scratch;
@@ -29,6 +30,8 @@ import mussel.exchange.file.Scratch;
  * backup does not have, nothing larger than it can be.
  */
 final class BackupFile {
+    private static final Messages TEXT = Messages.of(BackupFile.class);
+
     private static final String LOG = "log";
     private static final String PICTURES = "pictures/";
     private static final long LOG_UNSUSPECTED = 64L * 1024 * 1024;
@@ -62,9 +65,7 @@ final class BackupFile {
             Path back = new BackupFile(file).unpack(folder.resolve("back"));
             if (Files.mismatch(copy, back) >= 0) {
                 Files.delete(file);
-                throw new JournalException(
-                        "The backup " + file
-                                + " does not read as it was written: the disk it went to is not to be trusted. It was removed.");
+                throw new JournalException(TEXT.get("backup_file.the_backup_does_not_read_as", file));
             }
         } finally {
             Scratch.remove(folder);
@@ -80,8 +81,8 @@ final class BackupFile {
             // What fails is mostly the place the copy goes to, and then the logbook itself is sound.
             throw new JournalException(
                     SqlWork.isFull(e)
-                            ? "There is no room for a copy of the logbook in " + copy.getParent() + "."
-                            : "The logbook " + log + " could not be copied: " + SqlWork.plain(e) + ".",
+                            ? TEXT.get("backup_file.there_is_no_room_for_a", copy.getParent())
+                            : TEXT.get("backup_file.the_logbook_could_not_be_copied", log, SqlWork.plain(e)),
                     e);
         }
     }
@@ -109,10 +110,10 @@ final class BackupFile {
      */
     private void lookThrough(ZipFile zip) {
         if (zip.getEntry(LOG) == null) {
-            throw new JournalException(file + " is no backup of Mussel. Nothing was changed.");
+            throw new JournalException(TEXT.get("backup_file.is_no_backup_of_mussel_nothing", file));
         }
         if (zip.size() > MOST_ENTRIES) {
-            throw new JournalException(file + " holds more than " + MOST_ENTRIES + " files. Nothing was changed.");
+            throw new JournalException(TEXT.get("backup_file.holds_more_than_files_nothing_was", file, MOST_ENTRIES));
         }
         zip.stream().forEach(this::lookAt);
     }
@@ -126,8 +127,8 @@ final class BackupFile {
         boolean picture = isPicture(name);
         if (!name.equals(LOG) && !picture && !OwnSheets.isSheet(name)) {
             String shown = name.length() > 80 ? name.substring(0, 80) + "…" : name;
-            throw new JournalException(file + " holds “" + shown.replaceAll("\\p{Cntrl}", "?")
-                    + "”, which no backup of Mussel holds. Nothing was changed.");
+            throw new JournalException(
+                    TEXT.get("backup_file.holds_which_no_backup_of_mussel", file, shown.replaceAll("\\p{Cntrl}", "?")));
         }
         long bytes = entry.getSize();
         long most = picture ? PictureFolder.MOST_BYTES : name.equals(LOG) ? Long.MAX_VALUE : MOST_SHEET;
@@ -135,9 +136,11 @@ final class BackupFile {
                 && bytes > LOG_UNSUSPECTED
                 && bytes / Math.max(1, entry.getCompressedSize()) > MOST_SHRUNK;
         if (bytes < 0 || bytes > most || swells) {
-            throw new JournalException(file + " holds “" + name + "” that would take "
-                    + (bytes < 0 ? "nobody knows how much" : InFile.size(bytes))
-                    + " once unpacked; no backup of Mussel does. Nothing was changed.");
+            throw new JournalException(TEXT.get(
+                    "backup_file.holds_that_would_take_once_unpacked",
+                    file,
+                    name,
+                    (bytes < 0 ? TEXT.get("backup_file.nobody_knows_how_much") : InFile.size(bytes))));
         }
     }
 
@@ -149,7 +152,7 @@ final class BackupFile {
     Path unpack(Path into) {
         Optional<String> refused = InFile.refused(file, Long.MAX_VALUE);
         if (refused.isPresent()) {
-            throw new JournalException(file + " " + refused.get() + ". Nothing was changed.");
+            throw new JournalException(TEXT.get("backup_file.nothing_was_changed", file, refused.get()));
         }
         try (ZipFile zip = new ZipFile(file.toFile())) {
             lookThrough(zip);
@@ -159,7 +162,8 @@ final class BackupFile {
             // The zip library throws the second where a name in the list is no text.
             unpackWithoutList(into, e);
         } catch (IOException e) {
-            throw new JournalException(file + " cannot be read: " + Durable.why(e) + ". Nothing was changed.", e);
+            throw new JournalException(
+                    TEXT.get("backup_file.cannot_be_read_nothing_was_changed", file, Durable.why(e)), e);
         }
         return sound(into);
     }
@@ -168,15 +172,14 @@ final class BackupFile {
     private void room(long bytes, Path into) {
         long free = Durable.folderOf(into).toFile().getUsableSpace();
         if (free > 0 && bytes > free) {
-            throw new JournalException("The logbook in " + file + " takes " + InFile.size(bytes) + ", and "
-                    + InFile.size(free) + " are free on the disk. Make room first; nothing was changed.");
+            throw new JournalException(
+                    TEXT.get("backup_file.the_logbook_in_takes_and_are", file, InFile.size(bytes), InFile.size(free)));
         }
     }
 
     /** The list of its files is damaged: the journal, which comes first, may be whole all the same. */
     private void unpackWithoutList(Path into, Exception why) {
-        JournalException damaged =
-                new JournalException(file + " is no backup of Mussel, or a damaged one. Nothing was changed.", why);
+        JournalException damaged = new JournalException(TEXT.get("backup_file.is_no_backup_of_mussel_or", file), why);
         try (ZipInputStream zip = new ZipInputStream(Files.newInputStream(file))) {
             ZipEntry first = zip.getNextEntry();
             if (first == null || !first.getName().equals(LOG)) {
@@ -203,7 +206,7 @@ final class BackupFile {
         while ((read = in.read(block)) > 0) {
             left -= read;
             if (left < 0) {
-                throw new ZipException("more than it says");
+                throw new ZipException(TEXT.get("backup_file.more_than_it_says"));
             }
             out.write(block, 0, read);
         }
@@ -215,10 +218,9 @@ final class BackupFile {
                 return unpacked;
             }
         } catch (JournalException e) {
-            throw new JournalException(
-                    file + " holds no logbook this program reads, or a damaged one. Nothing was changed.", e);
+            throw new JournalException(TEXT.get("backup_file.holds_no_logbook_this_program_reads", file), e);
         }
-        throw new JournalException(file + " holds an empty journal. Nothing was changed.");
+        throw new JournalException(TEXT.get("backup_file.holds_an_empty_journal_nothing_was", file));
     }
 
     /** Copies one file out, no more of it than it says, whose sum must be right: a zip file is read without anybody comparing it. */
@@ -232,7 +234,7 @@ final class BackupFile {
             bounded(in, new java.util.zip.CheckedOutputStream(out, new Summing(sum)), entry.getSize());
         }
         if (sum.getValue() != entry.getCrc()) {
-            throw new ZipException("the sum of " + entry.getName() + " is wrong");
+            throw new ZipException(TEXT.get("backup_file.the_sum_of_is_wrong", entry.getName()));
         }
     }
 
@@ -292,12 +294,12 @@ final class BackupFile {
                 if (!here.has(name)) {
                     Optional<byte[]> content = bytes(zip, entry);
                     if (content.isEmpty() || !here.put(name, content.get())) {
-                        says.add("The picture " + name + " in the backup is damaged; it was left out.");
+                        says.add(TEXT.get("backup_file.the_picture_in_the_backup_is", name));
                     }
                 }
             }
         } catch (ZipException | IllegalArgumentException e) {
-            says.add("The list of files in the backup is damaged: its pictures and sheets cannot be found.");
+            says.add(TEXT.get("backup_file.the_list_of_files_in_the"));
         }
         return says;
     }
@@ -315,8 +317,9 @@ final class BackupFile {
                                 ? here.meet(entry.getName(), content.get(), bring)
                                 : new SheetInBackup(
                                         false,
-                                        "Sheet " + OwnSheets.name(entry.getName())
-                                                + ": damaged in the backup; left out."));
+                                        TEXT.get(
+                                                "backup_file.sheet_damaged_in_the_backup_left",
+                                                OwnSheets.name(entry.getName()))));
             }
         } catch (ZipException | IllegalArgumentException e) {
             return says;

@@ -27,6 +27,7 @@ import java.util.stream.Stream;
 import mussel.core.book.LogKind;
 import mussel.core.book.OpenLog;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.OutFile;
 import mussel.exchange.file.Scratch;
@@ -36,6 +37,8 @@ import mussel.exchange.file.Scratch;
  * share one folder of pictures; they are kept by age: all of a week, one a week for two months, one a month for two years, and the latest seven whatever the clock says.
  */
 public final class Backups {
+    private static final Messages TEXT = Messages.of(Backups.class);
+
     /** How the file of a backup ends. */
     public static final String ENDING = ".mussel-backup";
 
@@ -92,7 +95,7 @@ public final class Backups {
                     .sorted(Comparator.comparing(Kept::made).reversed())
                     .toList();
         } catch (IOException e) {
-            throw new JournalException("The backups in " + folder + " cannot be listed: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("backups.the_backups_in_cannot_be_listed", folder, Durable.why(e)), e);
         }
     }
 
@@ -134,16 +137,12 @@ public final class Backups {
                         kept().stream().map(Kept::made).limit(1), lastEntry().stream())
                 .max(Comparator.naturalOrder());
         return last.flatMap(l -> {
-            String days = "The clock of this machine says " + now.toLocalDate() + ", and the logbook was last used on "
-                    + l.toLocalDate();
+            String days = TEXT.get("backups.the_clock_of_this_machine_says", now.toLocalDate(), l.toLocalDate());
             if (now.isBefore(l.minusDays(1))) {
-                return Optional.of(
-                        days
-                                + ": it goes back in time. Set it right, since every entry keeps the time it was made; until then no backup is let go.");
+                return Optional.of(TEXT.get("backups.it_goes_back_in_time_set", days));
             }
             return ChronoUnit.DAYS.between(l, now) > LONG_DAYS
-                    ? Optional.of(days
-                            + ". If that is not so long ago, set the clock right; the old backups were kept for now.")
+                    ? Optional.of(TEXT.get("backups.if_that_is_not_so_long", days))
                     : Optional.empty();
         });
     }
@@ -175,7 +174,7 @@ public final class Backups {
             }
             return file;
         } catch (IOException e) {
-            throw new JournalException("No backup could be made in " + folder + ": " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("backups.no_backup_could_be_made_in", folder, Durable.why(e)), e);
         }
     }
 
@@ -196,12 +195,12 @@ public final class Backups {
     public void everything(Path file, boolean replace) {
         Path target = OutFile.of(file, OutFile.Kind.BACKUP, replace).path();
         if (!Files.exists(log)) {
-            throw new JournalException("There is no logbook " + log + " yet.");
+            throw new JournalException(TEXT.get("backups.there_is_no_logbook_yet", log));
         }
         try {
             BackupFile.write(target, log, sheets, PictureFolder.beside(log).sound());
         } catch (IOException e) {
-            throw new JournalException("No backup could be written to " + file + ": " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("backups.no_backup_could_be_written_to", file, Durable.why(e)), e);
         }
     }
 
@@ -221,7 +220,7 @@ public final class Backups {
                 Files.delete(file);
             }
         } catch (IOException e) {
-            throw new JournalException("The backups in " + folder + " cannot be tidied: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("backups.the_backups_in_cannot_be_tidied", folder, Durable.why(e)), e);
         }
     }
 
@@ -245,7 +244,7 @@ public final class Backups {
                     Files.delete(kept.file());
                 } catch (IOException e) {
                     throw new JournalException(
-                            "The old backup " + kept.file() + " could not be removed: " + Durable.why(e) + ".", e);
+                            TEXT.get("backups.the_old_backup_could_not_be", kept.file(), Durable.why(e)), e);
                 }
             }
         }
@@ -279,7 +278,7 @@ public final class Backups {
         try {
             return restorePictures(backup);
         } catch (IOException e) {
-            throw new JournalException("The pictures of " + backup + " could not be kept: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("backups.the_pictures_of_could_not_be", backup, Durable.why(e)), e);
         }
     }
 
@@ -293,7 +292,7 @@ public final class Backups {
             }
             return names;
         } catch (IOException e) {
-            throw new JournalException("The pictures of " + backup + " could not be read: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("backups.the_pictures_of_could_not_be_2", backup, Durable.why(e)), e);
         }
     }
 
@@ -311,7 +310,7 @@ public final class Backups {
         try {
             return sheets.isEmpty() ? List.of() : new BackupFile(backup).sheets(sheets.get(), bring);
         } catch (IOException e) {
-            throw new JournalException("The sheets of " + backup + " could not be kept: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("backups.the_sheets_of_could_not_be", backup, Durable.why(e)), e);
         }
     }
 
@@ -356,10 +355,8 @@ public final class Backups {
         if (practice != LogFile.isPractice(log)) {
             throw new JournalException(
                     practice
-                            ? backup + " is a backup of a practice log, and " + log
-                                    + " is not a practice log. Nothing was changed. Name the practice log with --log to restore it."
-                            : backup + " is a backup of a shop's logbook, and " + log
-                                    + " is a practice log. Nothing was changed. Name the logbook with --log to restore it.");
+                            ? TEXT.get("backups.is_a_backup_of_a_practice", backup, log)
+                            : TEXT.get("backups.is_a_backup_of_a_shops", backup, log));
         }
     }
 
@@ -398,8 +395,7 @@ public final class Backups {
                 return new Restored(before, says);
             }
         } catch (IOException e) {
-            throw new JournalException(
-                    "The backup could not be put in place: " + Durable.why(e) + ". The logbook is as it was.", e);
+            throw new JournalException(TEXT.get("backups.the_backup_could_not_be_put", Durable.why(e)), e);
         } finally {
             fresh.toFile().delete();
         }
@@ -438,8 +434,7 @@ public final class Backups {
                 throw new IllegalStateException();
             }
         } catch (SQLException | IllegalStateException e) {
-            throw new JournalException(
-                    "The logbook " + log + " is being read by another program. Close that first.", e);
+            throw new JournalException(TEXT.get("backups.the_logbook_is_being_read_by", log), e);
         }
     }
 

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.IntPredicate;
 import mussel.core.job.Journal;
+import mussel.core.language.Messages;
 import mussel.exchange.log.Chain;
 
 /**
@@ -16,6 +17,8 @@ import mussel.exchange.log.Chain;
  * changed by another hand. Reads only, a few thousand entries at a time, so that it can run beside the work.
  */
 final class ChainCheck {
+    private static final Messages TEXT = Messages.of(ChainCheck.class);
+
     private static final int AT_ONCE = 2_000;
 
     private final Rows rows;
@@ -95,29 +98,29 @@ final class ChainCheck {
 
     /** Whose entries they are. */
     static String whose(int job) {
-        return job == Journal.YARD ? "What the yard has decided" : "Job " + job;
+        return job == Journal.YARD
+                ? TEXT.get("chain_check.what_the_yard_has_decided")
+                : TEXT.get("chain_check.job", job);
     }
 
     private static String name(Row row) {
-        return whose(row.job()) + ", entry " + row.seq();
+        return TEXT.get("chain_check.entry", whose(row.job()), row.seq());
     }
 
     private Head follow(Head before, Row row) {
         if (row.hash().length != 2 * Chain.BYTES) {
-            trouble.accept(name(row) + ": another hand slipped it in; it carries no seal.");
+            trouble.accept(TEXT.get("chain_check.another_hand_slipped_it_in_it", name(row)));
             return before;
         }
         byte[] seal = Chain.seal(row.seq(), row.job(), row.at(), row.by(), row.fact());
         if (!Arrays.equals(seal, Chain.sealOf(row.hash()))) {
-            trouble.accept(name(row) + ": it was changed after it was made; it does not fit its seal.");
+            trouble.accept(TEXT.get("chain_check.it_was_changed_after_it_was", name(row)));
             // What follows is held against what this one was, so that one change is told once.
             return new Head(before.job(), before.entries() + 1, row.seq(), Chain.linkOf(row.hash()));
         }
         Head after = before.with(row.seq(), seal);
         if (!Arrays.equals(after.link(), Chain.linkOf(row.hash()))) {
-            trouble.accept(
-                    name(row)
-                            + ": what stands before it is not what stood there when it was made; an entry was taken out or moved.");
+            trouble.accept(TEXT.get("chain_check.what_stands_before_it_is_not", name(row)));
             return new Head(before.job(), before.entries() + 1, row.seq(), Chain.linkOf(row.hash()));
         }
         return after;
@@ -130,20 +133,24 @@ final class ChainCheck {
         Head head = listed.remove(at.job());
         found.add(at);
         if (head == null) {
-            trouble.accept(whose(at.job()) + ": another hand put it in; the list of jobs does not name it.");
+            trouble.accept(TEXT.get("chain_check.another_hand_put_it_in_the", whose(at.job())));
         } else if (head.entries() != at.entries() || head.last() != at.last()) {
-            trouble.accept(whose(at.job()) + ", entry " + head.last() + ": it has " + at.entries()
-                    + " entries up to number " + at.last() + ", and should have " + head.entries()
-                    + " up to that one; entries were taken out or put in.");
+            trouble.accept(TEXT.get(
+                    "chain_check.entry_it_has_entries_up_to",
+                    whose(at.job()),
+                    head.last(),
+                    at.entries(),
+                    at.last(),
+                    head.entries()));
         } else if (!head.equals(at)) {
-            trouble.accept(whose(at.job()) + ", entry " + at.last() + ": the job does not end as it was left.");
+            trouble.accept(TEXT.get("chain_check.entry_the_job_does_not_end", whose(at.job()), at.last()));
         }
     }
 
     private void missing() {
         listed.values()
-                .forEach(h -> trouble.accept(whose(h.job()) + ", up to entry " + h.last() + ": its " + h.entries()
-                        + " entries were taken out, all of them."));
+                .forEach(h -> trouble.accept(
+                        TEXT.get("chain_check.up_to_entry_its_entries_were", whose(h.job()), h.last(), h.entries())));
     }
 
     private void list() {
@@ -151,7 +158,7 @@ final class ChainCheck {
                 "SELECT jobs, entries, heads, settings FROM seal",
                 row -> new EntryWriter.Seal(row.getLong(1), row.getLong(2), row.getBytes(3), row.getBytes(4)));
         if (seals.size() != 1) {
-            trouble.accept("The list of jobs has lost its own seal: another hand took it out.");
+            trouble.accept(TEXT.get("chain_check.the_list_of_jobs_has_lost"));
             return;
         }
         EntryWriter.Seal seal = seals.get(0);
@@ -164,11 +171,10 @@ final class ChainCheck {
         }
         long named = heads.stream().mapToLong(Head::entries).sum();
         if (seal.jobs() != heads.size() || seal.entries() != named) {
-            trouble.accept("The list of jobs names " + heads.size() + " jobs with " + named
-                    + " entries, and should name " + seal.jobs() + " with " + seal.entries()
-                    + ": a job was taken out of it or put in whole.");
+            trouble.accept(TEXT.get(
+                    "chain_check.the_list_of_jobs_names_jobs", heads.size(), named, seal.jobs(), seal.entries()));
         } else if (!Arrays.equals(sum, seal.heads())) {
-            trouble.accept("The list of jobs was changed by another hand: its sum is not what it was.");
+            trouble.accept(TEXT.get("chain_check.the_list_of_jobs_was_changed"));
         }
         byte[] settings = Chain.start();
         for (byte[] each : rows.query(
@@ -178,7 +184,7 @@ final class ChainCheck {
             settings = Chain.sum(settings, each);
         }
         if (!Arrays.equals(settings, seal.settings())) {
-            trouble.accept("A setting of the yard was changed by another hand.");
+            trouble.accept(TEXT.get("chain_check.a_setting_of_the_yard_was"));
         }
         sheets();
         identity();
@@ -192,15 +198,14 @@ final class ChainCheck {
             sum = Chain.sum(sum, each);
         }
         if (!Arrays.equals(sum, sealed("sheets"))) {
-            trouble.accept("A spec sheet that jobs were worked by was deleted or put in by another hand.");
+            trouble.accept(TEXT.get("chain_check.a_spec_sheet_that_jobs_were"));
         }
     }
 
     private void identity() {
         List<byte[]> is = rows.query(SealMigration.LOG, SealMigration::logDigest);
         if (is.size() != 1 || !Arrays.equals(is.get(0), sealed("log"))) {
-            trouble.accept(
-                    "What the logbook is (its id, its kind, since when it is chained) was changed by another hand.");
+            trouble.accept(TEXT.get("chain_check.what_the_logbook_is_its_id"));
         }
     }
 
@@ -217,8 +222,7 @@ final class ChainCheck {
                         "SELECT coalesce(max(seq), 0) FROM sqlite_sequence WHERE name = 'entry'", row -> row.getLong(1))
                 .get(0);
         if (counter != last) {
-            trouble.accept("The counter of entries is at " + counter + ", and the last entry has the number " + last
-                    + ": another hand changed it. mussel check --mend sets it right.");
+            trouble.accept(TEXT.get("chain_check.the_counter_of_entries_is_at", counter, last));
         }
     }
 }

@@ -9,6 +9,7 @@ import java.sql.Statement;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import mussel.core.language.Messages;
 import mussel.exchange.log.Chain;
 import org.flywaydb.core.api.migration.Context;
 
@@ -17,6 +18,8 @@ import org.flywaydb.core.api.migration.Context;
  * when is written down with it. The log gets an identity of its own.
  */
 final class ChainMigration extends LogMigration {
+    private static final Messages TEXT = Messages.of(ChainMigration.class);
+
     private static final int AT_ONCE = 4_000;
 
     private static final List<String> BEFORE = List.of(

@@ -8,10 +8,13 @@ import java.time.Clock;
 import java.util.List;
 import mussel.core.book.LogKind;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 
 /** Logs of demo data, the only ones that are ever thrown away. */
 public final class DemoLog {
+    private static final Messages TEXT = Messages.of(DemoLog.class);
+
     private static final List<String> PARTS = List.of("-wal", "-shm", "");
 
     private DemoLog() {}
@@ -34,13 +37,13 @@ public final class DemoLog {
         Path file = LogFile.real(named);
         try (FileChannel held = LogLock.take(file)) {
             if (!held.isOpen() || !is(file)) {
-                throw new JournalException(file + " is no demo data. Nothing of it was touched.");
+                throw new JournalException(TEXT.get("demo_log.is_no_demo_data_nothing_of", file));
             }
             for (String part : PARTS) {
                 Files.deleteIfExists(file.resolveSibling(file.getFileName() + part));
             }
         } catch (IOException e) {
-            throw new JournalException("The demo data " + file + " cannot be removed: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("demo_log.the_demo_data_cannot_be_removed", file, Durable.why(e)), e);
         }
     }
 
@@ -59,7 +62,7 @@ public final class DemoLog {
                 }
             }
         } catch (IOException e) {
-            throw new JournalException(file + " cannot be set aside: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("demo_log.cannot_be_set_aside", file, Durable.why(e)), e);
         }
     }
 }

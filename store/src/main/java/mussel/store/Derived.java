@@ -13,11 +13,14 @@ import java.util.Set;
 import java.util.function.Consumer;
 import mussel.core.book.OpenLog;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Scratch;
 import mussel.exchange.record.Json;
 
 /** Compares what was derived from the journal with what the journal gives: on a copy of the log everything is derived once more. */
 final class Derived {
+    private static final Messages TEXT = Messages.of(Derived.class);
+
     private static final int MOST_TOLD = 20;
     /** What a record says by the times and findings that the yard had when it was made: made anew, it may be another. */
     private static final Set<String> AS_OF_THEN = Set.of("work", "probability");
@@ -80,22 +83,21 @@ final class Derived {
                     rows,
                     new Table(
                             "expectation",
-                            "what was expected",
+                            TEXT.get("derived.what_was_expected"),
                             learns ? "job, cause, found" : "job, cause, prior, found"),
                     waits,
                     told);
             records(rows, waits, told);
             RecordSeal.edited(rows)
-                    .forEach(job -> told.add("Job " + job + ": its record (visit, expectation) was changed after it was"
-                            + " filed. mussel check --mend makes it anew."));
+                    .forEach(job -> told.add(TEXT.get("derived.job_its_record_visit_expectation_was", job)));
             outlines(rows, told);
             sums(rows, told);
             told.stream().limit(MOST_TOLD).forEach(trouble);
             if (told.size() > MOST_TOLD) {
-                trouble.accept("and " + (told.size() - MOST_TOLD) + " more lines like these.");
+                trouble.accept(TEXT.get("derived.and_more_lines_like_these", (told.size() - MOST_TOLD)));
             }
         } catch (SQLException e) {
-            throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
+            throw new JournalException(TEXT.get("derived.the_logbook_could_not_be_read", SqlWork.plain(e)), e);
         } finally {
             Scratch.remove(folder);
         }
@@ -117,9 +119,12 @@ final class Derived {
                 "SELECT DISTINCT " + about + " FROM (SELECT * FROM (" + here + " EXCEPT " + there
                         + ") UNION ALL SELECT * FROM (" + there + " EXCEPT " + here + ")) ORDER BY 1",
                 row -> row.getString(1))) {
-            told.add((about.equals("job") ? "Job " : "Leg ") + differing + ": " + table.title()
-                    + " (" + table.name()
-                    + ") is not what the journal gives with the sheets of today. mussel check --mend makes it anew.");
+            told.add(TEXT.get(
+                    "derived.is_not_what_the_journal_gives",
+                    (about.equals("job") ? "Job " : "Leg "),
+                    differing,
+                    table.title(),
+                    table.name()));
         }
     }
 
@@ -133,10 +138,7 @@ final class Derived {
                         row -> alike(row.getString(2), row.getString(3)) ? "" : row.getString(1))
                 .stream()
                 .filter(job -> !job.isEmpty())
-                .forEach(
-                        job -> told.add(
-                                "Job " + job
-                                        + ": the book's record (visit) is not what the journal gives with the sheets of today. mussel check --mend makes it anew."));
+                .forEach(job -> told.add(TEXT.get("derived.job_the_books_record_visit_is", job)));
     }
 
     private static boolean alike(String one, String other) {
@@ -180,8 +182,7 @@ final class Derived {
                         row -> row.getString(1))
                 .stream()
                 .filter(both::contains)
-                .forEach(family -> told.add("The outline of " + family
-                        + " (bench_outline) is not what its sheet gives. mussel check --mend makes it anew."));
+                .forEach(family -> told.add(TEXT.get("derived.the_outline_of_bench_outline_is", family)));
     }
 
     private static void sums(Rows rows, List<String> told) {
@@ -191,12 +192,12 @@ final class Derived {
                                 + " UNION ALL SELECT * FROM (SELECT family, part, sum(qty) AS qty FROM bench_shelf GROUP BY family, part"
                                 + " HAVING sum(qty) <> 0 EXCEPT SELECT family, part, qty FROM shelf_now))",
                         row -> row.getString(1))
-                .forEach(part -> told.add("The shelf's count of " + part + " (shelf_now) is not the sum of its jobs."));
+                .forEach(part -> told.add(TEXT.get("derived.the_shelfs_count_of_shelf_now", part)));
         long lost = rows.query(
                         "SELECT count(*) FROM visit WHERE job NOT IN (SELECT rowid FROM search)", row -> row.getLong(1))
                 .get(0);
         if (lost > 0) {
-            told.add(lost + " jobs cannot be found by searching (search). mussel check --mend makes it anew.");
+            told.add(TEXT.get("derived.jobs_cannot_be_found_by_searching", lost));
         }
     }
 }

@@ -8,11 +8,14 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.Journal.Brought;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.job.FactJson;
 import mussel.exchange.log.FactText;
 
 /** Entries on their way in, job by job, so that a log of any size goes through. */
 final class EntryImport {
+    private static final Messages TEXT = Messages.of(EntryImport.class);
+
     /** Numbers up to here stay as they are when a log comes into an empty one; larger ones leave too little room after them. */
     private static final long MOST_KEPT = 1_000_000_000L;
 
@@ -40,8 +43,8 @@ final class EntryImport {
                     ? new Fact.Retracted(numbers.getOrDefault(back.entry(), 0L))
                     : entry.fact();
             if (!FactText.read(FactJson.write(fact)).equals(fact)) {
-                throw new JournalException("Job " + job.job() + " has an entry, number " + entry.seq()
-                        + ", that would not be understood once it is in. Nothing was taken in.");
+                throw new JournalException(
+                        TEXT.get("entry_import.job_has_an_entry_number_that", job.job(), entry.seq()));
             }
             // What the database refuses here is told as what it refuses anywhere.
             Entry in = work.step(() -> writer.add(

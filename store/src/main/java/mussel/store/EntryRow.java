@@ -7,10 +7,13 @@ import java.time.Instant;
 import java.util.Optional;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
+import mussel.core.language.Messages;
 import mussel.exchange.log.FactText;
 
 /** Entries as they stand in the table. */
 final class EntryRow {
+    private static final Messages TEXT = Messages.of(EntryRow.class);
+
     static final String READ = "SELECT seq, job, at, by, fact FROM entry";
 
     private EntryRow() {}
@@ -24,7 +27,7 @@ final class EntryRow {
         try {
             at = Instant.parse(Optional.ofNullable(row.getString("at")).orElse(""));
         } catch (DateTimeException e) {
-            fact = new Fact.Unread(text, "its time is “" + row.getString("at") + "”");
+            fact = new Fact.Unread(text, TEXT.get("entry_row.its_time_is", row.getString("at")));
         }
         return new Entry(row.getLong("seq"), row.getInt("job"), at, by, fact);
     }

@@ -11,11 +11,14 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
+import mussel.core.language.Messages;
 import mussel.exchange.job.FactJson;
 import mussel.exchange.log.Chain;
 
 /** Puts entries at the ends of their jobs' chains, inside one transaction: each with its seal and link, at the end the heads and their sum. */
 final class EntryWriter {
+    private static final Messages TEXT = Messages.of(EntryWriter.class);
+
     /** Numbers up to here are given; beyond it only a hand could have come, and nothing could follow. */
     static final long MOST_SEQ = Long.MAX_VALUE / 4;
 
@@ -38,9 +41,7 @@ final class EntryWriter {
         long last = last(log);
         this.next = last + 1;
         if (last >= MOST_SEQ) {
-            throw new JournalException(
-                    "Nothing can be entered: the logbook counts its entries up to " + last
-                            + ", after which there is no number. No Mussel gave that number; mussel check says more, mussel check --mend sets the counter right, and mussel salvage makes a logbook whose numbers are in order.");
+            throw new JournalException(TEXT.get("entry_writer.nothing_can_be_entered_the_logbook", last));
         }
     }
 
@@ -101,9 +102,8 @@ final class EntryWriter {
         if (practice != leg.isPractice()) {
             throw new JournalException(
                     practice
-                            ? "Only practice legs go into the practice log; nothing was entered."
-                            : "“" + leg.boat()
-                                    + "” is a practice leg: it is not there, and enters no yard's logbook. Nothing was entered.");
+                            ? TEXT.get("entry_writer.only_practice_legs_go_into_the")
+                            : TEXT.get("entry_writer.is_a_practice_leg_it_is", leg.boat()));
         }
     }
 
@@ -152,9 +152,7 @@ final class EntryWriter {
             return log.one(
                             "SELECT jobs, entries, heads, settings FROM seal",
                             row -> new Seal(row.getLong(1), row.getLong(2), row.getBytes(3), row.getBytes(4)))
-                    .orElseThrow(
-                            () -> new JournalException(
-                                    "Nothing can be entered: the list of the logbook’s jobs is missing. Another hand took it out; mussel check says more, and mussel salvage makes a logbook that is whole."));
+                    .orElseThrow(() -> new JournalException(TEXT.get("entry_writer.nothing_can_be_entered_the_list")));
         }
     }
 }

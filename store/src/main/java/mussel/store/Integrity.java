@@ -21,11 +21,14 @@ import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.Scratch;
 
 /** The full check of a log in a file. */
 public final class Integrity {
+    private static final Messages TEXT = Messages.of(Integrity.class);
+
     private Integrity() {}
 
     /**
@@ -109,7 +112,7 @@ public final class Integrity {
             ChainCheck.of(reading, troubles::add, goOn);
             return troubles;
         } catch (SQLException e) {
-            throw new JournalException("The logbook could not be checked: " + SqlWork.plain(e) + ".", e);
+            throw new JournalException(TEXT.get("integrity.the_logbook_could_not_be_checked", SqlWork.plain(e)), e);
         }
     }
 
@@ -120,12 +123,13 @@ public final class Integrity {
                             .filter(says -> !says.equals("ok"))
                             .count();
             if (damages > 0) {
-                troubles.add("The file is damaged in " + (damages == 100 ? "a hundred or more" : damages)
-                        + (damages == 1 ? " place" : " places")
-                        + ". Take the last backup, or bring out what is whole with mussel salvage.");
+                troubles.add(TEXT.get(
+                        "integrity.the_file_is_damaged_in_take",
+                        (damages == 100 ? TEXT.get("integrity.a_hundred_or_more") : damages),
+                        (damages == 1 ? " place" : " places")));
             }
         } catch (SQLException e) {
-            throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
+            throw new JournalException(TEXT.get("integrity.the_logbook_could_not_be_read", SqlWork.plain(e)), e);
         }
     }
 
@@ -138,22 +142,22 @@ public final class Integrity {
             return new Rows(reading, SqlWork.reading())
                             .query(
                                     "SELECT chained_at, chained_from FROM log WHERE chained_from > 0",
-                                    row -> "Entries up to number " + row.getLong(2) + " were made before "
-                                            + row.getString(1)
-                                            + ", when the chain was begun: what happened to them earlier cannot be told.")
+                                    row -> TEXT.get(
+                                            "integrity.entries_up_to_number_were_made",
+                                            row.getLong(2),
+                                            row.getString(1)))
                             .stream()
                             .findFirst()
                             .orElse("");
         } catch (SQLException e) {
-            throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
+            throw new JournalException(TEXT.get("integrity.the_logbook_could_not_be_read", SqlWork.plain(e)), e);
         }
     }
 
     private static void sheets(SqliteJournal journal, List<String> troubles) {
         journal.sheetNames().stream()
                 .filter(name -> journal.sheet(name).isEmpty())
-                .forEach(name -> troubles.add("The sheet " + name
-                        + ", by which jobs were worked, is not what was put in. A backup may have it."));
+                .forEach(name -> troubles.add(TEXT.get("integrity.the_sheet_by_which_jobs_were", name)));
     }
 
     private static void workedBy(int job, List<Entry> entries, Set<String> sheets, List<String> troubles) {
@@ -162,16 +166,17 @@ public final class Integrity {
                 .filter(f -> f instanceof Fact.WorkedBy by && !sheets.contains(by.sheet()))
                 .map(f -> ((Fact.WorkedBy) f).sheet())
                 .distinct()
-                .forEach(sheet -> troubles.add("Job " + job + " was worked by the spec sheet " + sheet
-                        + ", which is not in the logbook. A backup may have it."));
+                .forEach(sheet -> troubles.add(TEXT.get("integrity.job_was_worked_by_the_spec", job, sheet)));
     }
 
     private static void unread(int job, List<Entry> entries, List<String> troubles) {
         entries.stream()
                 .filter(e -> e.fact() instanceof Fact.Unread)
-                .forEach(e -> troubles.add(ChainCheck.whose(job) + ", entry " + e.seq()
-                        + ": it is not understood and counts for nothing: "
-                        + ((Fact.Unread) e.fact()).why() + "."));
+                .forEach(e -> troubles.add(TEXT.get(
+                        "integrity.entry_it_is_not_understood_and",
+                        ChainCheck.whose(job),
+                        e.seq(),
+                        ((Fact.Unread) e.fact()).why())));
     }
 
     private static void read(int job, List<Entry> entries, List<String> troubles) {
@@ -181,7 +186,7 @@ public final class Integrity {
         } catch (JournalException e) {
             troubles.add(e.getMessage());
         } catch (RuntimeException e) {
-            troubles.add("Job " + job + ": its entries do not fit together.");
+            troubles.add(TEXT.get("integrity.job_its_entries_do_not_fit", job));
         }
     }
 
@@ -191,15 +196,16 @@ public final class Integrity {
             Path file = folder.at(name);
             try {
                 if (!Settings.isPicture(name)) {
-                    troubles.add("“" + name.replaceAll("\\p{Cntrl}", "?").substring(0, Math.min(60, name.length()))
-                            + "” is not a name that a picture has.");
+                    troubles.add(TEXT.get(
+                            "integrity.is_not_a_name_that_a",
+                            name.replaceAll("\\p{Cntrl}", "?").substring(0, Math.min(60, name.length()))));
                 } else if (!Files.exists(file)) {
-                    troubles.add("The picture " + name + " is missing. A backup may have it.");
+                    troubles.add(TEXT.get("integrity.the_picture_is_missing_a_backup", name));
                 } else if (!folder.unchanged(file)) {
-                    troubles.add("The picture " + name + " is not what was put in. A backup may have it.");
+                    troubles.add(TEXT.get("integrity.the_picture_is_not_what_was", name));
                 }
             } catch (IOException e) {
-                troubles.add("The picture " + name + " cannot be read: " + Durable.why(e) + ".");
+                troubles.add(TEXT.get("integrity.the_picture_cannot_be_read", name, Durable.why(e)));
             }
         }
     }

@@ -10,10 +10,13 @@ import java.sql.Statement;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import org.sqlite.SQLiteConfig;
 
 /** Connections to a log file: for work, or for reading beside whoever works in it. */
 final class LogConnections {
+    private static final Messages TEXT = Messages.of(LogConnections.class);
+
     private static final int AT_ONCE_MS = 50;
     private static final int TRIES = 4;
     private static final long BETWEEN_NANOS = TimeUnit.MILLISECONDS.toNanos(40);
@@ -88,6 +91,7 @@ final class LogConnections {
     }
 
     static JournalException unopened(Path file, Exception e) {
-        return new JournalException("The logbook " + file + " cannot be opened: " + SqlWork.plain(e) + ".", e);
+        return new JournalException(
+                TEXT.get("log_connections.the_logbook_cannot_be_opened", file, SqlWork.plain(e)), e);
     }
 }

@@ -16,10 +16,13 @@ import java.util.List;
 import java.util.Optional;
 import mussel.core.book.LogKind;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 
 /** Looks at a log file before anyone opens it for work: is it one of ours, sound, and not newer than this program? Changes nothing. */
 final class LogFile {
+    private static final Messages TEXT = Messages.of(LogFile.class);
+
     /** What the name of a shop's practice log begins with, before the name of the shop's own. */
     static final String PRACTICE_NAME = "practice-";
 
@@ -47,7 +50,7 @@ final class LogFile {
             Path folder = Durable.folderOf(file);
             return Files.exists(folder) ? folder.toRealPath().resolve(file.getFileName()) : file.toAbsolutePath();
         } catch (IOException e) {
-            throw new JournalException("The logbook " + file + " cannot be found: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("log_file.the_logbook_cannot_be_found", file, Durable.why(e)), e);
         }
     }
 
@@ -77,10 +80,10 @@ final class LogFile {
                 return 0;
             }
             if (Files.isDirectory(file)) {
-                throw refuse(file, "is a folder. Name a file");
+                throw refuse(file, TEXT.get("log_file.is_a_folder_name_a_file"));
             }
             if (!Files.isRegularFile(file)) {
-                throw refuse(file, "is no plain file. Name one");
+                throw refuse(file, TEXT.get("log_file.is_no_plain_file_name_one"));
             }
             if (Files.size(file) == 0) {
                 return 0;
@@ -88,9 +91,7 @@ final class LogFile {
             byte[] header = header(file);
             if (header.length < HEADER
                     || !new String(header, 0, 16, java.nio.charset.StandardCharsets.ISO_8859_1).equals(MAGIC)) {
-                throw refuse(
-                        file,
-                        "is not a Mussel logbook, or it is damaged at its beginning. It was left as it is; if it is one, take the last backup, or mussel salvage brings out what is whole");
+                throw refuse(file, TEXT.get("log_file.is_not_a_mussel_logbook_or"));
             }
             ByteBuffer fields = ByteBuffer.wrap(header);
             if (fields.getInt(APPLICATION_ID_AT) != APPLICATION_ID) {
@@ -98,17 +99,14 @@ final class LogFile {
             }
             int version = fields.getInt(USER_VERSION_AT);
             if (version > SCHEMA_VERSION) {
-                throw refuse(
-                        file,
-                        "was written by a newer Mussel (its version is " + version + ", this program knows "
-                                + SCHEMA_VERSION + "). Start the newer one; the file was left as it is");
+                throw refuse(file, TEXT.get("log_file.was_written_by_a_newer_mussel", version, SCHEMA_VERSION));
             }
             if (Files.size(file) <= checkUpTo) {
                 quickCheck(file);
             }
             return version;
         } catch (IOException e) {
-            throw new JournalException("The logbook " + file + " cannot be read: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("log_file.the_logbook_cannot_be_read", file, Durable.why(e)), e);
         }
     }
 
@@ -117,7 +115,7 @@ final class LogFile {
         if (hasPendingLog(file)) {
             return 0;
         }
-        throw refuse(file, "is a database of another program. It was left as it is");
+        throw refuse(file, TEXT.get("log_file.is_a_database_of_another_program"));
     }
 
     private static byte[] header(Path file) throws IOException {
@@ -152,20 +150,15 @@ final class LogFile {
         try (Connection db = DriverManager.getConnection("jdbc:sqlite:" + file.toUri() + mode);
                 Statement statement = db.createStatement();
                 ResultSet result = statement.executeQuery("PRAGMA quick_check(1)")) {
-            String verdict = result.next() ? result.getString(1) : "no answer";
+            String verdict = result.next() ? result.getString(1) : TEXT.get("log_file.no_answer");
             if (!"ok".equals(verdict)) {
-                throw refuse(
-                        file,
-                        "is damaged. It was left as it is; take the last backup, or mussel salvage brings out what is whole");
+                throw refuse(file, TEXT.get("log_file.is_damaged_it_was_left_as"));
             }
         } catch (SQLException e) {
             if (!SqlWork.damaged(e)) {
-                throw new JournalException("The logbook " + file + " cannot be read: " + SqlWork.plain(e) + ".", e);
+                throw new JournalException(TEXT.get("log_file.the_logbook_cannot_be_read", file, SqlWork.plain(e)), e);
             }
-            throw new JournalException(
-                    "The logbook " + file
-                            + " is damaged and cannot be read. It was left as it is; take the last backup, or mussel salvage brings out what is whole.",
-                    e);
+            throw new JournalException(TEXT.get("log_file.the_logbook_is_damaged_and_cannot", file), e);
         }
     }
 
@@ -177,7 +170,7 @@ final class LogFile {
     }
 
     private static JournalException refuse(Path file, String why) {
-        return new JournalException("The logbook " + file + " " + why + ".");
+        return new JournalException(TEXT.get("log_file.the_logbook", file, why));
     }
 
     /** The kind of the log in a file, of any version; empty where there is none that can be read. */

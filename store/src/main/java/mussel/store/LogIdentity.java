@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.LockSupport;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 
 /**
  * Which file a log is: its device and inode, the log's own id in it, and the write-ahead file beside. Asked before each entry, since a file can be
@@ -28,6 +29,8 @@ import mussel.core.job.JournalException;
  * any descriptor of a file gives up all locks of the process on it, SQLite's among them.
  */
 final class LogIdentity implements AutoCloseable {
+    private static final Messages TEXT = Messages.of(LogIdentity.class);
+
     private static final int TRIES = 6;
     private static final long BETWEEN_NANOS = TimeUnit.MILLISECONDS.toNanos(40);
 
@@ -74,9 +77,7 @@ final class LogIdentity implements AutoCloseable {
         try (Statement statement = connection.createStatement();
                 ResultSet row = statement.executeQuery("SELECT id FROM log WHERE nr = 1")) {
             if (!row.next()) {
-                throw new JournalException(
-                        "The logbook " + path
-                                + " has lost its own id: another hand took it out. mussel salvage makes a logbook that is whole; its backups are whole too.");
+                throw new JournalException(TEXT.get("log_identity.the_logbook_has_lost_its_own", path));
             }
             return new LogIdentity(path, row.getString(1), connection);
         } catch (SQLException | IOException e) {
@@ -117,7 +118,7 @@ final class LogIdentity implements AutoCloseable {
         }
         Optional<String> wrong = wrong();
         if (wrong.isPresent()) {
-            adrift = "The logbook " + file + " " + wrong.get();
+            adrift = TEXT.get("log_identity.the_logbook", file, wrong.get());
             throw new AdriftException(adrift);
         }
     }
@@ -131,14 +132,14 @@ final class LogIdentity implements AutoCloseable {
         try {
             now = Files.readAttributes(file, BasicFileAttributes.class);
         } catch (IOException e) {
-            return Optional.of("was deleted or moved while it was open.");
+            return Optional.of(TEXT.get("log_identity.was_deleted_or_moved_while_it"));
         }
         if (key != null && !key.equals(now.fileKey())) {
-            return Optional.of("was replaced by another file while it was open.");
+            return Optional.of(TEXT.get("log_identity.was_replaced_by_another_file_while"));
         }
         if (!now.lastModifiedTime().equals(written) || now.size() != bytes) {
             if (!holdsId()) {
-                return Optional.of("was written over with other content while it was open.");
+                return Optional.of(TEXT.get("log_identity.was_written_over_with_other_content"));
             }
             written = now.lastModifiedTime();
             bytes = now.size();
@@ -160,8 +161,7 @@ final class LogIdentity implements AutoCloseable {
         }
         return walKey.equals(now)
                 ? Optional.empty()
-                : Optional.of("lost the file " + wal.getFileName()
-                        + " beside it while it was open, which holds its last entries.");
+                : Optional.of(TEXT.get("log_identity.lost_the_file_beside_it_while", wal.getFileName()));
     }
 
     /** Looked for in the file as it is; while a page is being written it is looked for again. */

@@ -5,10 +5,13 @@ import java.nio.channels.FileChannel;
 import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Path;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 
 /** The right to write to a log: one process at a time has it. */
 final class LogLock {
+    private static final Messages TEXT = Messages.of(LogLock.class);
+
     private LogLock() {}
 
     /** Takes the right to write to a log until the channel is closed. */
@@ -27,10 +30,7 @@ final class LogLock {
             channel.close();
             throw openElsewhere(file, null);
         } catch (IOException e) {
-            throw new JournalException(
-                    "The folder of the logbook " + file + " cannot be written: " + Durable.why(e)
-                            + ". Choose another with --log.",
-                    e);
+            throw new JournalException(TEXT.get("log_lock.the_folder_of_the_logbook_cannot", file, Durable.why(e)), e);
         }
     }
 
@@ -43,8 +43,7 @@ final class LogLock {
     }
 
     private static JournalException openElsewhere(Path file, Throwable cause) {
-        return new OpenElsewhereException(
-                "The logbook " + file + " is open in another Mussel. Go to that window, or close it first.", cause);
+        return new OpenElsewhereException(TEXT.get("log_lock.the_logbook_is_open_in_another", file), cause);
     }
 
     static void closeQuietly(AutoCloseable resource, Exception cause) {

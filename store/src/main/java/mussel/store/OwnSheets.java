@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problem;
 import mussel.exchange.file.Durable;
 import mussel.exchange.parts.CatalogueFiles;
@@ -15,6 +16,8 @@ import mussel.exchange.verdict.KnowledgeFiles;
 
 /** The sheets a yard keeps of its own in its data folder, on their way into a backup and out of it. */
 final class OwnSheets {
+    private static final Messages TEXT = Messages.of(OwnSheets.class);
+
     private static final String PREFIX = "sheets/";
     /** Nothing else comes out of a backup, whatever it holds: a name cannot lead out of the folder. */
     private static final Pattern NAME = Pattern.compile(
@@ -37,7 +40,8 @@ final class OwnSheets {
                     .sorted()
                     .toList();
         } catch (IOException e) {
-            throw new JournalException("The sheets in " + folder + " cannot be listed: " + Durable.why(e) + ".", e);
+            throw new JournalException(
+                    TEXT.get("own_sheets.the_sheets_in_cannot_be_listed", folder, Durable.why(e)), e);
         }
     }
 
@@ -65,18 +69,22 @@ final class OwnSheets {
         String name = name(entry);
         Path target = folder.resolve(name);
         if (Files.exists(target)) {
-            return new SheetInBackup(false, "Sheet " + name + ": the one that is here stays.");
+            return new SheetInBackup(false, TEXT.get("own_sheets.sheet_the_one_that_is_here", name));
         }
         List<Problem> problems = problems(name, content);
         if (!problems.isEmpty()) {
             return new SheetInBackup(
-                    false, "Sheet " + name + ": left out; it " + problems.get(0).problem() + ".");
+                    false,
+                    TEXT.get(
+                            "own_sheets.sheet_left_out_it",
+                            name,
+                            problems.get(0).problem()));
         }
         if (bring) {
             Durable.folders(target.getParent());
             Durable.write(target, out -> out.write(content));
         }
-        return new SheetInBackup(true, "Sheet " + name + ": comes in; it counts from the next start on.");
+        return new SheetInBackup(true, TEXT.get("own_sheets.sheet_comes_in_it_counts_from", name));
     }
 
     private static List<Problem> problems(String name, byte[] content) {

@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.InFile;
 
@@ -22,6 +23,8 @@ import mussel.exchange.file.InFile;
  * come to mean another picture.
  */
 public final class PictureFolder {
+    private static final Messages TEXT = Messages.of(PictureFolder.class);
+
     /** The largest picture taken in (bytes). */
     public static final long MOST_BYTES = 40L * 1024 * 1024;
 
@@ -47,12 +50,12 @@ public final class PictureFolder {
         String name = picture.getFileName().toString();
         String kind = name.substring(name.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
         if (!KINDS.contains(kind)) {
-            throw new JournalException(name + " is no picture Mussel can show: it takes JPEG, PNG and GIF.");
+            throw new JournalException(TEXT.get("picture_folder.is_no_picture_mussel_can_show", name));
         }
         try {
             Optional<String> refused = InFile.refused(picture, MOST_BYTES);
             if (refused.isPresent()) {
-                throw new JournalException(name + " " + refused.get() + ". Nothing was put in.");
+                throw new JournalException(TEXT.get("picture_folder.nothing_was_put_in", name, refused.get()));
             }
             byte[] content = Files.readAllBytes(picture);
             String kept = hash(content) + "." + kind;
@@ -61,7 +64,7 @@ public final class PictureFolder {
             }
             return kept;
         } catch (IOException e) {
-            throw new JournalException(name + " could not be kept: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("picture_folder.could_not_be_kept", name, Durable.why(e)), e);
         }
     }
 

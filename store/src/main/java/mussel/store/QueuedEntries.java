@@ -25,6 +25,7 @@ import java.util.stream.Collectors;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 import mussel.exchange.job.FactJson;
 import mussel.exchange.log.FactText;
@@ -35,6 +36,8 @@ import mussel.exchange.record.Json;
  * returns, counts at once, and goes into the logbook, in its order and once, as soon as that is free or is opened again. Asked from several threads.
  */
 final class QueuedEntries {
+    private static final Messages TEXT = Messages.of(QueuedEntries.class);
+
     private static final String ENDING = ".waiting";
     private static final String LOG = "log";
     private static final String GOING = "going";
@@ -104,9 +107,12 @@ final class QueuedEntries {
             }
         } catch (IOException | RuntimeException e) {
             throw new JournalException(
-                    "Entries that wait in " + file + " could not be read: "
-                            + (e instanceof IOException io ? Durable.why(io) : "they are damaged")
-                            + ". Move that file elsewhere to open the logbook without them.",
+                    TEXT.get(
+                            "queued_entries.entries_that_wait_in_could_not",
+                            file,
+                            (e instanceof IOException io
+                                    ? Durable.why(io)
+                                    : TEXT.get("queued_entries.they_are_damaged"))),
                     e);
         }
     }
@@ -153,10 +159,7 @@ final class QueuedEntries {
             }
             append(json(change));
         } catch (IOException e) {
-            throw new JournalException(
-                    "The logbook is being written to, and the entry could not be kept beside it: " + Durable.why(e)
-                            + ". Type it again in a moment.",
-                    e);
+            throw new JournalException(TEXT.get("queued_entries.the_logbook_is_being_written_to", Durable.why(e)), e);
         }
         changes.add(change);
     }
@@ -193,7 +196,7 @@ final class QueuedEntries {
             append(node);
         } catch (IOException e) {
             throw new JournalException(
-                    "Entries that wait in " + file + " could not go into the logbook: " + Durable.why(e) + ".", e);
+                    TEXT.get("queued_entries.entries_that_wait_in_could_not_2", file, Durable.why(e)), e);
         }
     }
 
@@ -284,12 +287,9 @@ final class QueuedEntries {
                     Durable.write(aside, out -> out.write(refused));
                 } catch (IOException io) {
                     throw new JournalException(
-                            "Entries that wait in " + file
-                                    + " could not go into the logbook, nor into a file of their own: " + Durable.why(io)
-                                    + ".",
-                            e);
+                            TEXT.get("queued_entries.entries_that_wait_in_could_not_3", file, Durable.why(io)), e);
                 }
-                told.append("An entry made while the logbook was busy could not go into it. It is kept in ")
+                told.append(TEXT.get("queued_entries.an_entry_made_while_the_logbook"))
                         .append(aside)
                         .append(". ")
                         .append(e.getMessage());

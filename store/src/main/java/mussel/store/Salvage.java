@@ -25,6 +25,7 @@ import mussel.core.job.Journal.Brought;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Settings;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.OutFile;
 import mussel.exchange.file.Scratch;
@@ -36,6 +37,8 @@ import mussel.exchange.log.FactText;
  * carries; of a log from before seals, when it can be understood.
  */
 public final class Salvage {
+    private static final Messages TEXT = Messages.of(Salvage.class);
+
     private static final int MOST_TOLD = 200;
     private static final int COLUMNS = 6;
     private static final int HEAD_COLUMNS = 4;
@@ -74,20 +77,19 @@ public final class Salvage {
      */
     public static List<String> bring(Path damaged, Path out, Clock clock) {
         if (!Files.isRegularFile(damaged)) {
-            throw new JournalException(damaged + " is no file.");
+            throw new JournalException(TEXT.get("salvage.is_no_file", damaged));
         }
         Path target = OutFile.of(out, OutFile.Kind.LOG, false).path();
         Salvage salvage = new Salvage(LogFile.real(damaged));
         try {
             salvage.scan();
             if (salvage.whole.isEmpty()) {
-                throw new JournalException("There is no whole entry in " + damaged
-                        + ": it is no logbook of Mussel, or nothing of it is left. Nothing was written.");
+                throw new JournalException(TEXT.get("salvage.there_is_no_whole_entry_in", damaged));
             }
             salvage.write(target, clock);
             return salvage.says;
         } catch (IOException e) {
-            throw new JournalException(damaged + " could not be read: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("salvage.could_not_be_read", damaged, Durable.why(e)), e);
         }
     }
 
@@ -97,8 +99,7 @@ public final class Salvage {
         }
         if (whole.isEmpty() && !unsealed.isEmpty()) {
             whole.putAll(unsealed);
-            says.add(
-                    "The logbook is from before entries were sealed: that they are what was entered cannot be proven.");
+            says.add(TEXT.get("salvage.the_logbook_is_from_before_entries"));
         }
         whole.keySet().forEach(broken::remove);
     }
@@ -176,23 +177,24 @@ public final class Salvage {
         int pictures = pictures(jobs, out);
         says.add(
                 0,
-                "Brought out: "
-                        + jobs.keySet().stream()
+                TEXT.get(
+                        "salvage.brought_out_jobs_with_entries_into",
+                        jobs.keySet().stream()
                                 .filter(job -> job != Journal.YARD)
-                                .count() + " jobs with " + (whole.size()) + " entries"
-                        + (pictures > 0 ? " and " + pictures + " pictures" : "") + ", into " + out + ".");
+                                .count(),
+                        (whole.size()),
+                        (pictures > 0 ? TEXT.get("salvage.and_pictures", pictures) : ""),
+                        out));
         if (openings > 0) {
-            says.add(
-                    1,
-                    openings + " of the jobs had lost the entry that names their leg; they carry a stand-in for it.");
+            says.add(1, TEXT.get("salvage.of_the_jobs_had_lost_the", openings));
         }
         tell(jobs);
     }
 
     private void tell(Map<Integer, List<Entry>> jobs) {
         List<String> lost = new ArrayList<>();
-        broken.forEach((seq, job) -> lost.add(
-                ChainCheck.whose(job) + ", entry " + seq + ": damaged; it does not fit its seal and was left out."));
+        broken.forEach(
+                (seq, job) -> lost.add(TEXT.get("salvage.entry_damaged_it_does_not_fit", ChainCheck.whose(job), seq)));
         Map<Integer, Long> brokenOf = new HashMap<>();
         broken.values().forEach(job -> brokenOf.merge(job, 1L, Long::sum));
         new TreeMap<>(heads).forEach((job, head) -> {
@@ -201,16 +203,19 @@ public final class Salvage {
                             .count()
                     + brokenOf.getOrDefault(job, 0L);
             if (here < head.entries()) {
-                lost.add(ChainCheck.whose(job) + ": " + (head.entries() - here) + " of its " + head.entries()
-                        + " entries were not found.");
+                lost.add(TEXT.get(
+                        "salvage.of_its_entries_were_not_found",
+                        ChainCheck.whose(job),
+                        (head.entries() - here),
+                        head.entries()));
             }
         });
         if (lost.isEmpty()) {
-            says.add("No entry is known to be missing.");
+            says.add(TEXT.get("salvage.no_entry_is_known_to_be"));
         }
         says.addAll(lost.subList(0, Math.min(MOST_TOLD, lost.size())));
         if (lost.size() > MOST_TOLD) {
-            says.add("and " + (lost.size() - MOST_TOLD) + " more.");
+            says.add(TEXT.get("salvage.and_more", (lost.size() - MOST_TOLD)));
         }
     }
 
@@ -232,7 +237,7 @@ public final class Salvage {
             }
             if (seq < 1) {
                 jobs.remove(job.getKey());
-                says.add("Job " + job.getKey() + " has lost its first entry and cannot be brought out.");
+                says.add(TEXT.get("salvage.job_has_lost_its_first_entry", job.getKey()));
                 continue;
             }
             taken.add(seq);
@@ -250,8 +255,8 @@ public final class Salvage {
                 .map(f -> ((Fact.LegCorrected) f).leg())
                 .findFirst()
                 .or(() -> filed(job))
-                .orElseGet(() ->
-                        new LegRef("salvaged-" + job, "Salvaged, job " + job, LegRef.Position.SINGLE, "not-known"));
+                .orElseGet(() -> new LegRef(
+                        "salvaged-" + job, TEXT.get("salvage.salvaged_job", job), LegRef.Position.SINGLE, "not-known"));
     }
 
     /** The leg as the bench's line still has it. */
@@ -285,7 +290,7 @@ public final class Salvage {
         settings.entrySet()
                 .removeIf(s -> Settings.problem(s.getKey(), s.getValue()).isPresent());
         if (settings.isEmpty()) {
-            says.add("No settings of the yard were found; they are as at a first start.");
+            says.add(TEXT.get("salvage.no_settings_of_the_yard_were"));
         }
         return settings;
     }
@@ -302,7 +307,7 @@ public final class Salvage {
                         to.keep(file);
                         brought++;
                     } else {
-                        says.add("The picture " + picture.file() + " is missing or damaged.");
+                        says.add(TEXT.get("salvage.the_picture_is_missing_or_damaged", picture.file()));
                     }
                 }
             }

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.Scratch;
 import org.flywaydb.core.Flyway;
@@ -17,6 +18,8 @@ import org.flywaydb.core.api.FlywayException;
 
 /** The tables, indexes and triggers of a log: makes them, and compares those of a log with what this program makes. */
 final class Schema {
+    private static final Messages TEXT = Messages.of(Schema.class);
+
     private Schema() {}
 
     /** Brings a log to the tables of this program, or makes them; a log that cannot be brought there stays as it was. */
@@ -30,10 +33,7 @@ final class Schema {
                     .load()
                     .migrate();
         } catch (FlywayException | IOException e) {
-            throw new JournalException(
-                    "The logbook " + file + " could not be brought up to date: " + SqlWork.plain(e)
-                            + ". It is as it was.",
-                    e);
+            throw new JournalException(TEXT.get("schema.the_logbook_could_not_be_brought", file, SqlWork.plain(e)), e);
         }
     }
 
@@ -49,20 +49,20 @@ final class Schema {
             List<String> told = new ArrayList<>();
             ought.forEach((name, sql) -> {
                 if (!is.containsKey(name)) {
-                    told.add("The " + name + " was taken out of the database by another hand.");
+                    told.add(TEXT.get("schema.the_was_taken_out_of_the", name));
                 } else if (!is.get(name).equals(sql)) {
-                    told.add("The " + name + " was changed by another hand.");
+                    told.add(TEXT.get("schema.the_was_changed_by_another_hand", name));
                 }
             });
             if (!history(here).equals(history(there))) {
-                told.add("The list of the versions the database went through was changed by another hand.");
+                told.add(TEXT.get("schema.the_list_of_the_versions_the"));
             }
             is.keySet().stream()
                     .filter(name -> !ought.containsKey(name))
-                    .forEach(name -> told.add("The " + name + " was put into the database by another hand."));
+                    .forEach(name -> told.add(TEXT.get("schema.the_was_put_into_the_database", name)));
             return told;
         } catch (SQLException e) {
-            throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
+            throw new JournalException(TEXT.get("schema.the_logbook_could_not_be_read", SqlWork.plain(e)), e);
         } finally {
             Scratch.remove(folder);
         }

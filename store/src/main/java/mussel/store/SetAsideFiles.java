@@ -17,6 +17,7 @@ import java.util.function.IntFunction;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 import mussel.exchange.log.LogJson;
 
@@ -25,6 +26,8 @@ import mussel.exchange.log.LogJson;
  * goes on with, as a file that can be taken in.
  */
 final class SetAsideFiles {
+    private static final Messages TEXT = Messages.of(SetAsideFiles.class);
+
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
 
     private final Path log;
@@ -48,7 +51,7 @@ final class SetAsideFiles {
         try (Statement statement = connection.createStatement()) {
             Durable.begin(whole);
             statement.execute("VACUUM INTO '" + whole.toString().replace("'", "''") + "'");
-            kept.add("All that was in it is kept in " + whole + ".");
+            kept.add(TEXT.get("set_aside_files.all_that_was_in_it_is", whole));
         } catch (SQLException | IOException e) {
             whole.toFile().delete();
         }
@@ -59,7 +62,7 @@ final class SetAsideFiles {
             }
             Files.deleteIfExists(log.resolveSibling(log.getFileName() + "-shm"));
         } catch (IOException e) {
-            kept.add("Take the file " + wal.getFileName() + " away before anything opens the logbook again.");
+            kept.add(TEXT.get("set_aside_files.take_the_file_away_before_anything", wal.getFileName()));
         }
     }
 
@@ -79,11 +82,9 @@ final class SetAsideFiles {
         String where;
         try {
             Durable.write(file, out -> LogJson.write(Map.of(), List.copyOf(jobs.values()), out));
-            where = "What you enter is not in the logbook; it is kept in " + file
-                    + ". Put the logbook back, start Mussel again and take that file in.";
+            where = TEXT.get("set_aside_files.what_you_enter_is_not_in", file);
         } catch (IOException e) {
-            where = "What you enter is not in the logbook and could not be kept beside it either (" + Durable.why(e)
-                    + "): write it down, and start Mussel again once the logbook is back.";
+            where = TEXT.get("set_aside_files.what_you_enter_is_not_in_2", Durable.why(e));
         }
         return new JournalException(why.getMessage() + " " + String.join(" ", kept) + " " + where, why);
     }

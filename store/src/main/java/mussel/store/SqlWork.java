@@ -3,12 +3,15 @@ package mussel.store;
 import java.io.IOException;
 import java.sql.SQLException;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 import org.sqlite.SQLiteErrorCode;
 import org.sqlite.SQLiteException;
 
 /** Runs work on the database and says in a sentence why it failed. */
 final class SqlWork {
+    private static final Messages TEXT = Messages.of(SqlWork.class);
+
     private final boolean readOnly;
     private final Runnable guard;
 
@@ -37,7 +40,7 @@ final class SqlWork {
 
     <T> T write(Work<T> work) {
         if (readOnly) {
-            throw new JournalException("The logbook is open for reading only. Nothing was written.");
+            throw new JournalException(TEXT.get("sql_work.the_logbook_is_open_for_reading"));
         }
         guard.run();
         return step(work);
@@ -50,8 +53,7 @@ final class SqlWork {
         } catch (JournalException e) {
             throw e;
         } catch (SQLException | RuntimeException e) {
-            String sentence =
-                    "That could not be written to the logbook: " + plain(e) + ". Type it again once that is mended.";
+            String sentence = TEXT.get("sql_work.that_could_not_be_written_to", plain(e));
             throw busy(e) ? new BusyException(sentence, e) : new JournalException(sentence, e);
         }
     }
@@ -76,7 +78,7 @@ final class SqlWork {
         } catch (JournalException e) {
             throw e;
         } catch (SQLException | RuntimeException e) {
-            throw new JournalException("The logbook could not be read: " + plain(e) + ".", e);
+            throw new JournalException(TEXT.get("sql_work.the_logbook_could_not_be_read", plain(e)), e);
         }
     }
 
@@ -99,27 +101,28 @@ final class SqlWork {
         for (Throwable t = e; t != null; t = t.getCause()) {
             if (t instanceof SQLiteException sqlite) {
                 return switch (sqlite.getResultCode()) {
-                    case SQLITE_FULL -> "the disk is full";
-                    case SQLITE_READONLY, SQLITE_READONLY_DIRECTORY, SQLITE_PERM -> "it may not be written by you";
-                    case SQLITE_CANTOPEN -> "it cannot be opened, or its folder may not be written by you";
+                    case SQLITE_FULL -> TEXT.get("sql_work.the_disk_is_full");
+                    case SQLITE_READONLY, SQLITE_READONLY_DIRECTORY, SQLITE_PERM ->
+                        TEXT.get("sql_work.it_may_not_be_written_by");
+                    case SQLITE_CANTOPEN -> TEXT.get("sql_work.it_cannot_be_opened_or_its");
                     case SQLITE_BUSY, SQLITE_LOCKED, SQLITE_BUSY_SNAPSHOT, SQLITE_BUSY_RECOVERY ->
-                        "another program holds the file";
+                        TEXT.get("sql_work.another_program_holds_the_file");
                     case SQLITE_CORRUPT, SQLITE_NOTADB, SQLITE_CORRUPT_SEQUENCE, SQLITE_CORRUPT_VTAB ->
-                        "the file is damaged";
+                        TEXT.get("sql_work.the_file_is_damaged");
                     case SQLITE_IOERR_WRITE, SQLITE_IOERR_FSYNC, SQLITE_IOERR_SHMSIZE, SQLITE_IOERR_TRUNCATE ->
-                        "the disk did not take it";
+                        TEXT.get("sql_work.the_disk_did_not_take_it");
                     case SQLITE_CONSTRAINT, SQLITE_CONSTRAINT_TRIGGER, SQLITE_CONSTRAINT_PRIMARYKEY ->
-                        "it does not fit what is there";
+                        TEXT.get("sql_work.it_does_not_fit_what_is");
                     default ->
                         sqlite.getResultCode().name().startsWith("SQLITE_IOERR")
-                                ? "the disk could not be read"
-                                : "the database refused it";
+                                ? TEXT.get("sql_work.the_disk_could_not_be_read")
+                                : TEXT.get("sql_work.the_database_refused_it");
                 };
             }
             if (t instanceof IOException io) {
                 return Durable.why(io);
             }
         }
-        return "the details are in the program's own log";
+        return TEXT.get("sql_work.the_details_are_in_the_programs");
     }
 }

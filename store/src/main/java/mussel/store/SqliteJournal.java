@@ -30,6 +30,7 @@ import mussel.core.job.Job;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
 import mussel.core.job.Settings;
+import mussel.core.language.Messages;
 import mussel.core.measure.OrderedMap;
 import mussel.exchange.file.Durable;
 import mussel.exchange.log.Chain;
@@ -39,6 +40,7 @@ import mussel.exchange.log.Chain;
  * plug. One process at a time may write; others may read.
  */
 public final class SqliteJournal implements OpenLog {
+    private static final Messages TEXT = Messages.of(SqliteJournal.class);
 
     private final Path file;
     private final Connection connection;
@@ -138,11 +140,10 @@ public final class SqliteJournal implements OpenLog {
         Path path = LogFile.real(file);
         int version = LogFile.inspect(path);
         if (version == 0) {
-            throw new JournalException("There is no logbook " + path + " yet.");
+            throw new JournalException(TEXT.get("sqlite_journal.there_is_no_logbook_yet", path));
         }
         if (version < LogFile.SCHEMA_VERSION) {
-            throw new JournalException("The logbook " + path
-                    + " is of an earlier Mussel. Open it once in the window, which brings it up to date.");
+            throw new JournalException(TEXT.get("sqlite_journal.the_logbook_is_of_an_earlier", path));
         }
         return new SqliteJournal(
                 path, LogConnections.reading(path), Optional.empty(), Optional.empty(), Optional.empty(), clock);
@@ -398,7 +399,7 @@ public final class SqliteJournal implements OpenLog {
         long wanted = prepared.one("SELECT entries FROM head WHERE job = ?", row -> row.getLong(1), job)
                 .orElse(0L);
         if (entries.size() != wanted || job != YARD && Job.of(entries).id() != job) {
-            throw new JournalException("Job " + job + " would not be whole once it is in. Nothing was taken in.");
+            throw new JournalException(TEXT.get("sqlite_journal.job_would_not_be_whole_once", job));
         }
     }
 
@@ -558,7 +559,7 @@ public final class SqliteJournal implements OpenLog {
             }
             connection.close();
         } catch (SQLException e) {
-            throw new JournalException("The logbook could not be closed: " + SqlWork.plain(e) + ".", e);
+            throw new JournalException(TEXT.get("sqlite_journal.the_logbook_could_not_be_closed", SqlWork.plain(e)), e);
         }
         try {
             if (lock.isPresent()) {
@@ -568,7 +569,7 @@ public final class SqliteJournal implements OpenLog {
                 lock.get().close();
             }
         } catch (IOException e) {
-            throw new JournalException("The logbook's lock could not be released: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("sqlite_journal.the_logbooks_lock_could_not_be", Durable.why(e)), e);
         }
     }
 }

@@ -18,6 +18,7 @@ import mussel.core.book.Filed;
 import mussel.core.book.LogBook;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
+import mussel.core.language.Messages;
 import mussel.core.log.Due;
 import mussel.core.log.MeterReading;
 import mussel.core.log.Visit;
@@ -26,6 +27,8 @@ import mussel.exchange.log.VisitJson;
 
 /** The yard's book in the same file as the journal, searched by SQLite's full text index. */
 final class SqliteLogBook implements LogBook {
+    private static final Messages TEXT = Messages.of(SqliteLogBook.class);
+
     /** The sign keeps SQLite from walking the whole index of jobs for what the last few entries answer. */
     private static final String STALE = "SELECT DISTINCT +job FROM entry WHERE seq > max("
             + "(SELECT coalesce(max(upto), 0) FROM visit), (SELECT coalesce(max(upto), 0) FROM owed)) AND +job > 0 ORDER BY 1";
@@ -325,7 +328,7 @@ final class SqliteLogBook implements LogBook {
             SqlWork work = SqlWork.reading();
             return ask.apply(new SqliteLogBook(file, own, work, new SqliteBenchLines(own, work)));
         } catch (SQLException e) {
-            throw new JournalException("The logbook could not be read: " + SqlWork.plain(e) + ".", e);
+            throw new JournalException(TEXT.get("sqlite_log_book.the_logbook_could_not_be_read", SqlWork.plain(e)), e);
         }
     }
 }

@@ -15,6 +15,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.Scratch;
 
@@ -23,6 +24,8 @@ import mussel.exchange.file.Scratch;
  * log's own id and the file it was. Where another lies there now, it is tried on a copy first.
  */
 final class WriteAhead {
+    private static final Messages TEXT = Messages.of(WriteAhead.class);
+
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
     private static final int MOST = 400;
 
@@ -36,7 +39,7 @@ final class WriteAhead {
             lock.write(ByteBuffer.wrap(text), 0);
             lock.force(true);
         } catch (IOException e) {
-            throw new JournalException("The lock beside the logbook cannot be written: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("write_ahead.the_lock_beside_the_logbook_cannot", Durable.why(e)), e);
         }
     }
 
@@ -55,7 +58,7 @@ final class WriteAhead {
                     LogIdentity.id(log).filter(id -> !id.equals(noted.get(0))).isPresent();
             return !another && soundTogether(log, noted.get(0)) ? "" : takeAway(log, clock);
         } catch (IOException e) {
-            throw new JournalException("The logbook " + log + " cannot be opened: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("write_ahead.the_logbook_cannot_be_opened", log, Durable.why(e)), e);
         }
     }
 
@@ -103,8 +106,6 @@ final class WriteAhead {
                 log.getFileName() + ".kept-" + LocalDateTime.now(clock).format(STAMP) + "-wal");
         Files.move(log.resolveSibling(log.getFileName() + "-wal"), aside);
         Files.deleteIfExists(log.resolveSibling(log.getFileName() + "-shm"));
-        return "The logbook " + log
-                + " was replaced while another was open in its place. The last entries of that other one were not mixed into it; they are set aside in "
-                + aside.getFileName() + ", beside it.";
+        return TEXT.get("write_ahead.the_logbook_was_replaced_while_another", log, aside.getFileName());
     }
 }

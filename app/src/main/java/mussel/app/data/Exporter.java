@@ -21,6 +21,7 @@ import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
+import mussel.core.language.Messages;
 import mussel.core.log.Visit;
 import mussel.exchange.file.Durable;
 import mussel.exchange.file.OutFile;
@@ -31,6 +32,8 @@ import mussel.exchange.sheet.KeptSheet;
 
 /** Writes a log, or one of its jobs, in an open format. */
 public final class Exporter {
+    private static final Messages TEXT = Messages.of(Exporter.class);
+
     private static final int MOST_DUE = 100_000;
 
     private final Journal journal;
@@ -69,7 +72,7 @@ public final class Exporter {
      */
     public Scope job(int number) {
         if (journal.entries(number).isEmpty()) {
-            throw new JournalException("There is no job " + number + ".");
+            throw new JournalException(TEXT.get("exporter.there_is_no_job", number));
         }
         return new Scope(Optional.of(List.of(number)));
     }
@@ -87,8 +90,7 @@ public final class Exporter {
                     .toList();
         }
         if (jobs.isEmpty()) {
-            throw new JournalException(
-                    "There is no leg “" + named + "”. Write it as on its card, like “Spat Lass, port”.");
+            throw new JournalException(TEXT.get("exporter.there_is_no_leg_write_it", named));
         }
         return new Scope(Optional.of(jobs));
     }
@@ -190,12 +192,12 @@ public final class Exporter {
 
     private static void folder(Path out) {
         if (Files.exists(out) && !Files.isDirectory(out)) {
-            throw new JournalException(out + " is no folder. Name one for the lists.");
+            throw new JournalException(TEXT.get("exporter.is_no_folder_name_one_for", out));
         }
         try {
             Durable.folders(out);
         } catch (IOException e) {
-            throw new JournalException("The folder " + out + " cannot be made: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("exporter.the_folder_cannot_be_made", out, Durable.why(e)), e);
         }
     }
 }

@@ -23,6 +23,7 @@ import mussel.core.job.Decisions;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problem;
 import mussel.core.measure.Problems;
 import mussel.core.sheet.SpecSheet;
@@ -50,6 +51,8 @@ import mussel.work.shop.ImportPreview;
 
 /** Looks into a file and says what taking it in would change; takes it in whole or not at all. */
 public final class Importer {
+    private static final Messages TEXT = Messages.of(Importer.class);
+
     private static final long MOST_BYTES = 8L * 1024 * 1024;
 
     private final OpenLog journal;
@@ -91,11 +94,10 @@ public final class Importer {
                     file,
                     List.of(
                             name.endsWith(".csv")
-                                    ? "is a list. A hold is taken in at the station Leak hunt of its job; other lists are not read back"
-                                    : "is of a kind Mussel does not read: it takes logs (.json), backups ("
-                                            + Backups.ENDING + ") and sheets (.yaml, .json)"));
+                                    ? TEXT.get("importer.is_a_list_a_hold_is")
+                                    : TEXT.get("importer.is_of_a_kind_mussel_does", Backups.ENDING)));
         } catch (IOException e) {
-            return refused(file, List.of("cannot be read: " + Durable.why(e)));
+            return refused(file, List.of(TEXT.get("importer.cannot_be_read", Durable.why(e))));
         }
     }
 
@@ -188,7 +190,7 @@ public final class Importer {
     private ImportPreview sheet(Path file) throws IOException {
         Optional<String> unfit = InFile.refused(file, MOST_BYTES);
         if (unfit.isPresent()) {
-            return refused(file, List.of(unfit.get() + ". A sheet fits in far less"));
+            return refused(file, List.of(TEXT.get("importer.a_sheet_fits_in_far_less", unfit.get())));
         }
         Sheet sheet = new Sheet(file, Files.readAllBytes(file));
         Read<JsonNode> tree = Yaml.tree(sheet.bytes());
@@ -203,7 +205,7 @@ public final class Importer {
             return kept(
                     sheet,
                     SheetFiles::family,
-                    s -> new Place("families/" + s.id() + ".yaml", "family sheet " + s.title()),
+                    s -> new Place("families/" + s.id() + ".yaml", TEXT.get("importer.family_sheet", s.title())),
                     s -> SheetFiles.shipped().stream()
                             .filter(f -> f.id().equals(s.id()))
                             .findFirst());
@@ -212,13 +214,13 @@ public final class Importer {
             return yard(sheet);
         }
         if (root.has("suppliers")) {
-            Place place = new Place("catalogue.yaml", "catalogue of parts");
+            Place place = new Place("catalogue.yaml", TEXT.get("importer.catalogue_of_parts"));
             return kept(sheet, CatalogueFiles::read, c -> place, c -> Optional.of(CatalogueFiles.shipped()));
         }
         if (!root.isObject() || root.isEmpty()) {
-            return refused(file, List.of("holds nothing: neither a sheet nor a log. What is here stays"));
+            return refused(file, List.of(TEXT.get("importer.holds_nothing_neither_a_sheet_nor")));
         }
-        Place place = new Place("knowledge.yaml", "set of own numbers for the diagnosis tables");
+        Place place = new Place("knowledge.yaml", TEXT.get("importer.set_of_own_numbers_for_the"));
         return kept(sheet, Importer::overrides, o -> place, o -> Optional.of(Overrides.none()));
     }
 
@@ -232,10 +234,12 @@ public final class Importer {
         YardDecisions here = new YardDecisions(journal, this::ownYard, YardTables.form());
         List<String> changes = here.differences(here.yard(), value);
         List<String> says = new ArrayList<>();
-        says.add("A yard sheet of " + value.name()
-                + ". What it says is decided here from now on; each can be taken back on the page Yard of the book.");
-        says.add("Legs that are tagged stay as they were worked.");
-        says.add(changes.isEmpty() ? "Nothing in it is different." : "Different in it:");
+        says.add(TEXT.get("importer.a_yard_sheet_of_what_it", value.name()));
+        says.add(TEXT.get("importer.legs_that_are_tagged_stay_as"));
+        says.add(
+                changes.isEmpty()
+                        ? TEXT.get("importer.nothing_in_it_is_different")
+                        : TEXT.get("importer.different_in_it"));
         says.addAll(changes);
         return new ImportPreview(
                 sheet.file(),
@@ -285,17 +289,19 @@ public final class Importer {
         List<String> changes =
                 SheetChanges.between(before.orElseGet(MissingNode::getInstance), root, Library.shipped());
         List<String> says = new ArrayList<>();
-        says.add("A sheet of " + value.title() + ", for legs of that family. "
-                + (!own.isEmpty()
-                        ? "It takes the place of the yard’s own one; that can be taken back on the page Sheets of the book."
+        says.add(TEXT.get(
+                "importer.a_sheet_of_for_legs_of",
+                value.title(),
+                (!own.isEmpty()
+                        ? TEXT.get("importer.it_takes_the_place_of_the")
                         : before.isPresent()
-                                ? "It takes the place of the one that ships; that can be taken back on the page Sheets of the book."
-                                : "The yard has none of that family yet."));
-        says.add("Jobs that are tagged keep the sheets they were worked by; open ones say what became different.");
+                                ? TEXT.get("importer.it_takes_the_place_of_the_2")
+                                : TEXT.get("importer.the_yard_has_none_of_that"))));
+        says.add(TEXT.get("importer.jobs_that_are_tagged_keep_the"));
         says.add(
                 changes.isEmpty()
-                        ? "Nothing in it is different."
-                        : before.isPresent() ? "Different in it:" : "It says:");
+                        ? TEXT.get("importer.nothing_in_it_is_different")
+                        : before.isPresent() ? TEXT.get("importer.different_in_it") : TEXT.get("importer.it_says"));
         says.addAll(changes);
         return new ImportPreview(
                 sheet.file(), says, List.of(), !changes.isEmpty(), pace -> {}, () -> Decisions.about(journal, key)
@@ -338,9 +344,12 @@ public final class Importer {
                         : before.isPresent()
                                 ? "It takes the place of the one that ships."
                                 : "The yard has none of its own yet."));
-        says.add("It counts from the next start on.");
+        says.add(TEXT.get("importer.it_counts_from_the_next_start"));
         if (before.isPresent()) {
-            says.add(changes.isEmpty() ? "Nothing in it is different." : "Different in it:");
+            says.add(
+                    changes.isEmpty()
+                            ? TEXT.get("importer.nothing_in_it_is_different")
+                            : TEXT.get("importer.different_in_it"));
         }
         says.addAll(changes);
         boolean same = own.isPresent() && changes.isEmpty();
@@ -371,7 +380,7 @@ public final class Importer {
             }
             Durable.write(target, out -> out.write(bytes));
         } catch (IOException e) {
-            throw new JournalException("The sheet could not be kept: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("importer.the_sheet_could_not_be_kept", Durable.why(e)), e);
         }
     }
 

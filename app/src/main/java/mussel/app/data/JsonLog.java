@@ -20,6 +20,7 @@ import java.util.function.Consumer;
 import mussel.core.book.LogSource;
 import mussel.core.job.Entry;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problem;
 import mussel.exchange.log.LogJson;
 import mussel.exchange.log.LogSheets;
@@ -27,6 +28,8 @@ import mussel.exchange.record.Read;
 
 /** A log as a JSON file. The first walk finds whether it is sound; each later one must meet the same bytes. */
 final class JsonLog implements LogSource {
+    private static final Messages TEXT = Messages.of(JsonLog.class);
+
     private final Path file;
     private Optional<byte[]> sum = Optional.empty();
 
@@ -78,8 +81,7 @@ final class JsonLog implements LogSource {
     }
 
     private static JournalException changed() {
-        return new JournalException(
-                "The file has changed since it was looked at. Look at it again; nothing was taken in.");
+        return new JournalException(TEXT.get("json_log.the_file_has_changed_since_it"));
     }
 
     private static MessageDigest sha256() {

@@ -13,9 +13,12 @@ import java.util.function.Predicate;
 import mussel.core.book.LogSource;
 import mussel.core.job.Entry;
 import mussel.core.job.Fact;
+import mussel.core.language.Messages;
 
 /** A log that is looked into, and the spec sheets and pictures that its entries name. */
 final class NamedAttachments implements LogSource {
+    private static final Messages TEXT = Messages.of(NamedAttachments.class);
+
     private static final int MOST_TOLD = 20;
 
     private final LogSource log;
@@ -59,17 +62,20 @@ final class NamedAttachments implements LogSource {
         List<String> says = new ArrayList<>();
         sheets.forEach((job, names) -> names.stream()
                 .filter(name -> !known.contains(name))
-                .forEach(name -> says.add("Job " + job + " was worked by the spec sheet " + name
-                        + ", which is neither here nor in the file. It will be shown by today's sheet.")));
+                .forEach(name -> says.add(TEXT.get("named_attachments.job_was_worked_by_the_spec", job, name))));
         if (says.size() > MOST_TOLD) {
             int more = says.size() - MOST_TOLD;
             says.subList(MOST_TOLD, says.size()).clear();
-            says.add("The same holds for " + more + " more jobs.");
+            says.add(TEXT.get("named_attachments.the_same_holds_for_more_jobs", more));
         }
         long gone = pictures.stream().filter(picture.negate()).count();
         if (gone > 0) {
-            says.add(gone + (gone == 1 ? " picture that it names is" : " pictures that it names are")
-                    + " neither here nor in the file. A full backup (mussel backup) brings pictures along.");
+            says.add(TEXT.get(
+                    "named_attachments.neither_here_nor_in_the_file",
+                    gone,
+                    (gone == 1
+                            ? TEXT.get("named_attachments.picture_that_it_names_is")
+                            : TEXT.get("named_attachments.pictures_that_it_names_are"))));
         }
         return says;
     }

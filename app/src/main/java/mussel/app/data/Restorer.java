@@ -12,6 +12,7 @@ import mussel.core.book.Merge;
 import mussel.core.book.OpenLog;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.exchange.file.Scratch;
 import mussel.store.Backups;
 import mussel.store.FileStore;
@@ -19,6 +20,8 @@ import mussel.store.Salvage;
 
 /** Puts a backup in place of a logbook that is not open, after a look at what would be gone then. */
 public final class Restorer {
+    private static final Messages TEXT = Messages.of(Restorer.class);
+
     private final Path log;
     private final Backups backups;
     private final Clock clock;
@@ -48,8 +51,8 @@ public final class Restorer {
             long entries = Stream.concat(Stream.of(Journal.YARD), jobs.stream())
                     .mapToLong(j -> inside.entries(j).size())
                     .sum();
-            says.add("The backup holds " + jobs.size() + " jobs with " + entries + " entries.");
-            says.add(Files.exists(log) ? compared(inside) : "There is no logbook " + log + " yet.");
+            says.add(TEXT.get("restorer.the_backup_holds_jobs_with_entries", jobs.size(), entries));
+            says.add(Files.exists(log) ? compared(inside) : TEXT.get("restorer.there_is_no_logbook_yet", log));
             backups.meets(backup).forEach(s -> says.add(s.says()));
             return says;
         });
@@ -58,9 +61,9 @@ public final class Restorer {
     private String compared(OpenLog inside) {
         try (OpenLog here = new FileStore(log, clock).read()) {
             Merge lost = Merge.of(inside, LogSource.of(here));
-            return lost.changes() ? gone(lost) : "Everything in the logbook is in the backup.";
+            return lost.changes() ? gone(lost) : TEXT.get("restorer.everything_in_the_logbook_is_in");
         } catch (JournalException e) {
-            return e.getMessage() + " What it holds cannot be compared; it is set aside as it is, not thrown away.";
+            return TEXT.get("restorer.what_it_holds_cannot_be_compared", e.getMessage());
         }
     }
 
@@ -69,7 +72,7 @@ public final class Restorer {
         List<String> says = new ArrayList<>();
         long jobs = count(lost, Merge.Change.NEW);
         if (jobs > 0) {
-            says.add(jobs + (jobs == 1 ? " job is gone" : " jobs are gone"));
+            says.add(jobs + (jobs == 1 ? TEXT.get("restorer.job_is_gone") : TEXT.get("restorer.jobs_are_gone")));
         }
         long shorter = count(lost, Merge.Change.LONGER) + count(lost, Merge.Change.APART);
         if (shorter > 0) {
@@ -77,12 +80,16 @@ public final class Restorer {
                     .filter(p -> p.change() == Merge.Change.LONGER || p.change() == Merge.Change.APART)
                     .mapToLong(Merge.Piece::entries)
                     .sum();
-            says.add(shorter + (shorter == 1 ? " job has" : " jobs have") + " lost " + entries
-                    + (shorter == 1 ? " of its entries" : " of their entries"));
+            says.add(TEXT.get(
+                    "restorer.lost",
+                    shorter,
+                    (shorter == 1 ? TEXT.get("restorer.job_has") : TEXT.get("restorer.jobs_have")),
+                    entries,
+                    (shorter == 1 ? TEXT.get("restorer.of_its_entries") : TEXT.get("restorer.of_their_entries"))));
         }
-        return "After restoring, "
-                + (says.isEmpty() ? "some of the shop's settings are others" : String.join(" and ", says))
-                + ". What is there now is kept as a backup before.";
+        return TEXT.get(
+                "restorer.after_restoring_what_is_there_now",
+                (says.isEmpty() ? TEXT.get("restorer.some_of_the_shops_settings_are") : String.join(" and ", says)));
     }
 
     private static long count(Merge lost, Merge.Change change) {
@@ -95,12 +102,12 @@ public final class Restorer {
      * @throws JournalException with a sentence when it could not; the logbook is as it was then
      */
     public List<String> restore(Path backup) {
-        return told(backups.restore(backup), "Restored into " + log + ".");
+        return told(backups.restore(backup), TEXT.get("restorer.restored_into", log));
     }
 
     private static List<String> told(Backups.Restored done, String what) {
         List<String> says = new ArrayList<>();
-        done.before().ifPresent(kept -> says.add("What was there is kept in " + kept + "."));
+        done.before().ifPresent(kept -> says.add(TEXT.get("restorer.what_was_there_is_kept_in", kept)));
         says.addAll(done.says());
         says.add(what);
         return says;
@@ -122,8 +129,8 @@ public final class Restorer {
      */
     public List<String> salvage() {
         List<String> says = new ArrayList<>();
-        says.addAll(
-                salvaged(out -> says.addAll(told(backups.putSalvaged(out), "What is whole was put in its place."))));
+        says.addAll(salvaged(
+                out -> says.addAll(told(backups.putSalvaged(out), TEXT.get("restorer.what_is_whole_was_put_in")))));
         return says;
     }
 
@@ -133,7 +140,9 @@ public final class Restorer {
             Path out = folder.resolve("salvaged.mussel");
             List<String> says = Salvage.bring(log, out, clock);
             then.accept(out);
-            return says.stream().map(s -> s.replace(", into " + out, "")).toList();
+            return says.stream()
+                    .map(s -> s.replace(TEXT.get("restorer.into", out), ""))
+                    .toList();
         } finally {
             Scratch.remove(folder);
         }

@@ -23,6 +23,7 @@ import mussel.core.job.Scale;
 import mussel.core.job.SetupPlace;
 import mussel.core.job.StepMinutes;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakMode;
 import mussel.core.log.Visit;
 import mussel.core.log.Visit.Measure;
@@ -46,6 +47,8 @@ import mussel.core.verdict.VerdictResult.CauseBelief;
  * @param words everything written, chosen and done, for the search
  */
 public record Filed(Visit visit, BenchLine line, String words) {
+    private static final Messages TEXT = Messages.of(Filed.class);
+
     private static final Set<String> WET = Set.of("streaks", "milky", "sludge");
     /** Rules of the pump that speak of a policy and not of the part's condition. */
     private static final Set<String> POLICIES =
@@ -240,7 +243,9 @@ public record Filed(Visit visit, BenchLine line, String words) {
         Set<String> words = new TreeSet<>();
         job.notes().values().forEach(words::add);
         job.choices().forEach((about, outcome) -> words.add(named(about) + " " + plain(outcome)));
-        job.holds().forEach(h -> words.add(plain(h.mode().name().toLowerCase(Locale.ROOT)) + " hold"));
+        job.holds()
+                .forEach(h ->
+                        words.add(TEXT.get("filed.hold", plain(h.mode().name().toLowerCase(Locale.ROOT)))));
         job.orders()
                 .forEach(o -> words.add(o.placed().order() + " " + o.placed().reference()));
         job.readings().values().stream().map(Fact.Read::instrument).forEach(words::add);
@@ -250,8 +255,8 @@ public record Filed(Visit visit, BenchLine line, String words) {
         now.plan()
                 .parts()
                 .forEach(p -> now.sheet().part(p.part().part()).map(Part::title).ifPresent(words::add));
-        return "job " + job.id() + " " + visit.title() + " " + visit.familyTitle() + " " + visit.day() + ". "
-                + String.join(". ", words);
+        return TEXT.get(
+                "filed.job", job.id(), visit.title(), visit.familyTitle(), visit.day(), String.join(". ", words));
     }
 
     private static String named(Address about) {

@@ -2,6 +2,7 @@ package mussel.core.drain;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -87,6 +88,7 @@ public record DrainInput(
         @Given(value = "the coldest storage", kind = Kind.TEMPERATURE, min = -60, max = 60) OptionalDouble storageMinC,
         @Given(value = "the salinity of the water (psu)", min = 0, max = 42) OptionalDouble salinityPsu)
         implements Checked {
+    private static final Messages TEXT = Messages.of(DrainInput.class);
 
     private static final double STIFFEST_CST = 1e7;
     private static final double LEAST_SPAN_G_ML = 0.005;
@@ -118,15 +120,15 @@ public record DrainInput(
         problems.unless(
                 freeWaterMl <= drainedMl,
                 pointer + "/free_water_ml",
-                "is more than all that came out (" + drainedMl + " ml): it is a part of it");
+                TEXT.get("drain_input.is_more_than_all_that_came", drainedMl));
         problems.unless(
                 oil.viscosityCst(oilTempC) <= STIFFEST_CST,
                 pointer + "/oil_temp_c",
-                "makes this oil too stiff to run at all (over ten million cSt): check the two viscosities and the temperature");
+                TEXT.get("drain_input.makes_this_oil_too_stiff_to"));
         problems.unless(
                 massG.isEmpty() || WaterEstimate.densitySpan(this) >= LEAST_SPAN_G_ML,
                 pointer + "/oil/density_g_ml",
-                "is so near the density of the water that weight tells nothing: leave the weight out");
+                TEXT.get("drain_input.is_so_near_the_density_of"));
     }
 
     /**
@@ -152,7 +154,7 @@ public record DrainInput(
             problems.unless(
                     cst100 < cst40,
                     pointer + "/cst_100",
-                    "must be below the viscosity at 40 °C (" + cst40 + " cSt): oil thins as it warms");
+                    TEXT.get("drain_input.must_be_below_the_viscosity_at", cst40));
         }
     }
 
@@ -176,7 +178,7 @@ public record DrainInput(
             problems.unless(
                     waterMl + emulsionMl <= totalMl,
                     pointer + "/water_ml",
-                    "and the milky layer together are more than the jar held (" + totalMl + " ml)");
+                    TEXT.get("drain_input.and_the_milky_layer_together_are", totalMl));
         }
     }
 }

@@ -201,11 +201,14 @@ public final class DrainWords {
                 TEXT.get("why.expected.formula"),
                 List.of(
                         line("fill", Kind.VOLUME, in.filledMl(), in.fillMl().isPresent() ? "read" : "sheet"),
-                        line("oil at", Kind.TEMPERATURE, in.oilTempC(), "read"),
-                        line("drained for", Kind.DURATION, in.minutes(), "read"),
-                        line("came out", Kind.VOLUME, in.drainedMl(), "read"),
-                        new InputLine("viscosity", Display.significant(out.viscosityCst()) + " cSt", origin("yard")),
-                        line("still inside", Kind.VOLUME, out.residualMl(), "sheet")),
+                        line(TEXT.get("drain_words.oil_at"), Kind.TEMPERATURE, in.oilTempC(), "read"),
+                        line(TEXT.get("drain_words.drained_for"), Kind.DURATION, in.minutes(), "read"),
+                        line(TEXT.get("drain_words.came_out"), Kind.VOLUME, in.drainedMl(), "read"),
+                        new InputLine(
+                                TEXT.get("drain_words.viscosity"),
+                                TEXT.get("drain_words.cst", Display.significant(out.viscosityCst())),
+                                origin("yard")),
+                        line(TEXT.get("drain_words.still_inside"), Kind.VOLUME, out.residualMl(), "sheet")),
                 TEXT.get("why.expected.source"),
                 TEXT.get(
                         "why.expected.u",
@@ -225,12 +228,12 @@ public final class DrainWords {
             lines.add(new InputLine(
                     s.name().name().toLowerCase(java.util.Locale.ROOT),
                     Display.percent(s.fraction()) + " ± " + Display.percent(s.u()),
-                    s.used() ? "used" : "not used"));
+                    s.used() ? "used" : TEXT.get("drain_words.not_used")));
         }
         boolean bounded = water.high().isPresent();
         return new Explanation(
                 TEXT.get("why.water.title"),
-                water.fraction().isPresent() ? share(water) : "not known",
+                water.fraction().isPresent() ? share(water) : TEXT.get("drain_words.not_known"),
                 TEXT.get("why.water.formula"),
                 lines,
                 TEXT.get("why.water.source"),
@@ -250,10 +253,21 @@ public final class DrainWords {
                 minutes(out.drain().minutesNeeded()),
                 TEXT.get("why.wait.formula"),
                 List.of(
-                        line("tau at 40 °C", Kind.DURATION, in.gearcase().tau40Min(), caseOrigin),
-                        line("tau now", Kind.DURATION, out.drain().tauMin(), caseOrigin),
-                        new InputLine("viscosity", Display.significant(out.viscosityCst()) + " cSt", origin("yard")),
-                        new InputLine("vent", in.ventOpen() ? "open" : "shut", origin("read"))),
+                        line(
+                                TEXT.get("drain_words.tau_at_40_c"),
+                                Kind.DURATION,
+                                in.gearcase().tau40Min(),
+                                caseOrigin),
+                        line(
+                                TEXT.get("drain_words.tau_now"),
+                                Kind.DURATION,
+                                out.drain().tauMin(),
+                                caseOrigin),
+                        new InputLine(
+                                TEXT.get("drain_words.viscosity"),
+                                TEXT.get("drain_words.cst", Display.significant(out.viscosityCst())),
+                                origin("yard")),
+                        new InputLine(TEXT.get("drain_words.vent"), in.ventOpen() ? "open" : "shut", origin("read"))),
                 TEXT.get("why.wait.source"),
                 TEXT.get("why.wait.u"),
                 TEXT.get("why.wait.change"));
@@ -266,8 +280,8 @@ public final class DrainWords {
                 Display.estimate(Kind.TEMPERATURE, out.freeze().pointC(), units),
                 TEXT.get("why.frost.formula"),
                 List.of(new InputLine(
-                        "salinity",
-                        Display.significant(in.salinity()) + " psu",
+                        TEXT.get("drain_words.salinity"),
+                        TEXT.get("drain_words.psu", Display.significant(in.salinity())),
                         origin(in.salinityPsu().isPresent() ? "read" : "assumed"))),
                 TEXT.get("why.frost.source"),
                 TEXT.get("why.frost.u", origin(in.salinityPsu().isPresent() ? "read" : "assumed")),

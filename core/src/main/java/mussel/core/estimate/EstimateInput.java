@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -37,6 +38,8 @@ public record EstimateInput(
         @Given(value = "what a day without the leg costs", min = 0, max = 1e12, orElse = "0") double downtimePerDay,
         @Given("what leaving it means") Optional<Leave> leave)
         implements Checked {
+    private static final Messages TEXT = Messages.of(EstimateInput.class);
+
     /** The most doubtful parts that are enumerated. */
     public static final int MOST_DOUBTFUL = 20;
 
@@ -66,14 +69,13 @@ public record EstimateInput(
         problems.unless(
                 doubtful.size() <= MOST_DOUBTFUL,
                 pointer + "/doubtful",
-                "has " + doubtful.size() + " parts; at most " + MOST_DOUBTFUL
-                        + " are enumerated: put those that fail together into one");
+                TEXT.get("estimate_input.has_parts_at_most_are_enumerated", doubtful.size(), MOST_DOUBTFUL));
         Set<String> names = new HashSet<>(Set.of(EstimateEngine.REPAIR, EstimateEngine.LEAVE));
         for (int i = 0; i < exchange.size(); i++) {
             problems.unless(
                     names.add(exchange.get(i).name()),
                     pointer + "/exchange/" + i + "/name",
-                    "stands twice, or is “repair” or “leave”: give each unit its own name");
+                    TEXT.get("estimate_input.stands_twice_or_is_repair_or"));
         }
     }
 
@@ -99,7 +101,7 @@ public record EstimateInput(
             implements Checked {
         @Override
         public void check(Problems problems, String pointer) {
-            problems.unless(p50 <= p90, pointer + "/p90", "is below the median (" + p50 + " min)");
+            problems.unless(p50 <= p90, pointer + "/p90", TEXT.get("estimate_input.is_below_the_median_min", p50));
         }
     }
 

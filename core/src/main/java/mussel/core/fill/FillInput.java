@@ -2,6 +2,7 @@ package mussel.core.fill;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -31,6 +32,8 @@ public record FillInput(
         @Given(value = "how much the case took", kind = Kind.VOLUME, min = 0, max = 200_000) OptionalDouble pumpedMl,
         @Given(value = "what is poured", orElse = "gear_oil") Holds pours)
         implements Checked {
+    private static final Messages TEXT = Messages.of(FillInput.class);
+
     private static final int MOST_BOTTLES = 40;
     private static final int MOST_POURED = 1_000;
 
@@ -62,28 +65,32 @@ public record FillInput(
         problems.unless(
                 residualMl <= capacityMl,
                 pointer + "/residual_ml",
-                "is more than the case holds (" + capacityMl + " ml)");
+                TEXT.get("fill_input.is_more_than_the_case_holds", capacityMl));
         problems.unless(
                 bottles.size() <= MOST_BOTTLES,
                 pointer + "/bottles",
-                "has " + bottles.size() + " kinds of bottle; at most " + MOST_BOTTLES
-                        + " are weighed against each other");
+                TEXT.get("fill_input.has_kinds_of_bottle_at_most", bottles.size(), MOST_BOTTLES));
         double largest = bottles.stream().mapToDouble(Bottle::ml).max().orElse(capacityMl);
         int owned = bottles.stream().mapToInt(Bottle::have).sum();
         problems.unless(
                 capacityMl <= MOST_POURED * largest && owned <= MOST_POURED,
                 pointer + "/bottles",
-                "are too small or too many: at most " + MOST_POURED + " are poured, so name a larger bottle");
+                TEXT.get("fill_input.are_too_small_or_too_many", MOST_POURED));
         for (int i = 0; i < bottles.size(); i++) {
             problems.unless(
                     bottles.get(i).holds() == pours,
                     pointer + "/bottles/" + i + "/holds",
-                    "is " + NamedBy.file(bottles.get(i).holds()) + ", and " + NamedBy.file(pours)
-                            + " is poured: leave this bottle out");
+                    TEXT.get(
+                            "fill_input.is_and_is_poured_leave_this",
+                            NamedBy.file(bottles.get(i).holds()),
+                            NamedBy.file(pours)));
             String name = bottles.get(i).name();
             boolean first =
                     bottles.subList(0, i).stream().noneMatch(b -> b.name().equals(name));
-            problems.unless(first, pointer + "/bottles/" + i + "/name", "stands twice: give each bottle its own name");
+            problems.unless(
+                    first,
+                    pointer + "/bottles/" + i + "/name",
+                    TEXT.get("fill_input.stands_twice_give_each_bottle_its"));
         }
     }
 
@@ -118,7 +125,8 @@ public record FillInput(
 
         @Override
         public void check(Problems problems, String pointer) {
-            problems.unless(openedMl <= ml, pointer + "/opened_ml", "is more than a whole one holds (" + ml + " ml)");
+            problems.unless(
+                    openedMl <= ml, pointer + "/opened_ml", TEXT.get("fill_input.is_more_than_a_whole_one", ml));
         }
     }
 

@@ -80,10 +80,16 @@ public final class FillWords {
                 volume(out.needMl()),
                 TEXT.get("why.formula"),
                 List.of(
-                        new InputLine("capacity", volume(in.capacityMl()), "family sheet"),
-                        new InputLine("still inside", volume(in.residualMl()), "the drain's estimate"),
-                        new InputLine("purge", volume(in.purgeMl()), "yard's own"),
-                        new InputLine("spill", volume(in.spillMl()), "yard's own")),
+                        new InputLine(
+                                TEXT.get("fill_words.capacity"),
+                                volume(in.capacityMl()),
+                                TEXT.get("fill_words.family_sheet")),
+                        new InputLine(
+                                TEXT.get("fill_words.still_inside"),
+                                volume(in.residualMl()),
+                                TEXT.get("fill_words.the_drains_estimate")),
+                        new InputLine(TEXT.get("fill_words.purge"), volume(in.purgeMl()), "yard's own"),
+                        new InputLine(TEXT.get("fill_words.spill"), volume(in.spillMl()), "yard's own")),
                 TEXT.get("why.source"),
                 TEXT.get("why.u"),
                 TEXT.get("why.change"));

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.log.Due;
 import mussel.core.measure.OrderedMap;
 import mussel.core.measure.Wide;
@@ -46,6 +47,8 @@ public record BenchLine(
         Optional<LocalDate> tagged,
         List<Due> due,
         Map<String, Integer> shelf) {
+    private static final Messages TEXT = Messages.of(BenchLine.class);
+
     /**
      * What to go on with first: legs that can be worked on before those that wait, then the earliest promise that is a date, then what is nearest to
      * its tag; closed ones last.
@@ -116,7 +119,15 @@ public record BenchLine(
 
     /** Everything one may search for, in lower case. */
     public String words() {
-        return String.join(" ", leg.title(), family, next.says(), waits, promised, current.title(), "job " + job)
+        return String.join(
+                        " ",
+                        leg.title(),
+                        family,
+                        next.says(),
+                        waits,
+                        promised,
+                        current.title(),
+                        TEXT.get("bench_line.job", job))
                 .toLowerCase(java.util.Locale.ROOT);
     }
 

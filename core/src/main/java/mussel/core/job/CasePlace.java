@@ -1,31 +1,28 @@
 package mussel.core.job;
 
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
 
 /** What stays in the case or belongs to it, and is judged like a part that came off. */
 public enum CasePlace {
     /** The gears. */
-    GEARS("Gears: teeth, wear step, rust"),
+    GEARS,
     /** What shifts. */
-    CLUTCH_DOG("Clutch dog and shift parts"),
+    CLUTCH_DOG,
     /** What the shafts run in. */
-    BEARINGS("Bearings and races"),
+    BEARINGS,
     /** Where the lips run. */
-    SHAFT_JOURNALS("Shaft journals under the lips"),
+    SHAFT_JOURNALS,
     /** Where the seals sit. */
-    SEAL_BORES("Seal bores"),
+    SEAL_BORES,
     /** The threads in the casting. */
-    THREADS("Threads of the case");
+    THREADS;
 
-    private final String title;
-
-    CasePlace(String title) {
-        this.title = title;
-    }
+    private static final Messages TEXT = Messages.of(CasePlace.class);
 
     /** What is judged there. */
     public String title() {
-        return title;
+        return TEXT.of(this);
     }
 
     /** Its name in the journal. */

@@ -3,6 +3,7 @@ package mussel.core.job;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakEngine;
 import mussel.core.leak.LeakInput;
 import mussel.core.leak.LeakMode;
@@ -30,6 +31,8 @@ public record HeldTest(
         LeakInput input,
         List<Problem> problems,
         Optional<LeakResult> result) {
+    private static final Messages TEXT = Messages.of(HeldTest.class);
+
     /** The standard atmosphere, taken where no barometer was read (ISO 2533, kPa). */
     public static final double STANDARD_BAROMETER_KPA = 101.325;
 
@@ -55,7 +58,7 @@ public record HeldTest(
                 hold.readings());
         Problems found = new Problems();
         if (limits.isEmpty()) {
-            found.at("", "are not judged: the sheet of this leg gives no limits for this hold");
+            found.at("", TEXT.get("held_test.are_not_judged_the_sheet_of"));
         } else {
             input.check(found, "");
         }

@@ -1,6 +1,7 @@
 package mussel.core.job;
 
 import java.util.Optional;
+import mussel.core.language.Messages;
 
 /**
  * What was judged of a part: reuse, replace, or judge after cleaning. Rust is judged after cleaning, never before: what stands before it is
@@ -10,26 +11,22 @@ import java.util.Optional;
  * @param why the reason written down; empty where none was
  */
 public record Inspection(Verdict verdict, String why) {
+    private static final Messages TEXT = Messages.of(Inspection.class);
+
     /** What it comes to. */
     public enum Verdict {
         /** Nobody looked. */
-        NOT_JUDGED("not judged yet"),
+        NOT_JUDGED,
         /** To be cleaned, then judged. */
-        CLEAN_FIRST("clean it, then judge it"),
+        CLEAN_FIRST,
         /** Goes back. */
-        REUSE("reuse"),
+        REUSE,
         /** A new one goes in. */
-        REPLACE("replace");
-
-        private final String title;
-
-        Verdict(String title) {
-            this.title = title;
-        }
+        REPLACE;
 
         /** In words. */
         public String title() {
-            return title;
+            return TEXT.of(this);
         }
     }
 

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
 
@@ -19,6 +20,8 @@ import mussel.core.leak.LeakReading;
  * A job as its entries leave it: the fold of a journal. Holds no state of its own; the same entries give the same job.
  */
 public final class Job {
+    private static final Messages TEXT = Messages.of(Job.class);
+
     private final int id;
     private final Mark mark;
     private final Instant opened;
@@ -46,9 +49,7 @@ public final class Job {
     private Job(List<Entry> entries) {
         Entry first = entries.get(0);
         if (!(first.fact() instanceof Fact.Opened start)) {
-            throw new JournalException(
-                    "Job " + first.job()
-                            + " cannot be shown: its first entry, which names the leg, is missing or cannot be read. Everything in it is kept; mussel check says what is wrong.");
+            throw new JournalException(TEXT.get("job.job_cannot_be_shown_its_first", first.job()));
         }
         id = first.job();
         mark = new Mark(id, entries.size(), entries.get(entries.size() - 1).seq());

@@ -1,5 +1,7 @@
 package mussel.core.job;
 
+import mussel.core.language.Messages;
+
 /**
  * A finding as it stands in a job.
  *
@@ -9,6 +11,8 @@ package mussel.core.job;
  * @param why the person's reason; empty where none was given
  */
 public record JobFinding(String outcome, By by, String engines, String why) {
+    private static final Messages TEXT = Messages.of(JobFinding.class);
+
     static final String SIMULATED_OF = "simulated";
 
     static JobFinding of(String outcome, By by) {
@@ -23,33 +27,27 @@ public record JobFinding(String outcome, By by, String engines, String why) {
     /** Who made a finding. */
     public enum By {
         /** Picked by a person. */
-        PICKED("picked"),
+        PICKED,
         /** Computed from the drain. */
-        DRAIN("from the drain"),
+        DRAIN,
         /** Computed from the pump. */
-        PUMP("from the pump"),
+        PUMP,
         /** Computed from a telltale timed by a simulated stopwatch. */
-        SIMULATED_FLOW("from a simulated telltale"),
+        SIMULATED_FLOW,
         /** Computed from the run-out of the propeller shaft. */
-        RUNOUT("from the indicator"),
+        RUNOUT,
         /** Computed from a hold. */
-        HOLD("from the hold"),
+        HOLD,
         /** Computed from a hold read by a simulated instrument. */
-        SIMULATED_HOLD("from a simulated hold"),
+        SIMULATED_HOLD,
         /** Seen on a simulated instrument. */
-        SIMULATED("seen on a simulated leg"),
+        SIMULATED,
         /** Set by hand against the engines. */
-        OVERRULED("set by hand");
-
-        private final String title;
-
-        By(String title) {
-            this.title = title;
-        }
+        OVERRULED;
 
         /** In words. */
         public String title() {
-            return title;
+            return TEXT.of(this);
         }
     }
 }

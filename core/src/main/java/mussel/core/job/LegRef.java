@@ -1,5 +1,7 @@
 package mussel.core.job;
 
+import mussel.core.language.Messages;
+
 /**
  * Which leg a job is about.
  *
@@ -9,6 +11,8 @@ package mussel.core.job;
  * @param family its family's id
  */
 public record LegRef(String id, String boat, Position position, String family) {
+    private static final Messages TEXT = Messages.of(LegRef.class);
+
     /** What the id of a practice leg begins with: a leg that is not there, which enters no yard's logbook. */
     public static final String PRACTICE = "practice:";
 
@@ -25,21 +29,15 @@ public record LegRef(String id, String boat, Position position, String family) {
     /** Where a leg hangs on its boat. */
     public enum Position {
         /** The only one. */
-        SINGLE("single"),
+        SINGLE,
         /** Left, looking forward. */
-        PORT("port"),
+        PORT,
         /** Right, looking forward. */
-        STARBOARD("starboard"),
+        STARBOARD,
         /** In the middle of three. */
-        CENTRE("centre"),
+        CENTRE,
         /** Not hung anywhere. */
-        SPARE("spare");
-
-        private final String title;
-
-        Position(String title) {
-            this.title = title;
-        }
+        SPARE;
 
         /** Whether another leg hangs beside it as its mirror. */
         public boolean isTwin() {
@@ -48,7 +46,7 @@ public record LegRef(String id, String boat, Position position, String family) {
 
         /** The position in words. */
         public String title() {
-            return title;
+            return TEXT.of(this);
         }
     }
 

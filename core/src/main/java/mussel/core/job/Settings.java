@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.regex.Pattern;
+import mussel.core.language.Messages;
 import mussel.core.measure.UnitSet;
 import mussel.core.pump.PumpInput;
 import mussel.core.sheet.PumpPolicy;
@@ -18,6 +19,8 @@ import mussel.core.sheet.PumpPolicy;
  * What the settings of a yard may hold, as this program reads them. What is not understood is named; whoever reads a setting goes on without it.
  */
 public final class Settings {
+    private static final Messages TEXT = Messages.of(Settings.class);
+
     private static final int LONGEST_NAME = 200;
     private static final int LONGEST_STAMP = 20_000;
     private static final int LONGEST_KEY = 400;
@@ -85,33 +88,37 @@ public final class Settings {
     /** Why a setting is not understood here; empty where it is. */
     public static Optional<String> problem(String key, String value) {
         if (key.length() > LONGEST_KEY || key.isBlank()) {
-            return Optional.of("has no name this program knows");
+            return Optional.of(TEXT.get("settings.has_no_name_this_program_knows"));
         }
         if (SHELF_OF.matcher(key).matches()) {
-            return count(value).isPresent() ? Optional.empty() : Optional.of("is “" + shown(value) + "”, and no count");
+            return count(value).isPresent()
+                    ? Optional.empty()
+                    : Optional.of(TEXT.get("settings.is_and_no_count", shown(value)));
         }
         if (key.startsWith(SHEET)) {
             return value.isEmpty() || value.length() <= LONGEST_SHEET && value.startsWith("{")
                     ? Optional.empty()
-                    : Optional.of("is no sheet, or longer than one ever is");
+                    : Optional.of(TEXT.get("settings.is_no_sheet_or_longer_than"));
         }
         if (key.startsWith(YARD)) {
             return value.length() <= LONGEST_SHEET
                     ? Optional.empty()
-                    : Optional.of("is longer than anything a yard decides");
+                    : Optional.of(TEXT.get("settings.is_longer_than_anything_a_yard"));
         }
         if (key.startsWith(PAGE)) {
             return value.isEmpty() || isPicture(value)
                     ? Optional.empty()
-                    : Optional.of("is “" + shown(value) + "”, and no picture's name");
+                    : Optional.of(TEXT.get("settings.is_and_no_pictures_name", shown(value)));
         }
         if (key.startsWith(AWAY)) {
-            return days(value) ? Optional.empty() : Optional.of("is “" + shown(value) + "”, and no list of days");
+            return days(value)
+                    ? Optional.empty()
+                    : Optional.of(TEXT.get("settings.is_and_no_list_of_days", shown(value)));
         }
         if (FIGURES.contains(key)) {
             return value.isEmpty() || figure(value, MOST_FIGURE).isPresent()
                     ? Optional.empty()
-                    : Optional.of("is “" + shown(value) + "”, and no figure");
+                    : Optional.of(TEXT.get("settings.is_and_no_figure", shown(value)));
         }
         return switch (key) {
             case "units" -> named(UnitSet.class, value);
@@ -120,16 +127,22 @@ public final class Settings {
             case "pump_calendar_months" ->
                 figure(value, MOST_MONTHS).isPresent()
                         ? Optional.empty()
-                        : Optional.of("is “" + shown(value) + "”, and no number of months");
+                        : Optional.of(TEXT.get("settings.is_and_no_number_of_months", shown(value)));
             case "look" -> oneOf(value, "light", "dark");
             case "glove", "learn_priors", COMEBACKS, DEMO -> oneOf(value, "on", "off");
             case "by", "yard_name" ->
-                value.length() <= LONGEST_NAME ? Optional.empty() : Optional.of("is longer than 200 characters");
+                value.length() <= LONGEST_NAME
+                        ? Optional.empty()
+                        : Optional.of(TEXT.get("settings.is_longer_than_200_characters"));
             case PAPERS ->
-                value.length() <= LONGEST_PATH ? Optional.empty() : Optional.of("is longer than a folder's name is");
+                value.length() <= LONGEST_PATH
+                        ? Optional.empty()
+                        : Optional.of(TEXT.get("settings.is_longer_than_a_folders_name"));
             case BENCH_STAMP ->
-                value.length() <= LONGEST_STAMP ? Optional.empty() : Optional.of("is longer than it ever is");
-            default -> Optional.of("is none this program knows");
+                value.length() <= LONGEST_STAMP
+                        ? Optional.empty()
+                        : Optional.of(TEXT.get("settings.is_longer_than_it_ever_is"));
+            default -> Optional.of(TEXT.get("settings.is_none_this_program_knows"));
         };
     }
 
@@ -137,8 +150,7 @@ public final class Settings {
     public static List<String> setAside(Map<String, String> settings) {
         List<String> told = new ArrayList<>();
         new TreeMap<>(settings).forEach((key, value) -> problem(key, value)
-                .ifPresent(why -> told.add("The setting " + shown(key) + " " + why
-                        + ". A newer Mussel or another hand wrote it; it is kept and counts for nothing.")));
+                .ifPresent(why -> told.add(TEXT.get("settings.the_setting_a_newer_mussel_or", shown(key), why))));
         return told;
     }
 
@@ -192,13 +204,13 @@ public final class Settings {
     private static <E extends Enum<E>> Optional<String> named(Class<E> type, String value) {
         return constant(type, value).isPresent()
                 ? Optional.empty()
-                : Optional.of("is “" + shown(value) + "”, which is none this program knows");
+                : Optional.of(TEXT.get("settings.is_which_is_none_this_program", shown(value)));
     }
 
     private static Optional<String> oneOf(String value, String one, String other) {
         return value.equals(one) || value.equals(other)
                 ? Optional.empty()
-                : Optional.of("is “" + shown(value) + "”, and must be " + one + " or " + other);
+                : Optional.of(TEXT.get("settings.is_and_must_be_or", shown(value), one, other));
     }
 
     private static Optional<Double> figure(String value, double most) {

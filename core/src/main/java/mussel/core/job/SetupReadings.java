@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problem;
 import mussel.core.sheet.SetupSheet;
@@ -22,6 +23,8 @@ import mussel.core.shim.Shim;
  * @param stores what lies in the drawer, this job's takings not taken off
  */
 record SetupReadings(Job job, SetupSheet sheet, Stores stores) {
+    private static final Messages TEXT = Messages.of(SetupReadings.class);
+
     SetupPlace.School school(String place, SetupPlace.School otherwise) {
         return job.choice(Scale.SCHOOL.of(place))
                 .map(s -> SetupPlace.School.valueOf(s.toUpperCase(Locale.ROOT)))
@@ -66,11 +69,7 @@ record SetupReadings(Job job, SetupSheet sheet, Stores stores) {
     List<Problem> unreadMarks() {
         return sheet.pinion().marks().stream()
                 .filter(m -> job.reading(Field.MARK.of(m.id())).isEmpty())
-                .map(
-                        m -> new Problem(
-                                "",
-                                "No shim yet: the mark “" + m.title()
-                                        + "” is not read, and a mark that nobody read is not zero. Read it, or take the shims found and check"))
+                .map(m -> new Problem("", TEXT.get("setup_readings.no_shim_yet_the_mark_is", m.title())))
                 .toList();
     }
 

@@ -1,43 +1,44 @@
 package mussel.core.job;
 
 import java.util.function.Function;
+import mussel.core.language.Messages;
 
 /** The stations of a job in working order. */
 public enum Station {
     /** What comes in, and what is known of it. */
-    INTAKE("Intake", IntakeWork::new),
+    INTAKE(IntakeWork::new),
     /** What runs out. */
-    DRAIN("Drain", DrainWork::new),
+    DRAIN(DrainWork::new),
     /** Where it gets in and out. */
-    LEAK("Leak hunt", LeakWork::new),
+    LEAK(LeakWork::new),
     /** What the water pump comes to. */
-    PUMP("Pump", PumpStationWork::new),
+    PUMP(PumpStationWork::new),
     /** What is wrong, and what to look at next. */
-    VERDICT("Verdict", DiagnosisWork::new),
+    VERDICT(DiagnosisWork::new),
     /** Whether it is worth doing. */
-    ESTIMATE("Estimate", EstimateWork::new),
+    ESTIMATE(EstimateWork::new),
     /** How deep, and in what order. */
-    STRIP("Strip-down", StripWork::new),
+    STRIP(StripWork::new),
     /** Shims and lash. */
-    SETUP("Set-up", SetupStationWork::new),
+    SETUP(SetupStationWork::new),
     /** What must be there to put it back. */
-    PARTS("Parts", PartsWork::new),
+    PARTS(PartsWork::new),
     /** Putting it back. */
-    BUILD("Build", BuildWork::new),
+    BUILD(BuildWork::new),
     /** New oil. */
-    FILL("Fill", FillWork::new),
+    FILL(FillWork::new),
     /** What is done beside the leg. */
-    BESIDE("Beside", EngineSideStationWork::new),
+    BESIDE(EngineSideStationWork::new),
     /** Whether it holds, shifts and runs. */
-    PROVE("Prove", FinalChecksWork::new),
+    PROVE(FinalChecksWork::new),
     /** Done, and when again. */
-    TAG("Tag", CloseWork::new);
+    TAG(CloseWork::new);
 
-    private final String title;
+    private static final Messages TEXT = Messages.of(Station.class);
+
     private final Function<Assessment, StationWork> work;
 
-    Station(String title, Function<Assessment, StationWork> work) {
-        this.title = title;
+    Station(Function<Assessment, StationWork> work) {
         this.work = work;
     }
 
@@ -48,7 +49,7 @@ public enum Station {
 
     /** The station's name. */
     public String title() {
-        return title;
+        return TEXT.of(this);
     }
 
     /** How far a station is. */

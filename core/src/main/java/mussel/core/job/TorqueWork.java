@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.TorqueRange;
 import mussel.core.measure.TorqueUnit;
 import mussel.core.plan.Plan;
@@ -21,6 +22,8 @@ import mussel.core.torque.TorqueResult;
 
 /** A group of fasteners to be tightened: the wrench and its setting, the order, and how far each bolt is. */
 public final class TorqueWork {
+    private static final Messages TEXT = Messages.of(TorqueWork.class);
+
     private final Fastener fastener;
     private final TorqueRange range;
     private final TorqueInput in;
@@ -140,23 +143,17 @@ public final class TorqueWork {
     /** How far a bolt is. */
     public enum State {
         /** Not torqued yet. */
-        OPEN("open"),
+        OPEN,
         /** Within the range. */
-        DONE("done"),
+        DONE,
         /** Short of the range. */
-        UNDER("under"),
+        UNDER,
         /** Beyond the range. */
-        OVER("over");
-
-        private final String title;
-
-        State(String title) {
-            this.title = title;
-        }
+        OVER;
 
         /** In words. */
         public String title() {
-            return title;
+            return TEXT.of(this);
         }
     }
 

@@ -302,52 +302,49 @@ public record Yard(
     @Override
     public void check(Problems problems, String pointer) {
         currency.filter(code -> Money.of(code).isEmpty())
-                .ifPresent(code -> problems.at(
-                        pointer + "/currency",
-                        "is “" + code + "”, which is no currency; write its code, like USD or NOK"));
+                .ifPresent(code ->
+                        problems.at(pointer + "/currency", TEXT.get("yard.is_which_is_no_currency_write", code)));
         moneyAs.filter(as -> !Money.isPlace(as))
-                .ifPresent(as -> problems.at(
-                        pointer + "/money_as",
-                        "is “" + as + "”, no place that is known; write language and country like nb-NO"));
+                .ifPresent(as -> problems.at(pointer + "/money_as", TEXT.get("yard.is_no_place_that_is_known", as)));
         unitsOf.forEach((name, symbol) -> problems.unless(
                 kind(name).flatMap(k -> YardUnits.METRIC.with(k, symbol)).isPresent(),
                 pointer + "/units_of/" + name,
-                "is “" + symbol + "”, which is no unit of that kind"));
+                TEXT.get("yard.is_which_is_no_unit_of", symbol)));
         frostFrom.ifPresent(day -> {
             try {
                 MonthDay.parse("--" + day);
             } catch (DateTimeParseException e) {
-                problems.at(pointer + "/frost_from", "is “" + day + "”; write month and day like 11-01");
+                problems.at(pointer + "/frost_from", TEXT.get("yard.is_write_month_and_day_like", day));
             }
         });
         problems.unless(
                 !bottles(FillInput.Holds.GEAR_OIL).isEmpty(),
                 pointer + "/bottles",
-                "name none that holds gear oil; a leg is filled from one");
+                TEXT.get("yard.name_none_that_holds_gear_oil"));
         for (int i = 0; i < suppliers.size(); i++) {
             Seller seller = suppliers.get(i);
             String code = seller.currency().orElse("");
             problems.unless(
                     code.isEmpty() || Money.of(code).isPresent(),
                     pointer + "/suppliers/" + i + "/currency",
-                    "is “" + code + "”, which is no currency; write its code, like USD or NOK");
+                    TEXT.get("yard.is_which_is_no_currency_write", code));
             problems.unless(
                     supplier(seller.id()).equals(Optional.of(seller)),
                     pointer + "/suppliers/" + i + "/id",
-                    "is “" + seller.id() + "” a second time; a supplier stands once");
+                    TEXT.get("yard.is_a_second_time_a_supplier", seller.id()));
         }
         for (int i = 0; i < prices.size(); i++) {
             problems.unless(
                     supplier(prices.get(i).supplier()).isPresent(),
                     pointer + "/prices/" + i + "/supplier",
-                    "is “" + prices.get(i).supplier() + "”, who is none of the yard's suppliers");
+                    TEXT.get("yard.is_who_is_none_of_the", prices.get(i).supplier()));
         }
         for (int i = 0; i < coming.size(); i++) {
             String day = coming.get(i).due();
             try {
                 LocalDate.parse(day);
             } catch (DateTimeParseException e) {
-                problems.at(pointer + "/coming/" + i + "/due", "is “" + day + "”; write the day like 2026-12-04");
+                problems.at(pointer + "/coming/" + i + "/due", TEXT.get("yard.is_write_the_day_like_2026", day));
             }
         }
         for (int i = 0; i < wrenches.size(); i++) {
@@ -358,7 +355,7 @@ public record Yard(
                 }
             } catch (DateTimeParseException e) {
                 problems.at(
-                        pointer + "/wrenches/" + i + "/calibrated", "is “" + day + "”; write the day like 2026-03-14");
+                        pointer + "/wrenches/" + i + "/calibrated", TEXT.get("yard.is_write_the_day_like_2026_2", day));
             }
         }
     }
@@ -505,12 +502,12 @@ public record Yard(
 
         @Override
         public void check(Problems problems, String pointer) {
-            problems.unless(opens < closes, pointer + "/closes", "must be later than the day begins");
+            problems.unless(opens < closes, pointer + "/closes", TEXT.get("yard.must_be_later_than_the_day"));
             for (int i = 0; i < closed.size(); i++) {
                 try {
                     LocalDate.parse(closed.get(i));
                 } catch (DateTimeParseException e) {
-                    problems.at(pointer + "/closed/" + i, "is “" + closed.get(i) + "”; write the day like 2026-12-24");
+                    problems.at(pointer + "/closed/" + i, TEXT.get("yard.is_write_the_day_like_2026_3", closed.get(i)));
                 }
             }
         }

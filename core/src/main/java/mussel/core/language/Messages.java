@@ -3,6 +3,7 @@ package mussel.core.language;
 import com.ibm.icu.text.MessagePattern;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -34,6 +35,16 @@ public final class Messages {
         MessagePattern pattern = parsed.computeIfAbsent(language, l -> Collections.synchronizedMap(new HashMap<>()))
                 .computeIfAbsent(key, k -> new MessagePattern(language.pattern(room, k)));
         return new MessageText(pattern, language, arguments).toString();
+    }
+
+    /** What a constant is called: the message {@code <enum>.<constant>}, as {@code position.port}. */
+    public String of(Enum<?> constant) {
+        return get(key(constant.getDeclaringClass()) + "." + constant.name().toLowerCase(Locale.ROOT));
+    }
+
+    /** The part of a key that names a type, as {@code step_ask} for {@code StepAsk}. */
+    public static String key(Class<?> type) {
+        return type.getSimpleName().replaceAll("([a-z0-9])([A-Z])", "$1_$2").toLowerCase(Locale.ROOT);
     }
 
     /** Whether there is a message of that key. */

@@ -1,6 +1,7 @@
 package mussel.core.leak;
 
 import java.util.List;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -36,6 +37,8 @@ public record LeakInput(
         @Given(value = "the time to let it settle (s)", min = 0, max = 86_400, orElse = "30") double settleS,
         @Given(value = "the readings", atLeast = 1) List<LeakReading> readings)
         implements Checked {
+    private static final Messages TEXT = Messages.of(LeakInput.class);
+
     /** The least readings a line can be drawn through. */
     public static final int LEAST_USED = 2;
     /** From this many on their scatter tells how good the line is; with fewer, the steps of gauge and thermometer alone. */
@@ -69,27 +72,27 @@ public record LeakInput(
                 pressure ? startKpa > 0 : startKpa < 0 && startKpa > -baroKpa,
                 pointer + "/start_kpa",
                 pressure
-                        ? "is " + startKpa + " kPa; a pressure hold starts above 0"
-                        : "is " + startKpa + " kPa; a vacuum hold starts below 0 and above −" + baroKpa
-                                + " kPa, which would be nothing at all");
+                        ? TEXT.get("leak_input.is_kpa_a_pressure_hold_starts", startKpa)
+                        : TEXT.get("leak_input.is_kpa_a_vacuum_hold_starts", startKpa, baroKpa));
         problems.unless(
                 allowedDropKpa < Math.abs(startKpa),
                 pointer + "/allowed_drop_kpa",
-                "is not below the start of " + Math.abs(startKpa) + " kPa: nothing could fail such a test");
+                TEXT.get("leak_input.is_not_below_the_start_of", Math.abs(startKpa)));
         for (int i = 1; i < readings.size(); i++) {
             if (readings.get(i).tS() <= readings.get(i - 1).tS()) {
                 problems.at(
                         pointer + "/readings/" + i + "/t_s",
-                        "is " + readings.get(i).tS() + " s, not after the reading before it ("
-                                + readings.get(i - 1).tS() + " s)");
+                        TEXT.get(
+                                "leak_input.is_s_not_after_the_reading",
+                                readings.get(i).tS(),
+                                readings.get(i - 1).tS()));
             }
         }
         List<LeakReading> used = used();
         problems.unless(
                 used.size() >= LEAST_USED,
                 pointer + "/readings",
-                "hold " + used.size() + " taken at or after " + settleS + " s; at least " + LEAST_USED
-                        + " are needed to judge a line");
+                TEXT.get("leak_input.hold_taken_at_or_after_s", used.size(), settleS, LEAST_USED));
         sides(problems, pointer, used);
     }
 
@@ -101,9 +104,10 @@ public record LeakInput(
             if (!right) {
                 problems.at(
                         pointer + "/readings/" + (i + skipped) + "/gauge_kpa",
-                        "is " + used.get(i).gaugeKpa() + " kPa, which compensated for temperature is not "
-                                + (mode == LeakMode.PRESSURE ? "above" : "below")
-                                + " the barometer: it has all gone, or the sign is wrong");
+                        TEXT.get(
+                                "leak_input.is_kpa_which_compensated_for_temperature",
+                                used.get(i).gaugeKpa(),
+                                (mode == LeakMode.PRESSURE ? "above" : "below")));
             }
         }
     }

@@ -98,7 +98,7 @@ public final class LeakWords {
     }
 
     private String range() {
-        return atLeast(out.dropLowKpa()) + " to " + atMost(out.dropHighKpa());
+        return TEXT.get("leak_words.to", atLeast(out.dropLowKpa()), atMost(out.dropHighKpa()));
     }
 
     /** Figures that were computed are said to the gauge's step: no finer than it was read. */
@@ -169,15 +169,18 @@ public final class LeakWords {
                 nearest(out.dropKpa()),
                 TEXT.get("why.formula"),
                 List.of(
-                        line("start of the sheet", Kind.PRESSURE, in.startKpa(), "sheet"),
-                        line("allowed drop", Kind.PRESSURE, in.allowedDropKpa(), "sheet"),
-                        line("hold of the sheet", Kind.DURATION, in.holdMin(), "sheet"),
-                        line("air space", Kind.VOLUME, in.volumeMl(), airOrigin),
+                        line(TEXT.get("leak_words.start_of_the_sheet"), Kind.PRESSURE, in.startKpa(), "sheet"),
+                        line(TEXT.get("leak_words.allowed_drop"), Kind.PRESSURE, in.allowedDropKpa(), "sheet"),
+                        line(TEXT.get("leak_words.hold_of_the_sheet"), Kind.DURATION, in.holdMin(), "sheet"),
+                        line(TEXT.get("leak_words.air_space"), Kind.VOLUME, in.volumeMl(), airOrigin),
                         line("barometer", Kind.PRESSURE, in.baroKpa(), "read"),
-                        line("gauge step", Kind.PRESSURE, in.gaugeStepKpa(), "gauge"),
-                        new InputLine("readings used", Integer.toString(out.nUsed()), TEXT.get("origin.read")),
+                        line(TEXT.get("leak_words.gauge_step"), Kind.PRESSURE, in.gaugeStepKpa(), "gauge"),
                         new InputLine(
-                                "slope k",
+                                TEXT.get("leak_words.readings_used"),
+                                Integer.toString(out.nUsed()),
+                                TEXT.get("origin.read")),
+                        new InputLine(
+                                TEXT.get("leak_words.slope_k"),
                                 Display.significant(out.kPerMin()) + " ± " + Display.significant(out.kSe()) + " /min",
                                 TEXT.get("origin.fit"))),
                 TEXT.get("why.source"),

@@ -1,26 +1,24 @@
 package mussel.core.leak;
 
+import mussel.core.language.Messages;
+
 /** What was done to the leg while it held. */
 public enum Stage {
     /** Nothing: it stood. */
-    STILL("still"),
+    STILL,
     /** The driveshaft was turned. */
-    DRIVESHAFT("driveshaft turned"),
+    DRIVESHAFT,
     /** The propeller shaft was turned. */
-    PROPSHAFT("propeller shaft turned"),
+    PROPSHAFT,
     /** A shaft was pushed sideways. */
-    SIDE_LOAD("pushed sideways"),
+    SIDE_LOAD,
     /** The shift was moved. */
-    SHIFT("shift moved");
+    SHIFT;
 
-    private final String title;
-
-    Stage(String title) {
-        this.title = title;
-    }
+    private static final Messages TEXT = Messages.of(Stage.class);
 
     /** The stage in words. */
     public String title() {
-        return title;
+        return TEXT.of(this);
     }
 }

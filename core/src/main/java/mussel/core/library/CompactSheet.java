@@ -3,6 +3,7 @@ package mussel.core.library;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.OrderedMap;
@@ -60,6 +61,8 @@ public record CompactSheet(
         @Given("steps it has not") List<String> drop,
         @Given("its own cutaway") List<Region> drawing)
         implements Checked {
+    private static final Messages TEXT = Messages.of(CompactSheet.class);
+
     private static final int LONGEST_ID = 60;
 
     /** Keeps its own copies. */
@@ -96,14 +99,16 @@ public record CompactSheet(
     public void check(Problems problems, String pointer) {
         for (String step : except.keySet()) {
             problems.unless(
-                    !drop.contains(step), pointer + "/except/" + step, "changes a step that is dropped under /drop");
+                    !drop.contains(step),
+                    pointer + "/except/" + step,
+                    TEXT.get("compact_sheet.changes_a_step_that_is_dropped"));
         }
         for (int i = 0; i < add.size(); i++) {
             String step = add.get(i).id();
             problems.unless(
                     !except.containsKey(step),
                     pointer + "/add/" + i + "/id",
-                    "“" + step + "” is changed under /except too; say there or here how it is done");
+                    TEXT.get("compact_sheet.is_changed_under_except_too_say", step));
         }
     }
 

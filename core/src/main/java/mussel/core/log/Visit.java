@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.OrderedMap;
@@ -59,6 +60,8 @@ public record Visit(
         boolean held,
         boolean comeback,
         Optional<Work> work) {
+    private static final Messages TEXT = Messages.of(Visit.class);
+
     /** One that proved nothing by a hold and is no comeback. */
     public Visit(
             int job,
@@ -179,25 +182,22 @@ public record Visit(
     /** What a logbook follows over the years. */
     public enum Quantity {
         /** Share of water in the oil. */
-        WATER("Water in the oil", "%", 100),
+        WATER("%", 100),
         /** The coat on the worst magnet, as a step of its scale from 0 (clean) to 4 (chips). */
-        MAGNET("Coat on the magnet", "", 1, "clean", "paste", "bristle", "slivers", "chips"),
+        MAGNET("", 1, "clean", "paste", "bristle", "slivers", "chips"),
         /** Lash of the forward gear. */
-        LASH_FORWARD("Forward lash", "mm", 1),
+        LASH_FORWARD("mm", 1),
         /** Lash of the reverse gear. */
-        LASH_REVERSE("Reverse lash", "mm", 1),
+        LASH_REVERSE("mm", 1),
         /** Telltale against a new pump's. */
-        FLOW("Telltale against a new pump", "%", 100),
+        FLOW("%", 100),
         /** What a pressure hold loses. */
-        PRESSURE_DROP("Pressure lost in the hold", "kPa", 1);
-
-        private final String title;
+        PRESSURE_DROP("kPa", 1);
         private final String unit;
         private final double factor;
         private final List<String> steps;
 
-        Quantity(String title, String unit, double factor, String... steps) {
-            this.title = title;
+        Quantity(String unit, double factor, String... steps) {
             this.unit = unit;
             this.factor = factor;
             this.steps = List.of(steps);
@@ -205,7 +205,7 @@ public record Visit(
 
         /** The quantity in words. */
         public String title() {
-            return title;
+            return TEXT.of(this);
         }
 
         /** The unit it is shown in; empty for a scale. */
@@ -267,23 +267,17 @@ public record Visit(
     /** What wears out and is renewed. */
     public enum Wearing {
         /** The impeller. */
-        IMPELLER("Impellers"),
+        IMPELLER,
         /** The driveshaft's pair of seals. */
-        DRIVESHAFT_SEALS("Driveshaft seals"),
+        DRIVESHAFT_SEALS,
         /** The propeller shaft's pair of seals. */
-        PROPSHAFT_SEALS("Propeller shaft seals"),
+        PROPSHAFT_SEALS,
         /** The gear oil. */
-        GEAR_OIL("Gear oil");
-
-        private final String title;
-
-        Wearing(String title) {
-            this.title = title;
-        }
+        GEAR_OIL;
 
         /** In words. */
         public String title() {
-            return title;
+            return TEXT.of(this);
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 
 /**
  * Reads a quantity as people type it: {@code 9 psi}, {@code 1,2 l}, {@code 14 thou}, {@code 70 in-lb}, {@code 1 1/2 qt},
@@ -14,6 +15,8 @@ import java.util.stream.Collectors;
  * readings can be.
  */
 public final class AmountReader {
+    private static final Messages TEXT = Messages.of(AmountReader.class);
+
     private static final String NUMBER =
             "\\d{1,3}(?:[ \\u00a0\\u2009\\u202f]\\d{3})+(?:[.,]\\d+)?|\\d+(?:[.,]\\d+)?|[.,]\\d+";
     private static final String UNIT = "[^\\d]*(?:(?<=[mn])[23])?";
@@ -42,7 +45,7 @@ public final class AmountReader {
             return new Typed.Blank();
         }
         if (trimmed.length() > LONGEST) {
-            return refuse("That is %d characters long; type a figure and its unit.", trimmed.length());
+            return refuse(TEXT.get("amount_reader.that_is_d_characters_long_type"), trimmed.length());
         }
         if (kind == Kind.MONEY) {
             return PriceReader.read(trimmed, units, range);
@@ -51,7 +54,7 @@ public final class AmountReader {
         String unsigned =
                 negative || trimmed.startsWith("+") ? trimmed.substring(1).strip() : trimmed;
         if (GROUPED_BOTH.matcher(unsigned).find()) {
-            return refuse("“%s” has two decimal marks. Write it without thousands marks.", trimmed);
+            return refuse(TEXT.get("amount_reader.s_has_two_decimal_marks_write"), trimmed);
         }
         return readTerms(trimmed, unsigned, negative, kind, units, range);
     }
@@ -69,13 +72,13 @@ public final class AmountReader {
         while (end < unsigned.length() && term.find(end) && term.start() == end) {
             double number = number(term);
             if (!Double.isFinite(number)) {
-                return refuse("“%s” divides by nothing. Type a figure.", typed);
+                return refuse(TEXT.get("amount_reader.s_divides_by_nothing_type_a"), typed);
             }
             String spelled = (term.group("unit1") != null ? term.group("unit1") : term.group("unit2")).strip();
             boolean bare = spelled.isEmpty();
             anyBare |= bare;
             if (anyBare && terms > 0) {
-                return refuse("“%s” has two figures and a unit missing. Write, say, 1 h 20 min.", typed);
+                return refuse(TEXT.get("amount_reader.s_has_two_figures_and_a"), typed);
             }
             Optional<UnitSymbol> unit = bare ? Optional.empty() : UnitTable.find(spelled, kind);
             if (!bare && unit.isEmpty()) {
@@ -92,10 +95,10 @@ public final class AmountReader {
             terms++;
         }
         if (terms == 0 || end < unsigned.length()) {
-            return refuse("“%s” is not %s. %s", typed, kind.phrase(), example(kind, units));
+            return refuse(TEXT.get("amount_reader.s_is_not_s_s"), typed, kind.phrase(), example(kind, units));
         }
         if (terms > 1 && kind != Kind.DURATION && kind != Kind.RUNNING) {
-            return refuse("“%s” holds more than one figure. Type one.", typed);
+            return refuse(TEXT.get("amount_reader.s_holds_more_than_one_figure"), typed);
         }
         if (either && terms == 1) {
             return either(typed, sum, signed(figure, negative), unitSymbol, kind, units, range);
@@ -140,8 +143,9 @@ public final class AmountReader {
     private static Typed within(double value, double figure, String unit, Kind kind, YardUnits units, Range range) {
         if (!range.holds(value)) {
             return refuse(
-                    "%s is outside what can be: %s.",
-                    Display.exact(kind, value, units), range.inWords(bound -> Display.exact(kind, bound, units)));
+                    TEXT.get("amount_reader.s_is_outside_what_can_be"),
+                    Display.exact(kind, value, units),
+                    range.inWords(bound -> Display.exact(kind, bound, units)));
         }
         return new Typed.Understood(value, figure, unit);
     }
@@ -164,18 +168,25 @@ public final class AmountReader {
         List<UnitSymbol> others = UnitTable.all(spelled);
         String wanted =
                 UnitTable.of(kind).stream().map(UnitSymbol::symbol).limit(5).collect(Collectors.joining(", "));
-        String hint = wanted.isEmpty() ? "Type the bare number." : "Use " + wanted + ".";
+        String hint = wanted.isEmpty()
+                ? TEXT.get("amount_reader.type_the_bare_number")
+                : TEXT.get("amount_reader.use", wanted);
         if (others.isEmpty()) {
-            return refuse("“%s” is no unit known here. %s", spelled, hint);
+            return refuse(TEXT.get("amount_reader.s_is_no_unit_known_here"), spelled, hint);
         }
         return refuse(
-                "%s measures %s; here goes %s. %s",
-                others.get(0).symbol(), others.get(0).kind().phrase(), kind.phrase(), hint);
+                TEXT.get("amount_reader.s_measures_s_here_goes_s"),
+                others.get(0).symbol(),
+                others.get(0).kind().phrase(),
+                kind.phrase(),
+                hint);
     }
 
     private static String example(Kind kind, YardUnits units) {
         String unit = units.symbol(kind);
-        return unit.isEmpty() ? "Type a figure, like 3." : "Type a figure, like 12 " + unit + ".";
+        return unit.isEmpty()
+                ? TEXT.get("amount_reader.type_a_figure_like_3")
+                : TEXT.get("amount_reader.type_a_figure_like_12", unit);
     }
 
     private static Typed refuse(String pattern, Object... parts) {

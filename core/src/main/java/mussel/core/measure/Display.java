@@ -4,9 +4,12 @@ import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
 import mussel.core.language.Figures;
+import mussel.core.language.Messages;
 
 /** Writes quantities for people: the yard's unit behind every figure, hard spaces in long ones, a point as decimal mark. */
 public final class Display {
+    private static final Messages TEXT = Messages.of(Display.class);
+
     private static final int SIGNIFICANT = 3;
     /** An uncertainty that begins below this keeps two digits. */
     private static final double TWO_DIGITS = 2.95;
@@ -65,7 +68,7 @@ public final class Display {
     public static String percent(double fraction) {
         double percent = fraction * 100;
         if (percent > 0 && percent <= 0.05) {
-            return "under 0.1 %";
+            return TEXT.get("display.under_0_1");
         }
         int decimals = Math.abs(percent) < 9.95 && percent != Math.rint(percent) ? 1 : 0;
         return Figures.plain(BigDecimal.valueOf(percent).setScale(decimals, RoundingMode.HALF_EVEN)) + " %";
@@ -74,7 +77,7 @@ public final class Display {
     /** A share with its bounds, as sure as they are: "12 %, 8 to 16". */
     public static String percentRange(double fraction, double low, double high) {
         double u = Math.max((high - low) / 4, 1e-4) * 100;
-        return fine(fraction, u) + " %, " + fine(low, u) + " to " + fine(high, u);
+        return TEXT.get("display.to", fine(fraction, u), fine(low, u), fine(high, u));
     }
 
     private static String fine(double fraction, double u) {
@@ -86,7 +89,7 @@ public final class Display {
     public static String workTime(double minutes) {
         long whole = Math.round(minutes);
         if (whole < 60) {
-            return whole + " min";
+            return TEXT.get("display.min", whole);
         }
         long fives = Math.round(minutes / 5) * 5;
         return fives / 60 + " h" + (fives % 60 == 0 ? "" : " " + fives % 60 + " min");

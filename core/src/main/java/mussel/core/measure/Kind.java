@@ -1,45 +1,47 @@
 package mussel.core.measure;
 
+import mussel.core.language.Messages;
+
 /** The kinds of quantity a bench measures. Engines work in each kind's {@link #canonical()} unit. */
 public enum Kind {
     /** Volume, in millilitres. */
-    VOLUME("ml", "a volume", 1),
+    VOLUME("ml", 1),
     /** Gauge or absolute pressure, in kilopascals. */
-    PRESSURE("kPa", "a pressure", 2),
+    PRESSURE("kPa", 2),
     /** Temperature, in degrees Celsius. */
-    TEMPERATURE("°C", "a temperature", 1),
+    TEMPERATURE("°C", 1),
     /** Torque, in newton metres. */
-    TORQUE("N·m", "a torque", 2),
+    TORQUE("N·m", 2),
     /** Length, in millimetres. */
-    LENGTH("mm", "a length", 3),
+    LENGTH("mm", 3),
     /** Mass, in grams. */
-    MASS("g", "a weight", 1),
+    MASS("g", 1),
     /** A span of time on the bench, in minutes. */
-    DURATION("min", "a time", 2),
+    DURATION("min", 2),
     /** A time taken by stopwatch, in seconds. */
-    TIMED("s", "a time", 1),
+    TIMED("s", 1),
     /** Running time of an engine, in hours. */
-    RUNNING("h", "running hours", 1),
+    RUNNING("h", 1),
     /** Calendar time, in months. */
-    MONTHS("months", "a number of months", 1),
+    MONTHS("months", 1),
     /** An angle, in degrees. */
-    ANGLE("deg", "an angle", 1),
+    ANGLE("deg", 1),
     /** A speed of rotation, in turns a minute. */
-    SPEED("rpm", "a speed", 1),
+    SPEED("rpm", 1),
     /** Money, in the yard's own. */
-    MONEY("", "an amount of money", 2),
+    MONEY("", 2),
     /** Calendar time, in days. */
-    DAYS("d", "a number of days", 1),
+    DAYS("d", 1),
     /** A bare count or ratio without a unit. */
-    COUNT("", "a number", 2);
+    COUNT("", 2);
+
+    private static final Messages TEXT = Messages.of(Kind.class);
 
     private final String canonical;
-    private final String phrase;
     private final int decimals;
 
-    Kind(String canonical, String phrase, int decimals) {
+    Kind(String canonical, int decimals) {
         this.canonical = canonical;
-        this.phrase = phrase;
         this.decimals = decimals;
     }
 
@@ -50,7 +52,7 @@ public enum Kind {
 
     /** The kind in words with its article, for sentences. */
     public String phrase() {
-        return phrase;
+        return TEXT.of(this);
     }
 
     /** The most decimals a reading of this kind is shown with in its canonical unit. */

@@ -5,12 +5,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import mussel.core.language.Messages;
 
 /**
  * Reads an amount of money as people write it: {@code 1,234.50}, {@code 1.234,50}, {@code 1 234,50 kr}, {@code $12}. One that is a different amount with a
  * decimal point than with a decimal comma is asked about rather than guessed.
  */
 final class PriceReader {
+    private static final Messages TEXT = Messages.of(PriceReader.class);
+
     /** The most that is ever typed, in a currency whose unit is about a euro. */
     private static final double MOST = 10_000_000;
 
@@ -22,7 +25,7 @@ final class PriceReader {
         String unsigned = withoutSign(plain);
         List<BigDecimal> readings = readings(unsigned, money);
         if (readings.size() > 1) {
-            return refuse("“%s” can be read in two ways. Write it without thousands marks, like 1234.50.", text);
+            return refuse(TEXT.get("price_reader.s_can_be_read_in_two"), text);
         }
         if (readings.isEmpty()) {
             return refuseText(text, unsigned, money);
@@ -30,7 +33,8 @@ final class PriceReader {
         double value = readings.get(0).doubleValue() * (unsigned.equals(plain) ? 1 : -1);
         Range sane = new Range(range.min(), sane(range, money), range.minOpen());
         if (!sane.holds(value)) {
-            return refuse("%s is outside what can be: %s.", money.exact(value), sane.inWords(money::exact));
+            return refuse(
+                    TEXT.get("price_reader.s_is_outside_what_can_be"), money.exact(value), sane.inWords(money::exact));
         }
         return new Typed.Understood(value, value, money.symbol());
     }
@@ -67,20 +71,15 @@ final class PriceReader {
         String figure = unsigned.replaceAll("\\D+$", "").replaceAll("^\\D+", "");
         String named = unsigned.replace(figure, "").replaceAll("[\\s.,]", "");
         if (figure.isEmpty()) {
-            return refuse("“%s” is no amount of money. Type a figure, like %s.", text, money.exact(12));
+            return refuse(TEXT.get("price_reader.s_is_no_amount_of_money"), text, money.exact(12));
         }
         if (!named.isEmpty() && !money.said()) {
-            return refuse(
-                    "“%s” names a currency, and the yard has not said which is its own. Say so in the yard's page of the book, or type the bare figure.",
-                    named);
+            return refuse(TEXT.get("price_reader.s_names_a_currency_and_the"), named);
         }
         if (!named.isEmpty() && new MoneyText(money).isOther(named)) {
-            return refuse(
-                    "“%s” is not the yard's money, %s. Convert it at the day's rate and type that.",
-                    named, money.code());
+            return refuse(TEXT.get("price_reader.s_is_not_the_yards_money"), named, money.code());
         }
-        return refuse(
-                "“%s” can be read in two ways, or in none. Write it without thousands marks, like 1234.50.", text);
+        return refuse(TEXT.get("price_reader.s_can_be_read_in_two_2"), text);
     }
 
     private static Typed refuse(String pattern, Object... parts) {

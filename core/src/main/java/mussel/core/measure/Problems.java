@@ -2,9 +2,12 @@ package mussel.core.measure;
 
 import java.util.ArrayList;
 import java.util.List;
+import mussel.core.language.Messages;
 
 /** Collects every problem of an input, so that all are told at once. Not for several threads. */
 public final class Problems {
+    private static final Messages TEXT = Messages.of(Problems.class);
+
     /** Nobody reads more. */
     private static final int MOST = 500;
     /** Nor a longer sentence: a word that somebody typed may be as long as a file. */
@@ -34,7 +37,7 @@ public final class Problems {
     public List<Problem> list() {
         List<Problem> told = new ArrayList<>(found);
         if (more > 0) {
-            told.add(new Problem("", "and " + more + " more, which are not listed"));
+            told.add(new Problem("", TEXT.get("problems.and_more_which_are_not_listed", more)));
         }
         return List.copyOf(told);
     }

@@ -1,6 +1,7 @@
 package mussel.core.measure;
 
 import java.util.function.DoubleFunction;
+import mussel.core.language.Messages;
 
 /**
  * A valid range of a quantity in its canonical unit.
@@ -10,6 +11,8 @@ import java.util.function.DoubleFunction;
  * @param minOpen whether the lower bound itself is refused
  */
 public record Range(double min, double max, boolean minOpen) {
+    private static final Messages TEXT = Messages.of(Range.class);
+
     /** Refuses a range without room in it. */
     public Range {
         if (!(min <= max)) {
@@ -35,7 +38,7 @@ public record Range(double min, double max, boolean minOpen) {
     /** The range in words, its bounds written by the given function. */
     public String inWords(DoubleFunction<String> write) {
         return minOpen
-                ? "above " + write.apply(min) + ", at most " + write.apply(max)
-                : "from " + write.apply(min) + " to " + write.apply(max);
+                ? TEXT.get("range.above_at_most", write.apply(min), write.apply(max))
+                : TEXT.get("range.from_to", write.apply(min), write.apply(max));
     }
 }

@@ -2,27 +2,26 @@ package mussel.core.measure;
 
 import java.util.EnumMap;
 import java.util.Map;
+import mussel.core.language.Messages;
 
 /** The usual sets of units. */
 public enum UnitSet {
     /** Millilitres, kilopascals, degrees Celsius, newton metres, millimetres. */
-    METRIC("Metric", Map.of()),
+    METRIC(Map.of()),
     /** US fluid ounces, psi, degrees Fahrenheit, inch-pounds, inches, ounces. */
-    US(
-            "US",
-            Map.of(
-                    Kind.VOLUME, "fl oz",
-                    Kind.PRESSURE, "psi",
-                    Kind.TEMPERATURE, "°F",
-                    Kind.TORQUE, "lbf·in",
-                    Kind.LENGTH, "in",
-                    Kind.MASS, "oz"));
+    US(Map.of(
+            Kind.VOLUME, "fl oz",
+            Kind.PRESSURE, "psi",
+            Kind.TEMPERATURE, "°F",
+            Kind.TORQUE, "lbf·in",
+            Kind.LENGTH, "in",
+            Kind.MASS, "oz"));
 
-    private final String title;
+    private static final Messages TEXT = Messages.of(UnitSet.class);
+
     private final Map<Kind, String> symbols = new EnumMap<>(Kind.class);
 
-    UnitSet(String title, Map<Kind, String> other) {
-        this.title = title;
+    UnitSet(Map<Kind, String> other) {
         for (Kind kind : Kind.values()) {
             symbols.put(kind, other.getOrDefault(kind, kind.canonical()));
         }
@@ -30,7 +29,7 @@ public enum UnitSet {
 
     /** Its name for people. */
     public String title() {
-        return title;
+        return TEXT.of(this);
     }
 
     String symbol(Kind kind) {

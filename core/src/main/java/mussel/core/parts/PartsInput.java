@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
@@ -29,6 +30,8 @@ public record PartsInput(
         @Given(value = "the days until it must be here", min = 0, max = 1_000) OptionalDouble deadlineDays,
         @Given(value = "what a day of waiting costs", min = 0, max = 1e9, orElse = "0") double dayCost)
         implements Checked {
+    private static final Messages TEXT = Messages.of(PartsInput.class);
+
     /** The most kinds of parts, offers and suppliers that are weighed. */
     public static final int MOST = 2_000;
 
@@ -49,7 +52,7 @@ public record PartsInput(
             problems.unless(
                     known.add(suppliers.get(i).id()),
                     pointer + "/suppliers/" + i + "/id",
-                    "stands twice: give each supplier its own id");
+                    TEXT.get("parts_input.stands_twice_give_each_supplier_its"));
         }
         Set<List<String>> numbers = new HashSet<>();
         for (int i = 0; i < offers.size(); i++) {
@@ -57,20 +60,20 @@ public record PartsInput(
             problems.unless(
                     known.contains(offer.supplier()),
                     pointer + "/offers/" + i + "/supplier",
-                    "is “" + offer.supplier() + "”, which is not among the suppliers ("
-                            + known.stream().sorted().collect(Collectors.joining(", ")) + ")");
+                    TEXT.get(
+                            "parts_input.is_which_is_not_among_the",
+                            offer.supplier(),
+                            known.stream().sorted().collect(Collectors.joining(", "))));
             problems.unless(
                     numbers.add(List.of(offer.supplier(), offer.sku())),
                     pointer + "/offers/" + i + "/sku",
-                    "stands twice at this supplier: put both into one offer");
+                    TEXT.get("parts_input.stands_twice_at_this_supplier_put"));
         }
     }
 
     private static void atMost(Problems problems, String pointer, List<?> list) {
         problems.unless(
-                list.size() <= MOST,
-                pointer,
-                "has " + list.size() + " lines; at most " + MOST + " are weighed against each other");
+                list.size() <= MOST, pointer, TEXT.get("parts_input.has_lines_at_most_are_weighed", list.size(), MOST));
     }
 
     /** The same need, the best order for something else. */

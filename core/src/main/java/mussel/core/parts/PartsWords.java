@@ -137,7 +137,7 @@ public final class PartsWords {
 
     /** Days in words. */
     public static String days(long days) {
-        return days == 1 ? "1 day" : days + " days";
+        return days == 1 ? "1 day" : TEXT.get("parts_words.days", days);
     }
 
     private String list(List<Wanted> wanted) {

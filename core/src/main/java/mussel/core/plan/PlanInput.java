@@ -2,6 +2,7 @@ package mussel.core.plan;
 
 import java.util.List;
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
 import mussel.core.sheet.Goal;
@@ -27,6 +28,8 @@ public record PlanInput(
         @Given("the yard's policy for impellers") Optional<PumpPolicy> policy,
         @Given("the tools there are") List<String> haveTools,
         @Given(value = "the seed", min = -2_147_483_648.0, max = 2_147_483_647.0, orElse = "1") int seed) {
+    private static final Messages TEXT = Messages.of(PlanInput.class);
+
     /** Keeps its own copies. */
     public PlanInput {
         goals = List.copyOf(goals);
@@ -40,19 +43,24 @@ public record PlanInput(
         if (sheet.isEmpty()) {
             problems.at(
                     "/family",
-                    "is “" + family + "”, which is no family here; there are "
-                            + String.join(
-                                    ", ", families.stream().map(SpecSheet::id).toList()));
+                    TEXT.get(
+                            "plan_input.is_which_is_no_family_here",
+                            family,
+                            String.join(
+                                    ", ", families.stream().map(SpecSheet::id).toList())));
             return;
         }
         for (int i = 0; i < goals.size(); i++) {
             problems.unless(
                     sheet.get().goal(goals.get(i)).isPresent(),
                     "/goals/" + i,
-                    "is “" + goals.get(i) + "”, which is no goal of " + family + "; there are "
-                            + String.join(
+                    TEXT.get(
+                            "plan_input.is_which_is_no_goal_of",
+                            goals.get(i),
+                            family,
+                            String.join(
                                     ", ",
-                                    sheet.get().goals().stream().map(Goal::id).toList()));
+                                    sheet.get().goals().stream().map(Goal::id).toList())));
         }
     }
 }

@@ -120,14 +120,20 @@ public final class PlanWords {
                 Display.workTime(out.minutes().mean()),
                 TEXT.get("why.formula"),
                 List.of(
-                        new InputLine("steps", String.valueOf(out.steps().size()), "family sheet"),
-                        new InputLine("years in salt", Math.round(in.saltYears() * 10) / 10.0 + " a", "intake"),
                         new InputLine(
-                                "in half of all cases at most",
+                                TEXT.get("plan_words.steps"),
+                                String.valueOf(out.steps().size()),
+                                TEXT.get("plan_words.family_sheet")),
+                        new InputLine(
+                                TEXT.get("plan_words.years_in_salt"),
+                                Math.round(in.saltYears() * 10) / 10.0 + " a",
+                                "intake"),
+                        new InputLine(
+                                TEXT.get("plan_words.in_half_of_all_cases_at"),
                                 Display.workTime(out.minutes().p50()),
                                 "20,000 draws"),
                         new InputLine(
-                                "in nine of ten at most",
+                                TEXT.get("plan_words.in_nine_of_ten_at_most"),
                                 Display.workTime(out.minutes().p90()),
                                 "20,000 draws")),
                 TEXT.get("why.source"),

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import mussel.core.language.Messages;
 import mussel.core.plan.Plan.PartNeed;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Fastener;
@@ -33,6 +34,8 @@ import org.jgrapht.graph.DirectedAcyclicGraph;
  * one place kept together, the sheet's order where nothing else decides.
  */
 public final class Planner {
+    private static final Messages TEXT = Messages.of(Planner.class);
+
     private Planner() {}
 
     /**
@@ -149,7 +152,9 @@ public final class Planner {
                 if (part.isPresent()) {
                     // Three plugs that go in one after the other take three washers.
                     disturbed.merge(in.part(), in.qty(), Integer::sum);
-                    why.putIfAbsent(in.part(), "always new: " + planned.step().title());
+                    why.putIfAbsent(
+                            in.part(),
+                            TEXT.get("planner.always_new", planned.step().title()));
                 }
             }
         }

@@ -8,6 +8,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.YardUnits;
@@ -31,6 +32,8 @@ import org.hipparchus.random.MersenneTwister;
  * what the tables say of it.
  */
 final class LegContexts {
+    private static final Messages TEXT = Messages.of(LegContexts.class);
+
     private static final Complaint[] COMPLAINTS = {
         Complaint.SERVICE,
         Complaint.WATER_IN_OIL,
@@ -183,7 +186,11 @@ final class LegContexts {
 
     private static void read(List<Fact> facts, Field field, OptionalDouble value) {
         value.ifPresent(v -> facts.add(new Fact.Read(
-                field.address(), v, Display.exact(field.kind(), v, YardUnits.METRIC), "practice leg", true)));
+                field.address(),
+                v,
+                Display.exact(field.kind(), v, YardUnits.METRIC),
+                TEXT.get("leg_contexts.practice_leg"),
+                true)));
     }
 
     private static double any(MersenneTwister random, double[] all) {

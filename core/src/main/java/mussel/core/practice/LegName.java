@@ -2,6 +2,7 @@ package mussel.core.practice;
 
 import java.util.Optional;
 import mussel.core.job.LegRef;
+import mussel.core.language.Messages;
 
 /**
  * What a practice leg is known by: with the same name it is the same leg for everybody.
@@ -12,6 +13,8 @@ import mussel.core.job.LegRef;
  * @param family the family it is of; empty for one without a sheet, which has no stations
  */
 public record LegName(long seed, int number, Optional<String> lesson, Optional<String> family) {
+    private static final Messages TEXT = Messages.of(LegName.class);
+
     /** The family of practice legs without a sheet. */
     public static final String NO_FAMILY = "practice";
 
@@ -25,7 +28,7 @@ public record LegName(long seed, int number, Optional<String> lesson, Optional<S
                 .orElseGet(() -> lesson.map(l -> BETWEEN + l).orElse(""));
         return new LegRef(
                 LegRef.PRACTICE + seed + BETWEEN + number + of,
-                "Practice leg " + number,
+                TEXT.get("leg_name.practice_leg", number),
                 LegRef.Position.SINGLE,
                 family.orElse(NO_FAMILY));
     }

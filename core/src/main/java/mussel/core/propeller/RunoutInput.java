@@ -1,6 +1,7 @@
 package mussel.core.propeller;
 
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -23,6 +24,8 @@ public record RunoutInput(
         @Given(value = "the uncertainty of a mark", kind = Kind.LENGTH, min = 0, max = 1, orElse = "0.01")
                 double uIndicatorMm)
         implements Checked {
+    private static final Messages TEXT = Messages.of(RunoutInput.class);
+
     /** The limit where no manual was read (mm): what workshop manuals of outboards mostly print. */
     public static final double USUAL_LIMIT_MM = 0.15;
 
@@ -34,8 +37,6 @@ public record RunoutInput(
     @Override
     public void check(Problems problems, String pointer) {
         problems.unless(
-                highestMm >= lowestMm,
-                pointer + "/highest_mm",
-                "is below the lowest mark: the two are swapped, or the sign of one is missing");
+                highestMm >= lowestMm, pointer + "/highest_mm", TEXT.get("runout_input.is_below_the_lowest_mark_the"));
     }
 }

@@ -3,6 +3,7 @@ package mussel.core.pump;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -61,6 +62,8 @@ public record PumpInput(
         @Given(value = "the telltale's share of the flow", min = 0, minOpen = true, max = 1)
                 OptionalDouble telltaleShare)
         implements Checked {
+    private static final Messages TEXT = Messages.of(PumpInput.class);
+
     /** Keeps its own copies. */
     public PumpInput {
         vanes = List.copyOf(vanes);
@@ -77,11 +80,11 @@ public record PumpInput(
         problems.unless(
                 vanes.size() <= PumpGeometry.MOST_VANES,
                 pointer + "/vanes",
-                "has " + vanes.size() + " vanes; an impeller has at most " + PumpGeometry.MOST_VANES);
+                TEXT.get("pump_input.has_vanes_an_impeller_has_at", vanes.size(), PumpGeometry.MOST_VANES));
         geometry.ifPresent(g -> problems.unless(
                 vanes.size() <= g.vanes(),
                 pointer + "/vanes",
-                "has " + vanes.size() + " vanes; this pump's impeller has " + g.vanes()));
+                TEXT.get("pump_input.has_vanes_this_pumps_impeller_has", vanes.size(), g.vanes())));
     }
 
     /**

@@ -112,19 +112,33 @@ public final class PumpWords {
         PumpGeometry pump = in.geometry().orElseThrow();
         return new Explanation(
                 TEXT.get("why.title"),
-                number(pump.displacementMl()) + " ml a turn",
+                TEXT.get("pump_words.ml_a_turn", number(pump.displacementMl())),
                 TEXT.get("why.formula"),
                 List.of(
-                        new InputLine("bore", pump.boreMm() + " mm", "family sheet"),
-                        new InputLine("width", pump.widthMm() + " mm", "family sheet"),
-                        new InputLine("eccentricity", pump.eccentricityMm() + " mm", "family sheet"),
-                        new InputLine("fold speed", number(pump.foldRpm()) + " 1/min", "family sheet"),
                         new InputLine(
-                                "mean set of the vanes", percent(out.set()) + " of the housing's curl", "marked vanes"),
+                                TEXT.get("pump_words.bore"),
+                                TEXT.get("pump_words.mm", pump.boreMm()),
+                                TEXT.get("pump_words.family_sheet")),
                         new InputLine(
-                                "clearance a side",
+                                TEXT.get("pump_words.width"),
+                                TEXT.get("pump_words.mm", pump.widthMm()),
+                                TEXT.get("pump_words.family_sheet")),
+                        new InputLine(
+                                TEXT.get("pump_words.eccentricity"),
+                                TEXT.get("pump_words.mm", pump.eccentricityMm()),
+                                TEXT.get("pump_words.family_sheet")),
+                        new InputLine(
+                                TEXT.get("pump_words.fold_speed"),
+                                number(pump.foldRpm()) + " 1/min",
+                                TEXT.get("pump_words.family_sheet")),
+                        new InputLine(
+                                TEXT.get("pump_words.mean_set_of_the_vanes"),
+                                TEXT.get("pump_words.of_the_housings_curl", percent(out.set())),
+                                TEXT.get("pump_words.marked_vanes")),
+                        new InputLine(
+                                TEXT.get("pump_words.clearance_a_side"),
                                 String.format(Locale.ROOT, "%.2f mm", out.clearanceMm()),
-                                "grooves and warp")),
+                                TEXT.get("pump_words.grooves_and_warp"))),
                 TEXT.get("why.source"),
                 TEXT.get("why.u"),
                 TEXT.get("why.change"));
@@ -135,6 +149,6 @@ public final class PumpWords {
     }
 
     private static String percent(OptionalDouble share) {
-        return share.isPresent() ? Math.round(100 * share.getAsDouble()) + " %" : "not known";
+        return share.isPresent() ? Math.round(100 * share.getAsDouble()) + " %" : TEXT.get("pump_words.not_known");
     }
 }

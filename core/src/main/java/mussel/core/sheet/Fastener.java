@@ -3,6 +3,7 @@ package mussel.core.sheet;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
@@ -42,6 +43,8 @@ public record Fastener(
         @Given(value = "which way it tightens", orElse = "right") Hand hand,
         @Given(value = "where it hides", orElse = "-") String hidden,
         @Given(value = "whether it drags before it clamps", orElse = "false") boolean locknut) {
+    private static final Messages TEXT = Messages.of(Fastener.class);
+
     private static final java.util.regex.Pattern METRIC =
             java.util.regex.Pattern.compile("M(\\d+(?:\\.\\d+)?)x(\\d+(?:\\.\\d+)?)");
     private static final double FINE_PITCH_LOSS = 0.938194;
@@ -72,7 +75,7 @@ public record Fastener(
     public String tightness() {
         return torque.map(t -> t.range().range(TorqueUnit.NM) + " ("
                         + t.range().range(t.range().pounds()) + ")")
-                .orElse("torque not known, see its manual");
+                .orElse(TEXT.get("fastener.torque_not_known_see_its_manual"));
     }
 
     /** Whether one would look past it. */
@@ -99,10 +102,7 @@ public record Fastener(
 
         @Override
         public void check(Problems problems, String pointer) {
-            problems.unless(
-                    low <= high,
-                    pointer + "/low",
-                    "is above the high end (" + high + "): the range stands upside down");
+            problems.unless(low <= high, pointer + "/low", TEXT.get("fastener.is_above_the_high_end_the", high));
         }
     }
 

@@ -1,6 +1,7 @@
 package mussel.core.sheet;
 
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakMode;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
@@ -19,20 +20,22 @@ public record LeakTest(
         @Given("the pressure hold") Optional<Limits> pressure,
         @Given("the vacuum hold") Optional<Limits> vacuum)
         implements Checked {
+    private static final Messages TEXT = Messages.of(LeakTest.class);
+
     @Override
     public void check(Problems problems, String pointer) {
         pressure.ifPresent(limits -> {
             problems.unless(
                     limits.startKpa() > 0 && limits.limitKpa() >= limits.startKpa(),
                     pointer + "/pressure",
-                    "must start above 0 kPa and not above its limit");
+                    TEXT.get("leak_test.must_start_above_0_kpa_and"));
             allowed(problems, pointer + "/pressure", limits);
         });
         vacuum.ifPresent(limits -> {
             problems.unless(
                     limits.startKpa() < 0 && limits.limitKpa() <= limits.startKpa(),
                     pointer + "/vacuum",
-                    "must start below 0 kPa and not below its limit");
+                    TEXT.get("leak_test.must_start_below_0_kpa_and"));
             allowed(problems, pointer + "/vacuum", limits);
         });
     }
@@ -46,7 +49,7 @@ public record LeakTest(
         problems.unless(
                 limits.allowedDropKpa() < Math.abs(limits.startKpa()),
                 at + "/allowed_drop_kpa",
-                "is not below the start: nothing could fail such a test");
+                TEXT.get("leak_test.is_not_below_the_start_nothing"));
     }
 
     /**

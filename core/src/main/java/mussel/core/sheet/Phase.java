@@ -1,24 +1,22 @@
 package mussel.core.sheet;
 
+import mussel.core.language.Messages;
+
 /** Which side of the job a step is on. */
 public enum Phase {
     /** Until the leg is off. */
-    DOWN("Leg off"),
+    DOWN,
     /** Into the case. */
-    STRIP("Strip-down"),
+    STRIP,
     /** Putting it back. */
-    BUILD("Build"),
+    BUILD,
     /** Proving it. */
-    PROVE("Prove");
+    PROVE;
 
-    private final String title;
-
-    Phase(String title) {
-        this.title = title;
-    }
+    private static final Messages TEXT = Messages.of(Phase.class);
 
     /** The phase in words. */
     public String title() {
-        return title;
+        return TEXT.of(this);
     }
 }

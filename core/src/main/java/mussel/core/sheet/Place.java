@@ -1,42 +1,40 @@
 package mussel.core.sheet;
 
+import mussel.core.language.Messages;
+
 /** Where on the leg hands are at work, in the order in which they usually get there. */
 public enum Place {
     /** Under the cowl of the powerhead. */
-    COWL("under the cowl"),
+    COWL,
     /** At the propeller. */
-    PROPELLER("propeller"),
+    PROPELLER,
     /** At the plugs. */
-    PLUGS("plugs"),
+    PLUGS,
     /** At the water intakes. */
-    INTAKE("water intakes"),
+    INTAKE,
     /** Where the leg joins the midsection. */
-    JOINT("leg joint"),
+    JOINT,
     /** On the stand or the bench, leg off. */
-    STAND("on the stand"),
+    STAND,
     /** At the water pump. */
-    PUMP("water pump"),
+    PUMP,
     /** At the driveshaft seal carrier. */
-    SEAL_CARRIER("driveshaft seal carrier"),
+    SEAL_CARRIER,
     /** At the shift shaft where it enters the case. */
-    SHIFT("shift shaft"),
+    SHIFT,
     /** At the propeller shaft and its carrier. */
-    PROP_CARRIER("propeller shaft carrier"),
+    PROP_CARRIER,
     /** In the case: gears, shafts, bearings and shims. */
-    GEARS("gears"),
+    GEARS,
     /** The split joint of the skeg half. */
-    SKEG("skeg half"),
+    SKEG,
     /** In the water: tank or berth. */
-    TANK("tank");
+    TANK;
 
-    private final String title;
-
-    Place(String title) {
-        this.title = title;
-    }
+    private static final Messages TEXT = Messages.of(Place.class);
 
     /** The place in words. */
     public String title() {
-        return title;
+        return TEXT.of(this);
     }
 }

@@ -1,5 +1,6 @@
 package mussel.core.sheet;
 
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -25,16 +26,19 @@ public record PumpGeometry(
         @Given(value = "the thickness of a vane", kind = Kind.LENGTH, min = 0.2, max = 40) double vaneThicknessMm,
         @Given(value = "the speed at which the vanes fold (1/min)", min = 100, max = 50_000) double foldRpm)
         implements Checked {
+    private static final Messages TEXT = Messages.of(PumpGeometry.class);
+
     /** The most vanes an impeller has. */
     public static final int MOST_VANES = 20;
 
     @Override
     public void check(Problems problems, String pointer) {
-        problems.unless(hubMm < boreMm, pointer + "/hub_mm", "is not smaller than the bore (" + boreMm + " mm)");
+        problems.unless(
+                hubMm < boreMm, pointer + "/hub_mm", TEXT.get("pump_geometry.is_not_smaller_than_the_bore", boreMm));
         problems.unless(
                 hubMm >= boreMm || eccentricityMm < (boreMm - hubMm) / 2,
                 pointer + "/eccentricity_mm",
-                "leaves no room between hub and bore, which stand " + (boreMm - hubMm) / 2 + " mm apart");
+                TEXT.get("pump_geometry.leaves_no_room_between_hub_and", (boreMm - hubMm) / 2));
     }
 
     /** What one turn moves at best (ml): 2 pi e b D, since the bent vanes take the same room both ways. */

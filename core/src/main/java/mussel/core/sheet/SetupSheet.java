@@ -3,6 +3,7 @@ package mussel.core.sheet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -28,6 +29,8 @@ public record SetupSheet(
         @Given("the rolling torque") Optional<Limits> rolling,
         @Given("the end play") Optional<Limits> endPlay,
         @Given(value = "the page of the sheet", orElse = "-") String page) {
+    private static final Messages TEXT = Messages.of(SetupSheet.class);
+
     /** Keeps its own copies. */
     public SetupSheet {
         gears = List.copyOf(gears);
@@ -107,9 +110,7 @@ public record SetupSheet(
         @Override
         public void check(Problems problems, String pointer) {
             problems.unless(
-                    low < high,
-                    pointer + "/low",
-                    "is " + low + ", not below " + high + ": the range stands upside down or is empty");
+                    low < high, pointer + "/low", TEXT.get("setup_sheet.is_not_below_the_range_stands", low, high));
         }
 
         /** Whether a figure lies between them. */

@@ -4,10 +4,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problems;
 
 /** What must hold across the fields of a sheet: ids are unique, everything named exists, the steps have no cycle. */
 final class SheetRules {
+    private static final Messages TEXT = Messages.of(SheetRules.class);
+
     private final SpecSheet sheet;
     private final Problems problems;
     private final String pointer;
@@ -22,7 +25,7 @@ final class SheetRules {
         problems.unless(
                 sheet.id().matches("[a-z0-9][a-z0-9-]*"),
                 pointer + "/id",
-                "takes lower-case letters, figures and hyphens");
+                TEXT.get("sheet_rules.takes_lower_case_letters_figures_and"));
         Set<String> parts = unique("/parts", sheet.parts(), Part::id);
         Set<String> fasteners = unique("/fasteners", sheet.fasteners(), Fastener::id);
         Set<String> goals = unique("/goals", sheet.goals(), Goal::id);
@@ -51,7 +54,10 @@ final class SheetRules {
         long cavities = sheet.drawing().stream()
                 .filter(r -> r.kind() == Region.Material.CAVITY)
                 .count();
-        problems.unless(cavities == 1, pointer + "/drawing", "needs exactly one cavity for the oil, not " + cavities);
+        problems.unless(
+                cavities == 1,
+                pointer + "/drawing",
+                TEXT.get("sheet_rules.needs_exactly_one_cavity_for_the", cavities));
         for (int i = 0; i < sheet.steps().size(); i++) {
             step(i, steps, goals, parts, fasteners);
         }
@@ -71,8 +77,11 @@ final class SheetRules {
                 problems.unless(
                         high <= proof,
                         at,
-                        "goes up to " + Math.round(high) + " N·m, more than a thread " + fastener.thread() + " bears ("
-                                + Math.round(proof) + " N·m): is the unit mixed up?");
+                        TEXT.get(
+                                "sheet_rules.goes_up_to_n_m_more",
+                                Math.round(high),
+                                fastener.thread(),
+                                Math.round(proof)));
             });
         }
     }
@@ -85,7 +94,7 @@ final class SheetRules {
             problems.unless(
                     sheet.plugs().stream().anyMatch(p -> p.role() == role),
                     pointer + "/plugs",
-                    "names no " + role.name().toLowerCase(java.util.Locale.ROOT) + " plug");
+                    TEXT.get("sheet_rules.names_no_plug", role.name().toLowerCase(java.util.Locale.ROOT)));
         }
     }
 
@@ -117,16 +126,14 @@ final class SheetRules {
 
     private void known(Set<String> known, String name, String at, String what) {
         problems.unless(
-                known.contains(name),
-                pointer + at,
-                "names the " + what + " “" + name + "”, which the sheet does not have");
+                known.contains(name), pointer + at, TEXT.get("sheet_rules.names_the_which_the_sheet_does", what, name));
     }
 
     private <T> Set<String> unique(String at, List<T> list, Function<T, String> id) {
         Set<String> seen = new HashSet<>();
         for (int i = 0; i < list.size(); i++) {
             String name = id.apply(list.get(i));
-            problems.unless(seen.add(name), pointer + at + "/" + i + "/id", "“" + name + "” stands twice");
+            problems.unless(seen.add(name), pointer + at + "/" + i + "/id", TEXT.get("sheet_rules.stands_twice", name));
         }
         return seen;
     }

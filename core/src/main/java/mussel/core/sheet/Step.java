@@ -2,6 +2,7 @@ package mussel.core.sheet;
 
 import java.util.List;
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -59,6 +60,8 @@ public record Step(
         @Given(value = "the minutes its sealant cures", kind = Kind.DURATION, min = 0, max = 20_000, orElse = "0")
                 double cureMin,
         @Given(value = "whether it is done once for twins", orElse = "false") boolean once) {
+    private static final Messages TEXT = Messages.of(Step.class);
+
     /** Keeps its own copies. */
     public Step {
         needs = List.copyOf(needs);
@@ -143,7 +146,7 @@ public record Step(
 
         @Override
         public void check(Problems problems, String pointer) {
-            problems.unless(low <= likely && likely <= high, pointer, "must rise from low over likely to high");
+            problems.unless(low <= likely && likely <= high, pointer, TEXT.get("step.must_rise_from_low_over_likely"));
         }
     }
 }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problems;
 import org.jgrapht.Graph;
 import org.jgrapht.alg.cycle.CycleDetector;
@@ -14,6 +15,8 @@ import org.jgrapht.graph.SimpleDirectedGraph;
 
 /** What must hold of a sheet's steps as a graph: no cycle, nothing taken off that is never put back or renewed. */
 final class StepGraphRules {
+    private static final Messages TEXT = Messages.of(StepGraphRules.class);
+
     private StepGraphRules() {}
 
     static void check(SpecSheet sheet, Problems problems, String pointer) {
@@ -30,7 +33,7 @@ final class StepGraphRules {
             for (List<String> before : List.of(step.needs(), step.after())) {
                 for (String id : before) {
                     if (id.equals(step.id())) {
-                        problems.at(pointer + "/steps/" + i, "comes before itself");
+                        problems.at(pointer + "/steps/" + i, TEXT.get("step_graph_rules.comes_before_itself"));
                     } else if (graph.containsVertex(id)) {
                         graph.addEdge(id, step.id());
                     }
@@ -40,7 +43,7 @@ final class StepGraphRules {
         Set<String> round = new CycleDetector<>(graph).findCycles();
         if (!round.isEmpty()) {
             String names = new TreeSet<>(round).stream().collect(Collectors.joining(", "));
-            problems.at(pointer + "/steps", "wait for each other in a circle: " + names);
+            problems.at(pointer + "/steps", TEXT.get("step_graph_rules.wait_for_each_other_in_a", names));
         }
     }
 
@@ -54,8 +57,10 @@ final class StepGraphRules {
                         .filter(needed -> needed.phase().compareTo(step.phase()) > 0)
                         .ifPresent(needed -> problems.at(
                                 at,
-                                "names “" + needed.id() + "”, which comes later ("
-                                        + needed.phase().title() + ")"));
+                                TEXT.get(
+                                        "step_graph_rules.names_which_comes_later",
+                                        needed.id(),
+                                        needed.phase().title())));
             }
         }
     }
@@ -71,7 +76,10 @@ final class StepGraphRules {
                 problems.unless(
                         in.getOrDefault(out.get(j).part(), 0) >= out.get(j).qty(),
                         pointer + "/steps/" + i + "/parts_out/" + j,
-                        "takes off " + out.get(j).qty() + " × “" + out.get(j).part() + "”, which no step puts back");
+                        TEXT.get(
+                                "step_graph_rules.takes_off_which_no_step_puts",
+                                out.get(j).qty(),
+                                out.get(j).part()));
             }
         }
     }

@@ -3,6 +3,7 @@ package mussel.core.shim;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -53,6 +54,8 @@ public record LashInput(
                 double toleranceMm,
         @Given(value = "the most pieces", min = 1, max = StackInput.MOST_PIECES, orElse = "5") int maxPieces)
         implements Checked {
+    private static final Messages TEXT = Messages.of(LashInput.class);
+
     /** Keeps its own copies. */
     public LashInput {
         readingsMm = List.copyOf(readingsMm);
@@ -77,24 +80,23 @@ public record LashInput(
     @Override
     public void check(Problems problems, String pointer) {
         if (armOn == ArmOn.DRIVESHAFT) {
-            problems.unless(
-                    gears.isPresent(),
-                    pointer + "/gears",
-                    "is missing: with the arm on the driveshaft the teeth of both gears convert the reading");
+            problems.unless(gears.isPresent(), pointer + "/gears", TEXT.get("lash_input.is_missing_with_the_arm_on"));
         } else {
             problems.unless(
                     factor.isPresent() != gears.isPresent(),
                     pointer + "/factor",
                     factor.isPresent()
-                            ? "stands beside gears: give the factor or the gears, not both"
-                            : "is missing, and so are gears: give one of the two");
+                            ? TEXT.get("lash_input.stands_beside_gears_give_the_factor")
+                            : TEXT.get("lash_input.is_missing_and_so_are_gears"));
         }
         problems.unless(
-                windowMm.size() == 2, pointer + "/window_mm", "has " + windowMm.size() + " figures; it takes two");
+                windowMm.size() == 2,
+                pointer + "/window_mm",
+                TEXT.get("lash_input.has_figures_it_takes_two", windowMm.size()));
         problems.unless(
                 windowMm.size() != 2 || windowMm.get(0) < windowMm.get(1),
                 pointer + "/window_mm",
-                "stands upside down or is empty: its first figure must be below its second");
+                TEXT.get("lash_input.stands_upside_down_or_is_empty"));
     }
 
     /** On which shaft the indicator's arm is clamped. */

@@ -76,14 +76,17 @@ public final class ShimWords {
     /** Why the pinion's shim is what it is. */
     public static Explanation whyPinion(PinionInput in, PinionResult out) {
         List<InputLine> lines = new ArrayList<>();
-        lines.add(new InputLine("constant", mm(in.constantMm()), "family sheet"));
+        lines.add(new InputLine(
+                TEXT.get("shim_words.constant"), mm(in.constantMm()), TEXT.get("shim_words.family_sheet")));
         in.marks()
                 .forEach(m -> lines.add(new InputLine(
                         m.name(),
                         String.format(Locale.ROOT, "%+.0f hundredths × %+.1f", m.hundredths(), m.coefficient()),
-                        "read at the bench; coefficient from the sheet")));
+                        TEXT.get("shim_words.read_at_the_bench_coefficient_from"))));
         lines.add(new InputLine(
-                "mean of " + in.heightsMm().size() + " heights", mm(out.heightMm()), "read at the bench"));
+                TEXT.get("shim_words.mean_of_heights", in.heightsMm().size()),
+                mm(out.heightMm()),
+                TEXT.get("shim_words.read_at_the_bench")));
         return new Explanation(
                 TEXT.get("why.pinion.title"),
                 shim(out.shimMm(), List.of()),
@@ -102,23 +105,34 @@ public final class ShimWords {
                 TEXT.get("why.lash.formula"),
                 List.of(
                         new InputLine(
-                                "mean of " + in.readingsMm().size() + " readings, at the pitch circle",
+                                TEXT.get(
+                                        "shim_words.mean_of_readings_at_the_pitch",
+                                        in.readingsMm().size()),
                                 mm(out.lashMm()),
-                                "reading × pitch radius " + mm(in.armPitchRadiusMm())
-                                        + (in.armOn() == LashInput.ArmOn.DRIVESHAFT
-                                                ? " (of the pinion: the arm sits on the driveshaft)"
-                                                : " (of the gear)")
-                                        + " / arm " + mm(in.armMm())),
+                                TEXT.get(
+                                        "shim_words.reading_pitch_radius_arm",
+                                        mm(in.armPitchRadiusMm()),
+                                        (in.armOn() == LashInput.ArmOn.DRIVESHAFT
+                                                ? TEXT.get("shim_words.of_the_pinion_the_arm_sits")
+                                                : TEXT.get("shim_words.of_the_gear")),
+                                        mm(in.armMm()))),
                         new InputLine(
-                                "window",
-                                mm(in.windowMm().get(0)) + " to "
-                                        + mm(in.windowMm().get(1)),
-                                "family sheet"),
+                                TEXT.get("shim_words.window"),
+                                TEXT.get(
+                                        "shim_words.to",
+                                        mm(in.windowMm().get(0)),
+                                        mm(in.windowMm().get(1))),
+                                TEXT.get("shim_words.family_sheet")),
                         new InputLine(
-                                "factor, lash for shim",
+                                TEXT.get("shim_words.factor_lash_for_shim"),
                                 String.format(Locale.ROOT, "%.3f", out.factor()),
-                                in.factor().isPresent() ? "family sheet" : "from teeth and angles of the sheet"),
-                        new InputLine("shims that were in", mm(in.presentShimMm()), "read at the bench")),
+                                in.factor().isPresent()
+                                        ? TEXT.get("shim_words.family_sheet")
+                                        : TEXT.get("shim_words.from_teeth_and_angles_of_the")),
+                        new InputLine(
+                                TEXT.get("shim_words.shims_that_were_in"),
+                                mm(in.presentShimMm()),
+                                TEXT.get("shim_words.read_at_the_bench"))),
                 TEXT.get("why.lash.source"),
                 TEXT.get("why.lash.u", mm(in.uIndicatorMm()), mm(in.uShimMm())),
                 TEXT.get("why.lash.change"));

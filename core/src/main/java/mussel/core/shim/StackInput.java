@@ -1,6 +1,7 @@
 package mussel.core.shim;
 
 import java.util.List;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -20,6 +21,8 @@ public record StackInput(
         @Given(value = "the drawer of shims", atLeast = 1) List<Shim> drawer,
         @Given(value = "the most pieces", min = 1, max = MOST_PIECES, orElse = "5") int maxPieces)
         implements Checked {
+    private static final Messages TEXT = Messages.of(StackInput.class);
+
     static final int MOST_PIECES = 20;
     private static final int MOST_SIZES = 100;
 
@@ -33,6 +36,6 @@ public record StackInput(
         problems.unless(
                 drawer.size() <= MOST_SIZES,
                 pointer + "/drawer",
-                "has " + drawer.size() + " sizes; at most " + MOST_SIZES + " are tried");
+                TEXT.get("stack_input.has_sizes_at_most_are_tried", drawer.size(), MOST_SIZES));
     }
 }

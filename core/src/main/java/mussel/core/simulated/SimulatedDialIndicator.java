@@ -2,12 +2,15 @@ package mussel.core.simulated;
 
 import java.util.SplittableRandom;
 import mussel.core.instrument.DialIndicator;
+import mussel.core.language.Messages;
 
 /**
  * A dial indicator on a practice gear set. Hidden in it: the shim that would put the lash in the middle, some tenths from what was found;
  * a run-out that goes once around; the seat of the race, a little different at each assembly; a hand that reads to a hundredth.
  */
 public final class SimulatedDialIndicator implements DialIndicator {
+    private static final Messages TEXT = Messages.of(SimulatedDialIndicator.class);
+
     /** Off by this much at least, so that there is something to shim. */
     private static final double LEAST_OFF_MM = 0.2;
 
@@ -26,7 +29,7 @@ public final class SimulatedDialIndicator implements DialIndicator {
 
     @Override
     public String name() {
-        return "Simulated dial indicator";
+        return TEXT.get("simulated_dial_indicator.simulated_dial_indicator");
     }
 
     @Override

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Random;
 import mussel.core.instrument.LegLeaks;
 import mussel.core.instrument.PracticeTester;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.Stage;
 
@@ -16,6 +17,8 @@ import mussel.core.leak.Stage;
  * n' = −c (p² − pa²); pumping heats it and it settles back to the case, whose temperature drifts. The gauge adds noise and its step.
  */
 public final class SimulatedLeakTester implements PracticeTester {
+    private static final Messages TEXT = Messages.of(SimulatedLeakTester.class);
+
     /** The barometer of the practice bench (kPa). */
     public static final double BAROMETER_KPA = 101.325;
 
@@ -86,7 +89,7 @@ public final class SimulatedLeakTester implements PracticeTester {
 
     @Override
     public String name() {
-        return "simulated leak tester";
+        return TEXT.get("simulated_leak_tester.simulated_leak_tester");
     }
 
     @Override
@@ -114,8 +117,7 @@ public final class SimulatedLeakTester implements PracticeTester {
         amount = after / gasKelvin();
         return reached == gaugeKpa
                 ? Optional.empty()
-                : Optional.of("Stopped at " + Math.round(reached)
-                        + " kPa: the sheet's limit for this leg. The relief valve lets no more in or out.");
+                : Optional.of(TEXT.get("simulated_leak_tester.stopped_at_kpa_the_sheets_limit", Math.round(reached)));
     }
 
     @Override

@@ -2,12 +2,15 @@ package mussel.core.simulated;
 
 import java.util.SplittableRandom;
 import mussel.core.instrument.Telltale;
+import mussel.core.language.Messages;
 
 /**
  * A bucket under a practice engine's telltale, and a hand at the stopwatch: the flow of the pump it is given, the scatter of a stream, and
  * a thumb that is a few tenths of a second off.
  */
 public final class SimulatedTelltale implements Telltale {
+    private static final Messages TEXT = Messages.of(SimulatedTelltale.class);
+
     private static final double STREAM_SCATTER = 0.03;
     private static final double THUMB_S = 0.3;
     private static final double MARK_L = 0.05;
@@ -21,7 +24,7 @@ public final class SimulatedTelltale implements Telltale {
 
     @Override
     public String name() {
-        return "Simulated bucket and stopwatch";
+        return TEXT.get("simulated_telltale.simulated_bucket_and_stopwatch");
     }
 
     @Override

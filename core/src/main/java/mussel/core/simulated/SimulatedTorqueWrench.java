@@ -2,12 +2,15 @@ package mussel.core.simulated;
 
 import java.util.SplittableRandom;
 import mussel.core.instrument.TorqueWrench;
+import mussel.core.language.Messages;
 
 /**
  * A torque wrench on a practice bolt: its own error, the same at every pull, within its accuracy; the hand that pulls a little through the
  * click or stops short of it; and a dial that shows tenths.
  */
 public final class SimulatedTorqueWrench implements TorqueWrench {
+    private static final Messages TEXT = Messages.of(SimulatedTorqueWrench.class);
+
     private static final double HAND = 0.012;
     private static final double DIAL_NM = 0.1;
 
@@ -22,7 +25,7 @@ public final class SimulatedTorqueWrench implements TorqueWrench {
 
     @Override
     public String name() {
-        return "Simulated torque wrench";
+        return TEXT.get("simulated_torque_wrench.simulated_torque_wrench");
     }
 
     @Override

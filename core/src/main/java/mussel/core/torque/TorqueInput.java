@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -54,6 +55,8 @@ public record TorqueInput(
         @Given("where each bolt stands") List<Spot> places,
         @Given(value = "a stage's share of the torque", min = 0, minOpen = true, max = 1) List<Double> stages)
         implements Checked {
+    private static final Messages TEXT = Messages.of(TorqueInput.class);
+
     /** Keeps its own copies; one full stage where none are given. */
     public TorqueInput {
         wrenches = List.copyOf(wrenches);
@@ -85,17 +88,16 @@ public record TorqueInput(
 
     @Override
     public void check(Problems problems, String pointer) {
-        problems.unless(
-                low <= high, pointer + "/low", "is above the high end (" + high + "): the range stands upside down");
+        problems.unless(low <= high, pointer + "/low", TEXT.get("torque_input.is_above_the_high_end_the", high));
         thread.ifPresent(t -> problems.unless(
                 ScrewThread.read(t).isPresent(),
                 pointer + "/thread",
-                "is “" + t + "”, which is no thread known here: write it like M8x1.25, M8 or 1/4-20"));
+                TEXT.get("torque_input.is_which_is_no_thread_known", t)));
         boolean grid = layout == Layout.GRID;
         problems.unless(
                 !grid || (rows.isPresent() && columns.isPresent()),
                 pointer + "/rows",
-                "is missing: a grid needs rows and columns");
+                TEXT.get("torque_input.is_missing_a_grid_needs_rows"));
         problems.unless(
                 !grid
                         || rows.isEmpty()
@@ -103,28 +105,29 @@ public record TorqueInput(
                         || rows.getAsDouble() * columns.getAsDouble() >= count
                                 && (rows.getAsDouble() - 1) * columns.getAsDouble() < count,
                 pointer + "/count",
-                "is " + count + ", which does not fill so many rows and columns");
+                TEXT.get("torque_input.is_which_does_not_fill_so", count));
         problems.unless(
                 places.isEmpty() || places.size() == count,
                 pointer + "/places",
-                "are " + places.size() + " for " + count + " bolts: one for each is needed");
+                TEXT.get("torque_input.are_for_bolts_one_for_each", places.size(), count));
         for (int i = 1; i < stages.size(); i++) {
             problems.unless(
                     stages.get(i) > stages.get(i - 1),
                     pointer + "/stages/" + i,
-                    "does not rise over the stage before it");
+                    TEXT.get("torque_input.does_not_rise_over_the_stage"));
         }
         Set<String> names = new HashSet<>();
         for (int i = 0; i < wrenches.size(); i++) {
             problems.unless(
                     names.add(wrenches.get(i).id()),
                     pointer + "/wrenches/" + i + "/id",
-                    "stands twice: give each wrench its own id");
+                    TEXT.get("torque_input.stands_twice_give_each_wrench_its"));
             problems.unless(
                     gain(wrenches.get(i)) > 0.05,
                     pointer + "/adapter",
-                    "turned so far back cancels the lever of the wrench “"
-                            + wrenches.get(i).id() + "”");
+                    TEXT.get(
+                            "torque_input.turned_so_far_back_cancels_the",
+                            wrenches.get(i).id()));
         }
     }
 
@@ -212,7 +215,7 @@ public record TorqueInput(
             implements Checked {
         @Override
         public void check(Problems problems, String pointer) {
-            problems.unless(min <= max, pointer + "/min", "is above the largest setting (" + max + ")");
+            problems.unless(min <= max, pointer + "/min", TEXT.get("torque_input.is_above_the_largest_setting", max));
         }
     }
 }

@@ -39,30 +39,42 @@ public final class TorqueWords {
     public static Explanation why(TorqueInput in, TorqueResult out) {
         List<InputLine> lines = new ArrayList<>();
         lines.add(new InputLine(
-                "range",
-                Display.significant(in.unit().toNm(in.low())) + " to "
-                        + Display.significant(in.unit().toNm(in.high())) + " N·m",
-                "family sheet"));
+                TEXT.get("torque_words.range"),
+                TEXT.get(
+                        "torque_words.to_n_m",
+                        Display.significant(in.unit().toNm(in.low())),
+                        Display.significant(in.unit().toNm(in.high()))),
+                TEXT.get("torque_words.family_sheet")));
         in.adapter()
                 .ifPresent(a -> lines.add(new InputLine(
-                        "adapter",
-                        Display.significant(a.extensionMm()) + " mm at " + Display.significant(a.angleDeg()) + "°",
-                        "read at the bench")));
+                        TEXT.get("torque_words.adapter"),
+                        TEXT.get(
+                                "torque_words.mm_at",
+                                Display.significant(a.extensionMm()),
+                                Display.significant(a.angleDeg())),
+                        TEXT.get("torque_words.read_at_the_bench"))));
         out.choice().ifPresent(c -> in.wrenches().stream()
                 .filter(w -> w.id().equals(c.wrench()))
                 .findFirst()
                 .ifPresent(w -> lines.add(new InputLine(
-                        "lever of the " + w.id(), Display.significant(w.leverMm()) + " mm", "the yard's wrenches"))));
+                        TEXT.get("torque_words.lever_of_the", w.id()),
+                        TEXT.get("torque_words.mm", Display.significant(w.leverMm())),
+                        TEXT.get("torque_words.the_yards_wrenches")))));
         out.clampKn()
                 .ifPresent(f -> lines.add(new InputLine(
-                        "clamp at the target, threads " + in.condition().name().toLowerCase(Locale.ROOT),
-                        Display.significant(f) + " kN"
-                                + (out.proofShare().isPresent()
-                                        ? ", "
-                                                + Math.round(
-                                                        100 * out.proofShare().getAsDouble()) + " % of the proof load"
-                                        : ""),
-                        "F = T / (K d); K 0.20 dry, 0.16 oiled, 0.13 greased")));
+                        TEXT.get(
+                                "torque_words.clamp_at_the_target_threads",
+                                in.condition().name().toLowerCase(Locale.ROOT)),
+                        TEXT.get(
+                                "torque_words.kn",
+                                Display.significant(f),
+                                (out.proofShare().isPresent()
+                                        ? TEXT.get(
+                                                "torque_words.of_the_proof_load",
+                                                Math.round(
+                                                        100 * out.proofShare().getAsDouble()))
+                                        : "")),
+                        TEXT.get("torque_words.f_t_k_d_k_0"))));
         String figure = out.choice()
                 .map(c -> number(c.setting()) + " " + c.unit().symbol())
                 .orElse(Display.significant(out.target().nm()) + " N·m wanted");

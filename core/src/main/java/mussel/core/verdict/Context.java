@@ -3,6 +3,7 @@ package mussel.core.verdict;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Wide;
@@ -42,6 +43,8 @@ public record Context(
         @Given("how hard it works") Optional<Duty> duty,
         @Given(value = "the months since the impeller was renewed", kind = Kind.MONTHS, min = 0, max = 1_200)
                 OptionalDouble pumpMonths) {
+    private static final Messages TEXT = Messages.of(Context.class);
+
     /** Keeps its own copy. */
     public Context {
         twinFound = List.copyOf(twinFound);
@@ -153,33 +156,27 @@ public record Context(
     /** What a leg is brought for. */
     public enum Complaint {
         /** Water in its oil. */
-        WATER_IN_OIL("water in its oil"),
+        WATER_IN_OIL,
         /** Oil outside it: a sheen, a drip. */
-        OIL_OUTSIDE("oil outside"),
+        OIL_OUTSIDE,
         /** The engine runs hot. */
-        HOT("runs hot"),
+        HOT,
         /** The telltale is weak or gone. */
-        WEAK_STREAM("weak stream"),
+        WEAK_STREAM,
         /** It growls, knocks or whines. */
-        NOISE("noise"),
+        NOISE,
         /** It jumps out of gear or does not go in. */
-        GEAR_TROUBLE("gear trouble"),
+        GEAR_TROUBLE,
         /** It is stiff to turn. */
-        STIFF("stiff to turn"),
+        STIFF,
         /** It shakes, or revs up without pushing. */
-        SHAKES("shakes or does not push"),
+        SHAKES,
         /** Nothing: its service is due. */
-        SERVICE("service");
-
-        private final String title;
-
-        Complaint(String title) {
-            this.title = title;
-        }
+        SERVICE;
 
         /** As it is read. */
         public String title() {
-            return title;
+            return TEXT.of(this);
         }
     }
 

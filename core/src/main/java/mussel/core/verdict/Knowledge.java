@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
@@ -29,6 +30,8 @@ public record Knowledge(
         @Given(value = "the findings", atLeast = 1) List<Finding> findings,
         @Given("what repairs share and what leaving a fault in brings") Optional<RepairTables> repairs)
         implements Checked {
+    private static final Messages TEXT = Messages.of(Knowledge.class);
+
     /** Rows sum to one this closely. */
     public static final double SUM_WITHIN = 1e-9;
 
@@ -80,7 +83,7 @@ public record Knowledge(
             problems.unless(
                     goal(causes.get(i).goal()).isPresent(),
                     pointer + "/causes/" + i + "/goal",
-                    "is no goal: " + causes.get(i).goal());
+                    TEXT.get("knowledge.is_no_goal", causes.get(i).goal()));
         }
         for (int i = 0; i < findings.size(); i++) {
             check(findings.get(i), problems, pointer + "/findings/" + i);
@@ -90,11 +93,13 @@ public record Knowledge(
 
     private void check(Finding finding, Problems problems, String at) {
         problems.unless(
-                access(finding.access()).isPresent(), at + "/access", "is no access level: " + finding.access());
+                access(finding.access()).isPresent(),
+                at + "/access",
+                TEXT.get("knowledge.is_no_access_level", finding.access()));
         past(finding, problems, at);
         finding.once()
-                .ifPresent(level ->
-                        problems.unless(access(level).isPresent(), at + "/once", "is no access level: " + level));
+                .ifPresent(level -> problems.unless(
+                        access(level).isPresent(), at + "/once", TEXT.get("knowledge.is_no_access_level", level)));
         row(finding, finding.base(), problems, at + "/base");
         rows(finding, finding.given(), problems, at + "/given");
         for (int v = 0; v < finding.variants().size(); v++) {
@@ -106,7 +111,7 @@ public record Knowledge(
             problems.unless(
                     other.isPresent() && other.get().outcomes().containsAll(gate.outcomes()),
                     at + "/gate/" + g,
-                    "names a finding or an outcome that is not there: " + gate.finding());
+                    TEXT.get("knowledge.names_a_finding_or_an_outcome", gate.finding()));
         }
     }
 
@@ -117,7 +122,7 @@ public record Knowledge(
             problems.unless(
                     other.isPresent() && other.get().outcomes().containsAll(past.outcomes()),
                     at + "/not_after/" + p,
-                    "names a finding or an outcome that is not there: " + past.finding());
+                    TEXT.get("knowledge.names_a_finding_or_an_outcome", past.finding()));
         }
     }
 
@@ -126,7 +131,7 @@ public record Knowledge(
             problems.unless(
                     cause(rows.get(i).cause()).isPresent(),
                     at + "/" + i + "/cause",
-                    "is no cause: " + rows.get(i).cause());
+                    TEXT.get("knowledge.is_no_cause", rows.get(i).cause()));
             row(finding, rows.get(i).shares(), problems, at + "/" + i + "/shares");
         }
     }
@@ -137,10 +142,12 @@ public record Knowledge(
         problems.unless(
                 shares.size() == finding.outcomes().size(),
                 at,
-                "has " + shares.size() + " shares for " + finding.outcomes().size() + " outcomes");
-        problems.unless(
-                shares.stream().allMatch(d -> d > 0), at, "has a share of zero: nothing seen may be impossible");
-        problems.unless(Math.abs(sum - 1) <= SUM_WITHIN, at, "sums to " + sum + "; shares sum to 1");
+                TEXT.get(
+                        "knowledge.has_shares_for_outcomes",
+                        shares.size(),
+                        finding.outcomes().size()));
+        problems.unless(shares.stream().allMatch(d -> d > 0), at, TEXT.get("knowledge.has_a_share_of_zero_nothing"));
+        problems.unless(Math.abs(sum - 1) <= SUM_WITHIN, at, TEXT.get("knowledge.sums_to_shares_sum_to_1", sum));
     }
 
     private static <T> void unique(Problems problems, String at, List<T> all, Function<T, String> id) {
@@ -148,7 +155,7 @@ public record Knowledge(
         Set<String> twice = new HashSet<>();
         counts.forEach((name, count) -> {
             if (count > 1 && twice.add(name)) {
-                problems.at(at, "holds " + name + " more than once");
+                problems.at(at, TEXT.get("knowledge.holds_more_than_once", name));
             }
         });
     }

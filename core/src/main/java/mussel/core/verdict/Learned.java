@@ -3,6 +3,7 @@ package mussel.core.verdict;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import mussel.core.language.Messages;
 
 /**
  * Priors moved by what a yard has found: each is the mean of a Beta distribution that begins at the tables' prior with the weight of twenty
@@ -12,6 +13,8 @@ import java.util.Locale;
  * @param changes each prior that moved
  */
 public record Learned(Knowledge knowledge, List<Overrides.Change> changes) {
+    private static final Messages TEXT = Messages.of(Learned.class);
+
     /** How many legs the tables' own prior weighs. */
     public static final double WEIGHT_OF_TABLES = 20;
 
@@ -36,7 +39,7 @@ public record Learned(Knowledge knowledge, List<Overrides.Change> changes) {
                 continue;
             }
             double moved = (WEIGHT_OF_TABLES * cause.prior() + yes) / (WEIGHT_OF_TABLES + yes + no);
-            String why = "Found " + yes + " times, not there " + no + " times in this yard's logbook.";
+            String why = TEXT.get("learned.found_times_not_there_times_in", yes, no);
             causes.add(cause.withPrior(moved, cause.why() + " " + why));
             changes.add(new Overrides.Change(cause.title() + ", prior", percent(cause.prior()), percent(moved), why));
         }

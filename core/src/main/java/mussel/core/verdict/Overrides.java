@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
 
@@ -22,6 +23,8 @@ public record Overrides(
         @Given("the yard's own shares") List<Row> shares,
         @Given("the yard's own costs") List<Cost> costs,
         @Given("the yard's own hours and chances of repairs") List<RepairNumber> repairs) {
+    private static final Messages TEXT = Messages.of(Overrides.class);
+
     /** Keeps its own copies. */
     public Overrides {
         priors = List.copyOf(priors);
@@ -42,7 +45,7 @@ public record Overrides(
             problems.unless(
                     tables.cause(prior.cause()).isPresent(),
                     "/priors/" + i + "/cause",
-                    "is no cause of the tables: " + prior.cause());
+                    TEXT.get("overrides.is_no_cause_of_the_tables", prior.cause()));
         }
         for (int i = 0; i < shares.size(); i++) {
             check(tables, shares.get(i), "/shares/" + i, problems);
@@ -51,7 +54,7 @@ public record Overrides(
             problems.unless(
                     tables.goal(costs.get(i).goal()).isPresent(),
                     "/costs/" + i + "/goal",
-                    "is no goal of the tables: " + costs.get(i).goal());
+                    TEXT.get("overrides.is_no_goal_of_the_tables", costs.get(i).goal()));
             costs.get(i).check(problems, "/costs/" + i);
         }
         for (int i = 0; i < repairs.size(); i++) {
@@ -60,11 +63,11 @@ public record Overrides(
             problems.unless(
                     tables.repairs().flatMap(number::was).isPresent(),
                     at,
-                    "names nothing that the tables have: " + number.named());
+                    TEXT.get("overrides.names_nothing_that_the_tables_have", number.named()));
             problems.unless(
                     !number.number().equals(RepairNumber.BRINGS_BACK) || number.value() <= 1,
                     at + "/value",
-                    "is " + number.value() + "; a chance is 0 to 1");
+                    TEXT.get("overrides.is_a_chance_is_0_to", number.value()));
         }
     }
 
@@ -78,10 +81,11 @@ public record Overrides(
                             problems.unless(
                                     known,
                                     at + "/cause",
-                                    "does not bear on " + row.finding() + " in the tables: " + row.cause());
+                                    TEXT.get("overrides.does_not_bear_on_in_the", row.finding(), row.cause()));
                             Knowledge.row(finding, row.shares(), problems, at + "/shares");
                         },
-                        () -> problems.at(at + "/finding", "is no finding of the tables: " + row.finding()));
+                        () -> problems.at(
+                                at + "/finding", TEXT.get("overrides.is_no_finding_of_the_tables", row.finding())));
     }
 
     /** The tables with these numbers in place; they have been checked. */
@@ -134,8 +138,8 @@ public record Overrides(
                         r.why()))));
         costs.forEach(c -> tables.goal(c.goal())
                 .ifPresent(g -> changes.add(new Change(
-                        g.title() + ", cost of doing and of leaving",
-                        g.marginalCost() + " h and " + g.comebackCost() + " h",
+                        TEXT.get("overrides.cost_of_doing_and_of_leaving", g.title()),
+                        TEXT.get("overrides.h_and_h", g.marginalCost(), g.comebackCost()),
                         c.said(),
                         c.why()))));
         repairs.forEach(n -> tables.repairs()
@@ -218,7 +222,7 @@ public record Overrides(
             problems.unless(
                     !mixed && (inHours() || inMoney()),
                     at,
-                    "says either marginal_hours and comeback_hours, or marginal_cost and comeback_cost");
+                    TEXT.get("overrides.says_either_marginal_hours_and_comeback"));
         }
 
         private VerdictInput.Costs at(double labourPerH) {
@@ -230,8 +234,8 @@ public record Overrides(
 
         private String said() {
             return inHours()
-                    ? marginalHours.getAsDouble() + " h and " + comebackHours.getAsDouble() + " h"
-                    : marginalCost.getAsDouble() + " and " + comebackCost.getAsDouble();
+                    ? TEXT.get("overrides.h_and_h", marginalHours.getAsDouble(), comebackHours.getAsDouble())
+                    : TEXT.get("overrides.and", marginalCost.getAsDouble(), comebackCost.getAsDouble());
         }
     }
 

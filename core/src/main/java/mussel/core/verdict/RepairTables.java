@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Kind;
@@ -36,6 +37,8 @@ public record RepairTables(
         @Given("the rounds of looks") List<Round> rounds,
         @Given(value = "the repairs", atLeast = 1) List<Repair> goals,
         @Given(value = "the faults", atLeast = 1) List<Left> causes) {
+    private static final Messages TEXT = Messages.of(RepairTables.class);
+
     /** The most stages there may be. */
     static final int MOST_STAGES = 30;
 
@@ -147,7 +150,7 @@ public record RepairTables(
                             .filter(c -> c.states().contains(value))
                             .isPresent(),
                     pointer + "/needs/" + id,
-                    "is no state a lower unit can be in: " + value));
+                    TEXT.get("repair_tables.is_no_state_a_lower_unit", value)));
         }
     }
 
@@ -236,7 +239,7 @@ public record RepairTables(
                             .filter(c -> c.states().contains(value))
                             .isPresent(),
                     pointer + "/needs/" + id,
-                    "is no state a lower unit can be in: " + value));
+                    TEXT.get("repair_tables.is_no_state_a_lower_unit", value)));
         }
 
         /** What must be brought about before it: the conditions that are known to stand otherwise. */
@@ -310,7 +313,7 @@ public record RepairTables(
             shownAtProof.forEach((proof, chance) -> problems.unless(
                     chance >= 0 && chance <= 1,
                     pointer + "/shown_at_proof/" + proof,
-                    "is " + chance + "; a chance is 0 to 1"));
+                    TEXT.get("repair_tables.is_a_chance_is_0_to", chance)));
         }
     }
 
@@ -322,19 +325,30 @@ public record RepairTables(
     /** Reports stages, goals, causes and findings that are not there, and what the tables know and this leaves out. */
     void check(Knowledge knowledge, Problems problems, String at) {
         Set<String> known = new java.util.HashSet<>();
-        problems.unless(stages.size() <= MOST_STAGES, at + "/stages", "are " + stages.size() + "; at most 30 are read");
+        problems.unless(
+                stages.size() <= MOST_STAGES,
+                at + "/stages",
+                TEXT.get("repair_tables.are_at_most_30_are_read", stages.size()));
         for (int i = 0; i < stages.size(); i++) {
             Stage stage = stages.get(i);
             String here = at + "/stages/" + i;
             for (String before : stage.after()) {
-                problems.unless(known.contains(before), here + "/after", "names no stage before it: " + before);
+                problems.unless(
+                        known.contains(before),
+                        here + "/after",
+                        TEXT.get("repair_tables.names_no_stage_before_it", before));
             }
-            problems.unless(known.add(stage.id()), here + "/id", "is the id of an earlier stage: " + stage.id());
+            problems.unless(
+                    known.add(stage.id()), here + "/id", TEXT.get("repair_tables.is_the_id_of_an_earlier", stage.id()));
             for (String goal : stage.renews()) {
-                problems.unless(knowledge.goal(goal).isPresent(), here + "/renews", "is no goal: " + goal);
+                problems.unless(
+                        knowledge.goal(goal).isPresent(), here + "/renews", TEXT.get("repair_tables.is_no_goal", goal));
             }
             for (String finding : stage.shows()) {
-                problems.unless(knowledge.finding(finding).isPresent(), here + "/shows", "is no finding: " + finding);
+                problems.unless(
+                        knowledge.finding(finding).isPresent(),
+                        here + "/shows",
+                        TEXT.get("repair_tables.is_no_finding", finding));
             }
         }
         for (int i = 0; i < rounds.size(); i++) {
@@ -342,25 +356,33 @@ public record RepairTables(
             String here = at + "/rounds/" + i;
             round.stage()
                     .filter(stage -> !known.contains(stage))
-                    .ifPresent(stage -> problems.at(here + "/stage", "is no stage: " + stage));
+                    .ifPresent(stage -> problems.at(here + "/stage", TEXT.get("repair_tables.is_no_stage", stage)));
             for (String look : round.looks()) {
-                problems.unless(knowledge.finding(look).isPresent(), here + "/looks", "is no finding: " + look);
+                problems.unless(
+                        knowledge.finding(look).isPresent(),
+                        here + "/looks",
+                        TEXT.get("repair_tables.is_no_finding", look));
             }
         }
         for (int i = 0; i < goals.size(); i++) {
             for (String stage : goals.get(i).opens()) {
-                problems.unless(known.contains(stage), at + "/goals/" + i + "/opens", "is no stage: " + stage);
+                problems.unless(
+                        known.contains(stage),
+                        at + "/goals/" + i + "/opens",
+                        TEXT.get("repair_tables.is_no_stage", stage));
             }
             for (String goal : goals.get(i).covers()) {
                 problems.unless(
-                        knowledge.goal(goal).isPresent(), at + "/goals/" + i + "/covers", "is no goal: " + goal);
+                        knowledge.goal(goal).isPresent(),
+                        at + "/goals/" + i + "/covers",
+                        TEXT.get("repair_tables.is_no_goal", goal));
             }
         }
         for (int i = 0; i < causes.size(); i++) {
             causes.get(i)
                     .seenAt()
                     .filter(stage -> !known.contains(stage))
-                    .ifPresent(stage -> problems.at(at + "/causes", "is no stage: " + stage));
+                    .ifPresent(stage -> problems.at(at + "/causes", TEXT.get("repair_tables.is_no_stage", stage)));
         }
         List<String> repairs = goals.stream().map(Repair::id).toList();
         List<String> left = causes.stream().map(Left::id).toList();
@@ -371,7 +393,7 @@ public record RepairTables(
                                         .toList()))
                         && repairs.stream().distinct().count() == repairs.size(),
                 at + "/goals",
-                "name each goal of the tables once");
+                TEXT.get("repair_tables.name_each_goal_of_the_tables"));
         problems.unless(
                 Set.copyOf(left)
                                 .equals(Set.copyOf(knowledge.causes().stream()
@@ -379,6 +401,6 @@ public record RepairTables(
                                         .toList()))
                         && left.stream().distinct().count() == left.size(),
                 at + "/causes",
-                "name each cause of the tables once");
+                TEXT.get("repair_tables.name_each_cause_of_the_tables"));
     }
 }

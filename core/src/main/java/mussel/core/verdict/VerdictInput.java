@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
 import mussel.core.verdict.LegState.Condition;
@@ -31,6 +32,8 @@ public record VerdictInput(
         @Given("the final check") Optional<String> proof,
         @Given("the goals due by their clock") List<String> due,
         @Given("what stages take on this lower unit (h)") Map<String, Double> stageHours) {
+    private static final Messages TEXT = Messages.of(VerdictInput.class);
+
     private static final String BOTH_HOLDS = "both_holds";
 
     /** The state an access level leaves. */
@@ -102,50 +105,57 @@ public record VerdictInput(
         findings.forEach((id, outcome) -> {
             Optional<Finding> finding = knowledge.finding(id);
             String at = "/findings/" + id.replace("~", "~0").replace("/", "~1");
-            problems.unless(finding.isPresent(), at, "is no finding of the tables");
+            problems.unless(finding.isPresent(), at, TEXT.get("verdict_input.is_no_finding_of_the_tables"));
             finding.ifPresent(f -> problems.unless(
                     f.outcomes().contains(outcome),
                     at,
-                    "is " + outcome + "; its outcomes are " + String.join(", ", f.outcomes())));
+                    TEXT.get("verdict_input.is_its_outcomes_are", outcome, String.join(", ", f.outcomes()))));
         });
         problems.unless(
                 !("yes".equals(findings.get("volume_more")) && "yes".equals(findings.get("volume_less"))),
                 "/findings/volume_less",
-                "cannot stand together with volume_more: more or less came out, not both");
+                TEXT.get("verdict_input.cannot_stand_together_with_volume_more"));
         for (int i = 0; i < open.size(); i++) {
             problems.unless(
-                    knowledge.access(open.get(i)).isPresent(), "/open/" + i, "is no access level: " + open.get(i));
+                    knowledge.access(open.get(i)).isPresent(),
+                    "/open/" + i,
+                    TEXT.get("verdict_input.is_no_access_level", open.get(i)));
         }
         goals.keySet()
-                .forEach(id ->
-                        problems.unless(knowledge.goal(id).isPresent(), "/goals/" + id, "is no goal of the tables"));
+                .forEach(id -> problems.unless(
+                        knowledge.goal(id).isPresent(),
+                        "/goals/" + id,
+                        TEXT.get("verdict_input.is_no_goal_of_the_tables")));
         state.forEach((id, value) -> Condition.of(id)
                 .ifPresentOrElse(
                         c -> problems.unless(
                                 c.states().contains(value),
                                 "/state/" + id,
-                                "is " + value + "; it is one of " + String.join(", ", c.states())),
-                        () -> problems.at("/state/" + id, "is no condition of a lower unit")));
+                                TEXT.get("verdict_input.is_it_is_one_of", value, String.join(", ", c.states()))),
+                        () -> problems.at("/state/" + id, TEXT.get("verdict_input.is_no_condition_of_a_lower"))));
         proof.ifPresent(p -> problems.unless(
                 knowledge.repairs().stream().flatMap(r -> r.proofs().stream()).anyMatch(of -> of.id()
                         .equals(p)),
                 "/proof",
-                "is no final check of the tables: " + p));
+                TEXT.get("verdict_input.is_no_final_check_of_the", p)));
         stageHours.forEach((id, hours) -> problems.unless(
                 hours >= 0
                         && hours <= 1_000
                         && knowledge.repairs().flatMap(r -> r.stage(id)).isPresent(),
                 "/stage_hours/" + id,
-                "is " + hours + " h; name a stage of the tables and 0 to 1000 h"));
+                TEXT.get("verdict_input.is_h_name_a_stage_of", hours)));
         for (int i = 0; i < due.size(); i++) {
-            problems.unless(knowledge.goal(due.get(i)).isPresent(), "/due/" + i, "is no goal of the tables");
+            problems.unless(
+                    knowledge.goal(due.get(i)).isPresent(),
+                    "/due/" + i,
+                    TEXT.get("verdict_input.is_no_goal_of_the_tables"));
         }
         context.ifPresent(c -> {
             for (int i = 0; i < c.twinFound().size(); i++) {
                 problems.unless(
                         knowledge.cause(c.twinFound().get(i)).isPresent(),
                         "/context/twin_found/" + i,
-                        "is no cause: " + c.twinFound().get(i));
+                        TEXT.get("verdict_input.is_no_cause", c.twinFound().get(i)));
             }
         });
     }

@@ -247,7 +247,7 @@ public final class VerdictWords {
 
     /** Bits with their sign. */
     public static String bits(double bits) {
-        return (bits < 0 ? "−" : "+") + Display.significant(Math.abs(bits)) + " bits";
+        return TEXT.get("verdict_words.bits", (bits < 0 ? "−" : "+"), Display.significant(Math.abs(bits)));
     }
 
     /** Why a goal is to be done or left. */

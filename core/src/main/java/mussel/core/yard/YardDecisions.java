@@ -346,7 +346,7 @@ public final class YardDecisions {
                 continue;
             }
             if (!table.many()) {
-                lines.add(table.title() + ": " + said(is.get(0)) + ", was " + said(was.get(0)));
+                lines.add(TEXT.get("yard_decisions.was", table.title(), said(is.get(0)), said(was.get(0))));
                 continue;
             }
             some(lines, table.title(), is, was);
@@ -366,7 +366,7 @@ public final class YardDecisions {
     }
 
     private static String said(String cells) {
-        return cells.isEmpty() ? "not said" : cells;
+        return cells.isEmpty() ? TEXT.get("yard_decisions.not_said") : cells;
     }
 
     private List<String> written(YardTable table, Yard yard) {

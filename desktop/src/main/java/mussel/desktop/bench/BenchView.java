@@ -27,6 +27,7 @@ import javafx.util.Duration;
 import mussel.core.book.LogBook;
 import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
+import mussel.core.language.Messages;
 import mussel.core.log.Due;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
@@ -37,6 +38,8 @@ import mussel.work.shop.Workshop;
 
 /** The home screen: every leg on the bench, what it waits for, the next action; beside it what is due in the fleet. */
 public final class BenchView extends BorderPane {
+    private static final Messages TEXT = Messages.of(BenchView.class);
+
     private static final int MOST_DUE = 9;
     private static final int MOST_COUNTED = 100;
     private static final int MOST_NAMED = 3;
@@ -132,7 +135,8 @@ public final class BenchView extends BorderPane {
         List<BenchLine> shown = (wanted.isEmpty() ? open : lines.find(wanted))
                 .stream().sorted(BenchLine.BY_WHAT_IS_NEXT).toList();
         long workable = open.stream().filter(l -> !l.waiting()).count();
-        count.setText(open.size() + (open.size() == 1 ? " leg, " : " legs,\n") + workable + " can be worked on");
+        count.setText(TEXT.get(
+                "bench_view.can_be_worked_on", open.size(), (open.size() == 1 ? " leg, " : " legs,\n"), workable));
         Map<String, List<mussel.core.sheet.Region>> outlines = new HashMap<>();
         Function<BenchLine, LegCard> card = l -> new LegCard(
                 l,
@@ -248,32 +252,37 @@ public final class BenchView extends BorderPane {
         VBox empty = new Column(6);
         empty.getStyleClass().add("empty");
         empty.getChildren()
-                .add(Texts.heading(wanted.isEmpty() ? "The bench is empty" : "Nothing here holds “" + wanted + "”"));
+                .add(Texts.heading(
+                        wanted.isEmpty()
+                                ? TEXT.get("bench_view.the_bench_is_empty")
+                                : TEXT.get("bench_view.nothing_here_holds", wanted)));
         empty.getChildren()
                 .add(Texts.dim(
                         wanted.isEmpty()
-                                ? "Take in a leg to begin: its boat, where it hangs and its family. Everything is kept as you make it."
-                                : "Look for a boat, a family, or what is next. Tagged legs are found as well."));
+                                ? TEXT.get("bench_view.take_in_a_leg_to_begin")
+                                : TEXT.get("bench_view.look_for_a_boat_a_family")));
         return empty;
     }
 
     private String sister(BenchLine line) {
-        return open.stream().anyMatch(other -> other.sisterOf(line) && other.wet()) ? "sister leg has water" : "";
+        return open.stream().anyMatch(other -> other.sisterOf(line) && other.wet())
+                ? TEXT.get("bench_view.sister_leg_has_water")
+                : "";
     }
 
     /** What tagged jobs say is next due; the book knows more of each. */
     private void showDue() {
         List<LogBook.Awaiting> awaiting = shop.book().next(MOST_COUNTED);
         sayDue(awaiting);
-        due.getChildren().setAll(Texts.heading("Due"));
+        due.getChildren().setAll(Texts.heading(TEXT.get("bench_view.due")));
         if (awaiting.isEmpty()) {
-            due.getChildren().add(Texts.dim("Nothing yet. Once a leg is tagged, its next services stand here."));
+            due.getChildren().add(Texts.dim(TEXT.get("bench_view.nothing_yet_once_a_leg_is")));
         }
         for (LogBook.Awaiting each : awaiting.subList(0, Math.min(MOST_DUE, awaiting.size()))) {
             due.getChildren().add(dueLine(each, Due.urgency(shop.today(), each.likely())));
         }
         if (awaiting.size() > MOST_DUE) {
-            due.getChildren().add(Texts.dim("and more, in the book (Ctrl L)"));
+            due.getChildren().add(Texts.dim(TEXT.get("bench_view.and_more_in_the_book_ctrl")));
         }
     }
 
@@ -287,9 +296,12 @@ public final class BenchView extends BorderPane {
                 .collect(Collectors.joining("; "));
         dueLine.setText(
                 awaiting.isEmpty()
-                        ? "Nothing is due yet."
-                        : overdue + (awaiting.size() == MOST_COUNTED ? " or more" : "") + " overdue. First: " + first
-                                + ". All of it: Ctrl L.");
+                        ? TEXT.get("bench_view.nothing_is_due_yet")
+                        : TEXT.get(
+                                "bench_view.overdue_first_all_of_it_ctrl",
+                                overdue,
+                                (awaiting.size() == MOST_COUNTED ? TEXT.get("bench_view.or_more") : ""),
+                                first));
     }
 
     private HBox dueLine(LogBook.Awaiting each, Due.Urgency urgency) {

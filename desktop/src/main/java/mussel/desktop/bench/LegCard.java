@@ -19,6 +19,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.SVGPath;
 import mussel.core.job.BenchLine;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
@@ -30,6 +31,8 @@ import mussel.desktop.kit.Texts;
 
 /** One leg on the bench: its picture, what is next or what it waits for, how far it is. A click, Enter or Space opens its job. */
 final class LegCard extends Row {
+    private static final Messages TEXT = Messages.of(LegCard.class);
+
     /** The least width of a card (px at the plain size of type). */
     static final double LEAST_WIDTH = 296;
 
@@ -74,18 +77,20 @@ final class LegCard extends Row {
         picture.setPrefWidth(PICTURE_WIDTH * type);
         String hours = line.hours().isPresent()
                 ? Display.exact(Kind.RUNNING, line.hours().getAsDouble(), units)
-                : "hours not read";
-        String next = line.waiting() ? "Waits: " + line.waits() : line.next().says();
+                : TEXT.get("leg_card.hours_not_read");
+        String next = line.waiting()
+                ? TEXT.get("leg_card.waits", line.waits())
+                : line.next().says();
         StackPane nextBox = new StackPane(Texts.bare(next, words, line.waiting() ? "plain" : "strong"));
         nextBox.getStyleClass().add("next");
         nextBox.setAlignment(Pos.TOP_LEFT);
         VBox.setVgrow(nextBox, Priority.ALWAYS);
-        String promised = line.promised().isEmpty() ? "" : "promised " + line.promised();
+        String promised = line.promised().isEmpty() ? "" : TEXT.get("leg_card.promised", line.promised());
         String foot = sister.isEmpty() ? promised : promised.isEmpty() ? sister : sister + ", " + promised;
         VBox says = new Column(
                 3,
                 Texts.bare(line.leg().title(), words, "heading"),
-                Texts.bare(line.family() + " · " + hours + " · job " + line.job(), words, "dim"),
+                Texts.bare(TEXT.get("leg_card.job", line.family(), hours, line.job()), words, "dim"),
                 nextBox,
                 floats(line),
                 Texts.bare(line.current().title() + (foot.isEmpty() ? "" : " · " + foot), words, "dim"));

@@ -12,12 +12,15 @@ import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.StackPane;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.PickRow;
 import mussel.work.background.BackgroundQuery;
 import mussel.work.shop.Workshop;
 
 /** The yard's book: its pages under one row of tiles. The page that is shown is kept; the others are made when they are opened. */
 public final class BookView extends BorderPane {
+    private static final Messages TEXT = Messages.of(BookView.class);
+
     private final Workshop shop;
     private final Consumer<Integer> onOpen;
     private final Consumer<Integer> onPractise;
@@ -36,29 +39,23 @@ public final class BookView extends BorderPane {
     /** The pages. */
     public enum Page {
         /** Every job, and the life of each leg. */
-        LOGBOOK("Logbook"),
+        LOGBOOK,
         /** What is due. */
-        DUE("Due"),
+        DUE,
         /** How long parts last. */
-        LIVES("Lives"),
+        LIVES,
         /** Who does what when. */
-        PLAN("Plan"),
+        PLAN,
         /** How legs are built and what their manuals say. */
-        SHEETS("Sheets"),
+        SHEETS,
         /** What the yard has decided. */
-        YARD("Yard"),
+        YARD,
         /** What lies on the shelf, and what it will be asked for. */
-        SHELF("Shelf"),
+        SHELF,
         /** In and out. */
-        DATA("Data"),
+        DATA,
         /** Legs that are not there. */
-        PRACTICE("Practice");
-
-        private final String title;
-
-        Page(String title) {
-            this.title = title;
-        }
+        PRACTICE;
 
         String id() {
             return name().toLowerCase(Locale.ROOT);
@@ -81,7 +78,7 @@ public final class BookView extends BorderPane {
         setId("book");
         getStyleClass().add("book");
         List<PickRow.Choice> tiles = Stream.of(Page.values())
-                .map(p -> PickRow.Choice.text(p.id(), p.title))
+                .map(p -> PickRow.Choice.text(p.id(), TEXT.of(p)))
                 .toList();
         pages = new PickRow("book-page", "", tiles)
                 .keepsOne()

@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
 import mussel.core.measure.YardUnits;
@@ -18,6 +19,8 @@ import mussel.desktop.kit.Texts;
 
 /** Something on its way to the shelf: how many came, and how many of those go back. */
 final class ComingRow extends Row {
+    private static final Messages TEXT = Messages.of(ComingRow.class);
+
     private static final double COUNT = 124;
 
     private OptionalDouble came;
@@ -36,17 +39,17 @@ final class ComingRow extends Row {
         setAlignment(Pos.BOTTOM_LEFT);
         came = OptionalDouble.of(parcel.count());
         Label what = Texts.sentence(
-                parcel.count() + " × " + title + " from " + parcel.supplier() + ", here on " + parcel.due());
+                TEXT.get("coming_row.from_here_on", parcel.count(), title, parcel.supplier(), parcel.due()));
         what.setMinWidth(0);
         what.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(what, Priority.ALWAYS);
         QuantityField here = new QuantityField("came-" + number, "came", Kind.COUNT, Range.of(0, parcel.count()));
-        QuantityField wrong =
-                new QuantityField("back-" + number, "of these back", Kind.COUNT, Range.of(0, parcel.count()));
-        Button take = new Button("Take in");
+        QuantityField wrong = new QuantityField(
+                "back-" + number, TEXT.get("coming_row.of_these_back"), Kind.COUNT, Range.of(0, parcel.count()));
+        Button take = new Button(TEXT.get("coming_row.take_in"));
         take.setId("take-in-" + number);
         take.setMinWidth(Region.USE_PREF_SIZE);
-        take.setAccessibleText("take in: " + title);
+        take.setAccessibleText(TEXT.get("coming_row.take_in_2", title));
         here.optional()
                 .onEnter((typed, value) -> {
                     came = OptionalDouble.of(Math.round(value));

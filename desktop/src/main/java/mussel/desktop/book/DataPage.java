@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
+import mussel.core.language.Messages;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.FileDialog;
@@ -19,6 +20,8 @@ import mussel.work.shop.Workshop;
 
 /** Data in and out: everything of the yard in open formats, backups, and files taken in after a look into them. */
 final class DataPage implements BookPage {
+    private static final Messages TEXT = Messages.of(DataPage.class);
+
     private static final int MOST_BACKUPS = 8;
 
     private final Workshop shop;
@@ -31,7 +34,7 @@ final class DataPage implements BookPage {
         this.shop = shop;
         said.setId("data-said");
         name.setId("yard-name");
-        name.setAccessibleText("the yard’s name");
+        name.setAccessibleText(TEXT.get("data_page.the_yards_name"));
         name.setMaxWidth(420);
         name.setOnAction(e -> rename());
         name.focusedProperty().addListener((o, was, is) -> {
@@ -42,34 +45,35 @@ final class DataPage implements BookPage {
         FlowPane out = new Flow(
                 10,
                 10,
-                button("export-json", "Whole log as JSON", () -> save("Log", "log.json", shop.data()::json)),
-                button("export-csv", "Lists for a spreadsheet", this::lists),
+                button(
+                        "export-json",
+                        TEXT.get("data_page.whole_log_as_json"),
+                        () -> save("Log", "log.json", shop.data()::json)),
+                button("export-csv", TEXT.get("data_page.lists_for_a_spreadsheet"), this::lists),
                 button(
                         "export-ics",
-                        "Due work as a calendar",
+                        TEXT.get("data_page.due_work_as_a_calendar"),
                         () -> save("Calendar", "due.ics", shop.data()::calendar)));
         FlowPane safe = new Flow(
                 10,
                 10,
                 button(
                         "backup",
-                        "Everything into one file",
+                        TEXT.get("data_page.everything_into_one_file"),
                         () -> save("Backup", "yard.mussel-backup", shop.data()::backup)),
-                button("take-in-file", "Take a file in", () -> choose(onTakeIn)));
+                button("take-in-file", TEXT.get("data_page.take_a_file_in"), () -> choose(onTakeIn)));
         page.getChildren()
                 .addAll(
-                        Texts.title("Data"),
-                        Texts.heading("The yard’s name"),
+                        Texts.title(TEXT.get("data_page.data")),
+                        Texts.heading(TEXT.get("data_page.the_yards_name_2")),
                         name,
-                        Texts.dim("It stands on every paper. Units: F8."),
-                        Texts.heading("Out"),
+                        Texts.dim(TEXT.get("data_page.it_stands_on_every_paper_units")),
+                        Texts.heading(TEXT.get("data_page.out")),
                         out,
-                        Texts.dim(
-                                "JSON holds every entry and can be taken in again. Lists are CSV: jobs, readings, holds, what is due. One leg as a file: its life in the logbook."),
-                        Texts.heading("Backups and files from elsewhere"),
+                        Texts.dim(TEXT.get("data_page.json_holds_every_entry_and_can")),
+                        Texts.heading(TEXT.get("data_page.backups_and_files_from_elsewhere")),
                         safe,
-                        Texts.dim(
-                                "A backup holds the log, its pictures and the yard’s own sheets: take it to another machine, or drop it here. A file is looked into first; nothing that is here is ever changed. Files can be dropped anywhere on the window."),
+                        Texts.dim(TEXT.get("data_page.a_backup_holds_the_log_its")),
                         backups,
                         said);
     }
@@ -85,7 +89,7 @@ final class DataPage implements BookPage {
         String typed = name.getText().strip();
         if (!typed.isEmpty() && !typed.equals(shop.yard().name())) {
             shop.rename(typed);
-            said.setText("The yard is called " + typed + ".");
+            said.setText(TEXT.get("data_page.the_yard_is_called", typed));
         }
         name.setText(shop.yard().name());
     }
@@ -94,20 +98,25 @@ final class DataPage implements BookPage {
         Paper.place(page, what, file)
                 .ifPresent(path -> Paper.write(
                         shop,
-                        "The " + what.toLowerCase(java.util.Locale.ROOT),
+                        TEXT.get("data_page.the", what.toLowerCase(java.util.Locale.ROOT)),
                         path,
                         () -> write.accept(path),
                         said::setText));
     }
 
     private void lists() {
-        FileDialog.folder(page, "Folder for the lists")
-                .ifPresent(folder ->
-                        Paper.write(shop, "The lists", folder, () -> shop.data().lists(folder), said::setText));
+        FileDialog.folder(page, TEXT.get("data_page.folder_for_the_lists"))
+                .ifPresent(folder -> Paper.write(
+                        shop,
+                        TEXT.get("data_page.the_lists"),
+                        folder,
+                        () -> shop.data().lists(folder),
+                        said::setText));
     }
 
     private void choose(Consumer<Path> onTakeIn) {
-        FileDialog.open(page, "Take a file in", FileDialog.Kind.ANY).ifPresent(onTakeIn);
+        FileDialog.open(page, TEXT.get("data_page.take_a_file_in"), FileDialog.Kind.ANY)
+                .ifPresent(onTakeIn);
     }
 
     @Override
@@ -124,8 +133,8 @@ final class DataPage implements BookPage {
         backups.getChildren()
                 .add(Texts.heading(
                         kept.isEmpty()
-                                ? "No automatic backup yet: the first is made once something is in the log."
-                                : "Automatic backups: " + kept.size()));
+                                ? TEXT.get("data_page.no_automatic_backup_yet_the_first")
+                                : TEXT.get("data_page.automatic_backups", kept.size())));
         kept.stream().limit(MOST_BACKUPS).forEach(k -> backups.getChildren().add(Texts.dim(k)));
     }
 }

@@ -21,6 +21,7 @@ import javafx.scene.layout.VBox;
 import mussel.core.book.LayUp;
 import mussel.core.book.LogBook.Awaiting;
 import mussel.core.job.BenchLine;
+import mussel.core.language.Messages;
 import mussel.core.log.Due;
 import mussel.core.log.DueForecast;
 import mussel.core.measure.Kind;
@@ -39,6 +40,8 @@ import mussel.work.shop.Workshop;
 
 /** What is due on every leg, with what the hours will be by then; and what a leg needs before frost. */
 final class DuePage implements BookPage {
+    private static final Messages TEXT = Messages.of(DuePage.class);
+
     private static final int MOST = 400;
     private static final int MOST_SHOWN = 60;
     private static final double SIDE = 430;
@@ -64,10 +67,10 @@ final class DuePage implements BookPage {
         this.shop = shop;
         this.onLeg = onLeg;
         this.round = new RoundCard(shop, onOpen);
-        Button calendar = new Button("Calendar for other programs");
+        Button calendar = new Button(TEXT.get("due_page.calendar_for_other_programs"));
         calendar.setId("due-ics");
         calendar.setOnAction(e -> Paper.place(page, "Calendar", "due.ics").ifPresent(this::calendar));
-        HBox head = new Row(12, Texts.title("Due"), calendar, said);
+        HBox head = new Row(12, Texts.title(TEXT.get("due_page.due")), calendar, said);
         head.setAlignment(Pos.CENTER_LEFT);
         ScrollPane scroll = new ScrollArea(lines);
         scroll.setFitToWidth(true);
@@ -88,7 +91,8 @@ final class DuePage implements BookPage {
     }
 
     private void calendar(Path file) {
-        Paper.write(shop, "The calendar", file, () -> shop.data().calendar(file), said::setText);
+        Paper.write(
+                shop, TEXT.get("due_page.the_calendar"), file, () -> shop.data().calendar(file), said::setText);
     }
 
     @Override
@@ -115,17 +119,17 @@ final class DuePage implements BookPage {
                 .forEach(lines.getChildren()::add);
         sorted.stream().limit(MOST_SHOWN).forEach(l -> {
             String here = onBench.containsKey(l.each().leg().id())
-                    ? " It is on the bench now, job "
-                            + onBench.get(l.each().leg().id()) + "."
+                    ? TEXT.get(
+                            "due_page.it_is_on_the_bench_now",
+                            onBench.get(l.each().leg().id()))
                     : "";
             lines.getChildren().add(line(l.each(), l.forecast(), today, here));
         });
         if (sorted.isEmpty()) {
-            lines.getChildren().add(Texts.dim("Nothing yet. Once a leg is tagged, its next services stand here."));
+            lines.getChildren().add(Texts.dim(TEXT.get("due_page.nothing_yet_once_a_leg_is")));
         } else if (sorted.size() > MOST_SHOWN) {
             lines.getChildren()
-                    .add(Texts.dim("and " + (sorted.size() - MOST_SHOWN)
-                            + " later; the calendar and the list for a spreadsheet have them all."));
+                    .add(Texts.dim(TEXT.get("due_page.and_later_the_calendar_and_the", (sorted.size() - MOST_SHOWN))));
         }
         if (layUp.getChildren().isEmpty()) {
             layUp();
@@ -156,8 +160,8 @@ final class DuePage implements BookPage {
                 Texts.wrapped(each.leg().title() + " · " + each.due().what(), "strong"),
                 Texts.dim(forecast.says(today) + here));
         HBox.setHgrow(what, Priority.ALWAYS);
-        Button leg = new Button("Its life");
-        leg.setAccessibleText("the life of " + each.leg().title());
+        Button leg = new Button(TEXT.get("due_page.its_life"));
+        leg.setAccessibleText(TEXT.get("due_page.the_life_of", each.leg().title()));
         leg.setOnAction(e -> onLeg.accept(each.leg().id()));
         leg.setMinWidth(Region.USE_PREF_SIZE);
         WhyButton why = new WhyButton("why-due-" + each.job(), () -> Optional.of(forecast.explain(today)));
@@ -173,27 +177,44 @@ final class DuePage implements BookPage {
         List<PickRow.Choice> families = shop.families().stream()
                 .map(f -> PickRow.Choice.text(f.id(), f.title()))
                 .toList();
-        PickRow of = new PickRow("layup-family", "Leg", families).keepsOne().onPick(id -> {
-            family = shop.families().stream()
-                    .filter(f -> id.equals(Optional.of(f.id())))
-                    .findFirst();
-            showSteps();
-        });
+        PickRow of = new PickRow("layup-family", TEXT.get("due_page.leg"), families)
+                .keepsOne()
+                .onPick(id -> {
+                    family = shop.families().stream()
+                            .filter(f -> id.equals(Optional.of(f.id())))
+                            .findFirst();
+                    showSteps();
+                });
         of.show(shop.families().stream().findFirst().map(SpecSheet::id));
         layUp.getChildren()
                 .addAll(
-                        Texts.heading("Lay-up before frost"),
+                        Texts.heading(TEXT.get("due_page.lay_up_before_frost")),
                         of,
                         new Row(
                                 10,
-                                field("tank", "fuel in the tank", Kind.VOLUME, volume, v -> tank = v),
-                                field("dose", "stabiliser (ml/l)", Kind.COUNT, Range.above(0, 100), v -> dose = v)),
+                                field(
+                                        "tank",
+                                        TEXT.get("due_page.fuel_in_the_tank"),
+                                        Kind.VOLUME,
+                                        volume,
+                                        v -> tank = v),
+                                field(
+                                        "dose",
+                                        TEXT.get("due_page.stabiliser_ml_l"),
+                                        Kind.COUNT,
+                                        Range.above(0, 100),
+                                        v -> dose = v)),
                         new Row(
                                 10,
-                                field("engine-oil", "engine oil", Kind.VOLUME, volume, v -> oil = v),
-                                field("filter", "filter takes", Kind.VOLUME, volume, v -> filter = v)),
+                                field("engine-oil", TEXT.get("due_page.engine_oil"), Kind.VOLUME, volume, v -> oil = v),
+                                field(
+                                        "filter",
+                                        TEXT.get("due_page.filter_takes"),
+                                        Kind.VOLUME,
+                                        volume,
+                                        v -> filter = v)),
                         steps,
-                        Texts.dim("The maker’s manual for the exact unit outranks every amount here."));
+                        Texts.dim(TEXT.get("due_page.the_makers_manual_for_the_exact")));
     }
 
     private QuantityField field(String id, String label, Kind kind, Range range, Consumer<OptionalDouble> set) {

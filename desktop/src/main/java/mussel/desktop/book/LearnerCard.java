@@ -12,6 +12,7 @@ import mussel.core.job.Entry;
 import mussel.core.job.Job;
 import mussel.core.job.LearnerSteps;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.measure.StopToken;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
@@ -22,6 +23,8 @@ import mussel.work.shop.Workshop;
 
 /** What those who learn have done on real legs, by kind of step, alone or with help; on the screen and on paper. */
 final class LearnerCard extends Column {
+    private static final Messages TEXT = Messages.of(LearnerCard.class);
+
     private final Workshop shop;
     private final BackgroundQuery aside;
 
@@ -42,7 +45,10 @@ final class LearnerCard extends Column {
                 .anyMatch(t -> t.standing() == Yard.Standing.APPRENTICE);
         setVisible(any);
         if (any) {
-            getChildren().setAll(Texts.heading("At the bench"), Texts.dim("Reading the log …"));
+            getChildren()
+                    .setAll(
+                            Texts.heading(TEXT.get("learner_card.at_the_bench")),
+                            Texts.dim(TEXT.get("learner_card.reading_the_log")));
             aside.ask(stop -> shop.apart(apart -> read(apart, yard, stop)), this::told);
         }
     }
@@ -60,17 +66,16 @@ final class LearnerCard extends Column {
     }
 
     private void told(LearnerSteps steps) {
-        getChildren().setAll(Texts.heading("At the bench"));
+        getChildren().setAll(Texts.heading(TEXT.get("learner_card.at_the_bench")));
         if (steps.done().isEmpty()) {
-            getChildren()
-                    .add(Texts.dim("No step was ticked yet by anybody who learns. They tick under their own name."));
+            getChildren().add(Texts.dim(TEXT.get("learner_card.no_step_was_ticked_yet_by")));
             return;
         }
         getChildren().add(Texts.dim(LearnerSteps.intro()));
         steps.done().forEach((name, kinds) -> {
             getChildren().add(Texts.wrapped(LearnerSteps.title(name), "strong"));
             lines(steps, kinds).forEach(l -> getChildren().add(Texts.sentence(l.says())));
-            Button print = new Button("Print list");
+            Button print = new Button(TEXT.get("learner_card.print_list"));
             print.setId("learner-print-" + name.replace(' ', '-'));
             Label printed = Texts.dim("");
             print.setOnAction(e -> print(steps, name, printed));
@@ -99,6 +104,10 @@ final class LearnerCard extends Column {
         LocalDate day = shop.today();
         Paper.place(shop, this, "Learner", "learner.pdf")
                 .ifPresent(file -> Paper.write(
-                        shop, "The list", file, () -> shop.papers().list(yard, day, list, file), printed::setText));
+                        shop,
+                        TEXT.get("learner_card.the_list"),
+                        file,
+                        () -> shop.papers().list(yard, day, list, file),
+                        printed::setText));
     }
 }

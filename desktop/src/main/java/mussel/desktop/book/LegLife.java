@@ -13,6 +13,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import mussel.core.language.Messages;
 import mussel.core.log.Trend;
 import mussel.core.log.Visit;
 import mussel.desktop.desk.Paper;
@@ -23,6 +24,8 @@ import mussel.work.shop.Workshop;
 
 /** The life of one leg: its trends, and every job it has seen, the latest first. Enter or a double click opens a job. */
 final class LegLife extends Column {
+    private static final Messages TEXT = Messages.of(LegLife.class);
+
     private static final int MOST_TRENDS = 3;
 
     private final Workshop shop;
@@ -42,7 +45,7 @@ final class LegLife extends Column {
         jobs.setId(id + "-jobs");
         jobs.getStyleClass().add("visits");
         jobs.setCellFactory(list -> new VisitCell(shop.units()));
-        jobs.setAccessibleText("the jobs of this leg, the latest first");
+        jobs.setAccessibleText(TEXT.get("leg_life.the_jobs_of_this_leg_the"));
         jobs.widthProperty().addListener((o, was, is) -> Platform.runLater(jobs::refresh));
         jobs.setOnMouseClicked(e -> {
             if (e.getClickCount() == 2) {
@@ -61,8 +64,12 @@ final class LegLife extends Column {
         file.setId(id + "-file");
         file.setMinWidth(Region.USE_PREF_SIZE);
         file.setOnAction(e -> Paper.place(this, "Leg", "leg.json")
-                .ifPresent(
-                        to -> Paper.write(shop, "The leg", to, () -> shop.data().leg(leg, to), about::setText)));
+                .ifPresent(to -> Paper.write(
+                        shop,
+                        TEXT.get("leg_life.the_leg"),
+                        to,
+                        () -> shop.data().leg(leg, to),
+                        about::setText)));
         Region spring = new Region();
         HBox.setHgrow(spring, Priority.ALWAYS);
         head.getChildren().addAll(spring, file);
@@ -96,13 +103,17 @@ final class LegLife extends Column {
         trends.getChildren().clear();
         if (visits.isEmpty()) {
             title.setText("");
-            about.setText("Nothing is filed of this leg yet.");
+            about.setText(TEXT.get("leg_life.nothing_is_filed_of_this_leg"));
             return;
         }
         Visit last = visits.get(0);
         title.setText(last.title());
-        about.setText(last.familyTitle() + " · " + visits.size() + (visits.size() == 1 ? " job" : " jobs") + " since "
-                + visits.get(visits.size() - 1).opened());
+        about.setText(TEXT.get(
+                "leg_life.since",
+                last.familyTitle(),
+                visits.size(),
+                (visits.size() == 1 ? " job" : " jobs"),
+                visits.get(visits.size() - 1).opened()));
         Trend.of(visits).stream()
                 .filter(t -> t.points().size() > 1)
                 .limit(mostTrends)

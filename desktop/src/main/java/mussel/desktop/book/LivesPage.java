@@ -19,6 +19,7 @@ import mussel.core.book.Comebacks;
 import mussel.core.book.LogBook.Renewed;
 import mussel.core.book.YardLives;
 import mussel.core.job.OwnRecord;
+import mussel.core.language.Messages;
 import mussel.core.lives.LivesEngine;
 import mussel.core.lives.LivesInput;
 import mussel.core.lives.LivesResult;
@@ -42,6 +43,8 @@ import mussel.work.shop.Workshop;
 
 /** How long parts last in this yard, and what that says of the interval. */
 final class LivesPage implements BookPage {
+    private static final Messages TEXT = Messages.of(LivesPage.class);
+
     private static final double CONFIDENCE = 0.95;
     private static final double PLANNED = 85;
     private static final double FAILURE = 420;
@@ -77,17 +80,19 @@ final class LivesPage implements BookPage {
         for (Wearing each : Wearing.values()) {
             kinds.add(PickRow.Choice.text(NamedBy.file(each), each.title()));
         }
-        PickRow of = new PickRow("lives-of", "Lives of", kinds).keepsOne().onPick(k -> {
-            what = Wearing.valueOf(k.orElseThrow().toUpperCase(java.util.Locale.ROOT));
-            show();
-        });
+        PickRow of = new PickRow("lives-of", TEXT.get("lives_page.lives_of"), kinds)
+                .keepsOne()
+                .onPick(k -> {
+                    what = Wearing.valueOf(k.orElseThrow().toUpperCase(java.util.Locale.ROOT));
+                    show();
+                });
         of.show(Optional.of(NamedBy.file(what)));
         PickRow in = new PickRow(
                         "lives-in",
-                        "Only those that ran in",
+                        TEXT.get("lives_page.only_those_that_ran_in"),
                         List.of(
-                                PickRow.Choice.text("sand", "sand or shallows"),
-                                PickRow.Choice.text("clean", "no sand"),
+                                PickRow.Choice.text("sand", TEXT.get("lives_page.sand_or_shallows")),
+                                PickRow.Choice.text("clean", TEXT.get("lives_page.no_sand")),
                                 PickRow.Choice.text("sea", "sea"),
                                 PickRow.Choice.text("brackish", "brackish"),
                                 PickRow.Choice.text("fresh", "fresh")))
@@ -97,8 +102,10 @@ final class LivesPage implements BookPage {
                 });
         counting = new PickRow(
                         "count-comebacks",
-                        "What comebacks cost, in the cost of leaving a thing",
-                        List.of(PickRow.Choice.text("off", "only shown"), PickRow.Choice.text("on", "counted")))
+                        TEXT.get("lives_page.what_comebacks_cost_in_the_cost"),
+                        List.of(
+                                PickRow.Choice.text("off", TEXT.get("lives_page.only_shown")),
+                                PickRow.Choice.text("on", "counted")))
                 .keepsOne()
                 .onPick(on -> {
                     shop.setCountingComebacks(on.equals(Optional.of("on")));
@@ -122,15 +129,14 @@ final class LivesPage implements BookPage {
         asked.setAlignment(Pos.BOTTOM_LEFT);
         page.getChildren()
                 .addAll(
-                        Texts.title("Lives"),
+                        Texts.title(TEXT.get("lives_page.lives")),
                         new Row(24, of, in),
                         asked,
                         says,
                         charts,
                         came,
                         record,
-                        Texts.dim(
-                                "Estimates from this yard’s own logbook. A life ends where somebody found the part failed; taken out sound, or with nobody’s word, it counts as having lasted at least that long."));
+                        Texts.dim(TEXT.get("lives_page.estimates_from_this_yards_own_logbook")));
         says.setId("lives-says");
         came.setId("lives-came");
         record.setId("lives-record");
@@ -212,14 +218,12 @@ final class LivesPage implements BookPage {
         if (!known.any()) {
             return;
         }
-        came.getChildren().add(Texts.heading("What came back"));
+        came.getChildren().add(Texts.heading(TEXT.get("lives_page.what_came_back")));
         List.of(known.held(), known.unheld()).forEach(r -> came.getChildren().add(Texts.sentence(r.says())));
         known.rates().stream().limit(MOST_RATES).forEach(r -> came.getChildren().add(Texts.dim(r.says())));
         known.parts().stream().filter(r -> r.came() > 0).forEach(r -> came.getChildren()
-                .add(Texts.dim("Where renewed, " + r.says())));
-        came.getChildren()
-                .add(Texts.dim(
-                        "Of repairs whose leg was marked a comeback at Intake within a year. Bounds: Wilson, 95 %."));
+                .add(Texts.dim(TEXT.get("lives_page.where_renewed", r.says()))));
+        came.getChildren().add(Texts.dim(TEXT.get("lives_page.of_repairs_whose_leg_was_marked")));
         counting.show(Optional.of(shop.countingComebacks() ? "on" : "off"));
         came.getChildren().add(counting);
         shop.families().stream()
@@ -245,7 +249,7 @@ final class LivesPage implements BookPage {
             }
         }
         if (!record.getChildren().isEmpty()) {
-            record.getChildren().add(0, Texts.heading("Times and estimates"));
+            record.getChildren().add(0, Texts.heading(TEXT.get("lives_page.times_and_estimates")));
         }
     }
 
@@ -277,10 +281,16 @@ final class LivesPage implements BookPage {
         comebacks(answer.comebacks());
         record();
         says.getChildren().clear();
-        String basis = answer.out().count() + " lives, " + answer.out().failures() + " of them failed, "
-                + Math.round(answer.out().hours()) + " h of running"
-                + (answer.lives().unlooked() > 0 ? "; " + answer.lives().unlooked() + " ended with nobody’s word" : "")
-                + ".";
+        String basis = TEXT.get(
+                "lives_page.lives_of_them_failed_h_of",
+                answer.out().count(),
+                answer.out().failures(),
+                Math.round(answer.out().hours()),
+                (answer.lives().unlooked() > 0
+                        ? TEXT.get(
+                                "lives_page.ended_with_nobodys_word",
+                                answer.lives().unlooked())
+                        : ""));
         says.getChildren().add(Texts.heading(what.title() + ": " + basis));
         for (String note :
                 new LivesWords(answer.in(), answer.out(), shop.units().money()).notes()) {
@@ -315,7 +325,7 @@ final class LivesPage implements BookPage {
         });
         failing.setVisible(answer.out().fit().isPresent());
         costing.setVisible(!answer.out().costs().isEmpty());
-        failing.setAccessibleText("share failed over age");
-        costing.setAccessibleText("cost for each hour over the interval; the upright line is the present interval");
+        failing.setAccessibleText(TEXT.get("lives_page.share_failed_over_age"));
+        costing.setAccessibleText(TEXT.get("lives_page.cost_for_each_hour_over_the"));
     }
 }

@@ -20,6 +20,7 @@ import mussel.core.book.LogBook;
 import mussel.core.book.LogBook.Found;
 import mussel.core.book.LogBook.Query;
 import mussel.core.book.LogBook.State;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
@@ -28,6 +29,8 @@ import mussel.work.shop.Workshop;
 
 /** Every job ever made: found as one types, and the life of the leg it belongs to. */
 final class LogbookPage implements BookPage {
+    private static final Messages TEXT = Messages.of(LogbookPage.class);
+
     private static final double LIST_WIDTH = 360;
     private static final int MOST_YEARS = 4;
 
@@ -50,12 +53,12 @@ final class LogbookPage implements BookPage {
         this.life = new LegLife(shop, "life", onOpen);
         this.twin = new LegLife(shop, "twin", onOpen);
         search.setId("book-search");
-        search.setPromptText("boat, part, finding, what was written");
-        search.setAccessibleText("search the logbook");
+        search.setPromptText(TEXT.get("logbook_page.boat_part_finding_what_was_written"));
+        search.setAccessibleText(TEXT.get("logbook_page.search_the_logbook"));
         search.textProperty().addListener((o, was, is) -> find());
         found.setId("found");
         found.getStyleClass().add("found");
-        found.setAccessibleText("jobs found, the latest first");
+        found.setAccessibleText(TEXT.get("logbook_page.jobs_found_the_latest_first"));
         found.setCellFactory(list -> new FoundCell());
         found.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> {
             if (is != null && !is.leg().equals(leg)) {
@@ -85,7 +88,9 @@ final class LogbookPage implements BookPage {
         PickRow states = new PickRow(
                         "state",
                         "",
-                        List.of(PickRow.Choice.text("open", "On the bench"), PickRow.Choice.text("tagged", "Tagged")))
+                        List.of(
+                                PickRow.Choice.text("open", TEXT.get("logbook_page.on_the_bench")),
+                                PickRow.Choice.text("tagged", TEXT.get("logbook_page.tagged"))))
                 .onPick(s -> {
                     state = s.map(v -> State.valueOf(v.toUpperCase(Locale.ROOT)))
                             .orElse(State.ANY);
@@ -113,9 +118,9 @@ final class LogbookPage implements BookPage {
         found.getItems().setAll(hits);
         count.setText(
                 hits.isEmpty()
-                        ? "Nothing holds that. Fewer words or no filter find more."
+                        ? TEXT.get("logbook_page.nothing_holds_that_fewer_words_or")
                         : hits.size() == LogBook.MOST_FOUND
-                                ? "The latest " + hits.size() + "; more words find less."
+                                ? TEXT.get("logbook_page.the_latest_more_words_find_less", hits.size())
                                 : hits.size() + (hits.size() == 1 ? " job" : " jobs"));
         if (!hits.isEmpty() && hits.stream().noneMatch(h -> h.leg().equals(leg))) {
             found.getSelectionModel().select(0);
@@ -145,7 +150,7 @@ final class LogbookPage implements BookPage {
         life.show(id);
         Optional<String> other = shop.book().twin(id);
         beside.setVisible(other.isPresent());
-        beside.setText(twins ? "Alone" : "Beside its twin");
+        beside.setText(twins ? TEXT.get("logbook_page.alone") : TEXT.get("logbook_page.beside_its_twin"));
         if (twins) {
             twin.few(true);
             other.ifPresentOrElse(twin::show, () -> page.getChildren().remove(twin));
@@ -191,14 +196,18 @@ final class LogbookPage implements BookPage {
             VBox lines = new Column(
                     1,
                     Texts.wrapped(hit.title(), "strong"),
-                    Texts.dim(hit.day() + " · " + hit.family() + " · job " + hit.job()
-                            + (hit.tagged() ? "" : " · on the bench")));
+                    Texts.dim(TEXT.get(
+                            "logbook_page.job",
+                            hit.day(),
+                            hit.family(),
+                            hit.job(),
+                            (hit.tagged() ? "" : TEXT.get("logbook_page.on_the_bench_2")))));
             if (!hit.snippet().isEmpty()) {
                 lines.getChildren().add(Texts.wrapped(hit.snippet(), "small"));
             }
             lines.setMaxWidth(LIST_WIDTH - 40);
             setGraphic(lines);
-            setAccessibleText(hit.title() + ", job " + hit.job() + ", " + hit.day());
+            setAccessibleText(TEXT.get("logbook_page.job_2", hit.title(), hit.job(), hit.day()));
         }
     }
 }

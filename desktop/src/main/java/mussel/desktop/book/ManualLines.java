@@ -12,6 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import mussel.core.job.MissingValue;
+import mussel.core.language.Messages;
 import mussel.core.sheet.SpecSheet;
 import mussel.desktop.desk.ManualValues;
 import mussel.desktop.desk.PagePicture;
@@ -24,6 +25,8 @@ import mussel.work.shop.Workshop;
 
 /** What a sheet says of its manual, a line each with its page; each can be changed where it stands. */
 final class ManualLines extends Column {
+    private static final Messages TEXT = Messages.of(ManualLines.class);
+
     private static final double BUTTON = 92;
 
     private final Workshop shop;
@@ -75,7 +78,7 @@ final class ManualLines extends Column {
         text.setMinWidth(0);
         HBox.setHgrow(text, Priority.ALWAYS);
         text.setMaxWidth(Double.MAX_VALUE);
-        Button change = new Button(says.isEmpty() ? "Say" : "Change");
+        Button change = new Button(says.isEmpty() ? TEXT.get("manual_lines.say") : TEXT.get("manual_lines.change"));
         change.setId("change" + what.at().replace('/', '-'));
         change.setAccessibleText((says.isEmpty() ? "say" : "change") + ": " + what.title());
         change.setMinWidth(USE_PREF_SIZE);

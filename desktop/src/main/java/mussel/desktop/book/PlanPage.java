@@ -27,6 +27,7 @@ import mussel.core.fleet.FleetPlan;
 import mussel.core.fleet.FleetPlan.Placement;
 import mussel.core.fleet.FleetPlan.Ready;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Step;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Marks;
@@ -38,6 +39,8 @@ import mussel.work.shop.Workshop;
 
 /** The plan of the bench: who does what when, drawn as bars over the working days; which promise breaks, and why. */
 final class PlanPage implements BookPage {
+    private static final Messages TEXT = Messages.of(PlanPage.class);
+
     private static final double ROW = 40;
     private static final double NAMES = 210;
     private static final double LEAST_DAY = 104;
@@ -64,7 +67,7 @@ final class PlanPage implements BookPage {
         this.aside = aside;
         this.onOpen = onOpen;
         this.trouble = trouble;
-        Label title = Texts.title("Bench plan");
+        Label title = Texts.title(TEXT.get("plan_page.bench_plan"));
         title.setMinWidth(Label.USE_PREF_SIZE);
         HBox head = new Row(12, title, state);
         head.setAlignment(Pos.CENTER_LEFT);
@@ -91,7 +94,7 @@ final class PlanPage implements BookPage {
 
     @Override
     public void show() {
-        state.setText("Planning…");
+        state.setText(TEXT.get("plan_page.planning"));
         boolean empty = bars.getChildren().isEmpty();
         aside.ask(
                 stop -> {
@@ -102,7 +105,7 @@ final class PlanPage implements BookPage {
                     fleet = first.asked().fleet();
                     first.plan()
                             .ifPresent(plan ->
-                                    answer(first.asked(), plan, "A first plan; a better one is being looked for…"));
+                                    answer(first.asked(), plan, TEXT.get("plan_page.a_first_plan_a_better_one")));
                     search(first.asked());
                 });
     }
@@ -116,29 +119,34 @@ final class PlanPage implements BookPage {
                 plan -> answer(
                         asked,
                         plan,
-                        plan.proven() ? "No better plan exists." : "The best found in a second and a half."));
+                        plan.proven()
+                                ? TEXT.get("plan_page.no_better_plan_exists")
+                                : TEXT.get("plan_page.the_best_found_in_a_second")));
     }
 
     private void answer(BenchPlan asked, FleetPlan plan, String how) {
-        state.setText(plan.legs().size() + " legs, " + plan.placements().size() + " pieces of work. " + how
-                + " Times are means of the sheets’ estimates.");
-        first.getChildren().setAll(Texts.heading("Do next"));
+        state.setText(TEXT.get(
+                "plan_page.legs_pieces_of_work_times_are",
+                plan.legs().size(),
+                plan.placements().size(),
+                how));
+        first.getChildren().setAll(Texts.heading(TEXT.get("plan_page.do_next")));
         plan.next().forEach(p -> first.getChildren().add(next(asked, p)));
-        broken.getChildren().setAll(Texts.heading("Promises"));
+        broken.getChildren().setAll(Texts.heading(TEXT.get("plan_page.promises")));
         plan.broken().forEach(r -> broken.getChildren().add(promise(r)));
         if (plan.broken().isEmpty()) {
-            broken.getChildren().add(Texts.sentence("All promised days hold."));
+            broken.getChildren().add(Texts.sentence(TEXT.get("plan_page.all_promised_days_hold")));
         }
         asked.left().forEach(l -> broken.getChildren().add(Texts.dim(l)));
-        plan.unplanned().forEach(l -> broken.getChildren()
-                .add(Texts.dim(l + " fits into no day: a piece of its work is longer than anybody is there.")));
+        plan.unplanned()
+                .forEach(l -> broken.getChildren().add(Texts.dim(TEXT.get("plan_page.fits_into_no_day_a_piece", l))));
         draw(plan);
         plan.placements().stream().findFirst().ifPresent(this::tell);
     }
 
     private Node next(BenchPlan asked, Placement p) {
-        Button open = new Button("Open");
-        open.setAccessibleText("open " + p.leg());
+        Button open = new Button(TEXT.get("plan_page.open"));
+        open.setAccessibleText(TEXT.get("plan_page.open_2", p.leg()));
         open.setOnAction(e -> onOpen.accept(p.job()));
         open.setMinWidth(Region.USE_PREF_SIZE);
         VBox words = new Column(
@@ -174,9 +182,9 @@ final class PlanPage implements BookPage {
 
     /** Ticks the step that comes next; the bench is planned anew from there. */
     private Button done(Placement p, Step step) {
-        Button done = new Button("Step done");
+        Button done = new Button(TEXT.get("plan_page.step_done"));
         done.setId("plan-done-" + p.job());
-        done.setAccessibleText("done: " + step.title() + ", " + p.leg());
+        done.setAccessibleText(TEXT.get("plan_page.done", step.title(), p.leg()));
         done.setMinWidth(Region.USE_PREF_SIZE);
         done.setOnAction(e -> {
             done.setDisable(true);
@@ -187,19 +195,26 @@ final class PlanPage implements BookPage {
 
     private static Label promise(Ready ready) {
         Label label = Texts.wrapped(
-                ready.leg() + ": promised " + ready.promised().orElseThrow() + ", ready "
-                        + ready.at().toLocalDate() + ". " + ready.why(),
+                TEXT.get(
+                        "plan_page.promised_ready",
+                        ready.leg(),
+                        ready.promised().orElseThrow(),
+                        ready.at().toLocalDate(),
+                        ready.why()),
                 "urgent");
         label.setGraphic(Marks.caution());
         return label;
     }
 
     private static String when(Placement p) {
-        return day(p.start().toLocalDate()) + " " + p.start().toLocalTime() + " to "
-                + (p.end().toLocalDate().equals(p.start().toLocalDate())
+        return TEXT.get(
+                "plan_page.to",
+                day(p.start().toLocalDate()),
+                p.start().toLocalTime(),
+                (p.end().toLocalDate().equals(p.start().toLocalDate())
                         ? ""
-                        : day(p.end().toLocalDate()) + " ")
-                + p.end().toLocalTime();
+                        : day(p.end().toLocalDate()) + " "),
+                p.end().toLocalTime());
     }
 
     private static String day(LocalDate day) {
@@ -208,9 +223,14 @@ final class PlanPage implements BookPage {
     }
 
     private void tell(Placement p) {
-        about.setText(
-                p.leg() + " — " + p.task().title() + ", " + Math.round(p.task().minutes()) + " min on the mean, "
-                        + p.technician() + ", " + when(p) + ". " + p.why());
+        about.setText(TEXT.get(
+                "plan_page.min_on_the_mean",
+                p.leg(),
+                p.task().title(),
+                Math.round(p.task().minutes()),
+                p.technician(),
+                when(p),
+                p.why()));
     }
 
     private void draw(FleetPlan plan) {
@@ -247,7 +267,9 @@ final class PlanPage implements BookPage {
         for (Ready ready : plan.legs()) {
             Label name = Texts.wrapped(
                     ready.leg()
-                            + ready.promised().map(d -> "\npromised " + day(d)).orElse(""),
+                            + ready.promised()
+                                    .map(d -> TEXT.get("plan_page.promised", day(d)))
+                                    .orElse(""),
                     ready.broken() ? "urgent" : "small");
             name.setMinWidth(NAMES);
             name.setPrefWidth(NAMES);
@@ -269,7 +291,7 @@ final class PlanPage implements BookPage {
             Button here = new Button(away ? "away" : "here");
             here.setId("here-" + fleet.technicians().indexOf(who) + "-" + each);
             here.getStyleClass().add(away ? "plan-away" : "plan-here");
-            here.setAccessibleText(who.name() + " is " + here.getText() + " on " + each);
+            here.setAccessibleText(TEXT.get("plan_page.is_on", who.name(), here.getText(), each));
             here.setPrefWidth(0);
             here.setMinWidth(LEAST_DAY);
             here.setMaxWidth(Double.MAX_VALUE);

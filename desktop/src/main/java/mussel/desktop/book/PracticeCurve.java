@@ -10,6 +10,7 @@ import javafx.scene.Node;
 import javafx.scene.chart.LineChart;
 import javafx.scene.chart.NumberAxis;
 import javafx.scene.chart.XYChart;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.core.practice.Curve;
@@ -20,6 +21,8 @@ import mussel.desktop.kit.Texts;
 
 /** How somebody gets on in practice, leg by leg, with the mean of the last few and its band: money lost, goals got wrong, or how true what was suspected is. */
 final class PracticeCurve extends Column {
+    private static final Messages TEXT = Messages.of(PracticeCurve.class);
+
     /** The most legs of a curve. */
     private static final int MOST_SHOWN = 40;
 
@@ -43,7 +46,7 @@ final class PracticeCurve extends Column {
         setId("practice-curve");
         measures = new PickRow(
                         "practice-measure",
-                        "How it goes",
+                        TEXT.get("practice_curve.how_it_goes"),
                         Stream.of(Measure.values())
                                 .map(m -> PickRow.Choice.text(m.name().toLowerCase(Locale.ROOT), m.title))
                                 .toList())
@@ -84,9 +87,10 @@ final class PracticeCurve extends Column {
                 .map(measure.of)
                 .flatMap(Optional::stream)
                 .toList();
-        String legs = back.size() + (back.size() == 1 ? " leg" : " legs") + " handed back by " + who + ".";
+        String legs =
+                TEXT.get("practice_curve.handed_back_by", back.size(), (back.size() == 1 ? " leg" : " legs"), who);
         if (values.isEmpty()) {
-            body.getChildren().setAll(Texts.sentence(legs + " Nothing was said of what is suspected on any of them."));
+            body.getChildren().setAll(Texts.sentence(TEXT.get("practice_curve.nothing_was_said_of_what_is", legs)));
             return;
         }
         List<Curve.Point> points = Curve.of(values).points();
@@ -94,17 +98,20 @@ final class PracticeCurve extends Column {
         DoubleFunction<String> figure = measure == Measure.MONEY ? money::sum : Display::significant;
         body.getChildren()
                 .setAll(
-                        Texts.sentence(legs + " The last: " + last(measure, now.value(), figure)
-                                + "; the last few " + figure.apply(now.mean()) + " on the mean ("
-                                + figure.apply(now.low()) + " to " + figure.apply(now.high()) + ")."),
+                        Texts.sentence(TEXT.get(
+                                "practice_curve.the_last_the_last_few_on",
+                                legs,
+                                last(measure, now.value(), figure),
+                                figure.apply(now.mean()),
+                                figure.apply(now.low()),
+                                figure.apply(now.high()))),
                         chart(measure, points),
-                        Texts.dim(
-                                "Thin: each leg. Thick: the mean of the last eight. Dashed: where that mean lies in 80 of 100."));
+                        Texts.dim(TEXT.get("practice_curve.thin_each_leg_thick_the_mean")));
     }
 
     private static String last(Measure measure, double value, DoubleFunction<String> figure) {
         return measure == Measure.MONEY && value < 0
-                ? figure.apply(-value) + " better than the advice"
+                ? TEXT.get("practice_curve.better_than_the_advice", figure.apply(-value))
                 : figure.apply(value) + " " + measure.says;
     }
 
@@ -120,7 +127,7 @@ final class PracticeCurve extends Column {
         chart.setLegendVisible(false);
         chart.setPrefHeight(200);
         chart.setMinHeight(180);
-        chart.setAccessibleText(measure.says + ", leg by leg: the mean of the last few with its band");
+        chart.setAccessibleText(TEXT.get("practice_curve.leg_by_leg_the_mean_of", measure.says));
         XYChart.Series<Number, Number> mean = new XYChart.Series<>();
         XYChart.Series<Number, Number> each = new XYChart.Series<>();
         XYChart.Series<Number, Number> low = new XYChart.Series<>();

@@ -17,6 +17,7 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.practice.Exercise;
 import mussel.core.practice.LegName;
 import mussel.core.practice.Lesson;
@@ -36,6 +37,8 @@ import mussel.work.shop.Workshop;
 
 /** Practice: lessons and legs that are not there, in a log of their own. */
 final class PracticePage implements BookPage {
+    private static final Messages TEXT = Messages.of(PracticePage.class);
+
     /** Of every draw: the same number is the same leg for everybody. */
     private static final long SEED = 1;
 
@@ -72,16 +75,17 @@ final class PracticePage implements BookPage {
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         way = new PickRow(
                         "practice-way",
-                        "How",
+                        TEXT.get("practice_page.how"),
                         List.of(
-                                PickRow.Choice.text("coached", "coached: the conclusion in sight"),
-                                PickRow.Choice.text("own", "on your own")))
+                                PickRow.Choice.text(
+                                        "coached", TEXT.get("practice_page.coached_the_conclusion_in_sight")),
+                                PickRow.Choice.text("own", TEXT.get("practice_page.on_your_own"))))
                 .keepsOne()
                 .onPick(w -> coached = w.equals(Optional.of("coached")));
         number.setId("practice-number");
         number.setPromptText("4711");
         number.setPrefColumnCount(8);
-        number.setAccessibleText("the number of a practice leg");
+        number.setAccessibleText(TEXT.get("practice_page.the_number_of_a_practice_leg"));
     }
 
     @Override
@@ -153,11 +157,9 @@ final class PracticePage implements BookPage {
     }
 
     private Node head() {
-        Label mark = Texts.wrapped(
-                "Practice. These legs are not there. What is done here stands in a log of its own and counts nowhere else.",
-                "refusal");
+        Label mark = Texts.wrapped(TEXT.get("practice_page.practice_these_legs_are_not_there"), "refusal");
         mark.setId("practice-mark");
-        return new Column(4, Texts.title("Practice"), mark);
+        return new Column(4, Texts.title(TEXT.get("practice_page.practice")), mark);
     }
 
     private void choose(List<Exercise> mine) {
@@ -174,8 +176,13 @@ final class PracticePage implements BookPage {
                     .filter(Exercise::back)
                     .filter(e -> e.lesson().equals(Optional.of(lesson)))
                     .count();
-            Label says =
-                    Texts.dim((done > 0 ? done + (done == 1 ? " leg done. " : " legs done. ") : "") + lesson.see());
+            Label says = Texts.dim((done > 0
+                            ? done
+                                    + (done == 1
+                                            ? TEXT.get("practice_page.leg_done")
+                                            : TEXT.get("practice_page.legs_done"))
+                            : "")
+                    + lesson.see());
             says.setMinWidth(0);
             HBox.setHgrow(says, Priority.ALWAYS);
             HBox row = new Row(12, begin, says);
@@ -185,11 +192,11 @@ final class PracticePage implements BookPage {
         number.setOnAction(e -> shared());
         HBox free = new Row(
                 12,
-                button("practice-any", "Any leg", () -> begin(Optional.empty(), last(mine))),
+                button("practice-any", TEXT.get("practice_page.any_leg"), () -> begin(Optional.empty(), last(mine))),
                 number,
-                button("practice-shared", "The leg of this number", this::shared));
+                button("practice-shared", TEXT.get("practice_page.the_leg_of_this_number"), this::shared));
         free.setAlignment(Pos.CENTER_LEFT);
-        page.getChildren().addAll(Texts.heading("Free practice"), free);
+        page.getChildren().addAll(Texts.heading(TEXT.get("practice_page.free_practice")), free);
         weak(mine);
         page.getChildren().add(curve(mine));
         learners.show();
@@ -205,12 +212,16 @@ final class PracticePage implements BookPage {
                 .flatMap(g -> shop.tables().shippedTables().goal(g).stream())
                 .map(RepairGoal::title)
                 .collect(Collectors.joining(", "));
-        Label says = Texts.dim(
-                "Of your last " + Weak.LAST + " legs: " + goals + ". Such legs come here more often than in a yard.");
+        Label says = Texts.dim(TEXT.get("practice_page.of_your_last_legs_such_legs", Weak.LAST, goals));
         says.setMinWidth(0);
         HBox.setHgrow(says, Priority.ALWAYS);
-        HBox row =
-                new Row(12, button("practice-weak", "One for what you got wrong", () -> seek(weak, last(mine))), says);
+        HBox row = new Row(
+                12,
+                button(
+                        "practice-weak",
+                        TEXT.get("practice_page.one_for_what_you_got_wrong"),
+                        () -> seek(weak, last(mine))),
+                says);
         row.setAlignment(Pos.CENTER_LEFT);
         page.getChildren().add(row);
     }
@@ -219,15 +230,14 @@ final class PracticePage implements BookPage {
         weak.next(SEED, after, nr -> bench().tables().judge().tables(context(nr, Optional.empty())))
                 .ifPresentOrElse(
                         l -> open(l.number(), Optional.empty()),
-                        () -> onTrouble.accept(
-                                "No further leg of this kind was found: it is very rare in these tables."));
+                        () -> onTrouble.accept(TEXT.get("practice_page.no_further_leg_of_this_kind")));
     }
 
     private PickRow families() {
         if (family.isEmpty()) {
             List<PickRow.Choice> families = new ArrayList<>(List.of(PickRow.Choice.text(ANY, "any")));
             bench().families().forEach(f -> families.add(PickRow.Choice.text(f.id(), f.title())));
-            family = Optional.of(new PickRow("practice-family", "Legs of", families)
+            family = Optional.of(new PickRow("practice-family", TEXT.get("practice_page.legs_of"), families)
                     .keepsOne()
                     .onPick(f -> of = f.filter(id -> !id.equals(ANY))));
         }
@@ -244,10 +254,10 @@ final class PracticePage implements BookPage {
                 .ifPresent(e -> row.getChildren()
                         .add(button(
                                 "practice-go-on",
-                                "Go on with " + titled(e),
+                                TEXT.get("practice_page.go_on_with", titled(e)),
                                 () -> onPractise.accept(e.job().id()))));
         mine.stream().filter(Exercise::back).reduce((a, b) -> b).ifPresent(e -> row.getChildren()
-                .add(button("practice-last-told", "The last reckoning", () -> {
+                .add(button("practice-last-told", TEXT.get("practice_page.the_last_reckoning"), () -> {
                     reckoned = Optional.of(e.job().id());
                     show();
                     scroll.setVvalue(0);
@@ -288,7 +298,7 @@ final class PracticePage implements BookPage {
     private void shared() {
         String typed = number.getText().strip();
         if (!typed.matches("[0-9]{1,7}") || Integer.parseInt(typed) < 1 || Integer.parseInt(typed) > MOST_NUMBER) {
-            onTrouble.accept("“" + typed + "” is no number of a practice leg: type one from 1 to 1000000.");
+            onTrouble.accept(TEXT.get("practice_page.is_no_number_of_a_practice", typed));
             return;
         }
         open(Integer.parseInt(typed), Optional.empty());
@@ -308,8 +318,7 @@ final class PracticePage implements BookPage {
                         shop.yard().labourPerH());
         leg.ifPresentOrElse(
                 l -> open(l.number(), lesson),
-                () -> onTrouble.accept(
-                        "No further leg of this lesson was found: its faults are very rare in these tables."));
+                () -> onTrouble.accept(TEXT.get("practice_page.no_further_leg_of_this_lesson")));
     }
 
     private LegName name(int number, Optional<Lesson> lesson) {

@@ -20,6 +20,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import mussel.core.job.JournalException;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.measure.AmountReader;
 import mussel.core.measure.DecimalMark;
 import mussel.core.measure.Kind;
@@ -43,6 +44,8 @@ import mussel.work.shop.Workshop;
 
 /** A supplier's price list that may be taken in: whose it is, in which money, which column is what; what it would change; then it is taken, or not. */
 public final class PriceListPage extends Column {
+    private static final Messages TEXT = Messages.of(PriceListPage.class);
+
     private static final int MOST_PROBLEMS = 40;
     private static final String NONE = "–";
     private static final double LIST = 190;
@@ -90,7 +93,7 @@ public final class PriceListPage extends Column {
         List<Seller> sellers = shop.sellers();
         known = new PickRow(
                         "prices-known",
-                        "Whose list it is",
+                        TEXT.get("price_list_page.whose_list_it_is"),
                         sellers.stream()
                                 .map(s -> PickRow.Choice.text(s.id(), s.id()))
                                 .toList())
@@ -101,10 +104,10 @@ public final class PriceListPage extends Column {
                         .ifPresent(this::sells));
         marks = new PickRow(
                         "prices-mark",
-                        "Before decimals stands",
+                        TEXT.get("price_list_page.before_decimals_stands"),
                         List.of(
-                                PickRow.Choice.text("POINT", "a point: 1,234.50"),
-                                PickRow.Choice.text("COMMA", "a comma: 1.234,50")))
+                                PickRow.Choice.text("POINT", TEXT.get("price_list_page.a_point_1_234_50")),
+                                PickRow.Choice.text("COMMA", TEXT.get("price_list_page.a_comma_1_234_50"))))
                 .onPick(m -> {
                     mark = m.map(DecimalMark::valueOf);
                     touched();
@@ -114,8 +117,8 @@ public final class PriceListPage extends Column {
                 10,
                 6,
                 named("Supplier", name),
-                named("His money", money),
-                named("One of his is, in " + yardsMoney(), rate));
+                named(TEXT.get("price_list_page.his_money"), money),
+                named(TEXT.get("price_list_page.one_of_his_is_in", yardsMoney()), rate));
         List.of(name, money, rate).forEach(f -> f.textProperty().addListener((o, was, is) -> touched()));
         name.textProperty().addListener((o, was, is) -> reread());
         act.setId("prices-do");
@@ -148,7 +151,7 @@ public final class PriceListPage extends Column {
 
     private String yardsMoney() {
         Money own = shop.yard().money();
-        return own.said() ? own.code() : "the yard’s money";
+        return own.said() ? own.code() : TEXT.get("price_list_page.the_yards_money");
     }
 
     private static TextField field(String id, String example, int wide) {
@@ -198,7 +201,7 @@ public final class PriceListPage extends Column {
     private void begins(PriceHead began) {
         head = Optional.of(began);
         act.setDisable(false);
-        matched.getChildren().add(Texts.heading("Its columns"));
+        matched.getChildren().add(Texts.heading(TEXT.get("price_list_page.its_columns")));
         Flow row = new Flow(10, 6);
         for (PriceColumn column : PriceColumn.values()) {
             ComboBox<String> box = new ComboBox<>();
@@ -206,7 +209,7 @@ public final class PriceListPage extends Column {
             box.getItems().add(NONE);
             began.columns().stream().filter(c -> !c.isBlank()).distinct().forEach(box.getItems()::add);
             box.setValue(began.guessed().getOrDefault(column, NONE));
-            box.setAccessibleText("the column of " + title(column));
+            box.setAccessibleText(TEXT.get("price_list_page.the_column_of", title(column)));
             box.valueProperty().addListener((o, was, is) -> touched());
             columns.put(column, box);
             row.getChildren().add(new Column(2, Texts.dim(title(column)), box));
@@ -222,15 +225,15 @@ public final class PriceListPage extends Column {
         return switch (column) {
             case NUMBER -> "numbers";
             case PRICE -> "prices";
-            case PACK -> "in a pack";
-            case STOCK -> "packs he has";
+            case PACK -> TEXT.get("price_list_page.in_a_pack");
+            case STOCK -> TEXT.get("price_list_page.packs_he_has");
             case DAYS -> "days";
         };
     }
 
     private void touched() {
         found = Optional.empty();
-        act.setText("Look into it");
+        act.setText(TEXT.get("price_list_page.look_into_it"));
         says.getChildren().clear();
         refusal.setText("");
     }
@@ -238,7 +241,7 @@ public final class PriceListPage extends Column {
     private void refuse(String why) {
         progress.setText("");
         act.setDisable(head.isEmpty());
-        leave.setText("Leave it");
+        leave.setText(TEXT.get("price_list_page.leave_it"));
         refusal.setText(why);
     }
 
@@ -258,7 +261,7 @@ public final class PriceListPage extends Column {
     private Seller seller() {
         String typed = name.getText().strip();
         if (typed.isEmpty()) {
-            throw new JournalException("Say whose list it is: his name.");
+            throw new JournalException(TEXT.get("price_list_page.say_whose_list_it_is_his"));
         }
         Seller seller = shop.sellers().stream()
                 .filter(s -> s.id().equalsIgnoreCase(typed))
@@ -266,14 +269,12 @@ public final class PriceListPage extends Column {
                 .orElseGet(() -> Seller.named(typed));
         String code = money.getText().strip();
         if (!code.isEmpty() && Money.of(code).isEmpty()) {
-            throw new JournalException("“" + code
-                    + "” is no currency: type its code of three letters, like USD or NOK, or leave it blank.");
+            throw new JournalException(TEXT.get("price_list_page.is_no_currency_type_its_code", code));
         }
         Optional<String> his = Money.of(code).map(Money::code);
         OptionalDouble at = rate();
         if (his.isPresent() && !his.get().equals(shop.yard().money().code()) && at.isEmpty()) {
-            throw new JournalException("His money is " + his.get() + ": type the day’s rate, what one " + his.get()
-                    + " is in " + yardsMoney() + ".");
+            throw new JournalException(TEXT.get("price_list_page.his_money_is_type_the_days", his.get(), yardsMoney()));
         }
         Map<String, String> heads = new TreeMap<>();
         columns().forEach((column, h) -> heads.put(key(column), h));
@@ -288,7 +289,7 @@ public final class PriceListPage extends Column {
     private OptionalDouble rate() {
         Typed typed = AmountReader.read(rate.getText(), Kind.COUNT, shop.units(), Range.above(0, MOST_RATE));
         if (typed instanceof Typed.Refused refused) {
-            throw new JournalException("The rate cannot be read: " + refused.sentence());
+            throw new JournalException(TEXT.get("price_list_page.the_rate_cannot_be_read", refused.sentence()));
         }
         return typed instanceof Typed.Understood is ? OptionalDouble.of(is.value()) : OptionalDouble.empty();
     }
@@ -314,13 +315,13 @@ public final class PriceListPage extends Column {
                 new PriceQuestion(seller, moneyOf(seller), columns(), mark, shop.numbers(seller.id()), before);
         stopped.set(false);
         act.setDisable(true);
-        leave.setText("Stop");
-        progress.setText("Reading…");
+        leave.setText(TEXT.get("price_list_page.stop"));
+        progress.setText(TEXT.get("price_list_page.reading"));
         Yard yard = shop.yard();
         aside.ask(
                 stop -> {
                     PriceList list = shop.priceLists().read(file, asked, lines -> {
-                        Platform.runLater(() -> progress.setText(lines + " lines so far"));
+                        Platform.runLater(() -> progress.setText(TEXT.get("price_list_page.lines_so_far", lines)));
                         return !stopped.get();
                     });
                     Yard with = with(yard, list, seller);
@@ -344,13 +345,12 @@ public final class PriceListPage extends Column {
         PriceList list = read.list();
         progress.setText("");
         act.setDisable(false);
-        leave.setText("Leave it");
+        leave.setText(TEXT.get("price_list_page.leave_it"));
         List<String> lines = new ArrayList<>();
         if (list.open()) {
             shown(marks, true);
-            refusal.setText((String.join(" ", list.told())
-                            + " Some prices can be read in two ways. Pick the mark before decimals.")
-                    .strip());
+            refusal.setText(
+                    (TEXT.get("price_list_page.some_prices_can_be_read_in", String.join(" ", list.told()))).strip());
             return;
         }
         lines.addAll(list.says(before));
@@ -358,16 +358,16 @@ public final class PriceListPage extends Column {
         List<String> problems = list.problems();
         problems.stream().limit(MOST_PROBLEMS).forEach(lines::add);
         if (problems.size() > MOST_PROBLEMS) {
-            lines.add((problems.size() - MOST_PROBLEMS) + " more lines are left out.");
+            lines.add(TEXT.get("price_list_page.more_lines_are_left_out", (problems.size() - MOST_PROBLEMS)));
         }
         if (!read.changes().isEmpty()) {
-            lines.add("On the legs that are open:");
+            lines.add(TEXT.get("price_list_page.on_the_legs_that_are_open"));
             lines.addAll(read.changes());
         }
         lines.stream().map(Texts::sentence).forEach(says.getChildren()::add);
         if (!list.prices().isEmpty()) {
             found = Optional.of(new Found(list, read.with()));
-            act.setText("Take it in");
+            act.setText(TEXT.get("price_list_page.take_it_in"));
         }
         act.requestFocus();
     }
@@ -375,7 +375,9 @@ public final class PriceListPage extends Column {
     private void take(Found taken) {
         shop.decisions().decide(shop.by(), "suppliers", taken.yard());
         shop.decisions().decide(shop.by(), "prices", taken.yard());
-        onDone.accept("Taken in: " + taken.list().prices().size() + " prices of "
-                + name.getText().strip() + ".");
+        onDone.accept(TEXT.get(
+                "price_list_page.taken_in_prices_of",
+                taken.list().prices().size(),
+                name.getText().strip()));
     }
 }

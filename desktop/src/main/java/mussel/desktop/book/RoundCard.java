@@ -22,6 +22,7 @@ import mussel.core.book.WorkList;
 import mussel.core.job.BenchLine;
 import mussel.core.job.LegRef;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.log.Due;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
@@ -32,6 +33,8 @@ import mussel.work.shop.Workshop;
 
 /** The round before frost: each boat that is to be laid up with how far it is, and what to buy for all of them. */
 final class RoundCard extends Column {
+    private static final Messages TEXT = Messages.of(RoundCard.class);
+
     private static final int MOST = 60;
     private static final int MONTHS = 3;
 
@@ -97,8 +100,8 @@ final class RoundCard extends Column {
         for (Looked each : boats) {
             String says = each.leg().title()
                     + each.here()
-                            .map(j -> ": " + each.done() + " of " + LayUpWork.STEPS.size() + " steps, job " + j)
-                            .orElse(": not taken in");
+                            .map(j -> TEXT.get("round_card.of_steps_job", each.done(), LayUpWork.STEPS.size(), j))
+                            .orElse(TEXT.get("round_card.not_taken_in"));
             lines.add(new WorkList.Line(says, each.done() == LayUpWork.STEPS.size()));
             rows.add(row(each.leg(), each.here(), says));
         }
@@ -111,14 +114,17 @@ final class RoundCard extends Column {
                 boats.stream().flatMap(b -> b.boat().stream()).toList(),
                 shop.yard().bottles());
         getChildren()
-                .add(Texts.heading("The round before frost: " + rows.size() + (rows.size() == 1 ? " boat" : " boats")));
+                .add(Texts.heading(TEXT.get(
+                        "round_card.the_round_before_frost", rows.size(), (rows.size() == 1 ? " boat" : " boats"))));
         getChildren().addAll(rows);
         round.lines().forEach(l -> getChildren().add(Texts.sentence(l.says(shop.units()))));
         if (round.cost() > 0) {
-            getChildren().add(Texts.wrapped("In all " + shop.units().money().exact(round.cost()) + ".", "strong"));
+            getChildren()
+                    .add(Texts.wrapped(
+                            TEXT.get("round_card.in_all", shop.units().money().exact(round.cost())), "strong"));
         }
         round.unknown().forEach(u -> getChildren().add(Texts.dim(u + ".")));
-        Button print = new Button("Print the round");
+        Button print = new Button(TEXT.get("round_card.print_the_round"));
         print.setId("round-print");
         print.setOnAction(e -> print(lines, round));
         getChildren().add(new Row(8, print, said));
@@ -132,7 +138,7 @@ final class RoundCard extends Column {
         List<String> notes = new ArrayList<>();
         round.lines().forEach(l -> notes.add(l.says(shop.units())));
         if (round.cost() > 0) {
-            notes.add("In all " + shop.units().money().exact(round.cost()) + ".");
+            notes.add(TEXT.get("round_card.in_all", shop.units().money().exact(round.cost())));
         }
         round.unknown().forEach(u -> notes.add(u + "."));
         WorkList list = LayUpRound.list(lines, notes);
@@ -140,7 +146,11 @@ final class RoundCard extends Column {
         LocalDate day = shop.today();
         Paper.place(shop, this, "Round", "round.pdf")
                 .ifPresent(file -> Paper.write(
-                        shop, "The round", file, () -> shop.papers().list(yard, day, list, file), said::setText));
+                        shop,
+                        TEXT.get("round_card.the_round"),
+                        file,
+                        () -> shop.papers().list(yard, day, list, file),
+                        said::setText));
     }
 
     private Node row(LegRef leg, Optional<Integer> open, String how) {
@@ -148,9 +158,9 @@ final class RoundCard extends Column {
         says.setMinWidth(0);
         says.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(says, Priority.ALWAYS);
-        Button go = new Button(open.isPresent() ? "Open" : "Take in");
+        Button go = new Button(open.isPresent() ? TEXT.get("round_card.open") : TEXT.get("round_card.take_in"));
         go.setId("round-" + leg.id().replace(' ', '-'));
-        go.setAccessibleText((open.isPresent() ? "open: " : "take in: ") + leg.title());
+        go.setAccessibleText((open.isPresent() ? "open: " : TEXT.get("round_card.take_in_2")) + leg.title());
         go.setMinWidth(Label.USE_PREF_SIZE);
         go.setDisable(shop.journal().readOnly());
         go.setOnAction(e -> onOpen.accept(open.orElseGet(() -> shop.takeIn(leg))));

@@ -10,6 +10,7 @@ import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
@@ -18,6 +19,8 @@ import mussel.work.shop.Workshop;
 
 /** What was changed in a sheet, by whom and when; each change can be taken back by itself. */
 final class SheetHistory extends Column {
+    private static final Messages TEXT = Messages.of(SheetHistory.class);
+
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final int MOST_LINES = 6;
     private static final int MOST_CHANGES = 30;
@@ -70,9 +73,9 @@ final class SheetHistory extends Column {
             rows.add(row(change, rows.size()));
         }
         if (all.isEmpty()) {
-            rows.add(Texts.dim("Nothing was changed here: it is as it ships."));
+            rows.add(Texts.dim(TEXT.get("sheet_history.nothing_was_changed_here_it_is")));
         } else if (all.size() > MOST_CHANGES) {
-            rows.add(Texts.dim("and " + (all.size() - MOST_CHANGES) + " earlier changes."));
+            rows.add(Texts.dim(TEXT.get("sheet_history.and_earlier_changes", (all.size() - MOST_CHANGES))));
         }
         changes.getChildren().setAll(rows);
     }
@@ -83,15 +86,15 @@ final class SheetHistory extends Column {
         List<String> lines = change.lines();
         lines.stream().limit(MOST_LINES).map(Texts::sentence).forEach(says.getChildren()::add);
         if (lines.size() > MOST_LINES) {
-            says.getChildren().add(Texts.dim("and " + (lines.size() - MOST_LINES) + " more."));
+            says.getChildren().add(Texts.dim(TEXT.get("sheet_history.and_more", (lines.size() - MOST_LINES))));
         }
         HBox.setHgrow(says, Priority.ALWAYS);
         if (change.before().isEmpty()) {
             return says;
         }
-        Button back = new Button("As before");
+        Button back = new Button(TEXT.get("sheet_history.as_before"));
         back.setId("sheet-back-" + number);
-        back.setAccessibleText("as before this change: " + String.join("; ", lines));
+        back.setAccessibleText(TEXT.get("sheet_history.as_before_this_change", String.join("; ", lines)));
         back.setMinWidth(USE_PREF_SIZE);
         back.setOnAction(e -> change(() -> shop.sheets().without(family, change)));
         return new Row(10, says, back);

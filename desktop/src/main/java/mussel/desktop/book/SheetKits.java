@@ -4,6 +4,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.sheet.SpecSheet;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
@@ -12,6 +13,8 @@ import mussel.work.shop.Workshop;
 
 /** The kits sold for a leg, a line each, changed where they stand. */
 final class SheetKits extends Column {
+    private static final Messages TEXT = Messages.of(SheetKits.class);
+
     private final Workshop shop;
     private final Runnable onKept;
     private final TextArea lines = new PlainArea();
@@ -26,19 +29,14 @@ final class SheetKits extends Column {
         lines.setId("sheet-kits");
         lines.setWrapText(true);
         lines.setPrefRowCount(4);
-        lines.setPromptText("Seal kit 12-345: 2 driveshaft seal, carrier O-ring");
-        lines.setAccessibleText("kits, a line each: its name, a colon, what is in it");
+        lines.setPromptText(TEXT.get("sheet_kits.seal_kit_12_345_2_driveshaft"));
+        lines.setAccessibleText(TEXT.get("sheet_kits.kits_a_line_each_its_name"));
         lines.textProperty().addListener((o, was, is) -> keep.setDisable(is.equals(written())));
         keep.setId("sheet-kits-keep");
         keep.setOnAction(e -> keep());
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
         getChildren()
-                .addAll(
-                        Texts.dim(
-                                "A line for each: its name, a colon, what is in it; a count before what comes more than once."),
-                        lines,
-                        refusal,
-                        new Row(10, keep));
+                .addAll(Texts.dim(TEXT.get("sheet_kits.a_line_for_each_its_name")), lines, refusal, new Row(10, keep));
     }
 
     private String written() {
@@ -64,7 +62,7 @@ final class SheetKits extends Column {
             sheet = null;
             onKept.run();
         } catch (JournalException e) {
-            refusal.setText("Not kept: " + e.getMessage());
+            refusal.setText(TEXT.get("sheet_kits.not_kept", e.getMessage()));
         }
     }
 }

@@ -10,6 +10,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
@@ -21,6 +22,8 @@ import mussel.work.shop.Workshop;
 
 /** The numbers of a leg's parts, taken from lines that were copied out of a spreadsheet, looked at before they are kept. */
 final class SheetNumbers extends Column {
+    private static final Messages TEXT = Messages.of(SheetNumbers.class);
+
     private static final int ROWS = 4;
     private static final int MOST_SHOWN = 40;
 
@@ -39,8 +42,8 @@ final class SheetNumbers extends Column {
         this.onTrouble = onTrouble;
         this.onKept = onKept;
         pasted.setId("sheet-pasted");
-        pasted.setPromptText("Paste lines from a parts list here: number, name, how many");
-        pasted.setAccessibleText("lines of a parts list: number, name, how many");
+        pasted.setPromptText(TEXT.get("sheet_numbers.paste_lines_from_a_parts_list"));
+        pasted.setAccessibleText(TEXT.get("sheet_numbers.lines_of_a_parts_list_number"));
         pasted.setPrefRowCount(ROWS);
         pasted.textProperty().addListener((o, was, is) -> look());
         keep.setId("sheet-numbers-keep");
@@ -57,8 +60,11 @@ final class SheetNumbers extends Column {
                 .filter(p -> !Step.says(p.number()))
                 .map(Part::title)
                 .toList();
-        known.setText((of.parts().size() - without.size()) + " of " + of.parts().size() + " parts have a number."
-                + (without.isEmpty() ? "" : " Without one: " + String.join(", ", without) + "."));
+        known.setText(TEXT.get(
+                "sheet_numbers.of_parts_have_a_number",
+                (of.parts().size() - without.size()),
+                of.parts().size(),
+                (without.isEmpty() ? "" : TEXT.get("sheet_numbers.without_one", String.join(", ", without)))));
         look();
     }
 
@@ -68,13 +74,12 @@ final class SheetNumbers extends Column {
         for (Pasted line : read.subList(0, Math.min(MOST_SHOWN, read.size()))) {
             lines.add(
                     line.part().isPresent()
-                            ? Texts.sentence(line.number() + " is the number of: " + line.title() + ".")
+                            ? Texts.sentence(TEXT.get("sheet_numbers.is_the_number_of", line.number(), line.title()))
                             : Texts.wrapped(
-                                    "“" + line.text() + "” names no part of this leg: call it as it is called above.",
-                                    "refusal"));
+                                    TEXT.get("sheet_numbers.names_no_part_of_this_leg", line.text()), "refusal"));
         }
         if (read.isEmpty() && !pasted.getText().isBlank()) {
-            lines.add(Texts.wrapped("No line of that has a number, then a name.", "refusal"));
+            lines.add(Texts.wrapped(TEXT.get("sheet_numbers.no_line_of_that_has_a"), "refusal"));
         }
         found.getChildren().setAll(lines);
         keep.setDisable(read.stream().noneMatch(l -> l.part().isPresent()));

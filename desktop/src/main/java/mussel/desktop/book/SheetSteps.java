@@ -15,6 +15,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.sheet.Phase;
 import mussel.core.sheet.SpecSheet;
@@ -29,6 +30,8 @@ import mussel.work.shop.Workshop;
 
 /** The steps of a leg's work, phase by phase; words and minutes of each can be changed where it stands. */
 final class SheetSteps extends Column {
+    private static final Messages TEXT = Messages.of(SheetSteps.class);
+
     private static final Pattern MINUTES =
             Pattern.compile("([\\d.,]+)\\s*/\\s*([\\d.,]+)\\s*/\\s*([\\d.,]+)\\s*(?:min)?");
     private static final int COLUMNS = 16;
@@ -47,7 +50,7 @@ final class SheetSteps extends Column {
         this.onKept = onKept;
         which = new PickRow(
                         "sheet-steps",
-                        "Steps of",
+                        TEXT.get("sheet_steps.steps_of"),
                         Arrays.stream(Phase.values())
                                 .map(p -> Choice.text(p.name(), p.title()))
                                 .toList())
@@ -77,13 +80,13 @@ final class SheetSteps extends Column {
     }
 
     private Node row(Step step) {
-        Label text = Texts.sentence(step.title() + " · " + minutes(step) + " min");
+        Label text = Texts.sentence(TEXT.get("sheet_steps.min", step.title(), minutes(step)));
         text.setMinWidth(0);
         text.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(text, Priority.ALWAYS);
-        Button change = new Button("Change");
+        Button change = new Button(TEXT.get("sheet_steps.change"));
         change.setId("change-step-" + step.id());
-        change.setAccessibleText("change the step: " + step.title());
+        change.setAccessibleText(TEXT.get("sheet_steps.change_the_step", step.title()));
         change.setMinWidth(USE_PREF_SIZE);
         change.setDisable(!shop.sheets().described().changeable(sheet.id()));
         change.setOnAction(e -> {
@@ -119,23 +122,23 @@ final class SheetSteps extends Column {
             getStyleClass().add("card");
             title.setText(step.title());
             title.setId("step-title");
-            title.setAccessibleText("what is done");
+            title.setAccessibleText(TEXT.get("sheet_steps.what_is_done"));
             title.setOnAction(e -> keep());
             detail.setText(Step.says(step.detail()) ? step.detail() : "");
             detail.setId("step-detail");
-            detail.setAccessibleText("how it is done");
+            detail.setAccessibleText(TEXT.get("sheet_steps.how_it_is_done"));
             detail.setWrapText(true);
             detail.setPrefRowCount(3);
             minutes.setText(SheetSteps.minutes(step));
             minutes.setId("step-minutes");
-            minutes.setAccessibleText("minutes: when all goes well, usually, when it fights back");
+            minutes.setAccessibleText(TEXT.get("sheet_steps.minutes_when_all_goes_well_usually"));
             minutes.setPrefColumnCount(COLUMNS);
             minutes.setMaxWidth(USE_PREF_SIZE);
             minutes.setOnAction(e -> keep());
-            Button keep = new Button("Keep");
+            Button keep = new Button(TEXT.get("sheet_steps.keep"));
             keep.setId("step-keep");
             keep.setOnAction(e -> keep());
-            Button leave = new Button("Leave it");
+            Button leave = new Button(TEXT.get("sheet_steps.leave_it"));
             leave.setOnAction(e -> {
                 changing = Optional.empty();
                 show(sheet);
@@ -143,11 +146,11 @@ final class SheetSteps extends Column {
             refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
             getChildren()
                     .addAll(
-                            Texts.dim("What is done; left blank, as the library of procedures says it"),
+                            Texts.dim(TEXT.get("sheet_steps.what_is_done_left_blank_as")),
                             title,
-                            Texts.dim("How"),
+                            Texts.dim(TEXT.get("sheet_steps.how")),
                             detail,
-                            Texts.dim("Minutes: when all goes well / usually / when it fights back"),
+                            Texts.dim(TEXT.get("sheet_steps.minutes_when_all_goes_well_usually_2")),
                             minutes,
                             refusal,
                             new Row(10, keep, leave));
@@ -166,7 +169,7 @@ final class SheetSteps extends Column {
                 changing = Optional.empty();
                 onKept.run();
             } catch (JournalException e) {
-                refusal.setText("Not kept: " + e.getMessage());
+                refusal.setText(TEXT.get("sheet_steps.not_kept", e.getMessage()));
             }
         }
 
@@ -180,8 +183,7 @@ final class SheetSteps extends Column {
             }
             Matcher three = MINUTES.matcher(minutes.getText().strip());
             if (!three.matches()) {
-                throw new JournalException(
-                        "the minutes are three figures with strokes between, like 3 / 5 / 12: when all goes well, usually, when it fights back.");
+                throw new JournalException(TEXT.get("sheet_steps.the_minutes_are_three_figures_with"));
             }
             return Optional.of(
                     new Step.Minutes(figure(three.group(1)), figure(three.group(2)), figure(three.group(3))));
@@ -191,7 +193,7 @@ final class SheetSteps extends Column {
             try {
                 return Double.parseDouble(text.replace(',', '.'));
             } catch (NumberFormatException e) {
-                throw new JournalException("“" + text + "” is no figure of minutes.", e);
+                throw new JournalException(TEXT.get("sheet_steps.is_no_figure_of_minutes", text), e);
             }
         }
     }

@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import mussel.core.job.JournalException;
 import mussel.core.job.MissingValue;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.core.library.Feature;
 import mussel.core.sheet.SpecSheet;
 import mussel.desktop.cutaway.Thumbnail;
@@ -31,6 +32,8 @@ import mussel.work.shop.Workshop;
 
 /** How legs are built and what their manuals say; what a sheet does not say yet is told by the stations it holds up. */
 final class SheetsPage implements BookPage {
+    private static final Messages TEXT = Messages.of(SheetsPage.class);
+
     private static final double DRAWN = 0.8;
     private static final double WIDTH = 400;
 
@@ -83,7 +86,7 @@ final class SheetsPage implements BookPage {
         history = new SheetHistory(shop, onTrouble, this::show);
         drawing.setMinWidth(WIDTH * DRAWN);
         drawing.setId("sheets-drawing");
-        Button file = new Button("As a file");
+        Button file = new Button(TEXT.get("sheets_page.as_a_file"));
         file.setId("sheets-file");
         file.setOnAction(e -> file());
         for (Feature feature : shop.sheets().described().features()) {
@@ -102,21 +105,21 @@ final class SheetsPage implements BookPage {
                         title,
                         origin,
                         new Row(10, file, written),
-                        Texts.heading("What its manual has not been asked yet"),
+                        Texts.heading(TEXT.get("sheets_page.what_its_manual_has_not_been")),
                         holdsUp,
                         manual,
-                        Texts.heading("What it says"),
+                        Texts.heading(TEXT.get("sheets_page.what_it_says")),
                         says,
-                        Texts.heading("Numbers of its parts"),
+                        Texts.heading(TEXT.get("sheets_page.numbers_of_its_parts")),
                         numbers,
-                        Texts.heading("Its kits"),
+                        Texts.heading(TEXT.get("sheets_page.its_kits")),
                         kits,
-                        Texts.heading("Its steps"),
+                        Texts.heading(TEXT.get("sheets_page.its_steps")),
                         steps,
-                        Texts.heading("How it is built"),
+                        Texts.heading(TEXT.get("sheets_page.how_it_is_built")),
                         follow,
                         built,
-                        Texts.heading("What was changed"),
+                        Texts.heading(TEXT.get("sheets_page.what_was_changed")),
                         history);
         SheetPane pane = new SheetPane(sheet);
         HBox.setHgrow(pane, Priority.ALWAYS);
@@ -152,7 +155,7 @@ final class SheetsPage implements BookPage {
         of = Optional.of(sheet.id());
         PickRow which = new PickRow(
                         "sheets-of",
-                        "Sheet of",
+                        TEXT.get("sheets_page.sheet_of"),
                         families.stream()
                                 .map(f -> Choice.text(f.id(), f.title()))
                                 .toList())
@@ -166,9 +169,12 @@ final class SheetsPage implements BookPage {
         tiles.getChildren().setAll(which);
         drawing.getChildren().setAll(new Thumbnail(sheet.drawing(), List.of(), DRAWN));
         title.setText(sheet.title());
-        origin.setText(
-                (shop.sheets().described().own(sheet.id()) ? "A sheet of this yard's own. " : "Ships with Mussel. ")
-                        + sheet.origin() + ". The maker's manual for the exact unit outranks every value in it.");
+        origin.setText(TEXT.get(
+                "sheets_page.the_makers_manual_for_the_exact",
+                (shop.sheets().described().own(sheet.id())
+                        ? TEXT.get("sheets_page.a_sheet_of_this_yards_own")
+                        : TEXT.get("sheets_page.ships_with_mussel")),
+                sheet.origin()));
         missing(sheet);
         manual.show(sheet);
         says.show(sheet);
@@ -177,7 +183,10 @@ final class SheetsPage implements BookPage {
         steps.show(sheet);
         Map<String, String> answers = shop.sheets().described().answers(sheet.id());
         boolean own = shop.sheets().describes(sheet.id());
-        follow.setText(own ? "Legs on the bench follow what is changed here." : "As it ships; it is not changed here.");
+        follow.setText(
+                own
+                        ? TEXT.get("sheets_page.legs_on_the_bench_follow_what")
+                        : TEXT.get("sheets_page.as_it_ships_it_is_not"));
         history.show(sheet.id());
         rows.forEach((feature, row) -> {
             row.show(Optional.ofNullable(answers.get(feature)));
@@ -197,24 +206,25 @@ final class SheetsPage implements BookPage {
             MissingValue.wants(sheet, station)
                     .ifPresent(w -> lines.add(Texts.sentence(station.title() + ": " + w + ".")));
         }
-        holdsUp.getChildren().setAll(lines.isEmpty() ? List.of(Texts.sentence("Nothing is held up.")) : lines);
+        holdsUp.getChildren()
+                .setAll(lines.isEmpty() ? List.of(Texts.sentence(TEXT.get("sheets_page.nothing_is_held_up"))) : lines);
     }
 
     private void answer(String feature, Optional<String> answer) {
         try {
             shop.sheets().answer(of.orElseThrow(), feature, answer);
         } catch (JournalException e) {
-            onTrouble.accept("That answer " + e.getMessage() + ".");
+            onTrouble.accept(TEXT.get("sheets_page.that_answer", e.getMessage()));
         }
         show();
     }
 
     private void file() {
         String family = of.orElseThrow();
-        Paper.placeAsLast(shop, page, "The sheet as a file", family + ".yaml")
+        Paper.placeAsLast(shop, page, TEXT.get("sheets_page.the_sheet_as_a_file"), family + ".yaml")
                 .ifPresent(place -> Paper.write(
                         shop,
-                        "The sheet",
+                        TEXT.get("sheets_page.the_sheet"),
                         place,
                         () -> shop.sheets().described().write(family, place),
                         written::setText));

@@ -20,6 +20,7 @@ import mussel.core.fill.FillInput;
 import mussel.core.job.JournalException;
 import mussel.core.job.Suppliers;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Money;
@@ -41,6 +42,8 @@ import mussel.work.shop.Workshop;
 
 /** What lies on the shelf against what the bench wants, what falls due and what is to stay; the order that closes the gap; and what is on its way. */
 final class ShelfPage implements BookPage {
+    private static final Messages TEXT = Messages.of(ShelfPage.class);
+
     private static final String ALL = "asked-for";
     /** Lines that a window of the usual size shows. */
     private static final int AT_ONCE = 12;
@@ -77,11 +80,8 @@ final class ShelfPage implements BookPage {
         Column sheet = new Column(10);
         sheet.getChildren()
                 .addAll(
-                        Texts.title("The shelf"),
-                        Texts.sentence(
-                                "Against it stand what the bench still wants, what falls due on other legs within "
-                                        + ShelfPlan.MONTHS
-                                        + " months, and what is to stay. Type a count over the old one."),
+                        Texts.title(TEXT.get("shelf_page.the_shelf")),
+                        Texts.sentence(TEXT.get("shelf_page.against_it_stand_what_the_bench", ShelfPlan.MONTHS)),
                         said,
                         coming,
                         order,
@@ -133,8 +133,9 @@ final class ShelfPage implements BookPage {
     public void show() {
         if (families.getChildren().isEmpty()) {
             List<PickRow.Choice> choices = new ArrayList<>();
-            choices.add(PickRow.Choice.text(ALL, "What is asked for"));
-            shop.families().forEach(f -> choices.add(PickRow.Choice.text(f.id(), "All of " + f.title())));
+            choices.add(PickRow.Choice.text(ALL, TEXT.get("shelf_page.what_is_asked_for")));
+            shop.families()
+                    .forEach(f -> choices.add(PickRow.Choice.text(f.id(), TEXT.get("shelf_page.all_of", f.title()))));
             PickRow pick = new PickRow("shelf-family", "", choices).keepsOne().onPick(id -> {
                 shown = id.orElse(ALL);
                 show();
@@ -144,7 +145,7 @@ final class ShelfPage implements BookPage {
         }
         parcels();
         if (table.getChildren().isEmpty()) {
-            said.setText("Working out what the stock has to cover…");
+            said.setText(TEXT.get("shelf_page.working_out_what_the_stock_has"));
         }
         aside.ask(stop -> shop.apart(Workshop::shelfPlan), plan -> {
             lines(plan);
@@ -162,7 +163,7 @@ final class ShelfPage implements BookPage {
                         .toList();
         rows.begin();
         lay(lines, all, AT_ONCE);
-        said.setText(plan.lines().isEmpty() ? "Nothing was counted, and nothing is asked for." : "");
+        said.setText(plan.lines().isEmpty() ? TEXT.get("shelf_page.nothing_was_counted_and_nothing_is") : "");
     }
 
     /** Lays out some lines and the others a few at a time: those that are seen first do not wait for the rest. */
@@ -199,7 +200,7 @@ final class ShelfPage implements BookPage {
         List<Node> lines = new ArrayList<>();
         List<Yard.Coming> all = shop.yard().coming();
         if (!all.isEmpty()) {
-            lines.add(Texts.heading("On its way"));
+            lines.add(Texts.heading(TEXT.get("shelf_page.on_its_way")));
         }
         for (int i = 0; i < all.size(); i++) {
             lines.add(new ComingRow(
@@ -226,12 +227,12 @@ final class ShelfPage implements BookPage {
         if (plan.missing().isEmpty()) {
             if (!plan.lines().isEmpty()) {
                 order.getChildren()
-                        .add(Texts.sentence("Nothing is missing for the next " + ShelfPlan.MONTHS + " months."));
+                        .add(Texts.sentence(TEXT.get("shelf_page.nothing_is_missing_for_the_next", ShelfPlan.MONTHS)));
             }
             return;
         }
-        order.getChildren().add(Texts.heading("What closes the gap at the least money"));
-        Label working = Texts.dim("Working it out.");
+        order.getChildren().add(Texts.heading(TEXT.get("shelf_page.what_closes_the_gap_at_the")));
+        Label working = Texts.dim(TEXT.get("shelf_page.working_it_out"));
         order.getChildren().add(working);
         PartsInput asked = plan.order(shop::catalogue);
         List<String> unlisted = plan.unlisted(shop::catalogue);
@@ -246,21 +247,25 @@ final class ShelfPage implements BookPage {
         List<Node> lines = new ArrayList<>();
         List<Node> detail = new ArrayList<>();
         if (found.feasible() && !found.lines().isEmpty()) {
-            Button place = new Button("It is ordered");
+            Button place = new Button(TEXT.get("shelf_page.it_is_ordered"));
             place.setId("shelf-ordered");
             place.setDisable(shop.journal().readOnly());
             place.setOnAction(e -> change(() -> shop.shelf().ordered(ShelfPlan.coming(asked, found, shop.today()))));
             Label total = Texts.wrapped(
-                    money.exact(found.total().orElse(0)) + ", all here in "
-                            + PartsWords.days(found.leadDays().orElse(0))
-                            + (found.shipping() > 0 ? ", shipping " + money.exact(found.shipping()) + " in it" : "")
-                            + (found.gap() > 0 ? ", not proven to be the best" : "") + ".",
+                    TEXT.get(
+                            "shelf_page.all_here_in",
+                            money.exact(found.total().orElse(0)),
+                            PartsWords.days(found.leadDays().orElse(0)),
+                            (found.shipping() > 0
+                                    ? TEXT.get("shelf_page.shipping_in_it", money.exact(found.shipping()))
+                                    : ""),
+                            (found.gap() > 0 ? TEXT.get("shelf_page.not_proven_to_be_the_best") : "")),
                     "large");
             Row head = new Row(12, place, total);
             head.setAlignment(Pos.CENTER_LEFT);
             lines.add(head);
             Set<String> suppliers = new HashSet<>();
-            detail.add(Texts.heading("Line by line"));
+            detail.add(Texts.heading(TEXT.get("shelf_page.line_by_line")));
             found.lines().forEach(l -> {
                 suppliers.add(l.supplier());
                 detail.add(Texts.sentence(l.qty() + " × " + l.sku() + ", " + l.supplier() + ": " + brings(asked, l)
@@ -271,16 +276,16 @@ final class ShelfPage implements BookPage {
                     .flatMap(s -> Suppliers.rate(shop.yard(), s).stream())
                     .forEach(r -> detail.add(Texts.dim(r + ".")));
         } else if (!found.feasible()) {
-            lines.add(Texts.sentence("Suppliers together do not have enough of: "
-                    + String.join(
+            lines.add(Texts.sentence(TEXT.get(
+                    "shelf_page.suppliers_together_do_not_have_enough",
+                    String.join(
                             ", ",
                             found.missing().stream()
                                     .map(w -> w.qty() + " × " + name(w.part()))
-                                    .toList())
-                    + "."));
+                                    .toList()))));
         }
         if (!unlisted.isEmpty()) {
-            lines.add(Texts.sentence("In no supplier’s list: " + String.join(", ", unlisted) + "."));
+            lines.add(Texts.sentence(TEXT.get("shelf_page.in_no_suppliers_list", String.join(", ", unlisted))));
         }
         Suppliers.unrated(shop.yard()).forEach(u -> lines.add(Texts.sentence(u)));
         oil(plan).ifPresent(o -> lines.add(Texts.sentence(o)));
@@ -301,9 +306,12 @@ final class ShelfPage implements BookPage {
                         .filter(u -> u.buy() > 0)
                         .map(u -> u.buy() + " × " + u.name())
                         .toList());
-        return Optional.of("Gear oil for what is due: " + Display.exact(Kind.VOLUME, plan.oilMl(), shop.units())
-                + (bought.isEmpty() ? ", which the bottles hold." : "; to buy: " + bought + ".")
-                + " Oil that is drained out is not poured back.");
+        return Optional.of(TEXT.get(
+                "shelf_page.gear_oil_for_what_is_due",
+                Display.exact(Kind.VOLUME, plan.oilMl(), shop.units()),
+                (bought.isEmpty()
+                        ? TEXT.get("shelf_page.which_the_bottles_hold")
+                        : TEXT.get("shelf_page.to_buy", bought))));
     }
 
     private String brings(PartsInput asked, PartsResult.Line line) {

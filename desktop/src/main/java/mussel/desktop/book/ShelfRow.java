@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import mussel.core.book.ShelfPlan;
+import mussel.core.language.Messages;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
 import mussel.core.measure.YardUnits;
@@ -20,6 +21,8 @@ import mussel.desktop.kit.Words;
 
 /** A part on the shelf: how many lie there, how many are to stay, and what is missing for what. */
 final class ShelfRow extends Row {
+    private static final Messages TEXT = Messages.of(ShelfRow.class);
+
     private final Label what = Texts.wrapped("", "strong");
     private final Label number = Texts.wrapped("", "small-dim");
     private final QuantityField here;
@@ -51,11 +54,11 @@ final class ShelfRow extends Row {
         head.getStyleClass().add("table-head");
         columns(
                 head,
-                Texts.dim("Part"),
-                Texts.dim("Here"),
-                Texts.dim("At least"),
-                Texts.dim("Missing"),
-                Texts.dim("For what"));
+                Texts.dim(TEXT.get("shelf_row.part")),
+                Texts.dim(TEXT.get("shelf_row.here")),
+                Texts.dim(TEXT.get("shelf_row.at_least")),
+                Texts.dim(TEXT.get("shelf_row.missing")),
+                Texts.dim(TEXT.get("shelf_row.for_what")));
         return head;
     }
 
@@ -78,12 +81,12 @@ final class ShelfRow extends Row {
         number.setText(named ? line.number() + " · " + line.leg() : line.number());
         here.setId("here-" + line.family() + "-" + line.part());
         least.setId("least-" + line.family() + "-" + line.part());
-        here.text().setAccessibleText("on the shelf: " + line.title());
-        least.text().setAccessibleText("at least: " + line.title());
+        here.text().setAccessibleText(TEXT.get("shelf_row.on_the_shelf", line.title()));
+        least.text().setAccessibleText(TEXT.get("shelf_row.at_least_2", line.title()));
         here.show(OptionalDouble.of(Math.max(0, line.here())), units);
         least.show(line.least() > 0 ? OptionalDouble.of(line.least()) : OptionalDouble.empty(), units);
         missing.setText(line.gap() > 0 ? String.valueOf(line.gap()) : "");
-        String coming = line.coming() > 0 ? line.coming() + " on the way" : "";
+        String coming = line.coming() > 0 ? TEXT.get("shelf_row.on_the_way", line.coming()) : "";
         why.setText(line.why().isEmpty() || coming.isEmpty() ? line.why() + coming : line.why() + "; " + coming);
     }
 }

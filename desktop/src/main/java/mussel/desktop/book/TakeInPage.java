@@ -5,6 +5,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.ScrollArea;
@@ -13,6 +14,8 @@ import mussel.work.shop.ImportPreview;
 
 /** What a file would change, before it is taken in; then how far that is. */
 public final class TakeInPage extends Column {
+    private static final Messages TEXT = Messages.of(TakeInPage.class);
+
     private static final int MOST_LINES = 200;
 
     private final Button take = new Button("Take it in");
@@ -27,7 +30,7 @@ public final class TakeInPage extends Column {
         VBox lines = new Column(4);
         says.stream().limit(MOST_LINES).forEach(l -> lines.getChildren().add(Texts.sentence(l)));
         if (says.size() > MOST_LINES) {
-            lines.getChildren().add(Texts.dim("and " + (says.size() - MOST_LINES) + " more."));
+            lines.getChildren().add(Texts.dim(TEXT.get("take_in_page.and_more", (says.size() - MOST_LINES))));
         }
         ScrollPane scroll = new ScrollArea(lines);
         scroll.setFitToWidth(true);
@@ -39,8 +42,10 @@ public final class TakeInPage extends Column {
         leave.setId("take-in-file-leave");
         leave.setOnAction(e -> onLeave.run());
         String verdict = !incoming.sound()
-                ? "Nothing of it was taken in:"
-                : incoming.changes() ? "This would change:" : "Everything in it is here already.";
+                ? TEXT.get("take_in_page.nothing_of_it_was_taken_in")
+                : incoming.changes()
+                        ? TEXT.get("take_in_page.this_would_change")
+                        : TEXT.get("take_in_page.everything_in_it_is_here_already");
         HBox actions = new Row(10, take, leave);
         actions.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
         getChildren()

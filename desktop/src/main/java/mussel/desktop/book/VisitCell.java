@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import javafx.scene.control.ListCell;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.core.log.Visit;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -15,6 +16,8 @@ import mussel.desktop.kit.Texts;
 
 /** One job in the life of a leg. */
 final class VisitCell extends ListCell<Visit> {
+    private static final Messages TEXT = Messages.of(VisitCell.class);
+
     private static final double EDGES = 44;
 
     private final YardUnits units;
@@ -52,17 +55,18 @@ final class VisitCell extends ListCell<Visit> {
         lines.getChildren().clear();
         String hours = visit.hours().isPresent()
                 ? Display.exact(Kind.RUNNING, visit.hours().getAsDouble(), units)
-                : "hours not read";
-        String state = visit.tagged().isPresent() ? "" : " · on the bench";
-        lines.getChildren().add(Texts.wrapped(visit.day() + " · " + hours + " · job " + visit.job() + state, "strong"));
+                : TEXT.get("visit_cell.hours_not_read");
+        String state = visit.tagged().isPresent() ? "" : TEXT.get("visit_cell.on_the_bench");
+        lines.getChildren()
+                .add(Texts.wrapped(TEXT.get("visit_cell.job", visit.day(), hours, visit.job(), state), "strong"));
         for (String line : said(visit)) {
             lines.getChildren().add(Texts.sentence(line));
         }
         if (visit.simulated()) {
-            lines.getChildren().add(Texts.dim("Some readings come from simulated instruments."));
+            lines.getChildren().add(Texts.dim(TEXT.get("visit_cell.some_readings_come_from_simulated_instruments")));
         }
         setGraphic(lines);
-        setAccessibleText("job " + visit.job() + ", " + visit.day() + ". " + String.join(" ", said(visit)));
+        setAccessibleText(TEXT.get("visit_cell.job_2", visit.job(), visit.day(), String.join(" ", said(visit))));
     }
 
     private static List<String> said(Visit visit) {
@@ -74,11 +78,12 @@ final class VisitCell extends ListCell<Visit> {
             said.add(visit.looks().stream().map(VisitCell::says).collect(Collectors.joining(", ")) + measures(visit));
         }
         if (!visit.done().isEmpty()) {
-            said.add((visit.tagged().isPresent() ? "Done: " : "To be done: ") + String.join(", ", visit.done()));
+            said.add((visit.tagged().isPresent() ? "Done: " : TEXT.get("visit_cell.to_be_done"))
+                    + String.join(", ", visit.done()));
         }
         for (Visit.Expectation each : visit.expected()) {
-            String expected = "Expected " + Display.percent(each.probability()) + ": " + each.title();
-            said.add(expected + (each.found() ? " — found" : " — not found"));
+            String expected = TEXT.get("visit_cell.expected", Display.percent(each.probability()), each.title());
+            said.add(expected + (each.found() ? " — found" : TEXT.get("visit_cell.not_found")));
         }
         return said;
     }

@@ -13,6 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import mussel.core.job.JournalException;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.yard.YardTable;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Flow;
@@ -27,6 +28,8 @@ import mussel.work.shop.Workshop;
 
 /** One thing the yard decides, being changed: its lines, what it would change on open legs, and whether to take it. */
 final class YardEditor extends Column {
+    private static final Messages TEXT = Messages.of(YardEditor.class);
+
     private static final String TOOLS = "tools";
     private static final int MOST_OPEN = 40;
     private static final int LEAST = 6;
@@ -57,13 +60,13 @@ final class YardEditor extends Column {
         List<List<String>> said = shop.decisions().form().lines(table, shop.yard());
         if (said.size() > MOST_OPEN) {
             find.setId("yard-find");
-            find.setPromptText("find a line, like T60-0601");
-            find.setAccessibleText("find a line of " + table.title());
+            find.setPromptText(TEXT.get("yard_editor.find_a_line_like_t60_0601"));
+            find.setAccessibleText(TEXT.get("yard_editor.find_a_line_of", table.title()));
             find.textProperty().addListener((o, was, is) -> found());
         }
         said.forEach(line -> all.add(new Line(line)));
         found();
-        Button more = new Button("Another line");
+        Button more = new Button(TEXT.get("yard_editor.another_line"));
         more.setId("yard-more");
         more.setOnAction(e -> {
             Line line = new Line(table.columns().stream().map(c -> "").toList());
@@ -77,7 +80,7 @@ final class YardEditor extends Column {
         keep.setId("yard-keep");
         keep.getStyleClass().add("act");
         keep.setOnAction(e -> keep());
-        Button leave = new Button("Leave it");
+        Button leave = new Button(TEXT.get("yard_editor.leave_it"));
         leave.setId("yard-leave");
         leave.setOnAction(e -> onDone.run());
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
@@ -108,7 +111,8 @@ final class YardEditor extends Column {
                 .sorted()
                 .map(t -> Choice.text(t, t))
                 .toList();
-        PickMany picks = new PickMany("yard-tools", "What the sheets’ steps ask for", choices, this::owned);
+        PickMany picks =
+                new PickMany("yard-tools", TEXT.get("yard_editor.what_the_sheets_steps_ask_for"), choices, this::owned);
         picks.show(has);
         return picks;
     }
@@ -135,7 +139,8 @@ final class YardEditor extends Column {
                 .map(Line::row)
                 .toList();
         lines.getChildren().setAll(shown);
-        notShown.setText(shown.size() < all.size() ? shown.size() + " of " + all.size() + " lines are shown." : "");
+        notShown.setText(
+                shown.size() < all.size() ? TEXT.get("yard_editor.of_lines_are_shown", shown.size(), all.size()) : "");
     }
 
     /** A line: as it was said until it is laid out, then as it is typed. */
@@ -172,8 +177,8 @@ final class YardEditor extends Column {
                                         : picked(column, id, said.get(i), cells));
             }
             if (table.many()) {
-                Button out = new Button("Take out");
-                out.setAccessibleText("take line " + (number + 1) + " out");
+                Button out = new Button(TEXT.get("yard_editor.take_out"));
+                out.setAccessibleText(TEXT.get("yard_editor.take_line_out", (number + 1)));
                 out.setOnAction(e -> {
                     all.remove(this);
                     lines.getChildren().remove(flow);
@@ -221,7 +226,7 @@ final class YardEditor extends Column {
         looked = Optional.empty();
         changing.cancel();
         effect.getChildren().clear();
-        keep.setText("Keep");
+        keep.setText(TEXT.get("yard_editor.keep"));
     }
 
     private List<List<String>> written() {
@@ -239,7 +244,7 @@ final class YardEditor extends Column {
             Yard would = shop.decisions().would(table, written);
             shop.tables().check(would);
             refusal.setText("");
-            effect.getChildren().setAll(Texts.dim("Working out what it changes on the legs that are open…"));
+            effect.getChildren().setAll(Texts.dim(TEXT.get("yard_editor.working_out_what_it_changes_on")));
             changing.ask(stop -> shop.apart(own -> own.wouldChange(would, stop)), changes -> told(written, changes));
         } catch (JournalException e) {
             refused(e.getMessage());
@@ -255,9 +260,9 @@ final class YardEditor extends Column {
             keep();
             return;
         }
-        effect.getChildren().setAll(Texts.heading("On the legs that are open"));
+        effect.getChildren().setAll(Texts.heading(TEXT.get("yard_editor.on_the_legs_that_are_open")));
         changes.stream().map(Texts::sentence).forEach(effect.getChildren()::add);
-        keep.setText("Take it");
+        keep.setText(TEXT.get("yard_editor.take_it"));
         fireEvent(new ScrollIntoView());
     }
 
@@ -268,6 +273,6 @@ final class YardEditor extends Column {
 
     private void refused(String why) {
         effect.getChildren().clear();
-        refusal.setText("Not kept. " + why);
+        refusal.setText(TEXT.get("yard_editor.not_kept", why));
     }
 }

@@ -8,6 +8,7 @@ import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.FileDialog;
 import mussel.desktop.kit.Row;
@@ -16,6 +17,8 @@ import mussel.work.shop.Workshop;
 
 /** The logo on the yard's papers: a picture kept beside the journal. */
 final class YardLogo extends Column {
+    private static final Messages TEXT = Messages.of(YardLogo.class);
+
     private static final double HIGH = 36;
 
     private final Workshop shop;
@@ -28,30 +31,35 @@ final class YardLogo extends Column {
         this.onChanged = onChanged;
         trouble.managedProperty().bind(trouble.textProperty().isNotEmpty());
         String name = shop.journal().setting(Settings.LOGO, "");
-        Button choose = new Button(name.isEmpty() ? "Say" : "Change");
+        Button choose = new Button(name.isEmpty() ? TEXT.get("yard_logo.say") : TEXT.get("yard_logo.change"));
         choose.setId("change-logo");
-        choose.setAccessibleText("choose the logo on the yard's papers");
+        choose.setAccessibleText(TEXT.get("yard_logo.choose_the_logo_on_the_yards"));
         choose.setPrefWidth(button);
         choose.setMinWidth(Label.USE_PREF_SIZE);
         choose.setDisable(shop.journal().readOnly());
         choose.setOnAction(e -> choose());
-        Row row = new Row(12, choose, Texts.sentence(name.isEmpty() ? "Its logo: not said" : "Its logo:"));
+        Row row = new Row(
+                12,
+                choose,
+                Texts.sentence(
+                        name.isEmpty() ? TEXT.get("yard_logo.its_logo_not_said") : TEXT.get("yard_logo.its_logo")));
         row.setAlignment(Pos.CENTER_LEFT);
         if (!name.isEmpty()) {
             Image image = new Image(shop.pictures().at(name).toUri().toString(), 0, 2 * HIGH, true, true, false);
             ImageView view = new ImageView(image);
             view.setPreserveRatio(true);
             view.setFitHeight(HIGH);
-            Button away = new Button("Take it away");
+            Button away = new Button(TEXT.get("yard_logo.take_it_away"));
             away.setId("logo-away");
             away.setOnAction(e -> keep(""));
-            row.getChildren().addAll(image.isError() ? Texts.dim("The picture is not here.") : view, away);
+            row.getChildren()
+                    .addAll(image.isError() ? Texts.dim(TEXT.get("yard_logo.the_picture_is_not_here")) : view, away);
         }
         getChildren().addAll(row, trouble);
     }
 
     private void choose() {
-        FileDialog.open(this, "The logo on the yard’s papers", FileDialog.Kind.PICTURE)
+        FileDialog.open(this, TEXT.get("yard_logo.the_logo_on_the_yards_papers"), FileDialog.Kind.PICTURE)
                 .ifPresent(this::put);
     }
 

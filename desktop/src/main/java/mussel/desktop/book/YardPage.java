@@ -17,6 +17,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.yard.YardDecisions;
 import mussel.core.yard.YardTable;
 import mussel.desktop.desk.Paper;
@@ -31,6 +32,8 @@ import mussel.work.shop.Workshop;
 
 /** What the yard has decided: a line for each thing, changed where it stands; and what was changed, by whom and when. */
 final class YardPage implements BookPage {
+    private static final Messages TEXT = Messages.of(YardPage.class);
+
     private static final DateTimeFormatter WHEN = DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
     private static final int MOST_CHANGES = 40;
     private static final int MOST_SHOWN = 6;
@@ -60,13 +63,13 @@ final class YardPage implements BookPage {
     YardPage(Workshop shop, Consumer<Path> onTakeIn, Consumer<String> onTrouble) {
         this.shop = shop;
         this.onTrouble = onTrouble;
-        Button file = new Button("As a file");
+        Button file = new Button(TEXT.get("yard_page.as_a_file"));
         file.setId("yard-file");
         file.setOnAction(e -> file());
-        Button list = new Button("Take a price list in");
+        Button list = new Button(TEXT.get("yard_page.take_a_price_list_in"));
         list.setId("yard-prices");
         list.setDisable(shop.journal().readOnly());
-        list.setOnAction(e -> FileDialog.open(page, "A supplier’s price list", FileDialog.Kind.TABLE)
+        list.setOnAction(e -> FileDialog.open(page, TEXT.get("yard_page.a_suppliers_price_list"), FileDialog.Kind.TABLE)
                 .ifPresent(onTakeIn));
         undo.setId("yard-undo");
         undo.setOnAction(e -> undo());
@@ -77,13 +80,11 @@ final class YardPage implements BookPage {
         Column sheet = new Column(10);
         sheet.getChildren()
                 .addAll(
-                        Texts.title("The yard"),
-                        Texts.sentence(
-                                "What is decided here counts for every leg that is open, from the moment it is taken;"
-                                        + " what is tagged stays as it was worked."),
+                        Texts.title(TEXT.get("yard_page.the_yard")),
+                        Texts.sentence(TEXT.get("yard_page.what_is_decided_here_counts_for")),
                         new Row(10, list, file, written),
                         things,
-                        Texts.heading("What was changed"),
+                        Texts.heading(TEXT.get("yard_page.what_was_changed")),
                         new Row(10, undo, redo),
                         changes);
         SheetPane pane = new SheetPane(sheet);
@@ -156,13 +157,13 @@ final class YardPage implements BookPage {
                 .filter(l -> !l.isEmpty())
                 .toList();
         String shown = said.stream().limit(MOST_SHOWN).collect(Collectors.joining(table.many() ? "; " : ", "))
-                + (said.size() > MOST_SHOWN ? "; and " + (said.size() - MOST_SHOWN) + " more" : "");
+                + (said.size() > MOST_SHOWN ? TEXT.get("yard_page.and_more", (said.size() - MOST_SHOWN)) : "");
         Label text = Texts.sentence(table.title() + ": " + (shown.isEmpty() ? "not said" : shown));
         text.setMinWidth(0);
         text.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(text, Priority.ALWAYS);
         List<String> overdue = table.id().equals("wrenches") ? overdue() : List.of();
-        Button change = new Button(shown.isEmpty() ? "Say" : "Change");
+        Button change = new Button(shown.isEmpty() ? TEXT.get("yard_page.say") : TEXT.get("yard_page.change"));
         change.setId("change-" + table.id());
         change.setAccessibleText((shown.isEmpty() ? "say" : "change") + ": " + table.title());
         change.setMinWidth(Label.USE_PREF_SIZE);
@@ -194,9 +195,13 @@ final class YardPage implements BookPage {
 
     /** Writes the yard's sheet, so that another yard begins as this one is. */
     private void file() {
-        Paper.placeAsLast(shop, page, "The yard as a file", "yard.yaml")
+        Paper.placeAsLast(shop, page, TEXT.get("yard_page.the_yard_as_a_file"), "yard.yaml")
                 .ifPresent(place -> Paper.write(
-                        shop, "The yard's sheet", place, () -> shop.data().yard(shop.yard(), place), written::setText));
+                        shop,
+                        TEXT.get("yard_page.the_yards_sheet"),
+                        place,
+                        () -> shop.data().yard(shop.yard(), place),
+                        written::setText));
     }
 
     private void history() {
@@ -209,9 +214,9 @@ final class YardPage implements BookPage {
             rows.add(says);
         }
         if (all.isEmpty()) {
-            rows.add(Texts.dim("Nothing was changed here: it is as the yard's sheet has it."));
+            rows.add(Texts.dim(TEXT.get("yard_page.nothing_was_changed_here_it_is")));
         } else if (all.size() > MOST_CHANGES) {
-            rows.add(Texts.dim("and " + (all.size() - MOST_CHANGES) + " earlier changes."));
+            rows.add(Texts.dim(TEXT.get("yard_page.and_earlier_changes", (all.size() - MOST_CHANGES))));
         }
         changes.getChildren().setAll(rows);
     }

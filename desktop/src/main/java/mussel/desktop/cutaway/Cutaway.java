@@ -29,6 +29,7 @@ import mussel.core.drain.DrainResult.WaterShare;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.sheet.Phase;
@@ -45,6 +46,8 @@ import mussel.desktop.kit.Words;
  * computed volume, the parts of the step under way outlined, what is off the leg faded.
  */
 public final class Cutaway extends Column {
+    private static final Messages TEXT = Messages.of(Cutaway.class);
+
     private static final double WIDTH = 360;
     private static final double HEIGHT = 560;
     private static final double VENT_BELOW_TOP = 26;
@@ -166,11 +169,8 @@ public final class Cutaway extends Column {
     private void say() {
         String pointed = pointer.title();
         String known = folded ? briefly(shown) : caption(shown);
-        caption.setText(
-                pointed.isEmpty()
-                        ? known
-                        : pointed + ". Enter: all that is known of it. Arrows: another part. F2: back.");
-        setAccessibleText("The leg. " + caption.getText());
+        caption.setText(pointed.isEmpty() ? known : TEXT.get("cutaway.enter_all_that_is_known_of", pointed));
+        setAccessibleText(TEXT.get("cutaway.the_leg", caption.getText()));
         figureRows.begin();
         if (folded) {
             shown.suspicion().entrySet().stream()
@@ -188,7 +188,10 @@ public final class Cutaway extends Column {
     private static String briefly(Assessment now) {
         return now.job().reading(Field.PUMPED).isPresent()
                 ? "filled"
-                : now.job().choice(Scale.OIL_WATER).map(l -> "oil: " + l).orElse("");
+                : now.job()
+                        .choice(Scale.OIL_WATER)
+                        .map(l -> TEXT.get("cutaway.oil", l))
+                        .orElse("");
     }
 
     private void fit() {
@@ -352,30 +355,36 @@ public final class Cutaway extends Column {
 
     private static String caption(Assessment now) {
         if (now.job().reading(Field.PUMPED).isPresent()) {
-            return "Filled with " + now.oil().fillNamed().orElse("gear oil") + ", "
-                    + Display.exact(
+            return TEXT.get(
+                    "cutaway.filled_with",
+                    now.oil().fillNamed().orElse(TEXT.get("cutaway.gear_oil")),
+                    Display.exact(
                             Kind.VOLUME,
                             now.job().reading(Field.PUMPED).orElse(0),
-                            now.yard().reads()) + ".";
+                            now.yard().reads()));
         }
         Optional<String> look = now.job().choice(Scale.OIL_WATER);
         if (look.isEmpty() && now.drain().result().isEmpty()) {
-            return "Nothing is known of the oil yet.";
+            return TEXT.get("cutaway.nothing_is_known_of_the_oil");
         }
         StringBuilder text = new StringBuilder("Oil ");
-        text.append(look.map(l -> l.equals("none") ? "clear in its own dye" : l).orElse("not judged by eye"));
+        text.append(look.map(l -> l.equals("none") ? TEXT.get("cutaway.clear_in_its_own_dye") : l)
+                .orElse(TEXT.get("cutaway.not_judged_by_eye")));
         now.drain()
                 .result()
                 .map(d -> d.water())
                 .filter(w -> w.high().isPresent())
                 .ifPresent(w -> text.append(", ")
                         .append(Display.percent(w.fraction().getAsDouble()))
-                        .append(" water (")
+                        .append(TEXT.get("cutaway.water"))
                         .append(Display.percent(w.low().getAsDouble()))
                         .append(" to ")
                         .append(Display.percent(w.high().getAsDouble()))
                         .append(")"));
-        return text.append(empty(now) ? ". It is out; the case is open." : ". An estimate; level as it came out.")
+        return text.append(
+                        empty(now)
+                                ? TEXT.get("cutaway.it_is_out_the_case_is")
+                                : TEXT.get("cutaway.an_estimate_level_as_it_came"))
                 .toString();
     }
 

@@ -7,6 +7,7 @@ import javafx.scene.control.Button;
 import mussel.core.job.Assessment;
 import mussel.core.job.Inspection;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Kit;
 import mussel.core.sheet.Part;
@@ -20,6 +21,8 @@ import mussel.desktop.kit.Texts;
 
 /** Everything known of one part: its number and kit, how it lay and how it goes in, its fasteners, and the way to where it is recorded. */
 public final class PartPage extends Column {
+    private static final Messages TEXT = Messages.of(PartPage.class);
+
     private static final double WIDTH = 360;
 
     /** The page of a part; {@code onGo} opens the station where it comes off (true) or goes in (false). */
@@ -38,14 +41,16 @@ public final class PartPage extends Column {
                         .map(Kit::title)
                         .toList());
         getChildren()
-                .add(Texts.dim((Step.says(part.number()) ? "Sheet number " + part.number() + "; " : "")
-                        + (kits.isEmpty() ? "in no kit" : "in " + kits)
-                        + (part.alwaysNew() ? "; always new" : "")
-                        + (part.loose() ? "; small and loose" : "")));
+                .add(Texts.dim((Step.says(part.number()) ? TEXT.get("part_page.sheet_number", part.number()) : "")
+                        + (kits.isEmpty() ? TEXT.get("part_page.in_no_kit") : TEXT.get("part_page.in", kits))
+                        + (part.alwaysNew() ? TEXT.get("part_page.always_new") : "")
+                        + (part.loose() ? TEXT.get("part_page.small_and_loose") : "")));
         Inspection judged = Inspection.of(now.job(), part.id());
         if (judged.verdict() != Inspection.Verdict.NOT_JUDGED) {
             String why = judged.why().isEmpty() ? "" : ": " + judged.why();
-            getChildren().add(Texts.wrapped("Judged: " + judged.verdict().title() + why, "strong"));
+            getChildren()
+                    .add(Texts.wrapped(
+                            TEXT.get("part_page.judged", judged.verdict().title(), why), "strong"));
         }
         for (Seal seal : now.sheet().seals()) {
             if (seal.part().equals(part.id())) {
@@ -58,12 +63,14 @@ public final class PartPage extends Column {
         List<PlannedStep> touching =
                 now.plan().steps().stream().filter(s -> touches(part, s.step())).toList();
         if (touching.isEmpty()) {
-            getChildren().add(Texts.dim("The work chosen does not touch it."));
+            getChildren().add(Texts.dim(TEXT.get("part_page.the_work_chosen_does_not_touch")));
         } else {
-            getChildren().add(go("Where it comes off", () -> onGo.accept(true)));
-            getChildren().add(go("Where it goes in", () -> onGo.accept(false)));
+            getChildren().add(go(TEXT.get("part_page.where_it_comes_off"), () -> onGo.accept(true)));
+            getChildren().add(go(TEXT.get("part_page.where_it_goes_in"), () -> onGo.accept(false)));
         }
-        getChildren().add(Texts.dim(now.sheet().origin() + ". The maker's manual outranks it."));
+        getChildren()
+                .add(Texts.dim(TEXT.get(
+                        "part_page.the_makers_manual_outranks_it", now.sheet().origin())));
     }
 
     /** Opens the page beside the part. */
@@ -90,17 +97,17 @@ public final class PartPage extends Column {
         boolean done = now.job().ticked(step.id()).isPresent();
         step.partsOut().stream()
                 .filter(p -> p.part().equals(part.id()))
-                .forEach(p -> line(now, step, p, done ? "Off" : "Comes off"));
+                .forEach(p -> line(now, step, p, done ? TEXT.get("part_page.off") : TEXT.get("part_page.comes_off")));
         step.partsIn().stream()
                 .filter(p -> p.part().equals(part.id()))
-                .forEach(p -> line(now, step, p, done ? "Fitted" : "Goes in"));
+                .forEach(p -> line(now, step, p, done ? TEXT.get("part_page.fitted") : TEXT.get("part_page.goes_in")));
     }
 
     private void line(Assessment now, Step step, PartQty part, String what) {
         String how = part.hasHow() ? ", " + part.how() : "";
-        getChildren().add(Texts.sentence(what + " at “" + step.title() + "”" + how + "."));
+        getChildren().add(Texts.sentence(TEXT.get("part_page.at", what, step.title(), how)));
         now.job().note(Topic.AS_FOUND.of(step.id())).ifPresent(found -> getChildren()
-                .add(Texts.wrapped("As found: " + found, "strong")));
+                .add(Texts.wrapped(TEXT.get("part_page.as_found", found), "strong")));
         if (step.phase() == Phase.BUILD) {
             step.fasteners().forEach(id -> now.sheet().fastener(id).ifPresent(f -> getChildren()
                     .add(Texts.dim(f.named() + ": " + f.tightness()))));

@@ -15,6 +15,7 @@ import mussel.core.job.JournalException;
 import mussel.core.job.MissingValue;
 import mussel.core.job.MissingValue.Ask;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.core.sheet.SpecSheet;
 import mussel.core.sheet.Step;
 import mussel.desktop.kit.AnsweredByKey;
@@ -31,6 +32,8 @@ import mussel.work.shop.Workshop;
  * again, on this leg or any later one of the family.
  */
 public final class ManualValues extends Column {
+    private static final Messages TEXT = Messages.of(ManualValues.class);
+
     private static final int LEAST = 8;
     private static final int PAGE = 4;
 
@@ -125,7 +128,7 @@ public final class ManualValues extends Column {
             super(3);
             this.family = family;
             getStyleClass().addAll("card", "from-manual");
-            Label caption = new Words(missing.title() + ", from its manual");
+            Label caption = new Words(TEXT.get("manual_values.from_its_manual", missing.title()));
             caption.getStyleClass().add("strong");
             Flow row = new Flow(8, 6);
             for (Ask ask : missing.asks()) {
@@ -139,10 +142,10 @@ public final class ManualValues extends Column {
                 row.getChildren().add(ask.title().isEmpty() ? figure : new Column(2, Texts.dim(ask.title()), figure));
             }
             page.setPromptText("page");
-            page.setAccessibleText("page of the manual for: " + missing.title());
+            page.setAccessibleText(TEXT.get("manual_values.page_of_the_manual_for", missing.title()));
             page.setPrefColumnCount(PAGE);
             page.setOnAction(e -> keep());
-            Button keep = new Button("Keep");
+            Button keep = new Button(TEXT.get("manual_values.keep"));
             keep.setOnAction(e -> keep());
             boolean captioned = missing.asks().stream().anyMatch(a -> !a.title().isEmpty());
             row.getChildren().add(captioned ? new Column(2, Texts.dim("page"), page) : page);
@@ -194,14 +197,14 @@ public final class ManualValues extends Column {
             Map<String, String> values = typed();
             kept = values;
             if (values.isEmpty()) {
-                refusal.setText("Type what the manual prints, with its unit.");
+                refusal.setText(TEXT.get("manual_values.type_what_the_manual_prints_with"));
                 return;
             }
             try {
                 keeper.say(family, values, page.getText().strip());
                 long said = values.values().stream().filter(v -> !v.isEmpty()).count();
                 refusal.setText(
-                        said > 0 && said < figures.size() ? "Kept. It counts once all of these are there." : "");
+                        said > 0 && said < figures.size() ? TEXT.get("manual_values.kept_it_counts_once_all_of") : "");
                 // What is kept leaves the page, and the focus with it.
                 Optional<TextField> open = figures.values().stream()
                         .filter(f -> f.getText().isBlank())
@@ -214,7 +217,7 @@ public final class ManualValues extends Column {
                     open.ifPresent(TextField::requestFocus);
                 }
             } catch (JournalException e) {
-                refusal.setText("Not kept: it " + e.getMessage() + ".");
+                refusal.setText(TEXT.get("manual_values.not_kept_it", e.getMessage()));
             }
         }
     }

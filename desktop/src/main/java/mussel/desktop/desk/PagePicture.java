@@ -8,6 +8,7 @@ import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import mussel.core.job.JournalException;
 import mussel.core.job.MissingValue;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.FileDialog;
 import mussel.desktop.kit.Row;
@@ -16,6 +17,8 @@ import mussel.work.shop.Workshop;
 
 /** The page of the manual where something is said, as a picture: small beside it, large on demand. */
 public final class PagePicture extends Column {
+    private static final Messages TEXT = Messages.of(PagePicture.class);
+
     private static final double SMALL = 38;
     private static final double LARGE = 460;
 
@@ -37,13 +40,16 @@ public final class PagePicture extends Column {
 
     private void show() {
         Optional<String> picture = shop.sheets().described().page(family, what.group());
-        getChildren().setAll(picture.isPresent() ? shown(picture.get()) : put("Picture of the page"), trouble);
+        getChildren()
+                .setAll(
+                        picture.isPresent() ? shown(picture.get()) : put(TEXT.get("page_picture.picture_of_the_page")),
+                        trouble);
     }
 
     private Button put(String words) {
         Button put = new Button(words);
         put.setId("page" + what.group().replace('/', '-'));
-        put.setAccessibleText("a picture of the manual's page for: " + what.title());
+        put.setAccessibleText(TEXT.get("page_picture.a_picture_of_the_manuals_page", what.title()));
         put.setMinWidth(USE_PREF_SIZE);
         put.setOnAction(e -> choose());
         return put;
@@ -55,11 +61,13 @@ public final class PagePicture extends Column {
         view.setPreserveRatio(true);
         view.setFitHeight(large ? LARGE : SMALL);
         if (view.getImage().isError()) {
-            return new Column(4, Texts.dim("The picture of this page is not here."), put("Another"));
+            return new Column(4, Texts.dim(TEXT.get("page_picture.the_picture_of_this_page_is")), put("Another"));
         }
         Button page = new Button("", view);
         page.setId("page" + what.group().replace('/', '-'));
-        page.setAccessibleText((large ? "the page, large: " : "the page, small: ") + what.title());
+        page.setAccessibleText(
+                (large ? TEXT.get("page_picture.the_page_large") : TEXT.get("page_picture.the_page_small"))
+                        + what.title());
         page.setOnAction(e -> {
             large = !large;
             show();
@@ -68,13 +76,13 @@ public final class PagePicture extends Column {
         if (!large) {
             return new Column(0, page);
         }
-        Button away = new Button("Take the picture away");
+        Button away = new Button(TEXT.get("page_picture.take_the_picture_away"));
         away.setOnAction(e -> keep(""));
-        return new Column(4, page, new Row(8, put("Another picture"), away));
+        return new Column(4, page, new Row(8, put(TEXT.get("page_picture.another_picture")), away));
     }
 
     private void choose() {
-        FileDialog.open(this, "The page of the manual: " + what.title(), FileDialog.Kind.PICTURE)
+        FileDialog.open(this, TEXT.get("page_picture.the_page_of_the_manual", what.title()), FileDialog.Kind.PICTURE)
                 .ifPresent(this::put);
     }
 

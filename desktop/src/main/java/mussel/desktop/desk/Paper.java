@@ -7,11 +7,14 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.FileDialog;
 import mussel.work.shop.Workshop;
 
 /** Writes a paper into a file off the interface thread, and says how it went. */
 public final class Paper {
+    private static final Messages TEXT = Messages.of(Paper.class);
+
     private Paper() {}
 
     /** Asks where a paper shall go; empty when the person thought better of it. */
@@ -49,15 +52,14 @@ public final class Paper {
                             writing.run();
                             return null;
                         },
-                        written -> say.accept("Written: " + file),
+                        written -> say.accept(TEXT.get("paper.written", file)),
                         why -> say.accept(
                                 why instanceof JournalException
                                         ? why.getMessage()
-                                        : what + " could not be written to " + file + ": " + reason(why)
-                                                + ". Choose another place."));
+                                        : TEXT.get("paper.could_not_be_written_to_choose", what, file, reason(why))));
     }
 
     private static String reason(Throwable failure) {
-        return failure instanceof UncheckedIOException io ? io.getCause().getMessage() : "it failed";
+        return failure instanceof UncheckedIOException io ? io.getCause().getMessage() : TEXT.get("paper.it_failed");
     }
 }

@@ -7,6 +7,7 @@ import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Rectangle;
 import mussel.core.drain.DrainInput;
 import mussel.core.drain.DrainResult;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
@@ -14,6 +15,8 @@ import mussel.desktop.kit.Words;
 
 /** A volume line: what the case should have given with its doubt, what went in, and what came out. */
 final class BalanceStrip extends Pane {
+    private static final Messages TEXT = Messages.of(BalanceStrip.class);
+
     private static final double MARGIN = 16;
     private static final double LINE_Y = 60;
     private static final double ROW = 19;
@@ -61,15 +64,21 @@ final class BalanceStrip extends Pane {
         came.getStyleClass().add("came");
         getChildren().addAll(band, middle, base, filled, came);
         label(
-                "as expected: "
-                        + Display.rounded(
+                TEXT.get(
+                        "balance_strip.as_expected_to",
+                        Display.rounded(
                                 units.fromCanonical(Kind.VOLUME, least),
-                                out.balance().uMl()) + " to " + Display.estimate(Kind.VOLUME, most, units),
+                                out.balance().uMl()),
+                        Display.estimate(Kind.VOLUME, most, units)),
                 axis.x((least + most) / 2),
                 0,
                 "good-text");
-        label("came out " + Display.exact(Kind.VOLUME, in.drainedMl(), units), x, ROW, "strong");
-        label("went in " + Display.exact(Kind.VOLUME, in.filledMl(), units), axis.x(in.filledMl()), LINE_Y + 5, "dim");
+        label(TEXT.get("balance_strip.came_out", Display.exact(Kind.VOLUME, in.drainedMl(), units)), x, ROW, "strong");
+        label(
+                TEXT.get("balance_strip.went_in", Display.exact(Kind.VOLUME, in.filledMl(), units)),
+                axis.x(in.filledMl()),
+                LINE_Y + 5,
+                "dim");
     }
 
     private void label(String text, double x, double y, String style) {

@@ -21,6 +21,7 @@ import mussel.core.job.MissingValue;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Problem;
@@ -40,6 +41,8 @@ import mussel.work.desk.Desk;
 
 /** What ran out: its look, its volume and weight, the magnets and the washers; and at once what that means. */
 public final class DrainStation implements StationView {
+    private static final Messages TEXT = Messages.of(DrainStation.class);
+
     private final Desk desk;
     private final JobFields fields;
     private final VBox sheet = new Column(10);
@@ -82,7 +85,7 @@ public final class DrainStation implements StationView {
         sheet.getStyleClass().add("station");
         sheet.getChildren()
                 .addAll(
-                        Texts.title("Drain"),
+                        Texts.title(TEXT.get("drain_station.drain")),
                         subtitle,
                         manual,
                         looks(),
@@ -92,12 +95,11 @@ public final class DrainStation implements StationView {
                         waterCard,
                         metals(),
                         plugs,
-                        Texts.heading("Settled, weighed, rested"),
+                        Texts.heading(TEXT.get("drain_station.settled_weighed_rested")),
                         jarAndVent(),
                         waitCard,
                         propeller,
-                        Texts.dim(
-                                "A clean magnet says nothing about water. Judge its coat against the hours since the last change."));
+                        Texts.dim(TEXT.get("drain_station.a_clean_magnet_says_nothing_about")));
     }
 
     @Override
@@ -165,9 +167,9 @@ public final class DrainStation implements StationView {
 
     /** The answer to whether a plug has a magnet at all, for a leg whose sheet does not say; it is kept in the sheet. */
     private Button without(Plug plug) {
-        Button none = new Button("No magnet");
+        Button none = new Button(TEXT.get("drain_station.no_magnet"));
         none.setId("no-magnet-" + plug.id());
-        none.setAccessibleText(plug.title() + " has no magnet");
+        none.setAccessibleText(TEXT.get("drain_station.has_no_magnet", plug.title()));
         none.managedProperty().bind(none.visibleProperty());
         none.setOnAction(e -> {
             desk.shop().sheets().answer(desk.job().leg().family(), "magnet_" + plug.id(), Optional.of("false"));
@@ -253,7 +255,7 @@ public final class DrainStation implements StationView {
 
     private static Node problem(Problem problem) {
         String what = problem.at().isEmpty()
-                ? "The readings"
+                ? TEXT.get("drain_station.the_readings")
                 : problem.at().substring(1).replace('_', ' ').replace('/', ' ');
         return Texts.wrapped(what + " " + problem.problem() + ".", "refusal");
     }
@@ -263,18 +265,21 @@ public final class DrainStation implements StationView {
         OptionalDouble went = typed.isPresent() ? typed : now.sheet().oil().capacityMl();
         String fill = went.isPresent()
                 ? Display.exact(Kind.VOLUME, went.getAsDouble(), now.yard().reads())
-                : "not known";
+                : TEXT.get("drain_station.not_known");
         String hours = now.job().reading(Field.HOURS_SINCE_FILL).isPresent()
-                ? ", "
-                        + Display.exact(
+                ? TEXT.get(
+                        "drain_station.ago",
+                        Display.exact(
                                 Kind.RUNNING,
                                 now.job().reading(Field.HOURS_SINCE_FILL).getAsDouble(),
-                                now.yard().reads())
-                        + " ago"
+                                now.yard().reads()))
                 : "";
         boolean assumed = typed.isEmpty() && went.isPresent();
-        return "Last fill: " + fill + (assumed ? " (the sheet's capacity, not measured)" : "") + ", "
-                + now.oil().wasNamed().orElse("oil not known") + hours
-                + ". Crack the vent slowly; what comes first matters.";
+        return TEXT.get(
+                "drain_station.last_fill_crack_the_vent_slowly",
+                fill,
+                (assumed ? TEXT.get("drain_station.the_sheets_capacity_not_measured") : ""),
+                now.oil().wasNamed().orElse(TEXT.get("drain_station.oil_not_known")),
+                hours);
     }
 }

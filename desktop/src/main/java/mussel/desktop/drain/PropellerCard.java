@@ -13,6 +13,7 @@ import mussel.core.job.Field;
 import mussel.core.job.MissingValue;
 import mussel.core.job.ShaftRunout;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.core.propeller.RunoutWords;
 import mussel.core.verdict.Finding;
 import mussel.core.verdict.Knowledge;
@@ -28,6 +29,8 @@ import mussel.work.desk.Desk;
 
 /** The propeller and its shaft: what is seen with the propeller off, and the shaft's run-out on the indicator against its limit. */
 final class PropellerCard extends Column {
+    private static final Messages TEXT = Messages.of(PropellerCard.class);
+
     private static final List<String> LOOKS = List.of("blade_edges", "fishing_line", "prop_hub_oil", "hub_mark");
 
     private final ManualValues limit;
@@ -53,10 +56,9 @@ final class PropellerCard extends Column {
         answer.getStyleClass().add("card");
         getChildren()
                 .addAll(
-                        Texts.heading("Propeller and its shaft"),
+                        Texts.heading(TEXT.get("propeller_card.propeller_and_its_shaft")),
                         looks,
-                        Texts.dim(
-                                "Run-out: indicator on the bare shaft, as far aft as it is smooth. Turn once, slowly."),
+                        Texts.dim(TEXT.get("propeller_card.run_out_indicator_on_the_bare")),
                         new Flow(
                                 8,
                                 6,

@@ -11,11 +11,14 @@ import javafx.scene.shape.Rectangle;
 import mussel.core.estimate.EstimateEngine;
 import mussel.core.estimate.EstimateResult.Option;
 import mussel.core.estimate.EstimateWords;
+import mussel.core.language.Messages;
 import mussel.core.parts.PartsWords;
 import mussel.desktop.kit.Words;
 
 /** All ways on one axis of money: where eight of ten cases lie as a bar, the mean as a line across it, the figures beside, ticks below. */
 final class CostAxis extends Pane {
+    private static final Messages TEXT = Messages.of(CostAxis.class);
+
     private static final PseudoClass CHEAPEST = PseudoClass.getPseudoClass("cheapest");
     private static final double BAR = 18;
     private static final double GAP = 12;
@@ -74,7 +77,9 @@ final class CostAxis extends Pane {
         boolean best = option.name().equals(cheapest);
         String title = EstimateWords.title(option.name());
         Label name = label(
-                title.substring(0, 1).toUpperCase(Locale.ROOT) + title.substring(1) + (best ? ", the least" : ""),
+                title.substring(0, 1).toUpperCase(Locale.ROOT)
+                        + title.substring(1)
+                        + (best ? TEXT.get("cost_axis.the_least") : ""),
                 "strong");
         Label figures = label(figures(option), "plain");
         boolean twoLines = name.prefWidth(-1) + figures.prefWidth(-1) + 16 > getWidth();
@@ -94,15 +99,15 @@ final class CostAxis extends Pane {
     }
 
     private String figures(Option option) {
-        String mean = "about " + words.about(option, option.mean());
+        String mean = TEXT.get("cost_axis.about", words.about(option, option.mean()));
         String spread;
         if (option.name().equals(EstimateEngine.LEAVE)) {
-            spread = ": nothing, or " + words.about(option, option.p90()) + " if it comes back";
+            spread = TEXT.get("cost_axis.nothing_or_if_it_comes_back", words.about(option, option.p90()));
         } else if (option.p90() - option.p10() < FIXED) {
             mean = words.money().exact(option.mean());
-            spread = ", a fixed price";
+            spread = TEXT.get("cost_axis.a_fixed_price");
         } else {
-            spread = ", " + words.about(option, option.p10()) + " to " + words.about(option, option.p90());
+            spread = TEXT.get("cost_axis.to", words.about(option, option.p10()), words.about(option, option.p90()));
         }
         return mean + spread + (option.leadDays() > 0 ? "; " + PartsWords.days(Math.round(option.leadDays())) : "");
     }

@@ -20,6 +20,7 @@ import mussel.core.job.RepairWorth;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
 import mussel.core.job.YardHabits;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.desktop.desk.JobFields;
@@ -36,6 +37,8 @@ import mussel.work.desk.Desk;
 
 /** Whether it is worth doing: repair, exchange and leaving it on one scale, what may come on top, and where the answer flips. */
 public final class EstimateStation implements StationView {
+    private static final Messages TEXT = Messages.of(EstimateStation.class);
+
     private final Desk desk;
     private final JobFields fields;
     private final JobPicks picks;
@@ -62,7 +65,7 @@ public final class EstimateStation implements StationView {
         this.desk = desk;
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
-        consentBy = JobNote.line(desk, "Said by", Topic.CONSENT_BY.address());
+        consentBy = JobNote.line(desk, TEXT.get("estimate_station.said_by"), Topic.CONSENT_BY.address());
         print.setId("print-estimate");
         print.setOnAction(e -> Paper.place(
                         desk.shop(), sheet, "Estimate", "estimate-" + desk.job().id() + ".pdf")
@@ -83,9 +86,9 @@ public final class EstimateStation implements StationView {
                         Scale.OWNER_SAYS.address(),
                         Scale.OWNER_SAYS.label(),
                         List.of(
-                                Choice.text("repair", "repair it"),
-                                Choice.text("exchange", "exchange it"),
-                                Choice.text("leave", "leave it"))));
+                                Choice.text("repair", TEXT.get("estimate_station.repair_it")),
+                                Choice.text("exchange", TEXT.get("estimate_station.exchange_it")),
+                                Choice.text("leave", TEXT.get("estimate_station.leave_it")))));
         Flow asked = new Flow(
                 12,
                 8,
@@ -106,25 +109,29 @@ public final class EstimateStation implements StationView {
                 held,
                 bars,
                 decided,
-                Texts.heading("What the owner says to it"),
+                Texts.heading(TEXT.get("estimate_station.what_the_owner_says_to_it")),
                 asked,
                 consentSaid,
                 beyond,
                 paper,
-                Texts.heading("What goes in"),
+                Texts.heading(TEXT.get("estimate_station.what_goes_in")),
                 given,
                 origin,
                 doubtful,
                 flips);
         sheet.getStyleClass().add("station");
-        sheet.getChildren().addAll(Texts.title("Estimate"), nothing, body);
+        sheet.getChildren().addAll(Texts.title(TEXT.get("estimate_station.estimate")), nothing, body);
     }
 
     /** Writes the owner's estimate, off the interface thread. */
     public void print(Path file) {
         Assessment now = desk.now();
         Paper.write(
-                desk.shop(), "The estimate", file, () -> desk.shop().papers().estimate(now, file), printed::setText);
+                desk.shop(),
+                TEXT.get("estimate_station.the_estimate"),
+                file,
+                () -> desk.shop().papers().estimate(now, file),
+                printed::setText);
     }
 
     @Override
@@ -179,35 +186,39 @@ public final class EstimateStation implements StationView {
         advice.setText(words.advice());
         range.setText(words.range());
         bars.show(worth.words(), worth.result().options(), worth.result().cheapest());
-        origin.setText("Work: "
-                + (now.visit().isPresent()
-                        ? Display.workTime(worth.input().minutes().mean()) + " on the mean for both legs."
-                        : now.planWords().time())
-                + " At "
-                + now.yard().money().exact(worth.input().labourPerH())
-                + " an hour. Parts: " + now.yard().money().exact(worth.input().partsTotal())
-                + (now.job().reading(Field.PARTS_COST).isPresent()
-                        ? ", as typed."
-                        : ", the least each costs singly in the catalogue.")
-                + (worth.unpriced().isEmpty()
+        origin.setText(TEXT.get(
+                "estimate_station.work_at_an_hour_parts",
+                (now.visit().isPresent()
+                        ? TEXT.get(
+                                "estimate_station.on_the_mean_for_both_legs",
+                                Display.workTime(worth.input().minutes().mean()))
+                        : now.planWords().time()),
+                now.yard().money().exact(worth.input().labourPerH()),
+                now.yard().money().exact(worth.input().partsTotal()),
+                (now.job().reading(Field.PARTS_COST).isPresent()
+                        ? TEXT.get("estimate_station.as_typed")
+                        : TEXT.get("estimate_station.the_least_each_costs_singly_in")),
+                (worth.unpriced().isEmpty()
                         ? ""
-                        : " No price is listed for " + String.join(", ", worth.unpriced()) + "."));
+                        : TEXT.get("estimate_station.no_price_is_listed_for", String.join(", ", worth.unpriced())))));
         doubtful.getChildren().clear();
         YardHabits.trace(now).ifPresent(t -> doubtful.getChildren().add(Texts.sentence(t)));
         if (!worth.input().doubtful().isEmpty()) {
-            doubtful.getChildren().add(Texts.heading("What may come on top"));
+            doubtful.getChildren().add(Texts.heading(TEXT.get("estimate_station.what_may_come_on_top")));
             worth.input().doubtful().stream()
                     .limit(6)
                     .map(d -> line(now.yard().money(), d))
                     .forEach(doubtful.getChildren()::add);
         }
         flips.getChildren().setAll(words.flips().stream().map(Texts::sentence).toList());
-        flips.getChildren()
-                .add(Texts.dim("These are estimates. What is found when the case is opened may change them."));
+        flips.getChildren().add(Texts.dim(TEXT.get("estimate_station.these_are_estimates_what_is_found")));
     }
 
     private static Label line(Money money, Doubtful part) {
-        return Texts.sentence(part.part() + ": about " + money.sum(part.price()) + " with its work, needed in "
-                + Math.round(100 * part.probability()) + " of 100 cases.");
+        return Texts.sentence(TEXT.get(
+                "estimate_station.about_with_its_work_needed_in",
+                part.part(),
+                money.sum(part.price()),
+                Math.round(100 * part.probability())));
     }
 }

@@ -8,11 +8,14 @@ import javafx.scene.paint.Color;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.SVGPath;
+import mussel.core.language.Messages;
 import mussel.desktop.cutaway.Inside;
 import mussel.desktop.kit.Words;
 
 /** The last bottle poured, with the line to stop at. */
 final class BottleGlyph extends Pane {
+    private static final Messages TEXT = Messages.of(BottleGlyph.class);
+
     private static final String OUTLINE =
             "M34,2 h22 v14 c0,8 22,10 22,30 v120 c0,8 -4,12 -12,12 h-42 c-8,0 -12,-4 -12,-12 v-120 c0,-20 22,-22 22,-30 z";
     private static final double TOP = 46;
@@ -38,7 +41,7 @@ final class BottleGlyph extends Pane {
         stop.getStyleClass().add("stop-line");
         Label mark = new Words(stopAt);
         mark.getStyleClass().add("large");
-        Label what = new Words("stop with this left (" + bottle + ")");
+        Label what = new Words(TEXT.get("bottle_glyph.stop_with_this_left", bottle));
         what.getStyleClass().add("dim");
         getChildren().setAll(content, glass, stop, mark, what);
         double y = Math.max(0, Math.min(146, level - 22));

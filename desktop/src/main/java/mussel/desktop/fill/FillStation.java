@@ -15,6 +15,7 @@ import mussel.core.job.Field;
 import mussel.core.job.OilGrade;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.sheet.Step;
@@ -33,6 +34,8 @@ import mussel.work.desk.Desk;
 
 /** New oil: how much, from which bottles, where to stop, and whether what went in is what should have. */
 public final class FillStation implements StationView {
+    private static final Messages TEXT = Messages.of(FillStation.class);
+
     private final JobFields fields;
     private final JobPicks picks;
     private final VBox sheet = new Column(12);
@@ -56,13 +59,21 @@ public final class FillStation implements StationView {
         sheet.getStyleClass().add("station");
         FlowPane bottles = new Flow(26, 8);
         for (FillInput.Bottle b : desk.shop().yard().bottles(FillInput.Holds.GEAR_OIL)) {
-            String size = b.name() + " of "
-                    + Display.exact(Kind.VOLUME, b.ml(), desk.shop().yard().reads());
+            String size = TEXT.get(
+                    "fill_station.of",
+                    b.name(),
+                    Display.exact(Kind.VOLUME, b.ml(), desk.shop().yard().reads()));
             HBox pair = new Row(
                     8,
-                    fields.field(Field.BOTTLE_HAVE, Field.BOTTLE_HAVE.of(b.name()), "whole, owned")
+                    fields.field(
+                                    Field.BOTTLE_HAVE,
+                                    Field.BOTTLE_HAVE.of(b.name()),
+                                    TEXT.get("fill_station.whole_owned"))
                             .optional(),
-                    fields.field(Field.BOTTLE_OPENED, Field.BOTTLE_OPENED.of(b.name()), "in an opened")
+                    fields.field(
+                                    Field.BOTTLE_OPENED,
+                                    Field.BOTTLE_OPENED.of(b.name()),
+                                    TEXT.get("fill_station.in_an_opened"))
                             .optional());
             bottles.getChildren().add(new Column(2, Texts.wrapped(size, "strong"), pair));
         }
@@ -73,7 +84,7 @@ public final class FillStation implements StationView {
         answer.getStyleClass().add("card");
         sheet.getChildren()
                 .addAll(
-                        Texts.title("Fill"),
+                        Texts.title(TEXT.get("fill_station.fill")),
                         how,
                         manual,
                         picks.oils(Scale.OIL_NEW),
@@ -103,27 +114,29 @@ public final class FillStation implements StationView {
         steps.show(now);
         OptionalDouble capacity = now.sheet().oil().capacityMl();
         String fitting = now.sheet().construction().fitting();
-        how.setText((Step.says(now.sheet().oil().grade())
-                        ? "The sheet asks for " + now.sheet().oil().grade()
-                        : "Nobody has read the grade of oil in this leg's manual yet")
-                + (capacity.isPresent()
-                        ? ", "
-                                + Display.exact(
+        how.setText(TEXT.get(
+                "fill_station.fill_the_makers_manual_outranks_it",
+                (Step.says(now.sheet().oil().grade())
+                        ? TEXT.get(
+                                "fill_station.the_sheet_asks_for",
+                                now.sheet().oil().grade())
+                        : TEXT.get("fill_station.nobody_has_read_the_grade_of")),
+                (capacity.isPresent()
+                        ? TEXT.get(
+                                "fill_station.to_the_vent",
+                                Display.exact(
                                         Kind.VOLUME,
                                         capacity.getAsDouble(),
-                                        now.yard().reads())
-                                + " to the vent"
-                        : "; what it holds is not known: fill until solid oil runs from the vent and write down how much went in")
-                + ". Fill "
-                + switch (now.sheet().construction().fill()) {
-                    case DRAIN -> "from the bottom, through the drain hole";
-                    case FILL_HOLE -> "through the fill hole";
-                    case UNKNOWN -> "from the bottom, or through a fill hole where there is one";
-                }
-                + (Step.says(fitting) ? ", fitting " + fitting : "") + ". "
-                + now.sheet().origin()
-                + "; the maker's manual outranks it."
-                + now.yard().habits().map(h -> " " + h.refitting()).orElse(""));
+                                        now.yard().reads()))
+                        : TEXT.get("fill_station.what_it_holds_is_not_known")),
+                switch (now.sheet().construction().fill()) {
+                    case DRAIN -> TEXT.get("fill_station.from_the_bottom_through_the_drain");
+                    case FILL_HOLE -> TEXT.get("fill_station.through_the_fill_hole");
+                    case UNKNOWN -> TEXT.get("fill_station.from_the_bottom_or_through_a");
+                },
+                (Step.says(fitting) ? TEXT.get("fill_station.fitting", fitting) : ""),
+                now.sheet().origin(),
+                now.yard().habits().map(h -> " " + h.refitting()).orElse("")));
         grade(now);
         problems.getChildren()
                 .setAll(now.fill().problems().stream()
@@ -148,24 +161,27 @@ public final class FillStation implements StationView {
                 && now.fillSteps().isEmpty()
                 && now.job().reading(Field.DRAINED).isEmpty();
         if (staysIn) {
-            grade.getChildren()
-                    .setAll(Texts.sentence("For this work the oil stays in: nothing is drained and nothing filled."));
+            grade.getChildren().setAll(Texts.sentence(TEXT.get("fill_station.for_this_work_the_oil_stays")));
         }
     }
 
     private void show(Assessment now, FillResult result) {
         FillWords words = now.fill().words().orElseThrow();
-        need.setText(Display.estimate(Kind.VOLUME, result.needMl(), now.yard().reads()) + " in all");
+        need.setText(TEXT.get(
+                "fill_station.in_all",
+                Display.estimate(Kind.VOLUME, result.needMl(), now.yard().reads())));
         List<String> lines = result.pour().stream()
-                .map(p -> "Pour "
-                        + Display.estimate(Kind.VOLUME, p.givesMl(), now.yard().reads()) + " from the "
-                        + (p.origin() == FillResult.Origin.OPENED
+                .map(p -> TEXT.get(
+                        "fill_station.pour_from_the",
+                        Display.estimate(Kind.VOLUME, p.givesMl(), now.yard().reads()),
+                        (p.origin() == FillResult.Origin.OPENED
                                 ? "opened "
-                                : p.origin() == FillResult.Origin.BOUGHT ? "bought " : "")
-                        + p.name() + ".")
+                                : p.origin() == FillResult.Origin.BOUGHT ? "bought " : ""),
+                        p.name()))
                 .toList();
-        String cost =
-                result.cost() > 0 ? "To buy: " + now.yard().money().exact(result.cost()) + "." : "Nothing to buy.";
+        String cost = result.cost() > 0
+                ? TEXT.get("fill_station.to_buy", now.yard().money().exact(result.cost()))
+                : TEXT.get("fill_station.nothing_to_buy");
         use.setText(String.join("\n", lines) + (lines.isEmpty() ? "" : "\n") + words.leave() + "\n" + cost);
         check.setText(words.check());
         if (!result.pour().isEmpty()) {

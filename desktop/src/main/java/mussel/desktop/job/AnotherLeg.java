@@ -15,6 +15,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import mussel.core.language.Messages;
 import mussel.core.library.Answer;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
@@ -39,6 +40,8 @@ import mussel.work.shop.Workshop;
  * drawing beside follows each answer, and what nobody has looked at is dashed.
  */
 final class AnotherLeg extends Column {
+    private static final Messages TEXT = Messages.of(AnotherLeg.class);
+
     private static final int LONGEST_NAME = 40;
     private static final double DRAWN = 0.44;
     private static final double SMALL = 0.16;
@@ -65,8 +68,8 @@ final class AnotherLeg extends Column {
     private static final class Name extends TextField implements Question {
         private Name() {
             setId("another-name");
-            setPromptText("as it is written on the cowl");
-            setAccessibleText("what the leg is called");
+            setPromptText(TEXT.get("another_leg.as_it_is_written_on_the"));
+            setAccessibleText(TEXT.get("another_leg.what_the_leg_is_called"));
             addEventFilter(KeyEvent.KEY_PRESSED, e -> {
                 if (e.getCode() == KeyCode.ENTER && !open()) {
                     fireEvent(new AnsweredByKey());
@@ -93,12 +96,12 @@ final class AnotherLeg extends Column {
         this.described = shop.sheets().described();
         this.unknown = described.drawing(Size.MID, Map.of());
         setId("another");
-        Label called = new Words("What it is called");
+        Label called = new Words(TEXT.get("another_leg.what_it_is_called"));
         called.getStyleClass().add("caption");
         called.setLabelFor(name);
         size = new PickRow(
                         "another-size",
-                        "How big it is",
+                        TEXT.get("another_leg.how_big_it_is"),
                         Arrays.stream(Size.values())
                                 .map(s -> Choice.text(NamedBy.file(s), described.title(s)))
                                 .toList())
@@ -113,22 +116,17 @@ final class AnotherLeg extends Column {
         size.setMinHeight(USE_PREF_SIZE);
         shares = new PickRow(
                         "another-shares",
-                        "Its sheet",
+                        TEXT.get("another_leg.its_sheet"),
                         List.of(
-                                Choice.text("copy", "Copy its answers"),
-                                Choice.text("share", "Same leg, another name")))
+                                Choice.text("copy", TEXT.get("another_leg.copy_its_answers")),
+                                Choice.text("share", TEXT.get("another_leg.same_leg_another_name"))))
                 .optional()
                 .keepsOne()
                 .onPick(how -> share(how.equals(Optional.of("share"))));
         shares.show(Optional.of("copy"));
         shown(shares, false);
         Column asked = new Column(8);
-        asked.getChildren()
-                .addAll(
-                        like(),
-                        shares,
-                        Texts.dim("How it is built, as far as you know. What is left open is asked for at the step that"
-                                + " depends on it."));
+        asked.getChildren().addAll(like(), shares, Texts.dim(TEXT.get("another_leg.how_it_is_built_as_far")));
         for (Feature feature : described.features()) {
             asked.getChildren().add(row(feature));
         }
@@ -149,19 +147,21 @@ final class AnotherLeg extends Column {
 
     /** Answers of a leg that is known, to begin with. */
     private PickRow like() {
-        List<Choice> known = new ArrayList<>(List.of(Choice.text(NOBODY, "none that is known")));
+        List<Choice> known = new ArrayList<>(List.of(Choice.text(NOBODY, TEXT.get("another_leg.none_that_is_known"))));
         shop.families().forEach(f -> known.add(Choice.text(f.id(), f.title())));
-        return new PickRow("another-like", "Built like", known).optional().onPick(family -> {
-            answers.clear();
-            like = family.filter(f -> !f.equals(NOBODY));
-            boolean shareable = like.filter(described::changeable).isPresent();
-            shown(shares, shareable);
-            share(shareable && shared);
-            family.map(described::answers).ifPresent(answers::putAll);
-            rows.forEach((feature, row) -> row.show(Optional.ofNullable(answers.get(feature))));
-            asks();
-            draw();
-        });
+        return new PickRow("another-like", TEXT.get("another_leg.built_like"), known)
+                .optional()
+                .onPick(family -> {
+                    answers.clear();
+                    like = family.filter(f -> !f.equals(NOBODY));
+                    boolean shareable = like.filter(described::changeable).isPresent();
+                    shown(shares, shareable);
+                    share(shareable && shared);
+                    family.map(described::answers).ifPresent(answers::putAll);
+                    rows.forEach((feature, row) -> row.show(Optional.ofNullable(answers.get(feature))));
+                    asks();
+                    draw();
+                });
     }
 
     /** Whether it is the same leg under another name: then nothing more is asked, and what differs is said in its sheet later. */
@@ -229,13 +229,13 @@ final class AnotherLeg extends Column {
     /** What is still to be said before it can be taken in; empty where nothing is. */
     String wants() {
         return name.getText().strip().length() > LONGEST_NAME
-                ? "Say it in at most " + LONGEST_NAME + " characters; this has "
-                        + name.getText().strip().length() + "."
+                ? TEXT.get(
+                        "another_leg.say_it_in_at_most_characters",
+                        LONGEST_NAME,
+                        name.getText().strip().length())
                 : name.open()
-                        ? "Say what the leg is called: a maker's mark, or a word of your own."
-                        : picked.isEmpty() && !shared
-                                ? "Pick how big it is: weights, oil and minutes are estimated by that."
-                                : "";
+                        ? TEXT.get("another_leg.say_what_the_leg_is_called")
+                        : picked.isEmpty() && !shared ? TEXT.get("another_leg.pick_how_big_it_is_weights") : "";
     }
 
     /** Keeps its sheet; it stands among the families from now on. */

@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import mussel.core.job.Assessment;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
 import mussel.core.verdict.Context;
 import mussel.desktop.kit.Column;
@@ -17,6 +18,8 @@ import mussel.work.desk.Desk;
 
 /** What the leg came in for: it decides what is looked at first. */
 final class Complaints extends Column {
+    private static final Messages TEXT = Messages.of(Complaints.class);
+
     private final PickMany picks;
 
     Complaints(Desk desk) {
@@ -26,13 +29,10 @@ final class Complaints extends Column {
                 .toList();
         picks = new PickMany(
                 "pick-came_for",
-                "Came in for",
+                TEXT.get("complaints.came_in_for"),
                 choices,
                 (id, on) -> desk.choose(Scale.CAME_FOR.of(id), on ? Optional.of("yes") : Optional.empty()));
-        getChildren()
-                .addAll(
-                        picks,
-                        Texts.dim("Pick all that apply: looks for these come first, what is cheap beside them after."));
+        getChildren().addAll(picks, Texts.dim(TEXT.get("complaints.pick_all_that_apply_looks_for")));
     }
 
     void show(Assessment now) {

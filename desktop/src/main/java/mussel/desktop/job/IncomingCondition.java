@@ -8,6 +8,7 @@ import java.util.Optional;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.core.verdict.LegState.Condition;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
@@ -16,6 +17,8 @@ import mussel.work.desk.Desk;
 
 /** In what state a lower unit came to the shop: on its engine or alone, with its oil or drained. Entered as the conditions it leaves. */
 final class IncomingCondition extends Column {
+    private static final Messages TEXT = Messages.of(IncomingCondition.class);
+
     private static final Map<String, Map<Condition, Integer>> STATES = new LinkedHashMap<>();
 
     static {
@@ -34,12 +37,12 @@ final class IncomingCondition extends Column {
     IncomingCondition(Desk desk) {
         row = new PickRow(
                         "pick-how-it-came",
-                        "How it came",
+                        TEXT.get("incoming_condition.how_it_came"),
                         List.of(
-                                Choice.text("boat", "On its boat"),
-                                Choice.text("alone", "Alone"),
-                                Choice.text("drained", "On its boat, drained"),
-                                Choice.text("alone_drained", "Alone, drained")))
+                                Choice.text("boat", TEXT.get("incoming_condition.on_its_boat")),
+                                Choice.text("alone", TEXT.get("incoming_condition.alone")),
+                                Choice.text("drained", TEXT.get("incoming_condition.on_its_boat_drained")),
+                                Choice.text("alone_drained", TEXT.get("incoming_condition.alone_drained"))))
                 .optional()
                 .onPick(how -> desk.note(facts(desk, how)));
         getChildren().add(row);

@@ -18,6 +18,7 @@ import mussel.core.job.Field;
 import mussel.core.job.OneVisit;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Construction;
 import mussel.core.sheet.Plug;
 import mussel.core.sheet.SpecSheet;
@@ -37,6 +38,8 @@ import mussel.work.desk.Desk;
 
 /** What comes in, and what is known of it before anything is opened. */
 public final class IntakeStation implements StationView {
+    private static final Messages TEXT = Messages.of(IntakeStation.class);
+
     private final Desk desk;
     private final JobFields fields;
     private final VBox history = new Column(3);
@@ -81,12 +84,16 @@ public final class IntakeStation implements StationView {
         owner.setId("owner");
         owner.getChildren()
                 .addAll(
-                        Texts.heading("Owner and engine"),
-                        noted(JobNote.line(desk, "Who owns it", Topic.OWNER.address())),
-                        noted(JobNote.line(desk, "How he is reached", Topic.REACHED.address())),
-                        noted(JobNote.line(desk, "Who pays, where it is not he", Topic.PAYS.address())),
+                        Texts.heading(TEXT.get("intake_station.owner_and_engine")),
+                        noted(JobNote.line(desk, TEXT.get("intake_station.who_owns_it"), Topic.OWNER.address())),
                         noted(JobNote.line(
-                                desk, "The engine: year, model, serial number, rotation", Topic.ENGINE_MADE.address())),
+                                desk, TEXT.get("intake_station.how_he_is_reached"), Topic.REACHED.address())),
+                        noted(JobNote.line(
+                                desk, TEXT.get("intake_station.who_pays_where_it_is_not"), Topic.PAYS.address())),
+                        noted(JobNote.line(
+                                desk,
+                                TEXT.get("intake_station.the_engine_year_model_serial_number"),
+                                Topic.ENGINE_MADE.address())),
                         fields.field(Field.SPENDING_LIMIT).optional().wide());
         came = picks.row(Scale.COMEBACK).optional();
         together = picks.row(Scale.ONE_VISIT).optional();
@@ -113,39 +120,48 @@ public final class IntakeStation implements StationView {
                 fields.field(Field.STORAGE_MIN).optional());
         sheet.getChildren()
                 .addAll(
-                        Texts.title("Intake"),
+                        Texts.title(TEXT.get("intake_station.intake")),
                         family,
                         hours,
                         complaints,
                         howItCame,
-                        noted(JobNote.line(desk, "In the owner's words", Topic.COMPLAINT.address())),
+                        noted(JobNote.line(
+                                desk, TEXT.get("intake_station.in_the_owners_words"), Topic.COMPLAINT.address())),
                         use,
                         picks.row(Scale.LEG_STAYS).optional(),
                         more,
                         picks.oils(Scale.OIL_LAST),
-                        noted(JobNote.line(desk, "Year and serial number of the leg", Topic.LEG_MADE.address())),
                         noted(JobNote.line(
                                 desk,
-                                "Different on this leg: a bolt missing, a sleeve fitted, another propeller",
+                                TEXT.get("intake_station.year_and_serial_number_of_the"),
+                                Topic.LEG_MADE.address())),
+                        noted(JobNote.line(
+                                desk,
+                                TEXT.get("intake_station.different_on_this_leg_a_bolt"),
                                 Topic.LEG_OWN.address())),
                         ofTheLeg,
                         history,
                         comeback,
                         noted(JobNote.line(
-                                desk, "Waits for (blank when it can be worked on)", Topic.WAITS_FOR.address())),
-                        noted(JobNote.line(desk, "Promised for", Topic.PROMISED.address())),
+                                desk,
+                                TEXT.get("intake_station.waits_for_blank_when_it_can"),
+                                Topic.WAITS_FOR.address())),
+                        noted(JobNote.line(desk, TEXT.get("intake_station.promised_for"), Topic.PROMISED.address())),
                         another,
                         ownerOpen,
                         owner,
-                        Texts.dim(
-                                "Unknown history is normal: leave blank what nobody knows. Do a baseline service and start the"
-                                        + " clocks today. On twins, what one leg needs the other is about to need."));
+                        Texts.dim(TEXT.get("intake_station.unknown_history_is_normal_leave_blank")));
     }
 
     /** Writes the letter for a leg that came back, off the interface thread. */
     private void letter(Path file) {
         Assessment now = desk.now();
-        Paper.write(desk.shop(), "The letter", file, () -> desk.shop().papers().letter(now, file), printed::setText);
+        Paper.write(
+                desk.shop(),
+                TEXT.get("intake_station.the_letter"),
+                file,
+                () -> desk.shop().papers().letter(now, file),
+                printed::setText);
     }
 
     private Node noted(JobNote note) {
@@ -156,15 +172,15 @@ public final class IntakeStation implements StationView {
     /** What earlier jobs have written down of the leg itself and this one has not. */
     private static String ofTheLeg(Assessment now) {
         return Stream.of(
-                        Map.entry(Topic.LEG_MADE, "Year and serial number"),
-                        Map.entry(Topic.LEG_OWN, "Different on it"),
+                        Map.entry(Topic.LEG_MADE, TEXT.get("intake_station.year_and_serial_number")),
+                        Map.entry(Topic.LEG_OWN, TEXT.get("intake_station.different_on_it")),
                         Map.entry(Topic.OWNER, "Owner"),
                         Map.entry(Topic.REACHED, "Reached"),
                         Map.entry(Topic.PAYS, "Pays"),
                         Map.entry(Topic.ENGINE_MADE, "Engine"))
                 .flatMap(what -> now.before().ofTheLeg(what.getKey(), now.job()).stream()
                         .filter(told -> told.job() != now.job().id())
-                        .map(told -> what.getValue() + ", since job " + told.job() + ": " + told.text()))
+                        .map(told -> TEXT.get("intake_station.since_job", what.getValue(), told.job(), told.text())))
                 .collect(Collectors.joining("\n"));
     }
 
@@ -181,11 +197,11 @@ public final class IntakeStation implements StationView {
             return;
         }
         recalled = now.job().id();
-        history.getChildren().setAll(Texts.heading("Here before"));
+        history.getChildren().setAll(Texts.heading(TEXT.get("intake_station.here_before")));
         List<String> earlier = desk.shop().earlier(now.job());
         earlier.forEach(line -> history.getChildren().add(Texts.sentence(line)));
         if (earlier.isEmpty()) {
-            history.getChildren().add(Texts.dim("No earlier job of this leg is in the logbook."));
+            history.getChildren().add(Texts.dim(TEXT.get("intake_station.no_earlier_job_of_this_leg")));
         }
     }
 
@@ -202,17 +218,19 @@ public final class IntakeStation implements StationView {
     public void show(Assessment now) {
         SpecSheet s = now.sheet();
         long vents = s.plugs().stream().filter(p -> p.role() == Plug.Role.VENT).count();
-        String plugs = vents == 2 ? "two vents" : "one vent";
-        family.setText(s.title() + ": "
-                + (s.construction().caseKind() == Construction.CaseKind.UNKNOWN
-                        ? "one piece or split not looked at"
-                        : words(s.construction().caseKind()) + " case")
-                + ", " + plugs + ", "
-                + (s.construction().sealLayout() == Construction.SealLayout.UNKNOWN
-                        ? "how the lips face not looked at"
-                        : "seals " + words(s.construction().sealLayout()))
-                + ". " + s.origin()
-                + ". The maker's manual for the exact unit outranks every value shown.");
+        String plugs = vents == 2 ? TEXT.get("intake_station.two_vents") : TEXT.get("intake_station.one_vent");
+        family.setText(TEXT.get(
+                "intake_station.the_makers_manual_for_the_exact",
+                s.title(),
+                (s.construction().caseKind() == Construction.CaseKind.UNKNOWN
+                        ? TEXT.get("intake_station.one_piece_or_split_not_looked")
+                        : TEXT.get("intake_station.case", words(s.construction().caseKind()))),
+                plugs,
+                (s.construction().sealLayout() == Construction.SealLayout.UNKNOWN
+                        ? TEXT.get("intake_station.how_the_lips_face_not_looked")
+                        : TEXT.get(
+                                "intake_station.seals", words(s.construction().sealLayout()))),
+                s.origin()));
         String told = ofTheLeg(now);
         ofTheLeg.setText(told);
         ofTheLeg.setVisible(!told.isEmpty());

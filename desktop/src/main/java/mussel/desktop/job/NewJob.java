@@ -14,6 +14,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import mussel.core.job.JournalException;
 import mussel.core.job.LegRef;
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
@@ -26,6 +27,8 @@ import mussel.work.shop.Workshop;
 
 /** Taking a leg in: which boat, which leg of it, which family. A leg that was here before is recognised. */
 public final class NewJob extends Column {
+    private static final Messages TEXT = Messages.of(NewJob.class);
+
     private static final String ANOTHER = "another-leg";
 
     private final Workshop shop;
@@ -51,7 +54,7 @@ public final class NewJob extends Column {
         boat.setAccessibleText("boat's name");
         position = new PickRow(
                         "take-in-position",
-                        "Where it hangs",
+                        TEXT.get("new_job.where_it_hangs"),
                         List.of(LegRef.Position.values()).stream()
                                 .map(p -> Choice.text(NamedBy.file(p), p.title()))
                                 .toList())
@@ -62,10 +65,10 @@ public final class NewJob extends Column {
         position.keepsOne().show(chosenPosition);
         family = new PickRow(
                         "take-in-family",
-                        "Family",
+                        TEXT.get("new_job.family"),
                         Stream.concat(
                                         shop.families().stream().map(f -> Choice.text(f.id(), f.title())),
-                                        Stream.of(Choice.text(ANOTHER, "Another leg")))
+                                        Stream.of(Choice.text(ANOTHER, TEXT.get("new_job.another_leg"))))
                                 .toList())
                 .keepsOne()
                 .onPick(this::choose);
@@ -81,14 +84,19 @@ public final class NewJob extends Column {
         take.setId("take-in-do");
         take.getStyleClass().add("act");
         take.setOnAction(e -> take(onTaken));
-        Button cancel = new Button("Not now");
+        Button cancel = new Button(TEXT.get("new_job.not_now"));
         cancel.setCancelButton(true);
         cancel.setOnAction(e -> onCancel.run());
         Label boatLabel = new Words("Boat");
         boatLabel.getStyleClass().add("caption");
         boatLabel.setLabelFor(boat);
         Column form = new Column(12, new Column(2, boatLabel, boat), known, position, family, another);
-        getChildren().addAll(Texts.title("Take in a leg"), new Form(form), refusal, new Row(10, take, cancel));
+        getChildren()
+                .addAll(
+                        Texts.title(TEXT.get("new_job.take_in_a_leg")),
+                        new Form(form),
+                        refusal,
+                        new Row(10, take, cancel));
     }
 
     /** As tall as what is asked wherever there is room for it, and scrolled where there is none. */
@@ -150,7 +158,7 @@ public final class NewJob extends Column {
     private void recognise() {
         Optional<LegRef> leg = earlier();
         known.setText(
-                leg.map(l -> "This leg was here before; its history goes on.").orElse(""));
+                leg.map(l -> TEXT.get("new_job.this_leg_was_here_before_its")).orElse(""));
         leg.ifPresent(l -> {
             chosenFamily = Optional.of(l.family());
             family.show(chosenFamily);
@@ -160,10 +168,9 @@ public final class NewJob extends Column {
     private void take(Consumer<LegRef> onTaken) {
         String name = boat.getText().strip();
         if (name.isEmpty() || name.length() > LegRef.LONGEST_NAME) {
-            refusal.setText("Type the boat's name, at most " + LegRef.LONGEST_NAME + " characters; this one has "
-                    + name.length() + ".");
+            refusal.setText(TEXT.get("new_job.type_the_boats_name_at_most", LegRef.LONGEST_NAME, name.length()));
         } else if (chosenPosition.isEmpty() || chosenFamily.isEmpty()) {
-            refusal.setText("Pick where the leg hangs and its family: they decide procedure, seals and values.");
+            refusal.setText(TEXT.get("new_job.pick_where_the_leg_hangs_and"));
         } else if (!wanted().isEmpty()) {
             refusal.setText(wanted());
         } else {

@@ -10,6 +10,7 @@ import javafx.scene.control.TextField;
 import mussel.core.job.Assessment;
 import mussel.core.job.BenchLine;
 import mussel.core.job.VisitWith;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.AnsweredByKey;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
@@ -18,6 +19,8 @@ import mussel.work.desk.Desk;
 
 /** Puts this leg in one visit with any other leg of the bench: typed by its job number or its boat, ended by one key. */
 final class OtherLegQuestion extends Column {
+    private static final Messages TEXT = Messages.of(OtherLegQuestion.class);
+
     private static final int MOST_NAMED = 5;
     private static final int COLUMNS = 18;
 
@@ -34,7 +37,7 @@ final class OtherLegQuestion extends Column {
         super(3);
         this.desk = desk;
         setId("visit-with");
-        Label caption = Texts.dim("In one visit with another leg (job number or boat)");
+        Label caption = Texts.dim(TEXT.get("other_leg_question.in_one_visit_with_another_leg"));
         caption.setLabelFor(typed);
         typed.setId("visit-with-typed");
         typed.setAccessibleText(caption.getText());
@@ -74,8 +77,8 @@ final class OtherLegQuestion extends Column {
         if (meant.size() != 1) {
             refusal.setText(
                     meant.isEmpty()
-                            ? "No other open leg is called that. Type its job number or its boat as it stands on the bench."
-                            : "That fits several: " + named(meant) + ". Type the job number.");
+                            ? TEXT.get("other_leg_question.no_other_open_leg_is_called")
+                            : TEXT.get("other_leg_question.that_fits_several_type_the_job", named(meant)));
             return false;
         }
         BenchLine other = meant.get(0);
@@ -90,9 +93,9 @@ final class OtherLegQuestion extends Column {
     private static String named(List<BenchLine> lines) {
         return lines.stream()
                         .limit(MOST_NAMED)
-                        .map(l -> l.leg().title() + " (job " + l.job() + ")")
+                        .map(l -> TEXT.get("other_leg_question.job", l.leg().title(), l.job()))
                         .collect(Collectors.joining(", "))
-                + (lines.size() > MOST_NAMED ? " and more" : "");
+                + (lines.size() > MOST_NAMED ? TEXT.get("other_leg_question.and_more") : "");
     }
 
     void show(Assessment now) {
@@ -109,7 +112,9 @@ final class OtherLegQuestion extends Column {
         end.setVisible(with.isPresent());
         says.setText(
                 shared
-                        ? now.visit().map(v -> v.says()).orElse("") + " Both stand side by side at Strip-down."
-                        : with.isPresent() ? "The other leg is no longer in this visit." : "");
+                        ? TEXT.get(
+                                "other_leg_question.both_stand_side_by_side_at",
+                                now.visit().map(v -> v.says()).orElse(""))
+                        : with.isPresent() ? TEXT.get("other_leg_question.the_other_leg_is_no_longer") : "");
     }
 }

@@ -7,10 +7,13 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.PickRow.Choice;
 
 /** Things of which several may hold at once: one tile each. With a tile focused the figures pick; picking a picked one takes it back. */
 public final class PickMany extends Column implements Question {
+    private static final Messages TEXT = Messages.of(PickMany.class);
+
     private static final double GAP = 5;
 
     private final FlowPane tiles = new Flow(GAP, GAP);
@@ -35,7 +38,7 @@ public final class PickMany extends Column implements Question {
             tile.setUserData(choice.id());
             tile.setId(id + "-" + choice.id().replace(' ', '-'));
             tile.getStyleClass().addAll("tile", "text-tile");
-            tile.setAccessibleText(label + ": " + choice.label() + ", key " + (i + 1));
+            tile.setAccessibleText(TEXT.get("pick_many.key", label, choice.label(), (i + 1)));
             tile.selectedProperty().addListener((o, was, is) -> {
                 if (!showing) {
                     onPick.accept(choice.id(), is);

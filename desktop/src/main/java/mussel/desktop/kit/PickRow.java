@@ -11,12 +11,15 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Pane;
+import mussel.core.language.Messages;
 
 /**
  * A scale to pick from: one tile an outcome, from benign to severe. With a tile focused the figures pick and go on, arrows move, Enter picks and
  * goes on, and Delete, or picking the picked one with Space or the mouse, clears it: not answered.
  */
 public final class PickRow extends Column implements Question {
+    private static final Messages TEXT = Messages.of(PickRow.class);
+
     /** Rows with more text than this may wrap (characters). */
     private static final int ONE_LINE = 44;
 
@@ -141,7 +144,7 @@ public final class PickRow extends Column implements Question {
             tile.getStyleClass().add("text-tile");
         }
         tile.setToggleGroup(group);
-        tile.setAccessibleText(label + ": " + choice.label() + ", key " + number);
+        tile.setAccessibleText(TEXT.get("pick_row.key", label, choice.label(), number));
         return tile;
     }
 }

@@ -15,6 +15,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.util.Duration;
+import mussel.core.language.Messages;
 import mussel.core.measure.AmountReader;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -28,6 +29,8 @@ import mussel.core.measure.YardUnits;
  * that is unlikely is asked about beside the field and stands meanwhile.
  */
 public final class QuantityField extends Column implements Question {
+    private static final Messages TEXT = Messages.of(QuantityField.class);
+
     private static final Duration REST = Duration.millis(1500);
 
     private final Kind kind;
@@ -127,7 +130,7 @@ public final class QuantityField extends Column implements Question {
 
     private void prompt() {
         text.setPromptText(supposed.isEmpty() ? (kind == Kind.COUNT ? "none" : units.symbol(kind)) : supposed);
-        text.setAccessibleRoleDescription(supposed.isEmpty() ? "not measured" : supposed);
+        text.setAccessibleRoleDescription(supposed.isEmpty() ? TEXT.get("quantity_field.not_measured") : supposed);
     }
 
     @Override
@@ -283,7 +286,12 @@ public final class QuantityField extends Column implements Question {
                 return take(likely.get(0).value(), byKey);
             }
             String old = shown();
-            say(refused.sentence() + (old.isEmpty() ? " Nothing was entered." : " It stays " + old + "."), true);
+            say(
+                    refused.sentence()
+                            + (old.isEmpty()
+                                    ? TEXT.get("quantity_field.nothing_was_entered")
+                                    : TEXT.get("quantity_field.it_stays", old)),
+                    true);
         }
         return false;
     }
@@ -325,7 +333,7 @@ public final class QuantityField extends Column implements Question {
     }
 
     private void ask(String doubt) {
-        say(doubt + " It stands; Enter confirms it.", true);
+        say(TEXT.get("quantity_field.it_stands_enter_confirms_it", doubt), true);
     }
 
     private void say(String sentence, boolean refused) {

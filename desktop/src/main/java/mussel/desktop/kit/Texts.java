@@ -3,10 +3,13 @@ package mussel.desktop.kit;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.text.Text;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Step;
 
 /** Labels in the few manners the screens use; how each looks stands in the style sheet. */
 public final class Texts {
+    private static final Messages TEXT = Messages.of(Texts.class);
+
     private Texts() {}
 
     /** The heading of a station. */
@@ -69,6 +72,6 @@ public final class Texts {
 
     /** The page of a manual as it goes on after its name; nothing where nobody wrote it down. */
     public static String page(String page) {
-        return Step.says(page) ? ", page " + page : "";
+        return Step.says(page) ? TEXT.get("texts.page", page) : "";
     }
 }

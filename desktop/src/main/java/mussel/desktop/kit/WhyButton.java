@@ -11,11 +11,14 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
+import mussel.core.language.Messages;
 import mussel.core.measure.Explanation;
 import mussel.core.measure.Explanation.InputLine;
 
 /** A small button beside a figure that says why it is what it is. */
 public final class WhyButton extends Button {
+    private static final Messages TEXT = Messages.of(WhyButton.class);
+
     private static final double WIDTH = 420;
 
     private final Supplier<Optional<Explanation>> why;
@@ -54,8 +57,8 @@ public final class WhyButton extends Button {
         }
         page.getChildren().add(inputs);
         page.getChildren().add(line(explanation.uncertainty(), "plain"));
-        page.getChildren().add(line("What would change it: " + explanation.wouldChange(), "plain"));
-        page.getChildren().add(line("Source: " + explanation.source(), "dim"));
+        page.getChildren().add(line(TEXT.get("why_button.what_would_change_it", explanation.wouldChange()), "plain"));
+        page.getChildren().add(line(TEXT.get("why_button.source", explanation.source()), "dim"));
         return page;
     }
 

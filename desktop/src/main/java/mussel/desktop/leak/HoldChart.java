@@ -11,12 +11,15 @@ import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import javafx.scene.shape.PathElement;
 import javafx.scene.shape.Polygon;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakTrace;
 import mussel.core.measure.Kind;
 import mussel.core.measure.YardUnits;
 
 /** The hold over time: what the gauge showed with the temperature taken out, the fitted line with its band, and how far it may move. */
 final class HoldChart extends XYChart<Number, Number> {
+    private static final Messages TEXT = Messages.of(HoldChart.class);
+
     private static final double HEIGHT = 215;
 
     private final Polygon allowed = new Polygon();
@@ -60,7 +63,7 @@ final class HoldChart extends XYChart<Number, Number> {
     void show(LeakTrace shown, YardUnits yardUnits) {
         trace = shown;
         units = yardUnits;
-        pressure().setLabel("gauge, " + units.symbol(Kind.PRESSURE));
+        pressure().setLabel(TEXT.get("hold_chart.gauge", units.symbol(Kind.PRESSURE)));
         double last = trace.readings().stream()
                 .mapToDouble(LeakTrace.Point::minutes)
                 .max()

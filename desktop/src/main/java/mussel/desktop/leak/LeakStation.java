@@ -24,6 +24,7 @@ import mussel.core.job.HeldTest;
 import mussel.core.job.Hold;
 import mussel.core.job.JobFinding;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.core.leak.HoldFile;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
@@ -59,6 +60,8 @@ import mussel.work.desk.Desk;
 
 /** Where it gets in and out: pressure and vacuum holds with what they prove, and soapy water. */
 public final class LeakStation implements StationView {
+    private static final Messages TEXT = Messages.of(LeakStation.class);
+
     private static final int MOST_DRAWN = 300;
     /** From so many readings on one more cannot be seen on the chart: it is drawn anew with every tenth, and judged aside. */
     private static final int LONG_HOLD = 5_000;
@@ -111,12 +114,16 @@ public final class LeakStation implements StationView {
         recorder = new Recorder(desk);
         practice = new PracticePanel(desk, recorder, this::live);
         mode = new PickRow(
-                "hold-mode", "", List.of(Choice.text("pressure", "Pressure"), Choice.text("vacuum", "Vacuum")));
+                "hold-mode",
+                "",
+                List.of(
+                        Choice.text("pressure", TEXT.get("leak_station.pressure")),
+                        Choice.text("vacuum", TEXT.get("leak_station.vacuum"))));
         mode.keepsOne().onPick(m -> m.ifPresent(this::turnTo));
         mode.show(Optional.of("pressure"));
         stage = new PickRow(
                 "hold-stage",
-                "Done to the leg meanwhile",
+                TEXT.get("leak_station.done_to_the_leg_meanwhile"),
                 List.of(Stage.values()).stream()
                         .map(s -> Choice.text(NamedBy.file(s), s.title()))
                         .toList());
@@ -126,18 +133,16 @@ public final class LeakStation implements StationView {
                 "hold-source",
                 "",
                 List.of(
-                        Choice.text("hand", "By hand"),
-                        Choice.text("practice", "Simulated"),
-                        Choice.text("file", "From a file")));
+                        Choice.text("hand", TEXT.get("leak_station.by_hand")),
+                        Choice.text("practice", TEXT.get("leak_station.simulated")),
+                        Choice.text("file", TEXT.get("leak_station.from_a_file"))));
         source.keepsOne().onPick(s -> s.ifPresent(this::open));
         byHand = byHand();
         fromFile();
         HBox.setHgrow(verdict, Priority.ALWAYS);
         verdict.setMaxWidth(Double.MAX_VALUE);
         verdict.setId("hold-verdict");
-        Label legend = Texts.dim(
-                "Green: how far it may move from its first reading. Line: fitted, with its 95 % band. Crosses: readings"
-                        + " with the temperature taken out; faint ones before it had settled do not count.");
+        Label legend = Texts.dim(TEXT.get("leak_station.green_how_far_it_may_move"));
         VBox card = new Column(
                 2,
                 new Row(8, verdict, new WhyButton("why-hold", () -> held().flatMap(HeldTest::result)
@@ -153,7 +158,7 @@ public final class LeakStation implements StationView {
         sheet.getStyleClass().add("station");
         sheet.getChildren()
                 .addAll(
-                        Texts.title("Leak hunt"),
+                        Texts.title(TEXT.get("leak_station.leak_hunt")),
                         new Flow(18, 6, mode, source),
                         sources,
                         card,
@@ -167,7 +172,7 @@ public final class LeakStation implements StationView {
                         manual,
                         legend,
                         notes,
-                        Texts.heading("Soapy water"),
+                        Texts.heading(TEXT.get("leak_station.soapy_water")),
                         soap());
         open("hand");
     }
@@ -188,10 +193,10 @@ public final class LeakStation implements StationView {
         bind(time, () -> minutes, v -> minutes = v);
         bind(gauge, () -> kpa, v -> kpa = v);
         bind(temp, () -> celsius, v -> celsius = v);
-        Button begin = new Button("Begin a new hold");
+        Button begin = new Button(TEXT.get("leak_station.begin_a_new_hold"));
         begin.setId("hold-begin");
         begin.setOnAction(e -> beginByHand());
-        Button take = new Button("Note the reading");
+        Button take = new Button(TEXT.get("leak_station.note_the_reading"));
         take.setId("hold-take");
         take.getStyleClass().add("main-button");
         take.setOnAction(e -> takeByHand());
@@ -229,7 +234,7 @@ public final class LeakStation implements StationView {
     private void beginByHand() {
         practice.stop();
         double step = desk.job().reading(Field.GAUGE_STEP).orElse(GAUGE_STEP_KPA);
-        recorder.begin(shownMode, step, "by hand", false);
+        recorder.begin(shownMode, step, TEXT.get("leak_station.by_hand_2"), false);
         recorder.end();
         refused.setText("");
     }
@@ -237,11 +242,10 @@ public final class LeakStation implements StationView {
     private void takeByHand() {
         Optional<Hold> hold = desk.job().hold(shownMode);
         if (minutes.isEmpty() || kpa.isEmpty() || celsius.isEmpty()) {
-            refused.setText(
-                    "Type the time since pumping stopped, the gauge and the temperature; blank is not measured.");
+            refused.setText(TEXT.get("leak_station.type_the_time_since_pumping_stopped"));
             return;
         }
-        if (hold.isEmpty() || !hold.get().instrument().equals("by hand")) {
+        if (hold.isEmpty() || !hold.get().instrument().equals(TEXT.get("leak_station.by_hand_2"))) {
             beginByHand();
             hold = desk.job().hold(shownMode);
         }
@@ -252,9 +256,9 @@ public final class LeakStation implements StationView {
         double side = shownMode == LeakMode.PRESSURE ? kpa.getAsDouble() : -Math.abs(kpa.getAsDouble());
         List<LeakReading> so = hold.get().readings();
         if (!so.isEmpty() && seconds <= so.get(so.size() - 1).tS()) {
-            refused.setText("The time is not after the reading before, at "
-                    + Display.exact(Kind.DURATION, so.get(so.size() - 1).tS() / 60, units())
-                    + ". Nothing was entered.");
+            refused.setText(TEXT.get(
+                    "leak_station.the_time_is_not_after_the",
+                    Display.exact(Kind.DURATION, so.get(so.size() - 1).tS() / 60, units())));
             return;
         }
         LeakReading reading = new LeakReading(seconds, side, celsius.getAsDouble(), Optional.of(handStage));
@@ -268,27 +272,23 @@ public final class LeakStation implements StationView {
     }
 
     private void fromFile() {
-        Button choose = new Button("Choose a CSV file");
+        Button choose = new Button(TEXT.get("leak_station.choose_a_csv_file"));
         choose.setId("hold-file");
-        choose.setOnAction(e -> FileDialog.open(sheet, "Readings of a hold", FileDialog.Kind.TABLE)
-                .ifPresent(this::read));
+        choose.setOnAction(
+                e -> FileDialog.open(sheet, TEXT.get("leak_station.readings_of_a_hold"), FileDialog.Kind.TABLE)
+                        .ifPresent(this::read));
         imported.setId("hold-imported");
         fromFile.getStyleClass().add("card");
         fromFile.getChildren()
-                .addAll(
-                        Texts.sentence(
-                                "Three columns with their units in the first line: time (s), pressure (kPa), temperature"
-                                        + " (°C). Other units, semicolons, tabs and decimal commas are read as well."),
-                        choose,
-                        imported);
+                .addAll(Texts.sentence(TEXT.get("leak_station.three_columns_with_their_units_in")), choose, imported);
     }
 
     /** Reads a file beside the interface thread; all of it is entered, or nothing. */
     public void read(Path file) {
         open("file");
-        imported.setText("Reading " + file.getFileName() + " …");
+        imported.setText(TEXT.get("leak_station.reading", file.getFileName()));
         desk.aside(
-                "the reading of " + file.getFileName(),
+                TEXT.get("leak_station.the_reading_of", file.getFileName()),
                 stop -> desk.shop().holdFiles().read(file),
                 hold -> take(file, hold));
     }
@@ -302,15 +302,19 @@ public final class LeakStation implements StationView {
         String id = "hold-" + (desk.job().holds().size() + 1) + "-" + desk.entries();
         List<Fact> facts = new ArrayList<>();
         double step = desk.job().reading(Field.GAUGE_STEP).orElseGet(() -> stepOf(hold.readings()));
-        facts.add(new Fact.HoldBegun(id, hold.mode().get(), step, "file " + file.getFileName(), false));
+        facts.add(new Fact.HoldBegun(
+                id, hold.mode().get(), step, TEXT.get("leak_station.file", file.getFileName()), false));
         for (int from = 0; from < hold.readings().size(); from += READINGS_AN_ENTRY) {
             int to = Math.min(hold.readings().size(), from + READINGS_AN_ENTRY);
             facts.add(new Fact.Held(id, hold.readings().subList(from, to)));
         }
         if (desk.note(facts)) {
             turnTo(NamedBy.file(hold.mode().get()));
-            imported.setText(hold.readings().size() + " readings taken from " + file.getFileName() + ", gauge step "
-                    + Display.exact(Kind.PRESSURE, step, units()) + ".");
+            imported.setText(TEXT.get(
+                    "leak_station.readings_taken_from_gauge_step",
+                    hold.readings().size(),
+                    file.getFileName(),
+                    Display.exact(Kind.PRESSURE, step, units())));
         }
     }
 
@@ -398,13 +402,15 @@ public final class LeakStation implements StationView {
         manual.show(now);
         LeakTest test = now.sheet().leakTest();
         limits.setText(test.of(shownMode)
-                .map(l -> now.sheet().origin() + Texts.page(l.page()) + ": start at " + pressure(l.startKpa())
-                        + ", never past " + pressure(l.limitKpa()) + ", hold "
-                        + Display.exact(Kind.DURATION, l.holdMin(), units()) + ", it may move "
-                        + pressure(l.allowedDropKpa())
-                        + ". The maker's manual for the exact unit outranks these.")
-                .orElse("Nobody has read the limits of this hold in the leg's manual yet: never past what that allows."
-                        + " Until then the readings are kept and drawn, and nothing is judged by them."));
+                .map(l -> TEXT.get(
+                        "leak_station.start_at_never_past_hold_it",
+                        now.sheet().origin(),
+                        Texts.page(l.page()),
+                        pressure(l.startKpa()),
+                        pressure(l.limitKpa()),
+                        Display.exact(Kind.DURATION, l.holdMin(), units()),
+                        pressure(l.allowedDropKpa())))
+                .orElse(TEXT.get("leak_station.nobody_has_read_the_limits_of")));
         showHold(false);
     }
 
@@ -457,8 +463,8 @@ public final class LeakStation implements StationView {
         }
         LeakTest test = desk.now().sheet().leakTest();
         OptionalDouble barometer = desk.job().reading(Field.BAROMETER);
-        judging = Optional.of(
-                desk.quietlyAside("judging the hold", stop -> HeldTest.of(hold, test, barometer), judged -> {
+        judging = Optional.of(desk.quietlyAside(
+                TEXT.get("leak_station.judging_the_hold"), stop -> HeldTest.of(hold, test, barometer), judged -> {
                     if (hold.mode() == shownMode) {
                         show(Optional.of(judged), true);
                     }
@@ -474,13 +480,12 @@ public final class LeakStation implements StationView {
                             .orElseGet(() -> new LeakTrace(List.of(), List.of(), List.of(), 5)),
                     units());
         }
-        verdict.setText(held.map(this::sentence)
-                .orElse("Nothing was held yet. Pump to the start, let it settle half a minute, then read on."));
+        verdict.setText(held.map(this::sentence).orElse(TEXT.get("leak_station.nothing_was_held_yet_pump_to")));
         about.setText(held.map(this::about).orElse(""));
         beyond.setText(held.filter(HeldTest::beyondLimit)
-                .map(h -> "The gauge stood beyond the sheet's limit of "
-                        + pressure(h.limits().orElseThrow().limitKpa())
-                        + ": let some off, and doubt the seals that held it.")
+                .map(h -> TEXT.get(
+                        "leak_station.the_gauge_stood_beyond_the_sheets",
+                        pressure(h.limits().orElseThrow().limitKpa())))
                 .orElse(""));
         noted.begin();
         held.flatMap(h -> h.words(units()))
@@ -492,18 +497,24 @@ public final class LeakStation implements StationView {
     private String sentence(HeldTest held) {
         return held.words(units())
                 .map(LeakWords::head)
-                .orElseGet(() -> "Not enough to judge yet: "
-                        + held.problems().get(0).problem().replaceFirst("^hold ", "") + ".");
+                .orElseGet(() -> TEXT.get(
+                        "leak_station.not_enough_to_judge_yet",
+                        held.problems().get(0).problem().replaceFirst("^hold ", "")));
     }
 
     private String about(HeldTest held) {
         Hold hold = held.hold();
         String barometer = desk.job().reading(Field.BAROMETER).isPresent()
                 ? ""
-                : "; barometer taken as " + pressure(HeldTest.STANDARD_BAROMETER_KPA) + ", not read";
-        return hold.readings().size() + " readings, " + hold.instrument() + (hold.simulated() ? " (simulated)" : "")
-                + ", gauge step " + pressure(hold.gaugeStepKpa()) + barometer
-                + (foamed() ? "; foam seen on the simulated leg" : "");
+                : TEXT.get("leak_station.barometer_taken_as_not_read", pressure(HeldTest.STANDARD_BAROMETER_KPA));
+        return TEXT.get(
+                "leak_station.readings_gauge_step",
+                hold.readings().size(),
+                hold.instrument(),
+                (hold.simulated() ? " (simulated)" : ""),
+                pressure(hold.gaugeStepKpa()),
+                barometer,
+                (foamed() ? TEXT.get("leak_station.foam_seen_on_the_simulated_leg") : ""));
     }
 
     private boolean foamed() {

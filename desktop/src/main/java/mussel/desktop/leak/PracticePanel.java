@@ -18,6 +18,7 @@ import mussel.core.instrument.PracticeTester;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.JobFinding;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
 import mussel.core.leak.Stage;
@@ -37,6 +38,8 @@ import mussel.work.desk.Desk;
 
 /** The simulated leak tester: pump, pull, turn shafts, brush soap. Everything read from it says that it is simulated. */
 final class PracticePanel extends Column {
+    private static final Messages TEXT = Messages.of(PracticePanel.class);
+
     /** Where the sheet gives no limits, the simulated leg is pumped so far. */
     private static final double PRACTICE_START_KPA = 40;
 
@@ -76,16 +79,20 @@ final class PracticePanel extends Column {
         gauge.getStyleClass().add("large");
         stages = new PickRow(
                 "practice-stage",
-                "Done to the leg while it holds",
+                TEXT.get("practice_panel.done_to_the_leg_while_it"),
                 List.of(Stage.values()).stream()
                         .map(s -> Choice.text(NamedBy.file(s), s.title()))
                         .toList());
         stages.keepsOne().onPick(s -> s.ifPresent(this::turn));
         speeds = new PickRow(
-                "practice-speed", "Time", List.of(Choice.text("1", "as it is"), Choice.text("20", "20 times as fast")));
+                "practice-speed",
+                TEXT.get("practice_panel.time"),
+                List.of(
+                        Choice.text("1", TEXT.get("practice_panel.as_it_is")),
+                        Choice.text("20", TEXT.get("practice_panel.20_times_as_fast"))));
         speeds.keepsOne().onPick(s -> s.ifPresent(times -> speed = Double.parseDouble(times)));
-        List<Choice> faults =
-                new ArrayList<>(List.of(Choice.text(CHANCE, "by chance"), Choice.text(NOTHING, "nothing")));
+        List<Choice> faults = new ArrayList<>(
+                List.of(Choice.text(CHANCE, TEXT.get("practice_panel.by_chance")), Choice.text(NOTHING, "nothing")));
         desk.shop()
                 .instruments()
                 .practiceTester(0, 1)
@@ -97,20 +104,25 @@ final class PracticePanel extends Column {
                                 .cause(c)
                                 .map(k -> k.title(desk.now().context()))
                                 .orElse(c))));
-        hides = new PickRow("practice-hides", "The practice leg hides", faults);
+        hides = new PickRow("practice-hides", TEXT.get("practice_panel.the_practice_leg_hides"), faults);
         hides.keepsOne().onPick(f -> f.ifPresent(this::hide));
         getChildren()
                 .addAll(
-                        Texts.wrapped(
-                                "Simulated: a practice leg, not yours. Screen, journal and paper say so.", "heading"),
+                        Texts.wrapped(TEXT.get("practice_panel.simulated_a_practice_leg_not_yours"), "heading"),
                         new Flow(
                                 8,
                                 8,
-                                button("practice-pump", "Pump up", () -> pump(LeakMode.PRESSURE)),
-                                button("practice-pull", "Pull vacuum", () -> pump(LeakMode.VACUUM)),
-                                button("practice-release", "Let it off", this::release),
-                                button("practice-beyond", "Pump on", this::beyond),
-                                button("practice-soap", "Brush soapy water", this::brush),
+                                button(
+                                        "practice-pump",
+                                        TEXT.get("practice_panel.pump_up"),
+                                        () -> pump(LeakMode.PRESSURE)),
+                                button(
+                                        "practice-pull",
+                                        TEXT.get("practice_panel.pull_vacuum"),
+                                        () -> pump(LeakMode.VACUUM)),
+                                button("practice-release", TEXT.get("practice_panel.let_it_off"), this::release),
+                                button("practice-beyond", TEXT.get("practice_panel.pump_on"), this::beyond),
+                                button("practice-soap", TEXT.get("practice_panel.brush_soapy_water"), this::brush),
                                 gauge),
                         said,
                         stages,
@@ -217,14 +229,13 @@ final class PracticePanel extends Column {
         }
         Map<String, String> foam = tester.orElseThrow().brush();
         if (!foam.containsValue("yes")) {
-            said.setText(
-                    "No foam anywhere. That clears nothing: soap shows a leak only where the pressure pushes air out.");
+            said.setText(TEXT.get("practice_panel.no_foam_anywhere_that_clears_nothing"));
             return;
         }
         List<Fact> facts = new ArrayList<>();
         foam.forEach((finding, outcome) -> facts.add(new Fact.Chosen(JobFinding.simulated(finding), outcome)));
         if (desk.note(facts)) {
-            said.setText("It foams: " + foamed(foam) + ".");
+            said.setText(TEXT.get("practice_panel.it_foams", foamed(foam)));
         }
     }
 
@@ -237,7 +248,7 @@ final class PracticePanel extends Column {
                 .toList();
         places.forEach(desk::look);
         if (places.isEmpty()) {
-            said.setText("Nothing more is brushed here: soap is for a hold that leaks, and each place once.");
+            said.setText(TEXT.get("practice_panel.nothing_more_is_brushed_here_soap"));
         }
     }
 

@@ -19,6 +19,7 @@ import mussel.core.job.SetupWork;
 import mussel.core.job.Station;
 import mussel.core.job.StepMinutes;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -32,6 +33,8 @@ import mussel.work.desk.Desk;
 
 /** Done, and when again: the tag for the leg, and the job sheet for the owner. */
 public final class TagStation implements StationView {
+    private static final Messages TEXT = Messages.of(TagStation.class);
+
     private final Desk desk;
     private final VBox sheet = new Column(12);
     private final VBox tag = new Column(3);
@@ -61,10 +64,11 @@ public final class TagStation implements StationView {
         busy.setMaxSize(22, 22);
         busy.setVisible(false);
         FlowPane actions = new Flow(10, 8, tagIt, hang, print, busy);
-        word = JobNote.line(desk, "Tagged all the same, because", Topic.PROOF_OVERRIDE.address())
+        word = JobNote.line(desk, TEXT.get("tag_station.tagged_all_the_same_because"), Topic.PROOF_OVERRIDE.address())
                 .called("tag-word");
         comesBack.setId("comes-back");
-        sheet.getChildren().addAll(Texts.title("Tag"), tag, comesBack, open, word, actions, printed);
+        sheet.getChildren()
+                .addAll(Texts.title(TEXT.get("tag_station.tag")), tag, comesBack, open, word, actions, printed);
     }
 
     @Override
@@ -76,7 +80,7 @@ public final class TagStation implements StationView {
                 Paper.placeAsLast(
                                 desk.shop(),
                                 sheet,
-                                "Job sheet",
+                                TEXT.get("tag_station.job_sheet"),
                                 "job-" + desk.now().job().id() + ".pdf")
                         .ifPresent(this::print);
             default -> {
@@ -87,7 +91,11 @@ public final class TagStation implements StationView {
     }
 
     private void choosePlace() {
-        Paper.place(desk.shop(), sheet, "Job sheet", "job-" + desk.now().job().id() + ".pdf")
+        Paper.place(
+                        desk.shop(),
+                        sheet,
+                        TEXT.get("tag_station.job_sheet"),
+                        "job-" + desk.now().job().id() + ".pdf")
                 .ifPresent(this::print);
     }
 
@@ -95,7 +103,7 @@ public final class TagStation implements StationView {
     public void print(Path file) {
         Assessment job = desk.now();
         busy.setVisible(true);
-        Paper.write(desk.shop(), "The job sheet", file, () -> write(job, file), this::printed);
+        Paper.write(desk.shop(), TEXT.get("tag_station.the_job_sheet"), file, () -> write(job, file), this::printed);
     }
 
     /** Of two legs in one visit both sheets, the sister's beside it under its own number. */
@@ -110,7 +118,12 @@ public final class TagStation implements StationView {
     public void tag(Path file) {
         Assessment job = desk.now();
         busy.setVisible(true);
-        Paper.write(desk.shop(), "The tag", file, () -> desk.shop().data().tag(job, file), this::printed);
+        Paper.write(
+                desk.shop(),
+                TEXT.get("tag_station.the_tag"),
+                file,
+                () -> desk.shop().data().tag(job, file),
+                this::printed);
     }
 
     private void printed(String says) {
@@ -150,19 +163,25 @@ public final class TagStation implements StationView {
                         Kind.RUNNING,
                         now.job().reading(Field.ENGINE_HOURS).getAsDouble(),
                         now.yard().reads())
-                : "hours not read";
+                : TEXT.get("tag_station.hours_not_read");
         tag.getChildren().add(Texts.wrapped(now.job().leg().title(), "large"));
         tag.getChildren()
-                .add(Texts.sentence(now.sheet().title() + ", job " + now.job().id() + ", "
-                        + now.job().tagged().orElse(now.today()) + ", " + hours));
+                .add(Texts.sentence(TEXT.get(
+                        "tag_station.job",
+                        now.sheet().title(),
+                        now.job().id(),
+                        now.job().tagged().orElse(now.today()),
+                        hours)));
         String amount = now.job().reading(Field.PUMPED).isPresent()
                 ? ", "
                         + Display.exact(
                                 Kind.VOLUME,
                                 now.job().reading(Field.PUMPED).getAsDouble(),
                                 now.yard().reads())
-                : ", volume not recorded";
-        tag.getChildren().add(Texts.sentence(now.oil().fillNamed().orElse("Gear oil not chosen") + amount));
+                : TEXT.get("tag_station.volume_not_recorded");
+        tag.getChildren()
+                .add(Texts.sentence(
+                        now.oil().fillNamed().orElse(TEXT.get("tag_station.gear_oil_not_chosen")) + amount));
         for (Due due : now.due()) {
             tag.getChildren().add(Texts.wrapped(due.what() + " " + due.limits(), "strong"));
         }
@@ -179,7 +198,10 @@ public final class TagStation implements StationView {
         word.setVisible(!now.leftUndone().isEmpty());
         word.setManaged(!now.leftUndone().isEmpty());
         tagIt.setDisable(tagged || !now.blocks().isEmpty());
-        tagIt.setText(tagged ? "Tagged on " + now.job().tagged().get() : "Tag the leg");
+        tagIt.setText(
+                tagged
+                        ? TEXT.get("tag_station.tagged_on", now.job().tagged().get())
+                        : TEXT.get("tag_station.tag_the_leg"));
     }
 
     private static List<String> stillOpen(Assessment now) {
@@ -203,21 +225,24 @@ public final class TagStation implements StationView {
                         default -> true;
                     };
             if (counts && bears && state != Station.State.DONE) {
-                open.add("Not finished: " + station.title());
+                open.add(TEXT.get("tag_station.not_finished", station.title()));
             }
         });
         long unproven = now.proof().proofs().stream()
                 .filter(p -> p.state() == ProofWork.State.OPEN)
                 .count();
         if (unproven > 0 && !now.goals().isEmpty()) {
-            open.add("Not proven: " + unproven + " of " + now.proof().proofs().size() + " proofs are open.");
+            open.add(TEXT.get(
+                    "tag_station.not_proven_of_proofs_are_open",
+                    unproven,
+                    now.proof().proofs().size()));
         }
         now.proof().override().filter(reason -> !now.leftUndone().isEmpty()).ifPresent(reason -> {
             open.addAll(now.leftUndone());
-            open.add("Tagged all the same, because: " + reason);
+            open.add(TEXT.get("tag_station.tagged_all_the_same_because_2", reason));
         });
         if (now.job().reading(Field.ENGINE_HOURS).isEmpty()) {
-            open.add("The hour meter was not read, so only the calendar counts.");
+            open.add(TEXT.get("tag_station.the_hour_meter_was_not_read"));
         }
         return open;
     }

@@ -13,6 +13,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.OrderTable;
 import mussel.core.job.Supply;
+import mussel.core.language.Messages;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
 import mussel.desktop.kit.Column;
@@ -24,6 +25,8 @@ import mussel.work.desk.Desk;
 
 /** One line of the table of parts: the part and what it is for, where it comes from, its price, when it is here, and the shelf. */
 final class PartRow extends Row {
+    private static final Messages TEXT = Messages.of(PartRow.class);
+
     private final Desk desk;
     private final Label what = Texts.wrapped("", "strong");
     private final Label purpose = Texts.wrapped("", "small-dim");
@@ -47,7 +50,7 @@ final class PartRow extends Row {
                 })
                 .optional();
         shelf.getStyleClass().add("in-table");
-        shelf.text().setAccessibleText("on the shelf");
+        shelf.text().setAccessibleText(TEXT.get("part_row.on_the_shelf"));
         left.managedProperty().bind(left.textProperty().isNotEmpty());
         take.setOnAction(e -> toggle());
         take.getStyleClass().add("in-table");
@@ -60,11 +63,11 @@ final class PartRow extends Row {
         head.getStyleClass().add("table-head");
         columns(
                 head,
-                Texts.dim("Part, and what for"),
-                Texts.dim("From"),
-                Texts.dim("Price"),
-                Texts.dim("Here"),
-                Texts.dim("Shelf"),
+                Texts.dim(TEXT.get("part_row.part_and_what_for")),
+                Texts.dim(TEXT.get("part_row.from")),
+                Texts.dim(TEXT.get("part_row.price")),
+                Texts.dim(TEXT.get("part_row.here")),
+                Texts.dim(TEXT.get("part_row.shelf")),
                 Texts.dim(""));
         return head;
     }
@@ -90,7 +93,7 @@ final class PartRow extends Row {
             return;
         }
         int qty = Math.min(shown.open(), shown.onShelf());
-        desk.read(Field.FROM_SHELF.of(shown.part()), qty, qty + " from the shelf");
+        desk.read(Field.FROM_SHELF.of(shown.part()), qty, TEXT.get("part_row.from_the_shelf", qty));
     }
 
     void show(Assessment now, OrderTable.Line line) {
@@ -98,15 +101,20 @@ final class PartRow extends Row {
         shown = row;
         what.setText((row.need() > 1 ? row.need() + " × " : "") + row.title());
         purpose.setText(line.number().isEmpty() ? line.purpose() : line.number() + " · " + line.purpose());
-        from.setText(line.from().isEmpty() ? (row.open() > 0 ? row.open() + " to be had" : "") : line.from());
+        from.setText(
+                line.from().isEmpty()
+                        ? (row.open() > 0 ? TEXT.get("part_row.to_be_had", row.open()) : "")
+                        : line.from());
         left.setText(line.left());
         price.setText(
                 line.price().isPresent() ? now.yard().money().exact(line.price().getAsDouble()) : "");
         when.setText(line.when());
         shelf.show(OptionalDouble.of(row.onShelf()), now.yard().reads());
         take.setId("take-" + row.part());
-        take.setText(row.taken() > 0 ? "Put back" : "Take");
-        take.setAccessibleText((row.taken() > 0 ? "Put back " : "Take from the shelf: ") + row.title());
+        take.setText(row.taken() > 0 ? TEXT.get("part_row.put_back") : TEXT.get("part_row.take"));
+        take.setAccessibleText(
+                (row.taken() > 0 ? TEXT.get("part_row.put_back_2") : TEXT.get("part_row.take_from_the_shelf"))
+                        + row.title());
         boolean can = row.taken() > 0 || row.onShelf() > 0 && row.open() > 0;
         take.setDisable(!can);
         take.setVisible(can);

@@ -22,6 +22,7 @@ import mussel.core.job.OrderTable;
 import mussel.core.job.SecondWave;
 import mussel.core.job.Suppliers;
 import mussel.core.job.Supply;
+import mussel.core.language.Messages;
 import mussel.core.parts.Objective;
 import mussel.core.parts.Offer;
 import mussel.core.parts.PartsInput;
@@ -44,6 +45,8 @@ import mussel.work.desk.Desk;
 
 /** The parts: what the job needs, what the shelf has, and the cheapest and the soonest order for the rest beside each other. */
 public final class PartsStation implements StationView {
+    private static final Messages TEXT = Messages.of(PartsStation.class);
+
     private final Desk desk;
     private final JobFields fields;
     private final VBox sheet = new Column(12);
@@ -89,7 +92,9 @@ public final class PartsStation implements StationView {
         which = new PickRow(
                         "order-view",
                         "",
-                        List.of(Choice.text("cost", "For the least money"), Choice.text("speed", "Soonest")))
+                        List.of(
+                                Choice.text("cost", TEXT.get("parts_station.for_the_least_money")),
+                                Choice.text("speed", TEXT.get("parts_station.soonest"))))
                 .keepsOne()
                 .onPick(o -> o.ifPresent(id -> {
                     objective = Objective.valueOf(id.toUpperCase(java.util.Locale.ROOT));
@@ -109,7 +114,7 @@ public final class PartsStation implements StationView {
         sheet.getStyleClass().add("station");
         sheet.getChildren()
                 .addAll(
-                        Texts.title("Parts"),
+                        Texts.title(TEXT.get("parts_station.parts")),
                         summary,
                         consent,
                         wave,
@@ -171,14 +176,14 @@ public final class PartsStation implements StationView {
         open.setManaged(some);
         summary.setText(
                 supply.rows().isEmpty()
-                        ? "Nothing is needed yet: choose what is to be done at Strip-down or Verdict."
+                        ? TEXT.get("parts_station.nothing_is_needed_yet_choose_what")
                         : !unlisted.isEmpty()
-                                ? "In no supplier’s list: " + String.join(", ", unlisted) + "."
+                                ? TEXT.get("parts_station.in_no_suppliers_list", String.join(", ", unlisted))
                                 : some
-                                        ? "Always new: seals, O-rings, gaskets, washers, cotter pins, locknuts."
+                                        ? TEXT.get("parts_station.always_new_seals_o_rings_gaskets")
                                         : supply.allHere()
-                                                ? "Every part needed is in the yard."
-                                                : "Everything is taken or ordered.");
+                                                ? TEXT.get("parts_station.every_part_needed_is_in_the")
+                                                : TEXT.get("parts_station.everything_is_taken_or_ordered"));
     }
 
     /** The table with the order that is looked at. */
@@ -234,7 +239,9 @@ public final class PartsStation implements StationView {
             int qty = Math.min(row.open(), row.onShelf());
             if (qty > 0) {
                 taken.add(Fact.Read.byHand(
-                        Field.FROM_SHELF.of(row.part()), row.taken() + qty, row.taken() + qty + " from the shelf"));
+                        Field.FROM_SHELF.of(row.part()),
+                        row.taken() + qty,
+                        TEXT.get("parts_station.from_the_shelf", row.taken() + qty)));
             }
         }
         desk.note(taken);
@@ -252,13 +259,13 @@ public final class PartsStation implements StationView {
         asked = Optional.of(question);
         sitting = desk.sitting();
         answers = Optional.empty();
-        figure.setText("Working it out.");
+        figure.setText(TEXT.get("parts_station.working_it_out"));
         order.setDisable(true);
         if (working != null) {
             working.stop();
         }
         working = desk.quietlyAside(
-                "working out the order",
+                TEXT.get("parts_station.working_out_the_order"),
                 stop -> new Answers(
                         now.supply().best(Objective.COST, deadline, stop),
                         now.supply().best(Objective.SPEED, deadline, stop)),
@@ -288,19 +295,22 @@ public final class PartsStation implements StationView {
         order.setDisable(!any);
         figure.setText(
                 any
-                        ? desk.shop().units().money().exact(out.total().orElse(0)) + ", all here in "
-                                + PartsWords.days(out.leadDays().orElse(0))
-                                + (out.shipping() > 0
-                                        ? ", shipping "
-                                                + desk.shop().units().money().exact(out.shipping()) + " in it"
-                                        : "")
-                                + (out.waiting() > 0
-                                        ? ", and "
-                                                + desk.shop().units().money().exact(out.waiting())
-                                                + " for the days it stands"
-                                        : "")
-                                + (out.gap() > 0 ? ", not proven to be the best" : "")
-                                + (same ? ". The cheapest is the soonest too." : ".")
+                        ? TEXT.get(
+                                "parts_station.all_here_in",
+                                desk.shop().units().money().exact(out.total().orElse(0)),
+                                PartsWords.days(out.leadDays().orElse(0)),
+                                (out.shipping() > 0
+                                        ? TEXT.get(
+                                                "parts_station.shipping_in_it",
+                                                desk.shop().units().money().exact(out.shipping()))
+                                        : ""),
+                                (out.waiting() > 0
+                                        ? TEXT.get(
+                                                "parts_station.and_for_the_days_it_stands",
+                                                desk.shop().units().money().exact(out.waiting()))
+                                        : ""),
+                                (out.gap() > 0 ? TEXT.get("parts_station.not_proven_to_be_the_best") : ""),
+                                (same ? TEXT.get("parts_station.the_cheapest_is_the_soonest_too") : "."))
                         : found.of(objective).words().summary());
         table();
     }
@@ -313,7 +323,7 @@ public final class PartsStation implements StationView {
         Supply.Answer answer = answers.get().of(objective);
         PartsResult out = answer.result();
         if (!out.feasible() || out.lines().isEmpty()) {
-            said.setText("Nothing was ordered: no supplier’s list names what is still to be had.");
+            said.setText(TEXT.get("parts_station.nothing_was_ordered_no_suppliers_list"));
             return;
         }
         String number = desk.job().id() + "-" + (desk.job().orders().size() + 1);
@@ -358,7 +368,11 @@ public final class PartsStation implements StationView {
         Optional<Path> file = Paper.place(
                 desk.shop(), sheet, "Order", "order-" + order.placed().order() + "." + kind);
         file.ifPresent(f -> Paper.write(
-                desk.shop(), "The order", f, () -> desk.shop().papers().order(now, order, f), said::setText));
+                desk.shop(),
+                TEXT.get("parts_station.the_order"),
+                f,
+                () -> desk.shop().papers().order(now, order, f),
+                said::setText));
     }
 
     /** Whether an order is worked out, for those who wait for it. */

@@ -11,6 +11,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import mussel.core.job.Fact;
 import mussel.core.job.Order;
+import mussel.core.language.Messages;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Money;
 import mussel.core.measure.Range;
@@ -24,6 +25,8 @@ import mussel.work.desk.Desk;
 
 /** An order placed: its lines with their days, what came of it and what went back, and its papers. */
 final class PlacedCard extends Column {
+    private static final Messages TEXT = Messages.of(PlacedCard.class);
+
     private final Desk desk;
     private final Order order;
     private final Money money;
@@ -39,25 +42,31 @@ final class PlacedCard extends Column {
         }
         String number = order.placed().order();
         Label head = Texts.wrapped(
-                "Order " + number + ", " + money.exact(order.placed().total()) + ": "
-                        + order.arrived()
-                                .map(d -> "here since " + d)
-                                .orElse((order.delivered().isEmpty() ? "all here by " : "the rest here by ")
-                                        + order.due()),
+                TEXT.get(
+                        "placed_card.order",
+                        number,
+                        money.exact(order.placed().total()),
+                        order.arrived()
+                                .map(d -> TEXT.get("placed_card.here_since", d))
+                                .orElse((order.delivered().isEmpty()
+                                                ? TEXT.get("placed_card.all_here_by")
+                                                : TEXT.get("placed_card.the_rest_here_by"))
+                                        + order.due())),
                 "strong");
         getChildren().add(head);
         if (order.placed().simulated()) {
             getChildren()
-                    .add(Texts.sentence("Simulated supplier, reference "
-                            + order.placed().reference() + ": nothing was ordered and nothing will come."));
+                    .add(Texts.sentence(TEXT.get(
+                            "placed_card.simulated_supplier_reference_nothing_was_ordered",
+                            order.placed().reference())));
         }
         Column lines = new Column(3);
         order.placed().lines().forEach(line -> lines.getChildren().add(Texts.dim(said(line))));
-        Button here = new Button("It is here");
+        Button here = new Button(TEXT.get("placed_card.it_is_here"));
         here.setId("arrived-" + number);
         here.setDisable(order.arrived().isPresent());
         here.setOnAction(e -> desk.note(new Fact.Arrived(number, desk.shop().today())));
-        Button some = new Button("Some of it came");
+        Button some = new Button(TEXT.get("placed_card.some_of_it_came"));
         some.setId("some-" + number);
         some.setDisable(order.arrived().isPresent());
         some.setOnAction(e -> {
@@ -67,9 +76,9 @@ final class PlacedCard extends Column {
             }
             FocusStops.of(lines).first().ifPresent(Node::requestFocus);
         });
-        Button pdf = new Button("Print it");
+        Button pdf = new Button(TEXT.get("placed_card.print_it"));
         pdf.setOnAction(e -> onPaper.accept(order, "pdf"));
-        Button csv = new Button("As CSV");
+        Button csv = new Button(TEXT.get("placed_card.as_csv"));
         csv.setOnAction(e -> onPaper.accept(order, "csv"));
         getChildren().addAll(lines, new Row(10, here, some, pdf, csv));
     }
@@ -78,15 +87,24 @@ final class PlacedCard extends Column {
         int still = order.still(line);
         String came = order.delivered().isEmpty() || order.arrived().isPresent() && order.back(line) == 0
                 ? ""
-                : still == 0 ? ", all of it here" : ", " + (line.qty() - still) + " here, " + still + " to come";
-        return line.qty() + " × " + line.sku() + ", " + line.supplier() + ", " + money.exact(line.cost()) + ", here "
-                + line.due() + came + (order.back(line) > 0 ? ", " + order.back(line) + " went back" : "");
+                : still == 0
+                        ? TEXT.get("placed_card.all_of_it_here")
+                        : TEXT.get("placed_card.here_to_come", (line.qty() - still), still);
+        return TEXT.get(
+                "placed_card.here",
+                line.qty(),
+                line.sku(),
+                line.supplier(),
+                money.exact(line.cost()),
+                line.due(),
+                came,
+                (order.back(line) > 0 ? TEXT.get("placed_card.went_back", order.back(line)) : ""));
     }
 
     /** A line of which some came: how many, and how many of those go back. */
     private Node part(int number, Order.Line line) {
         int still = order.still(line);
-        Label what = Texts.sentence(still + " × " + line.sku() + " still to come from " + line.supplier());
+        Label what = Texts.sentence(TEXT.get("placed_card.still_to_come_from", still, line.sku(), line.supplier()));
         what.setMinWidth(0);
         what.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(what, Priority.ALWAYS);
@@ -94,7 +112,7 @@ final class PlacedCard extends Column {
             return Texts.dim(said(line));
         }
         double[] counts = {still, 0};
-        Button take = new Button("Take in");
+        Button take = new Button(TEXT.get("placed_card.take_in"));
         take.setId("came-take-" + number);
         take.setMinWidth(Region.USE_PREF_SIZE);
         take.setOnAction(e -> desk.note(new Fact.Delivered(
@@ -108,7 +126,7 @@ final class PlacedCard extends Column {
                 10,
                 what,
                 count("came-" + number, "came", counts, 0, 100 * line.qty(), take),
-                count("back-" + number, "of these back", counts, 1, 100 * line.qty(), take),
+                count("back-" + number, TEXT.get("placed_card.of_these_back"), counts, 1, 100 * line.qty(), take),
                 take);
         row.setAlignment(Pos.BOTTOM_LEFT);
         return row;

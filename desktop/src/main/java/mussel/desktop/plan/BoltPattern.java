@@ -10,10 +10,13 @@ import javafx.scene.layout.Pane;
 import mussel.core.job.TorqueWork;
 import mussel.core.job.TorqueWork.Bolt;
 import mussel.core.job.TorqueWork.State;
+import mussel.core.language.Messages;
 import mussel.core.torque.TorqueInput.Layout;
 
 /** Bolts where they stand, numbered in the order of tightening; each is a button, and says by shape and word how far it is. */
 final class BoltPattern extends Pane {
+    private static final Messages TEXT = Messages.of(BoltPattern.class);
+
     private static final double SIZE = 46;
     private static final double GAP = 14;
     private static final double RADIUS = 76;
@@ -41,8 +44,11 @@ final class BoltPattern extends Pane {
             button.pseudoClassStateChanged(
                     PseudoClass.getPseudoClass("off"), bolt.state() == State.UNDER || bolt.state() == State.OVER);
             button.setAccessibleRole(AccessibleRole.BUTTON);
-            button.setAccessibleText("Bolt " + bolt.number() + ", in the order " + (order.indexOf(bolt.number()) + 1)
-                    + ", " + bolt.state().title());
+            button.setAccessibleText(TEXT.get(
+                    "bolt_pattern.bolt_in_the_order",
+                    bolt.number(),
+                    (order.indexOf(bolt.number()) + 1),
+                    bolt.state().title()));
             button.setOnAction(e -> onBolt.accept(bolt.number()));
             Point2D at = place(work, bolt.number());
             button.resizeRelocate(at.getX(), at.getY(), SIZE, SIZE);

@@ -14,6 +14,7 @@ import mussel.core.estimate.EstimateEngine;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.OneVisit;
+import mussel.core.language.Messages;
 import mussel.core.measure.Money;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Marks;
@@ -23,6 +24,8 @@ import mussel.work.desk.Desk;
 
 /** The steps of both legs of a visit side by side: a tick for each leg that has the step, one for both where it is done once. */
 final class BothLegs extends Column {
+    private static final Messages TEXT = Messages.of(BothLegs.class);
+
     private static final double TICK = 158;
 
     private final Desk desk;
@@ -51,13 +54,17 @@ final class BothLegs extends Column {
     private void show(Assessment now, OneVisit visit) {
         says.setText(visit.says());
         Money money = now.yard().money();
-        String order = now.supply().forBoth() ? " One order for both at Parts." : "";
+        String order = now.supply().forBoth() ? TEXT.get("both_legs.one_order_for_both_at_parts") : "";
         price.setText(visit.worth()
                 .filter(w -> visit.oneOwner())
                 .map(w -> w.result().option(EstimateEngine.REPAIR))
-                .map(r -> "Both repaired: " + money.sum(r.mean()) + " on the mean, " + money.sum(r.p10()) + " to "
-                        + money.sum(r.p90()) + " in eight of ten cases." + order)
-                .orElse(visit.worth().isEmpty() ? "Nothing is to be done on either leg yet." : order.strip()));
+                .map(r -> TEXT.get(
+                        "both_legs.both_repaired_on_the_mean_to",
+                        money.sum(r.mean()),
+                        money.sum(r.p10()),
+                        money.sum(r.p90()),
+                        order))
+                .orElse(visit.worth().isEmpty() ? TEXT.get("both_legs.nothing_is_to_be_done_on") : order.strip()));
         List<OneVisit.Line> all = visit.lines();
         List<Node> rows = all.stream().map(l -> show(visit, l)).toList();
         if (!rows.equals(steps.getChildren())) {
@@ -67,7 +74,7 @@ final class BothLegs extends Column {
 
     private Node show(OneVisit visit, OneVisit.Line line) {
         Line shown = lines.computeIfAbsent(line.key(), key -> line(line.step().id()));
-        shown.title().setText(line.title() + (line.once() ? " · once for both" : ""));
+        shown.title().setText(line.title() + (line.once() ? TEXT.get("both_legs.once_for_both") : ""));
         tick(visit, line, shown.port(), line.port(), 0);
         tick(visit, line, shown.starboard(), line.starboard(), 1);
         return shown.row();

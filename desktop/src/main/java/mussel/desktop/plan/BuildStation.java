@@ -8,6 +8,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Fastener;
@@ -22,6 +23,8 @@ import mussel.work.desk.Desk;
 
 /** Putting it back: the steps, the parts to fit with their orientation, the torques. */
 public final class BuildStation implements StationView {
+    private static final Messages TEXT = Messages.of(BuildStation.class);
+
     private final Desk desk;
     private final VBox sheet = new Column(12);
     private final Label summary = Texts.sentence("");
@@ -45,13 +48,13 @@ public final class BuildStation implements StationView {
                 "build-view",
                 "",
                 List.of(
-                        Choice.text("steps", "Steps"),
-                        Choice.text("mat", "The mat, back"),
-                        Choice.text("parts", "Parts to fit"),
-                        Choice.text("torques", "Torques")));
+                        Choice.text("steps", TEXT.get("build_station.steps")),
+                        Choice.text("mat", TEXT.get("build_station.the_mat_back")),
+                        Choice.text("parts", TEXT.get("build_station.parts_to_fit")),
+                        Choice.text("torques", TEXT.get("build_station.torques"))));
         view.keepsOne().onPick(which -> open(which.orElse("steps")));
         sheet.getStyleClass().add("station");
-        sheet.getChildren().addAll(Texts.title("Build"), summary, view, pages);
+        sheet.getChildren().addAll(Texts.title(TEXT.get("build_station.build")), summary, view, pages);
         open("steps");
     }
 
@@ -102,22 +105,24 @@ public final class BuildStation implements StationView {
         view.setVisible(!build.isEmpty());
         view.setManaged(!build.isEmpty());
         if (build.isEmpty()) {
-            summary.setText("Nothing is planned yet. Choose what is to be done under Strip-down.");
+            summary.setText(TEXT.get("build_station.nothing_is_planned_yet_choose_what"));
             return;
         }
         double minutes = build.stream()
                 .mapToDouble(s -> s.step().meanMinutes(now.saltYears()))
                 .sum();
-        summary.setText(now.stepsDone(build) + " of " + build.size() + " steps done, about " + Display.workTime(minutes)
-                + " in all (an estimate). Filling follows at its own station. "
-                + switch (now.sheet().construction().driveshaftTurns()) {
-                    case CLOCKWISE -> "The driveshaft turns clockwise, seen from above.";
-                    case COUNTER_CLOCKWISE -> "The driveshaft turns counter-clockwise, seen from above.";
-                    case UNKNOWN ->
-                        "Nobody has looked which way the driveshaft turns: fit the vanes as the old ones trailed.";
-                }
-                + untorqued(now)
-                + now.yard().habits().map(h -> " " + h.sealing()).orElse(""));
+        summary.setText(TEXT.get(
+                "build_station.of_steps_done_about_in_all",
+                now.stepsDone(build),
+                build.size(),
+                Display.workTime(minutes),
+                switch (now.sheet().construction().driveshaftTurns()) {
+                    case CLOCKWISE -> TEXT.get("build_station.the_driveshaft_turns_clockwise_seen_from");
+                    case COUNTER_CLOCKWISE -> TEXT.get("build_station.the_driveshaft_turns_counter_clockwise_seen");
+                    case UNKNOWN -> TEXT.get("build_station.nobody_has_looked_which_way_the");
+                },
+                untorqued(now),
+                now.yard().habits().map(h -> " " + h.sealing()).orElse("")));
     }
 
     private static String untorqued(Assessment now) {
@@ -127,6 +132,6 @@ public final class BuildStation implements StationView {
                         .filter(f -> f.torque().isEmpty())
                         .map(Fastener::title)
                         .toList());
-        return groups.isEmpty() ? "" : " Torques still to be read in the manual: " + groups + ".";
+        return groups.isEmpty() ? "" : TEXT.get("build_station.torques_still_to_be_read_in", groups);
     }
 }

@@ -11,6 +11,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.RepairOption;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.desktop.desk.JobNote;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
@@ -21,6 +22,8 @@ import mussel.work.desk.Desk;
 
 /** One goal to choose, with what it costs while the leg is open and later, and what the odds say. */
 final class GoalRow extends Row {
+    private static final Messages TEXT = Messages.of(GoalRow.class);
+
     private static final double TILE_WIDTH = 210;
 
     private final PickRow tile;
@@ -41,11 +44,13 @@ final class GoalRow extends Row {
         later = new PickRow(
                         "later-goal-" + goal,
                         "",
-                        List.of(Choice.text("put_off", "put off"), Choice.text("refused", "refused")))
+                        List.of(
+                                Choice.text("put_off", TEXT.get("goal_row.put_off")),
+                                Choice.text("refused", "refused")))
                 .optional()
                 .onPick(outcome -> desk.choose(Scale.GOAL.of(goal), outcome));
-        later.setAccessibleText(title + ", not now");
-        why = JobNote.line(desk, "Why it waits", Topic.PUT_OFF_WHY.of(goal));
+        later.setAccessibleText(TEXT.get("goal_row.not_now", title));
+        why = JobNote.line(desk, TEXT.get("goal_row.why_it_waits"), Topic.PUT_OFF_WHY.of(goal));
         VBox words = new Column(1, cost, advice, later, why);
         HBox.setHgrow(words, Priority.ALWAYS);
         getChildren().addAll(tile, words);

@@ -10,12 +10,15 @@ import javafx.scene.control.Label;
 import mussel.core.job.Assessment;
 import mussel.core.job.RepairOption;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
 import mussel.work.desk.Desk;
 
 /** Everything that could be done, priced: what it adds while the leg is open against what it costs later. */
 final class GoalsPage extends Column {
+    private static final Messages TEXT = Messages.of(GoalsPage.class);
+
     private final Desk desk;
     /** The rows of the leg's goals; goals of the same name are one row, whatever leg has them. */
     private final Column rows = new Column(4);
@@ -47,11 +50,10 @@ final class GoalsPage extends Column {
         getChildren()
                 .addAll(
                         sets,
-                        Texts.heading("Add or leave out"),
+                        Texts.heading(TEXT.get("goals_page.add_or_leave_out")),
                         rows,
                         others,
-                        Texts.dim(
-                                "Work at the yard's rate, parts at their least single price; estimates, all of them. Odds from the verdict."));
+                        Texts.dim(TEXT.get("goals_page.work_at_the_yards_rate_parts")));
     }
 
     void show(Assessment now) {
@@ -77,7 +79,8 @@ final class GoalsPage extends Column {
             rows.getChildren().setAll(shown);
         }
         int hidden = byGoal.size() - shown.size();
-        others.setText(all ? "Only the likely ones" : "Other repairs (" + hidden + ")");
+        others.setText(
+                all ? TEXT.get("goals_page.only_the_likely_ones") : TEXT.get("goals_page.other_repairs", hidden));
         others.setVisible(sets.isVisible() && (all || hidden > 0));
         others.setManaged(others.isVisible());
         now.further().forEach(f -> byGoal.get(f.goal()).show(f, now, f.goal().equals(likeliest)));

@@ -13,6 +13,7 @@ import mussel.core.job.CasePlace;
 import mussel.core.job.Inspection;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
@@ -26,6 +27,8 @@ import mussel.work.desk.Desk;
 
 /** Each part that came off and what a case shows when it is open: reuse, replace, or judge after cleaning, before and after, with the reason. */
 final class InspectPage extends Column {
+    private static final Messages TEXT = Messages.of(InspectPage.class);
+
     /** Findings made with the case open; each feeds the verdict. */
     private static final List<String> OPEN_CASE = List.of(
             "lip_profile_driveshaft",
@@ -89,12 +92,10 @@ final class InspectPage extends Column {
         rows = new LinkedHashMap<>();
         getChildren()
                 .setAll(
-                        Texts.sentence(
-                                "Rust is judged after cleaning, never before. Seals, rings, gaskets and sealing washers are renewed anyway and"
-                                        + " do not stand here."),
-                        Texts.heading("What the open case shows"),
+                        Texts.sentence(TEXT.get("inspect_page.rust_is_judged_after_cleaning_never")),
+                        Texts.heading(TEXT.get("inspect_page.what_the_open_case_shows")),
                         findings(now),
-                        Texts.heading("Part by part"));
+                        Texts.heading(TEXT.get("inspect_page.part_by_part")));
         parts.forEach((id, title) -> getChildren().add(part(id, title)));
     }
 

@@ -25,6 +25,7 @@ import mussel.core.job.Field;
 import mussel.core.job.JournalException;
 import mussel.core.job.LoosePiece;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Part;
 import mussel.core.sheet.PartQty;
@@ -43,6 +44,8 @@ import mussel.work.desk.Desk;
  * outline. Loose pieces are counted below.
  */
 final class Mat extends Column {
+    private static final Messages TEXT = Messages.of(Mat.class);
+
     private static final double PICTURE = 120;
 
     private final Desk desk;
@@ -72,8 +75,10 @@ final class Mat extends Column {
                 Part part = now.sheet().part(out.part()).orElseThrow();
                 MatPiece.Where where = off ? MatPiece.Where.LIES : next ? MatPiece.Where.NEXT : MatPiece.Where.AWAY;
                 String word = where == MatPiece.Where.NEXT
-                        ? "comes next: lay it here"
-                        : off && !found.isEmpty() ? "as found: " + found : part.alwaysNew() ? "always new" : "";
+                        ? TEXT.get("mat.comes_next_lay_it_here")
+                        : off && !found.isEmpty()
+                                ? TEXT.get("mat.as_found", found)
+                                : part.alwaysNew() ? TEXT.get("mat.always_new") : "";
                 groups.computeIfAbsent(part.group(), g -> new Flow(6, 6))
                         .getChildren()
                         .add(new MatPiece(now.sheet(), number++, out, where, part.alwaysNew(), word));
@@ -82,15 +87,18 @@ final class Mat extends Column {
             next &= off || planned.step().partsOut().isEmpty();
         }
         if (groups.isEmpty()) {
-            getChildren().add(Texts.dim("Nothing comes off yet: choose what is to be done."));
+            getChildren().add(Texts.dim(TEXT.get("mat.nothing_comes_off_yet_choose_what")));
             return;
         }
         groups.forEach((place, pieces) -> getChildren().add(group(now, place, pieces, lying.get(place))));
         loose(now.loose(), now);
-        Button print = new Button("Print the mat and the way back");
+        Button print = new Button(TEXT.get("mat.print_the_mat_and_the_way"));
         print.setId("print-mat");
         print.setOnAction(e -> Paper.place(
-                        desk.shop(), this, "The mat", "mat-" + now.job().id() + ".pdf")
+                        desk.shop(),
+                        this,
+                        TEXT.get("mat.the_mat"),
+                        "mat-" + now.job().id() + ".pdf")
                 .ifPresent(this::print));
         HBox paper = new Row(12, print, printed);
         paper.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
@@ -105,7 +113,7 @@ final class Mat extends Column {
         List<byte[]> wayBack = drawn.wayBack();
         Paper.write(
                 desk.shop(),
-                "The mat",
+                TEXT.get("mat.the_mat"),
                 file,
                 () -> desk.shop().papers().mat(job, cameOff, wayBack, file),
                 printed::setText);
@@ -114,7 +122,7 @@ final class Mat extends Column {
     /** A group with its pictures; pictures are dropped on it or chosen. */
     private Node group(Assessment now, Place place, FlowPane pieces, Set<String> parts) {
         Address about = new Address("mat", place.name().toLowerCase(java.util.Locale.ROOT));
-        Button add = new Button("Add a picture");
+        Button add = new Button(TEXT.get("mat.add_a_picture"));
         add.setId("picture-" + about.of());
         add.setOnAction(e -> choose(about));
         Label margin = Texts.wrapped(margin(now, parts), "mat-margin");
@@ -150,7 +158,7 @@ final class Mat extends Column {
     }
 
     private void choose(Address about) {
-        FileDialog.openSeveral(this, "Pictures of the mat", FileDialog.Kind.PICTURE)
+        FileDialog.openSeveral(this, TEXT.get("mat.pictures_of_the_mat"), FileDialog.Kind.PICTURE)
                 .forEach(file -> keep(about, file));
     }
 
@@ -177,7 +185,7 @@ final class Mat extends Column {
         ImageView view = new ImageView(image);
         view.setFitHeight(PICTURE);
         view.setPreserveRatio(true);
-        view.setAccessibleText("Picture " + pictured.title());
+        view.setAccessibleText(TEXT.get("mat.picture", pictured.title()));
         return new Column(2, view, Texts.dim(pictured.title()));
     }
 
@@ -187,7 +195,7 @@ final class Mat extends Column {
         }
         FlowPane counted = new Flow(12, 8);
         for (LoosePiece piece : loose) {
-            String label = now.supply().title(piece.part()) + ", of " + piece.expected();
+            String label = TEXT.get("mat.of", now.supply().title(piece.part()), piece.expected());
             counted.getChildren().add(counts.computeIfAbsent(piece.part() + label, part -> fields.field(
                             Field.COUNTED, Field.COUNTED.of(piece.part()), label)
                     .tall()));
@@ -199,13 +207,17 @@ final class Mat extends Column {
                 .collect(Collectors.joining(", "));
         long open = loose.stream().filter(l -> l.counted().isEmpty()).count();
         int all = loose.stream().mapToInt(LoosePiece::expected).sum();
-        getChildren().add(Texts.heading("Loose pieces, counted"));
+        getChildren().add(Texts.heading(TEXT.get("mat.loose_pieces_counted")));
         if (!off.isEmpty()) {
-            getChildren().add(Texts.caution("The count is off: " + off + ". Look for it before the case is closed."));
+            getChildren().add(Texts.caution(TEXT.get("mat.the_count_is_off_look_for", off)));
         }
         getChildren()
-                .add(Texts.sentence(all + " small loose pieces in all must be on this mat before the leg goes back"
-                        + (open > 0 ? "; " + open + " kinds are not counted yet." : "; every kind is counted.")));
+                .add(Texts.sentence(TEXT.get(
+                        "mat.small_loose_pieces_in_all_must",
+                        all,
+                        (open > 0
+                                ? TEXT.get("mat.kinds_are_not_counted_yet", open)
+                                : TEXT.get("mat.every_kind_is_counted")))));
         getChildren().add(counted);
     }
 
@@ -222,6 +234,6 @@ final class Mat extends Column {
         int all = loose.stream().mapToInt(LoosePiece::expected).sum();
         int counted =
                 (int) loose.stream().mapToDouble(l -> l.counted().orElse(0)).sum();
-        return "loose: " + what + "; counted " + counted + " of " + all;
+        return TEXT.get("mat.loose_counted_of", what, counted, all);
     }
 }

@@ -3,6 +3,7 @@ package mussel.desktop.plan;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
+import mussel.core.language.Messages;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Place;
@@ -12,14 +13,15 @@ import mussel.desktop.kit.Texts;
 
 /** The mat mirrored for the way back: the same drawing, each row in the order it goes in, new parts marked. */
 final class MatBack extends Column {
+    private static final Messages TEXT = Messages.of(MatBack.class);
+
     MatBack() {
         super(10);
         getStyleClass().add("mat");
     }
 
     void show(Assessment now) {
-        getChildren()
-                .setAll(Texts.dim("The way back, row by row in the order hands take it up. What is fitted is faint."));
+        getChildren().setAll(Texts.dim(TEXT.get("mat_back.the_way_back_row_by_row")));
         Place row = null;
         FlowPane pieces = new Flow(6, 6);
         int number = 1;
@@ -39,7 +41,13 @@ final class MatBack extends Column {
                         .anyMatch(n -> n.part().part().equals(in.part()));
                 MatPiece.Where where = fitted ? MatPiece.Where.AWAY : next ? MatPiece.Where.NEXT : MatPiece.Where.LIES;
                 pieces.getChildren()
-                        .add(new MatPiece(now.sheet(), number++, in, where, false, isNew ? "new" : "from the mat"));
+                        .add(new MatPiece(
+                                now.sheet(),
+                                number++,
+                                in,
+                                where,
+                                false,
+                                isNew ? "new" : TEXT.get("mat_back.from_the_mat")));
             }
             next &= fitted || planned.step().partsIn().isEmpty();
         }

@@ -18,6 +18,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.transform.Scale;
 import javax.imageio.ImageIO;
 import mussel.core.job.Assessment;
+import mussel.core.language.Messages;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.PartQty;
 import mussel.core.sheet.Place;
@@ -27,6 +28,8 @@ import mussel.desktop.kit.Texts;
 
 /** The rows of the mat as pictures for print: dark on white whatever the window's look, everything at its place. */
 final class MatPrint {
+    private static final Messages TEXT = Messages.of(MatPrint.class);
+
     private static final double WIDTH = 760;
     private static final double FINE = 2;
 
@@ -57,7 +60,7 @@ final class MatPrint {
                 Place place = now.sheet().part(part.part()).orElseThrow().group();
                 boolean renewed = now.plan().parts().stream()
                         .anyMatch(n -> n.part().part().equals(part.part()));
-                String word = !renewed ? "" : back ? "new" : "always new";
+                String word = !renewed ? "" : back ? "new" : TEXT.get("mat_print.always_new");
                 rows.computeIfAbsent(place, p -> new Flow(6, 6))
                         .getChildren()
                         .add(new MatPiece(now.sheet(), number++, part, MatPiece.Where.LIES, false, word));

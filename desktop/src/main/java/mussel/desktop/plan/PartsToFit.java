@@ -11,6 +11,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Inspection;
 import mussel.core.job.Scale;
 import mussel.core.job.Supply;
+import mussel.core.language.Messages;
 import mussel.core.plan.Plan.PartNeed;
 import mussel.core.sheet.Goal;
 import mussel.core.sheet.Part;
@@ -24,6 +25,8 @@ import mussel.work.desk.Desk;
 
 /** The new parts of a job as they are fitted: whether each is here, which way round its seals go, ticked when it is in. */
 final class PartsToFit extends Column {
+    private static final Messages TEXT = Messages.of(PartsToFit.class);
+
     private final Desk desk;
 
     PartsToFit(Desk desk) {
@@ -38,7 +41,7 @@ final class PartsToFit extends Column {
         if (!outside.isEmpty() && now.sheet().means(now.goals(), Goal.Meaning.RENEWS_PUMP)) {
             String names =
                     String.join(", ", outside.stream().map(p -> title(now, p)).toList());
-            rows.add(Texts.caution("The pump kit does not hold: " + names + ". Order them with it."));
+            rows.add(Texts.caution(TEXT.get("parts_to_fit.the_pump_kit_does_not_hold", names)));
         }
         List<Supply.Row> supply = now.supply().rows();
         for (PartNeed need : now.plan().parts()) {
@@ -46,13 +49,18 @@ final class PartsToFit extends Column {
             VBox words = new Column(1, Texts.wrapped(need.part().qty() + " × " + title(now, need), "strong"));
             String number = now.sheet().part(id).orElseThrow().number();
             words.getChildren()
-                    .add(Texts.dim("Sheet number " + number + "; "
-                            + (need.kit().isEmpty() ? "in no kit" : "in " + need.kit()) + "; " + need.why() + ". "
-                            + supply.stream()
+                    .add(Texts.dim(TEXT.get(
+                            "parts_to_fit.sheet_number",
+                            number,
+                            (need.kit().isEmpty()
+                                    ? TEXT.get("parts_to_fit.in_no_kit")
+                                    : TEXT.get("parts_to_fit.in", need.kit())),
+                            need.why(),
+                            supply.stream()
                                     .filter(r -> r.part().equals(id))
                                     .findFirst()
                                     .map(PartsToFit::here)
-                                    .orElse("")));
+                                    .orElse(""))));
             HBox row = card(now, id, words);
             for (Seal seal : now.sheet().seals()) {
                 if (seal.part().equals(id)) {
@@ -78,13 +86,15 @@ final class PartsToFit extends Column {
                     new Column(
                             1,
                             Texts.wrapped(part.qty() + " × " + part.title(), "strong"),
-                            Texts.dim("Judged to be replaced" + (why.isEmpty() ? "" : ": " + why) + "."))));
+                            Texts.dim(TEXT.get(
+                                    "parts_to_fit.judged_to_be_replaced", (why.isEmpty() ? "" : ": " + why))))));
         }
         getChildren().setAll(rows);
     }
 
     private HBox card(Assessment now, String part, VBox words) {
-        PickRow fitted = new PickRow("fitted-" + part, "", List.of(Choice.text("yes", "Fitted")));
+        PickRow fitted =
+                new PickRow("fitted-" + part, "", List.of(Choice.text("yes", TEXT.get("parts_to_fit.fitted"))));
         fitted.show(now.job().choice(Scale.FITTED.of(part)));
         fitted.onPick(yes -> desk.choose(Scale.FITTED.of(part), yes));
         fitted.setMinWidth(USE_PREF_SIZE);
@@ -100,20 +110,18 @@ final class PartsToFit extends Column {
                 switch (now.sheet().construction().driveshaftTurns()) {
                     case CLOCKWISE -> "clockwise";
                     case COUNTER_CLOCKWISE -> "counter-clockwise";
-                    case UNKNOWN -> "as the flywheel runs";
+                    case UNKNOWN -> TEXT.get("parts_to_fit.as_the_flywheel_runs");
                 };
-        return "Every vane trails: turn the driveshaft " + way
-                + ", seen from above, while the housing goes down. Filling it on the bench, upside down, the turn is"
-                + " reversed. Which way the propeller turns says nothing here.";
+        return TEXT.get("parts_to_fit.every_vane_trails_turn_the_driveshaft", way);
     }
 
     private static String here(Supply.Row row) {
         int got = row.taken() + row.here();
         return got >= row.need()
-                ? "Here."
+                ? TEXT.get("parts_to_fit.here")
                 : row.taken() + row.ordered() >= row.need()
-                        ? "On its way."
-                        : "Not here, not ordered: " + (row.need() - got) + " to get.";
+                        ? TEXT.get("parts_to_fit.on_its_way")
+                        : TEXT.get("parts_to_fit.not_here_not_ordered_to_get", (row.need() - got));
     }
 
     /** Parts judged to be replaced that the plan does not renew anyway. */

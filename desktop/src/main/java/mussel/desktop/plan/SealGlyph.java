@@ -6,11 +6,14 @@ import javafx.scene.shape.Line;
 import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Seal;
 import mussel.core.sheet.Seal.Lip;
 
 /** Seals of one position cut through beside their shaft, each lip pointing as it is fitted, oil and water named. */
 final class SealGlyph extends Pane {
+    private static final Messages TEXT = Messages.of(SealGlyph.class);
+
     private static final double LONG = 30;
     private static final double DEEP = 34;
     private static final double SHAFT = 16;
@@ -37,7 +40,7 @@ final class SealGlyph extends Pane {
         }
         word(upright ? "water" : "oil", 0, upright ? 12 : DEEP / 2 + 4);
         word(upright ? "oil" : "water", upright ? 0 : length + WORD + 3, upright ? height - 3 : DEEP / 2 + 4);
-        setAccessibleText(seal.title() + ", drawn: " + seal.orientation());
+        setAccessibleText(TEXT.get("seal_glyph.drawn", seal.title(), seal.orientation()));
     }
 
     /** The seal's case against the bore, and its lip running to the shaft with the spring behind it. */

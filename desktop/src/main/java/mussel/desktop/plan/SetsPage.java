@@ -24,6 +24,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.RepairQuestion;
 import mussel.core.job.RepairWorth;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.verdict.RepairSet;
 import mussel.core.verdict.RepairTables;
@@ -37,6 +38,8 @@ import mussel.work.desk.Desk;
 
 /** What to repair, as sets: the recommended one, a smaller and a larger one, and leaving it, each with its price and the chance that the boat comes back. */
 final class SetsPage extends Column {
+    private static final Messages TEXT = Messages.of(SetsPage.class);
+
     private static final double BAR = 150;
     private static final double ROOM = 480;
 
@@ -57,11 +60,11 @@ final class SetsPage extends Column {
         setId("sets");
         proof = new PickRow(
                         "pick-proof",
-                        "Final check",
+                        TEXT.get("sets_page.final_check"),
                         List.of(
-                                Choice.text("none", "None"),
-                                Choice.text("one_hold", "One pressure test"),
-                                Choice.text("both_holds", "Pressure and vacuum test")))
+                                Choice.text("none", TEXT.get("sets_page.none")),
+                                Choice.text("one_hold", TEXT.get("sets_page.one_pressure_test")),
+                                Choice.text("both_holds", TEXT.get("sets_page.pressure_and_vacuum_test"))))
                 .optional()
                 .onPick(picked -> desk.choose(Scale.PROOF.address(), picked));
         getChildren().addAll(head, cards, proof, proofs, ready, stops);
@@ -83,7 +86,7 @@ final class SetsPage extends Column {
         if (cards.getChildren().isEmpty()) {
             // The room they will take: what stands below does not jump away under a hand.
             cards.setMinHeight(ROOM);
-            cards.getChildren().setAll(Texts.dim("Comparing sets of repairs…"));
+            cards.getChildren().setAll(Texts.dim(TEXT.get("sets_page.comparing_sets_of_repairs")));
         }
         desk.repairs().ask(now, told -> {
             if (shown.filter(s -> s == now).isPresent()) {
@@ -118,19 +121,24 @@ final class SetsPage extends Column {
             cards.lookupAll("#" + held).stream().findFirst().ifPresent(Node::requestFocus);
         }
         proofs.setText(answer.proofs().stream()
-                .map(p -> RepairWords.check(now, p.proof()) + ": " + Math.round(p.minutes()) + " min, comes back "
-                        + Display.percent(p.back()))
+                .map(p -> TEXT.get(
+                        "sets_page.min_comes_back",
+                        RepairWords.check(now, p.proof()),
+                        Math.round(p.minutes()),
+                        Display.percent(p.back())))
                 .collect(Collectors.joining(" · ")));
         ready.setText(
                 answer.ready().isEmpty()
                         ? ""
-                        : "Have ready: "
-                                + answer.ready().stream()
-                                        .map(r -> RepairWords.repair(now, r.goal()) + " ("
-                                                + Display.percent(r.probability()) + ", seen with "
-                                                + stage(now, r.seenAt()) + ")")
-                                        .collect(Collectors.joining(", "))
-                                + ".");
+                        : TEXT.get(
+                                "sets_page.have_ready",
+                                answer.ready().stream()
+                                        .map(r -> TEXT.get(
+                                                "sets_page.seen_with",
+                                                RepairWords.repair(now, r.goal()),
+                                                Display.percent(r.probability()),
+                                                stage(now, r.seenAt())))
+                                        .collect(Collectors.joining(", "))));
         stops.setText(now.worth()
                 .map(RepairWorth::stops)
                 .filter(s -> !s.isEmpty())
@@ -141,13 +149,14 @@ final class SetsPage extends Column {
 
     /** A stop point of a set that is not chosen yet, at the prices of the comparison. */
     private static String stop(Assessment now, Repairs.Stop stop) {
-        return "Stop and check with " + stage(now, stop.after()) + ": may add "
-                + stop.adds().stream()
+        return TEXT.get(
+                "sets_page.stop_and_check_with_may_add",
+                stage(now, stop.after()),
+                stop.adds().stream()
                         .limit(3)
                         .map(a -> RepairWords.repair(now, a.goal()) + " (" + Display.percent(a.probability()) + ", "
                                 + now.yard().money().sum(a.cost()) + ")")
-                        .collect(Collectors.joining(", "))
-                + ".";
+                        .collect(Collectors.joining(", ")));
     }
 
     private static String kind(List<RepairSet> sets, int at) {
@@ -155,7 +164,7 @@ final class SetsPage extends Column {
         if (sets.get(at).now() >= sets.get(0).now()) {
             return "More";
         }
-        return at == sets.size() - 1 ? "Leave the rest" : "Less";
+        return at == sets.size() - 1 ? TEXT.get("sets_page.leave_the_rest") : "Less";
     }
 
     private static String stage(Assessment now, String id) {
@@ -187,18 +196,28 @@ final class SetsPage extends Column {
         List<String> titles = inSheet(now, set.goals()).stream()
                 .map(g -> RepairWords.repair(now, g) + (question.in().due().contains(g) ? " (due)" : ""))
                 .toList();
-        Label name = Texts.wrapped(titles.isEmpty() ? "Nothing is repaired" : String.join(", ", titles), "strong");
+        Label name = Texts.wrapped(
+                titles.isEmpty() ? TEXT.get("sets_page.nothing_is_repaired") : String.join(", ", titles), "strong");
         int days = question.days(set.goals());
         String left = RepairWords.left(now, set);
-        Label open = Texts.dim(left.isEmpty() ? "Nothing likely is left open." : "Still open: " + left);
+        Label open = Texts.dim(
+                left.isEmpty()
+                        ? TEXT.get("sets_page.nothing_likely_is_left_open")
+                        : TEXT.get("sets_page.still_open", left));
         Label time = Texts.dim(Display.workTime(plan.minutes())
-                + (days == 0 ? "" : days == 1 ? " · parts in 1 day" : " · parts in " + days + " days"));
+                + (days == 0
+                        ? ""
+                        : days == 1
+                                ? TEXT.get("sets_page.parts_in_1_day")
+                                : TEXT.get("sets_page.parts_in_days", days)));
         VBox words = new Column(2, Texts.dim(kind), name, open, time);
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMinWidth(0);
         Label price = Texts.wrapped(
-                now.yard().money().sum(plan.money()) + (plan.unpriced() ? " and parts without a price" : ""), "strong");
-        Label back = Texts.dim("comes back: " + Display.percent(set.back()));
+                now.yard().money().sum(plan.money())
+                        + (plan.unpriced() ? TEXT.get("sets_page.and_parts_without_a_price") : ""),
+                "strong");
+        Label back = Texts.dim(TEXT.get("sets_page.comes_back", Display.percent(set.back())));
         Region room = new Region();
         room.getStyleClass().add("back-room");
         room.setMinSize(BAR, 6);
@@ -211,7 +230,7 @@ final class SetsPage extends Column {
         StackPane.setAlignment(bar, Pos.CENTER_LEFT);
         gauge.setMaxWidth(BAR);
         gauge.setAlignment(Pos.CENTER_LEFT);
-        Button take = new Button(taken ? "Chosen" : "Choose this set");
+        Button take = new Button(taken ? TEXT.get("sets_page.chosen") : TEXT.get("sets_page.choose_this_set"));
         take.setId("take-" + id);
         take.setDisable(taken);
         take.setAccessibleText((taken ? "Chosen: " : "Choose: ") + name.getText());

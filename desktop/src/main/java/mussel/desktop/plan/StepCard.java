@@ -23,6 +23,7 @@ import mussel.core.job.OwnTimes;
 import mussel.core.job.Scale;
 import mussel.core.job.StepAsk;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.NamedBy;
 import mussel.core.plan.Plan.PlannedStep;
@@ -48,6 +49,8 @@ import mussel.work.desk.Desk;
 
 /** One step to tick: a line, and when it is open its cautions, how it is done, fasteners, parts and tools. Made once, then changed. */
 final class StepCard extends Column {
+    private static final Messages TEXT = Messages.of(StepCard.class);
+
     private static final PseudoClass CURRENT = PseudoClass.getPseudoClass("current");
     private static final PseudoClass DONE = PseudoClass.getPseudoClass("done");
 
@@ -148,7 +151,7 @@ final class StepCard extends Column {
             done = ticked;
             tick.setGraphic(done ? Marks.done() : Marks.open());
         }
-        tick.setAccessibleText((done ? "done: " : "to do: ") + step.title());
+        tick.setAccessibleText((done ? "done: " : TEXT.get("step_card.to_do")) + step.title());
         title.setText(number + "  " + step.title());
         Optional<OwnTimes.Own> own = now.own().times().of(step.id());
         where.setText(step.place().title() + ", "
@@ -169,7 +172,7 @@ final class StepCard extends Column {
                     .filter(id -> now.job().ticked(id).isEmpty())
                     .map(id -> now.sheet().step(id).orElseThrow().title())
                     .toList();
-            waiting.setText(before.isEmpty() ? "" : "Comes after: " + String.join("; ", before) + ".");
+            waiting.setText(before.isEmpty() ? "" : TEXT.get("step_card.comes_after", String.join("; ", before)));
             notes.forEach(n -> n.show(now));
             showHands(now);
             found.ifPresent(f -> f.show(now));
@@ -190,19 +193,19 @@ final class StepCard extends Column {
         for (String id : step.fasteners()) {
             card.getChildren().add(fastener(now.sheet().fastener(id).orElseThrow(), step.phase() == Phase.BUILD));
         }
-        parts(now.sheet(), step.partsOut(), "Comes off, in this order: ", card);
-        parts(now.sheet(), step.partsIn(), "Goes in, in this order: ", card);
+        parts(now.sheet(), step.partsOut(), TEXT.get("step_card.comes_off_in_this_order"), card);
+        parts(now.sheet(), step.partsIn(), TEXT.get("step_card.goes_in_in_this_order"), card);
         step.seizes().ifPresent(s -> card.getChildren().add(Texts.sentence(PlanWords.maySeize(s))));
         if (!step.consumables().isEmpty()) {
-            card.getChildren().add(Texts.dim("Used up: " + String.join(", ", step.consumables()) + "."));
+            card.getChildren().add(Texts.dim(TEXT.get("step_card.used_up", String.join(", ", step.consumables()))));
         }
         if (Step.says(step.school())) {
-            card.getChildren().add(Texts.dim("Other schools: " + step.school()));
+            card.getChildren().add(Texts.dim(TEXT.get("step_card.other_schools", step.school())));
         }
         if (step.cureMin() > 0) {
             card.getChildren()
-                    .add(Texts.sentence("Joined wet; cures " + Display.workTime(step.cureMin())
-                            + " before the engine runs. The bench plan keeps that time free."));
+                    .add(Texts.sentence(TEXT.get(
+                            "step_card.joined_wet_cures_before_the_engine", Display.workTime(step.cureMin()))));
         }
         for (String id : step.finds()) {
             now.knowledge().finding(id).ifPresent(f -> {
@@ -211,7 +214,7 @@ final class StepCard extends Column {
             });
         }
         if (Step.says(step.ask()) || !step.partsOut().isEmpty()) {
-            String label = Step.says(step.ask()) ? step.ask() : "How it lay, where it is unlike the sheet";
+            String label = Step.says(step.ask()) ? step.ask() : TEXT.get("step_card.how_it_lay_where_it_is");
             note(card, label, Topic.AS_FOUND);
         }
         List<EarlierHands.Kind> kinds = EarlierHands.at(step);
@@ -220,10 +223,10 @@ final class StepCard extends Column {
             card.getChildren().add(hands.get());
         }
         if (step.seizes().isPresent()) {
-            note(card, "If it was stuck, what was tried", Topic.STUCK);
+            note(card, TEXT.get("step_card.if_it_was_stuck_what_was"), Topic.STUCK);
         }
         if (step.phase() == Phase.STRIP || step.phase() == Phase.BUILD) {
-            note(card, "Fell in (empty this once it is out)", Topic.FELL_IN);
+            note(card, TEXT.get("step_card.fell_in_empty_this_once_it"), Topic.FELL_IN);
         }
         return card;
     }
@@ -232,7 +235,7 @@ final class StepCard extends Column {
     private Column hands(List<EarlierHands.Kind> kinds) {
         handPicks = Optional.of(new PickMany(
                 "hands-" + step.id(),
-                "Earlier hands",
+                TEXT.get("step_card.earlier_hands"),
                 kinds.stream()
                         .map(k -> PickRow.Choice.text(NamedBy.file(k), k.title()))
                         .toList(),
@@ -243,7 +246,7 @@ final class StepCard extends Column {
                 4,
                 handPicks.get(),
                 handCost.get()
-                        .field(Field.HANDS_COST, Field.HANDS_COST.of(step.id()), "putting it right")
+                        .field(Field.HANDS_COST, Field.HANDS_COST.of(step.id()), TEXT.get("step_card.putting_it_right"))
                         .optional());
     }
 
@@ -301,7 +304,7 @@ final class StepCard extends Column {
             text += ": " + fastener.tightness() + (Step.says(fastener.secured()) ? ", " + fastener.secured() : "");
         }
         if (fastener.isHidden()) {
-            Label label = Texts.wrapped(text + ". Hidden: " + fastener.hidden(), "hidden-fastener");
+            Label label = Texts.wrapped(TEXT.get("step_card.hidden", text, fastener.hidden()), "hidden-fastener");
             label.setGraphic(Marks.hidden());
             return label;
         }

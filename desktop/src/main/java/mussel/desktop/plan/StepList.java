@@ -16,6 +16,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.RepairWorth;
 import mussel.core.job.StopPoint;
+import mussel.core.language.Messages;
 import mussel.core.plan.Plan.PlannedStep;
 import mussel.core.sheet.Step;
 import mussel.desktop.desk.StationView;
@@ -27,6 +28,8 @@ import mussel.work.desk.Desk;
 
 /** Steps of the plan to tick: the open one in full, the others as a line each, those done before folded away. */
 public final class StepList extends Column {
+    private static final Messages TEXT = Messages.of(StepList.class);
+
     private final Desk desk;
     private final Predicate<Step> shown;
     /** By the step as its own sheet has it: steps of one id are done otherwise on legs of another family. */
@@ -56,10 +59,11 @@ public final class StepList extends Column {
     /** The keys of a list of steps. */
     public static List<StationView.Key> keys() {
         return List.of(
-                new StationView.Key("Space", "tick the step, or take its tick back"),
-                new StationView.Key("Shift Space, Shift End", "tick all steps down to this one, down to the last"),
-                new StationView.Key("Up, Down, End", "from step to step"),
-                new StationView.Key("Enter", "how a step is done"));
+                new StationView.Key("Space", TEXT.get("step_list.tick_the_step_or_take_its")),
+                new StationView.Key(
+                        TEXT.get("step_list.shift_space_shift_end"), TEXT.get("step_list.tick_all_steps_down_to_this")),
+                new StationView.Key(TEXT.get("step_list.up_down_end"), TEXT.get("step_list.from_step_to_step")),
+                new StationView.Key("Enter", TEXT.get("step_list.how_a_step_is_done")));
     }
 
     private void pressed(KeyEvent e) {
@@ -159,7 +163,10 @@ public final class StepList extends Column {
         int folded = folded(now, steps);
         List<Node> rows = new ArrayList<>();
         if (folded > 0) {
-            fold.setText(showDone ? "Fold the " + folded + " steps done" : "Show the " + folded + " steps done before");
+            fold.setText(
+                    showDone
+                            ? TEXT.get("step_list.fold_the_steps_done", folded)
+                            : TEXT.get("step_list.show_the_steps_done_before", folded));
             rows.add(fold);
         }
         for (int i = showDone ? 0 : folded; i < steps.size(); i++) {

@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.plan.PlanWords;
 import mussel.core.sheet.Goal;
@@ -35,6 +36,8 @@ import mussel.work.desk.Desk;
 
 /** How deep, and in what order: what is to be done with its price, the steps down to it, and the mat. */
 public final class StripStation implements StationView {
+    private static final Messages TEXT = Messages.of(StripStation.class);
+
     private final Desk desk;
     private final VBox sheet = new Column(12);
     private final Label chosen = Texts.wrapped("", "strong");
@@ -64,11 +67,11 @@ public final class StripStation implements StationView {
                 "strip-view",
                 "",
                 List.of(
-                        Choice.text("goals", "To be done"),
-                        Choice.text("steps", "Steps"),
-                        Choice.text("mat", "The mat"),
-                        Choice.text("inspect", "Inspect"),
-                        Choice.text("tools", "Tools")));
+                        Choice.text("goals", TEXT.get("strip_station.to_be_done")),
+                        Choice.text("steps", TEXT.get("strip_station.steps")),
+                        Choice.text("mat", TEXT.get("strip_station.the_mat")),
+                        Choice.text("inspect", TEXT.get("strip_station.inspect")),
+                        Choice.text("tools", TEXT.get("strip_station.tools"))));
         view.keepsOne().onPick(which -> open(which.orElse("steps")));
         inspect = new InspectPage(desk);
         both = new BothLegs(desk);
@@ -155,7 +158,7 @@ public final class StripStation implements StationView {
                         ? now.goals().stream()
                                 .map(g -> now.sheet().goal(g).map(Goal::title).orElse(g))
                                 .collect(Collectors.joining(", "))
-                        : "Choose what is to be done; the steps follow, as deep as it needs and no deeper.");
+                        : TEXT.get("strip_station.choose_what_is_to_be_done"));
         why.setVisible(any);
         why.setManaged(any);
         summary.setVisible(any);
@@ -167,12 +170,15 @@ public final class StripStation implements StationView {
         double minutes = now.stripSteps().stream()
                 .mapToDouble(s -> s.step().meanMinutes(now.saltYears()))
                 .sum();
-        return now.stepsDone(now.stripSteps()) + " of " + now.stripSteps().size() + " steps done. Going in takes about "
-                + Display.workTime(minutes) + ". The whole job: "
-                + now.planWords().time()
-                + (now.saltYears() > 0
-                        ? " What may have seized in " + Math.round(now.saltYears()) + " years of salt is counted."
-                        : " Nothing seized is counted: fresh water, or the years are not known.");
+        return TEXT.get(
+                "strip_station.of_steps_done_going_in_takes",
+                now.stepsDone(now.stripSteps()),
+                now.stripSteps().size(),
+                Display.workTime(minutes),
+                now.planWords().time(),
+                (now.saltYears() > 0
+                        ? TEXT.get("strip_station.what_may_have_seized_in_years", Math.round(now.saltYears()))
+                        : TEXT.get("strip_station.nothing_seized_is_counted_fresh_water")));
     }
 
     /** Tools: what is missing first with what stands in for it, the rest to tick as it is laid ready. */
@@ -184,14 +190,14 @@ public final class StripStation implements StationView {
                 .filter(t -> !missing.contains(t))
                 .toList();
         if (!missing.isEmpty()) {
-            tools.getChildren().add(Texts.heading("Not in the yard"));
+            tools.getChildren().add(Texts.heading(TEXT.get("strip_station.not_in_the_yard")));
         }
         missing.forEach(tool -> {
             tools.getChildren().add(Texts.caution(tool));
             substitutes(now, tool);
         });
         long ready = rest.stream().filter(t -> ready(now, t)).count();
-        tools.getChildren().add(Texts.heading("Lay ready: " + ready + " of " + rest.size()));
+        tools.getChildren().add(Texts.heading(TEXT.get("strip_station.lay_ready_of", ready, rest.size())));
         FlowPane laid = new Flow(6, 6);
         for (String tool : rest) {
             ToggleButton lies = new ToggleButton(tool);
@@ -199,7 +205,10 @@ public final class StripStation implements StationView {
             lies.getStyleClass().addAll("tile", "text-tile", "tool");
             lies.setSelected(ready(now, tool));
             lies.setGraphic(lies.isSelected() ? Marks.done() : Marks.open());
-            lies.setAccessibleText(tool + (lies.isSelected() ? ", lies ready" : ", to lay ready"));
+            lies.setAccessibleText(tool
+                    + (lies.isSelected()
+                            ? TEXT.get("strip_station.lies_ready")
+                            : TEXT.get("strip_station.to_lay_ready")));
             lies.setOnAction(e ->
                     desk.choose(Scale.TOOL_READY.of(tool), lies.isSelected() ? Optional.of("yes") : Optional.empty()));
             laid.getChildren().add(lies);
@@ -209,7 +218,7 @@ public final class StripStation implements StationView {
             rest.forEach(tool -> substitutes(now, tool));
         }
         if (!now.timedPlan().consumables().isEmpty()) {
-            tools.getChildren().add(Texts.heading("Used up"));
+            tools.getChildren().add(Texts.heading(TEXT.get("strip_station.used_up")));
             tools.getChildren()
                     .add(Texts.sentence(String.join(", ", now.timedPlan().consumables())));
         }

@@ -18,6 +18,7 @@ import mussel.core.job.Scale;
 import mussel.core.job.TorqueWork;
 import mussel.core.job.TorqueWork.Bolt;
 import mussel.core.job.TorqueWork.State;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.TorqueUnit;
 import mussel.core.sheet.Fastener;
@@ -36,6 +37,8 @@ import mussel.work.desk.Desk;
 
 /** One group of fasteners: the wrench and its setting in large figures, the bolts in their order, and what each was brought to. */
 final class TorqueCard extends Column {
+    private static final Messages TEXT = Messages.of(TorqueCard.class);
+
     private static final List<TorqueUnit> UNITS =
             List.of(TorqueUnit.NM, TorqueUnit.LBF_IN, TorqueUnit.LBF_FT, TorqueUnit.KGF_M);
 
@@ -136,29 +139,35 @@ final class TorqueCard extends Column {
         TorqueResult out = work.result();
         setting.setText(out.choice()
                 .map(c -> number(c.setting()) + " " + c.unit().symbol())
-                .orElse(out.unitAsked() ? "which unit is it in?" : "no wrench keeps this range"));
+                .orElse(
+                        out.unitAsked()
+                                ? TEXT.get("torque_card.which_unit_is_it_in")
+                                : TEXT.get("torque_card.no_wrench_keeps_this_range")));
         wrench.setText(out.choice().map(c -> words(now, c, out)).orElseGet(() -> why(out)));
         range.setText(
                 String.join("; ", UNITS.stream().map(u -> work.range().range(u)).toList()));
         warnings.getChildren()
                 .setAll(out.warnings().stream().map(Texts::caution).toList());
         if (group.hand() == Fastener.Hand.LEFT) {
-            warnings.getChildren()
-                    .add(
-                            0,
-                            Texts.caution(
-                                    "Left-hand thread: it tightens counter-clockwise and comes loose clockwise."));
+            warnings.getChildren().add(0, Texts.caution(TEXT.get("torque_card.left_hand_thread_it_tightens_counter")));
         }
         long simulated = work.bolts().stream().filter(Bolt::simulated).count();
-        glance.setText(work.count(State.DONE) + " of " + work.bolts().size() + " done"
-                + (work.count(State.UNDER) > 0 ? ", " + work.count(State.UNDER) + " under" : "")
-                + (work.count(State.OVER) > 0 ? ", " + work.count(State.OVER) + " over: back off and start again" : "")
-                + (simulated > 0 ? "; " + simulated + " by a simulated wrench, which tightens nothing" : "") + ".");
+        glance.setText(TEXT.get(
+                "torque_card.of_done",
+                work.count(State.DONE),
+                work.bolts().size(),
+                (work.count(State.UNDER) > 0 ? TEXT.get("torque_card.under", work.count(State.UNDER)) : ""),
+                (work.count(State.OVER) > 0
+                        ? TEXT.get("torque_card.over_back_off_and_start_again", work.count(State.OVER))
+                        : ""),
+                (simulated > 0 ? TEXT.get("torque_card.by_a_simulated_wrench_which_tightens", simulated) : "")));
         pattern.show(work);
         pull.setDisable(work.next().isEmpty() || out.unitAsked());
-        secured.setText("Sheet page " + group.page()
-                + (Step.says(group.secured()) ? "; " + group.secured() : "")
-                + (group.isHidden() ? ". Hidden: " + group.hidden() : ""));
+        secured.setText(TEXT.get(
+                "torque_card.sheet_page",
+                group.page(),
+                (Step.says(group.secured()) ? "; " + group.secured() : ""),
+                (group.isHidden() ? TEXT.get("torque_card.hidden", group.hidden()) : "")));
     }
 
     private static String words(Assessment now, TorqueResult.Choice choice, TorqueResult out) {
@@ -166,12 +175,19 @@ final class TorqueCard extends Column {
                 .filter(w -> w.wrench().id().equals(choice.wrench()))
                 .anyMatch(w -> w.overdue(now.today()));
         String stage = out.stages().size() > 1 && out.stages().get(0).setting().isPresent()
-                ? " First all to " + number(out.stages().get(0).setting().getAsDouble()) + " "
-                        + choice.unit().symbol() + ", then this."
+                ? TEXT.get(
+                        "torque_card.first_all_to_then_this",
+                        number(out.stages().get(0).setting().getAsDouble()),
+                        choice.unit().symbol())
                 : "";
-        return "on the " + choice.wrench() + "; " + Display.significant(choice.deliveredNm()) + " N·m reach the bolt, "
-                + Display.significant(choice.lowNm()) + " to " + Display.significant(choice.highNm())
-                + " with its accuracy." + stage + (overdue ? " Its calibration is overdue." : "");
+        return TEXT.get(
+                "torque_card.on_the_n_m_reach_the",
+                choice.wrench(),
+                Display.significant(choice.deliveredNm()),
+                Display.significant(choice.lowNm()),
+                Display.significant(choice.highNm()),
+                stage,
+                (overdue ? TEXT.get("torque_card.its_calibration_is_overdue") : ""));
     }
 
     private static String why(TorqueResult out) {
@@ -179,11 +195,11 @@ final class TorqueCard extends Column {
             return "";
         }
         return out.refused().isEmpty()
-                ? "The yard's sheet lists no wrenches; the range stands below."
+                ? TEXT.get("torque_card.the_yards_sheet_lists_no_wrenches")
                 : String.join(
                         " ",
                         out.refused().stream()
-                                .map(r -> "The " + r.wrench() + ": " + r.why())
+                                .map(r -> TEXT.get("torque_card.the", r.wrench(), r.why()))
                                 .toList());
     }
 

@@ -9,6 +9,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.MissingValue;
 import mussel.core.job.Station;
 import mussel.core.job.TorqueWork;
+import mussel.core.language.Messages;
 import mussel.desktop.desk.ManualValues;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
@@ -16,6 +17,8 @@ import mussel.work.desk.Desk;
 
 /** Every fastener group that is closed again, with the wrench to take, its setting, and how far each bolt is. */
 final class TorqueSheet extends Column {
+    private static final Messages TEXT = Messages.of(TorqueSheet.class);
+
     private final Desk desk;
     private final ManualValues manual;
     private final Map<String, TorqueCard> cards = new HashMap<>();
@@ -42,8 +45,8 @@ final class TorqueSheet extends Column {
             card.show(now, work);
             rows.add(card);
         }
-        rows.add(Texts.dim("Snug, wipe dry, then torque; figures on the bolts are their order. "
-                + now.sheet().origin() + ". The maker's manual for the exact unit outranks these values."));
+        rows.add(Texts.dim(TEXT.get(
+                "torque_sheet.snug_wipe_dry_then_torque_figures", now.sheet().origin())));
         if (!rows.equals(getChildren())) {
             getChildren().setAll(rows);
         }

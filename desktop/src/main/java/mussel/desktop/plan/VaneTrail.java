@@ -6,10 +6,13 @@ import javafx.scene.shape.ArcType;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.QuadCurve;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Construction.Turns;
 
 /** The impeller from above in its housing: the way the driveshaft runs, and every vane trailing behind it. */
 final class VaneTrail extends Pane {
+    private static final Messages TEXT = Messages.of(VaneTrail.class);
+
     private static final double MIDDLE = 56;
     private static final double RIM = 40;
     private static final double HUB = 16;
@@ -56,7 +59,8 @@ final class VaneTrail extends Pane {
                 y - 6 * Math.sin(end));
         head.getStyleClass().add("trail-head");
         getChildren().addAll(way, head);
-        setAccessibleText("Impeller from above: the driveshaft runs "
-                + (turns == Turns.CLOCKWISE ? "clockwise" : "counter-clockwise") + ", every vane trails behind it.");
+        setAccessibleText(TEXT.get(
+                "vane_trail.impeller_from_above_the_driveshaft_runs",
+                (turns == Turns.CLOCKWISE ? "clockwise" : "counter-clockwise")));
     }
 }

@@ -10,6 +10,7 @@ import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 import mussel.core.job.RepairOption;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
@@ -19,6 +20,8 @@ import mussel.work.desk.Desk;
 
 /** Where a practice leg is handed back: what is to be done, or that it goes to a dealer; then what it came to. */
 final class HandBackStation implements StationView {
+    private static final Messages TEXT = Messages.of(HandBackStation.class);
+
     private final Desk desk;
     private final Runnable another;
     private final Runnable lessons;
@@ -41,15 +44,15 @@ final class HandBackStation implements StationView {
         back.setOnAction(e -> handBack());
         PickRow over = picks.bound(
                 Scale.HANDED_OVER.address(),
-                "This leg",
+                TEXT.get("hand_back_station.this_leg"),
                 List.of(
-                        PickRow.Choice.text("no", "is mended here"),
-                        PickRow.Choice.text("yes", "goes to a dealer: stop and hand over")));
+                        PickRow.Choice.text("no", TEXT.get("hand_back_station.is_mended_here")),
+                        PickRow.Choice.text("yes", TEXT.get("hand_back_station.goes_to_a_dealer_stop_and"))));
         before.getChildren()
                 .addAll(
-                        Texts.title("Hand it back"),
+                        Texts.title(TEXT.get("hand_back_station.hand_it_back")),
                         chosen,
-                        Texts.dim("What is to be done is chosen at Strip-down."),
+                        Texts.dim(TEXT.get("hand_back_station.what_is_to_be_done_is")),
                         over.optional(),
                         back);
     }
@@ -69,7 +72,9 @@ final class HandBackStation implements StationView {
                     .map(RepairOption::title)
                     .collect(Collectors.joining(", "));
             chosen.setText(
-                    goals.isEmpty() ? "Nothing is to be done: it goes back as it came." : "To be done: " + goals + ".");
+                    goals.isEmpty()
+                            ? TEXT.get("hand_back_station.nothing_is_to_be_done_it")
+                            : TEXT.get("hand_back_station.to_be_done", goals));
             picks.show(now);
             page.getChildren().setAll(before);
         } else if (told != now.job().id()) {

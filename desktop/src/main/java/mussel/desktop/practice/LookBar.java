@@ -14,6 +14,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.OrderedMap;
@@ -30,6 +31,8 @@ import mussel.work.desk.Desk;
 
 /** What stands over a station while a practice leg is gone about: that it is not there, the bench clock, what was seen last, and what can be looked at here. */
 final class LookBar extends Column {
+    private static final Messages TEXT = Messages.of(LookBar.class);
+
     private final Desk desk;
     private final Station station;
     private final Consumer<String> onLook;
@@ -47,7 +50,7 @@ final class LookBar extends Column {
         this.onLook = onLook;
         setId("practice-bar");
         getStyleClass().addAll("card", "simulated");
-        Label mark = Texts.wrapped("Practice: this leg is not there.", "refusal");
+        Label mark = Texts.wrapped(TEXT.get("look_bar.practice_this_leg_is_not_there"), "refusal");
         mark.setId("practice-mark");
         mark.setMinWidth(USE_PREF_SIZE);
         clock.setId("practice-clock");
@@ -81,12 +84,16 @@ final class LookBar extends Column {
             return;
         }
         shown = now;
-        clock.setText(exercise.lesson().map(l -> l.title() + ". ").orElse("") + "Clock: "
-                + Display.workTime(exercise.bench().minutes()) + ", "
-                + exercise.bench().looks() + (exercise.bench().looks() == 1 ? " look." : " looks."));
+        clock.setText(TEXT.get(
+                "look_bar.clock",
+                exercise.lesson().map(l -> l.title() + ". ").orElse(""),
+                Display.workTime(exercise.bench().minutes()),
+                exercise.bench().looks(),
+                (exercise.bench().looks() == 1 ? " look." : " looks.")));
         boolean open = !exercise.back();
         Optional<LastLook> made = open ? exercise.lastLook() : Optional.empty();
-        last.setText(made.map(l -> "Seen last: " + seen(exercise, l) + ".").orElse(""));
+        last.setText(
+                made.map(l -> TEXT.get("look_bar.seen_last", seen(exercise, l))).orElse(""));
         against.setText(made.filter(l -> exercise.coached())
                 .map(l -> against(exercise, l))
                 .orElse(""));
@@ -114,18 +121,20 @@ final class LookBar extends Column {
     /** What the advice would have done instead, and why. */
     private String against(Exercise exercise, LastLook look) {
         var money = desk.now().yard().money();
-        String yours = Display.workTime(look.minutes()) + " for " + Display.significant(look.bits()) + " bits, worth "
-                + money.sum(Math.abs(look.value())) + (look.value() < 0 ? " less" : " more") + " than its time";
+        String yours = TEXT.get(
+                "look_bar.for_bits_worth_than_its_time",
+                Display.workTime(look.minutes()),
+                Display.significant(look.bits()),
+                money.sum(Math.abs(look.value())),
+                (look.value() < 0 ? " less" : " more"));
         if (look.asAdvised()) {
-            return "As advised: " + yours + ".";
+            return TEXT.get("look_bar.as_advised", yours);
         }
         if (look.advised().isEmpty()) {
-            return "The advice would have looked no further: nothing was worth its time any more. This took " + yours
-                    + ".";
+            return TEXT.get("look_bar.the_advice_would_have_looked_no", yours);
         }
         String other = look.advised().stream().map(f -> name(exercise, f)).collect(Collectors.joining(" with "));
-        return "The advice would have looked at " + other + ": worth " + money.sum(look.advisedValue())
-                + ", the most for its minutes. This took " + yours + ".";
+        return TEXT.get("look_bar.the_advice_would_have_looked_at", other, money.sum(look.advisedValue()), yours);
     }
 
     private void looks(Exercise exercise) {

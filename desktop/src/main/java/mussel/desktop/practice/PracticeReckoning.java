@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import mussel.core.book.WorkList;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.core.practice.Exercise;
@@ -26,6 +27,8 @@ import mussel.work.shop.Workshop;
 
 /** What a practice leg came to: what was wrong, each look with its time and what it could settle, and what the advice and one who knew would have cost. */
 public final class PracticeReckoning extends Column {
+    private static final Messages TEXT = Messages.of(PracticeReckoning.class);
+
     private static final double MINUTE = 3;
 
     private final Workshop shop;
@@ -44,18 +47,21 @@ public final class PracticeReckoning extends Column {
                 .add(Texts.heading(exercise.job().leg().boat()
                         + exercise.lesson().map(l -> ": " + l.title()).orElse("")));
         sentences().forEach(s -> getChildren().add(Texts.sentence(s)));
-        getChildren().add(Texts.heading("Your looks: minutes, what each could settle, what it was worth"));
+        getChildren().add(Texts.heading(TEXT.get("practice_reckoning.your_looks_minutes_what_each_could")));
         told.looks().forEach(l -> getChildren().add(look(l)));
         exercise.lesson().ifPresent(l -> getChildren()
-                .addAll(Texts.heading("The lesson"), Texts.sentence(l.why()), Texts.dim("The habit: " + l.habit())));
-        Button next = new Button("Another leg");
+                .addAll(
+                        Texts.heading(TEXT.get("practice_reckoning.the_lesson")),
+                        Texts.sentence(l.why()),
+                        Texts.dim(TEXT.get("practice_reckoning.the_habit", l.habit()))));
+        Button next = new Button(TEXT.get("practice_reckoning.another_leg"));
         next.setId("practice-another");
         next.getStyleClass().add("act");
         next.setOnAction(e -> another.run());
-        Button all = new Button("All lessons");
+        Button all = new Button(TEXT.get("practice_reckoning.all_lessons"));
         all.setId("practice-lessons");
         all.setOnAction(e -> lessons.run());
-        Button print = new Button("Print it");
+        Button print = new Button(TEXT.get("practice_reckoning.print_it"));
         print.setId("practice-print");
         print.setOnAction(e -> print());
         HBox row = new Row(10, next, all, print, printed);
@@ -83,13 +89,19 @@ public final class PracticeReckoning extends Column {
         List<String> says = new ArrayList<>();
         List<String> causes = exercise.causes();
         says.add(
-                causes.isEmpty() ? "Nothing was wrong with it." : "What was wrong: " + String.join("; ", causes) + ".");
+                causes.isEmpty()
+                        ? TEXT.get("practice_reckoning.nothing_was_wrong_with_it")
+                        : TEXT.get("practice_reckoning.what_was_wrong", String.join("; ", causes)));
         Reckoning own = told.own();
-        says.add("It cost you " + money().sum(own.cost()) + ": " + money().sum(own.looking()) + " of looks ("
-                + Display.workTime(own.minutes()) + "), " + money().sum(own.work()) + " of work and parts, "
-                + money().sum(own.comebacks()) + " that will come back.");
+        says.add(TEXT.get(
+                "practice_reckoning.it_cost_you_of_looks_of",
+                money().sum(own.cost()),
+                money().sum(own.looking()),
+                Display.workTime(own.minutes()),
+                money().sum(own.work()),
+                money().sum(own.comebacks())));
         if (!own.missed().isEmpty()) {
-            says.add("Missed: " + titles(own.missed()) + ".");
+            says.add(TEXT.get("practice_reckoning.missed", titles(own.missed())));
         }
         if (!own.needless().isEmpty()) {
             says.add((told.right() ? "Needless: " : "Not yours to do: ") + titles(own.needless()) + ".");
@@ -97,21 +109,22 @@ public final class PracticeReckoning extends Column {
         if (!told.right()) {
             says.add(
                     exercise.handedOver()
-                            ? "It was yours to mend: a dealer asks more for the same."
-                            : "Here it was right to stop and hand over.");
+                            ? TEXT.get("practice_reckoning.it_was_yours_to_mend_a")
+                            : TEXT.get("practice_reckoning.here_it_was_right_to_stop"));
         }
-        says.add("The advice would have cost " + money().sum(told.advice().cost()) + " with "
-                + Display.workTime(told.advice().minutes()) + " of looks: "
-                + told.advised().stream().map(this::name).collect(Collectors.joining(", "))
-                + ". Somebody who knew what was wrong: "
-                + money().sum(told.knowing().cost()) + ".");
+        says.add(TEXT.get(
+                "practice_reckoning.the_advice_would_have_cost_with",
+                money().sum(told.advice().cost()),
+                Display.workTime(told.advice().minutes()),
+                told.advised().stream().map(this::name).collect(Collectors.joining(", ")),
+                money().sum(told.knowing().cost())));
         says.add(
                 told.lost() > 0
-                        ? "Against the advice you lost " + money().sum(told.lost()) + " on this leg."
-                        : "You did better than the advice by " + money().sum(-told.lost()) + " on this leg.");
+                        ? TEXT.get("practice_reckoning.against_the_advice_you_lost_on", money().sum(told.lost()))
+                        : TEXT.get("practice_reckoning.you_did_better_than_the_advice", money().sum(-told.lost())));
         told.score()
-                .ifPresent(s -> says.add("What you suspected scores " + Display.significant(s)
-                        + " bits a goal: nought is sure and right, one is a coin thrown (logarithmic score)."));
+                .ifPresent(s -> says.add(
+                        TEXT.get("practice_reckoning.what_you_suspected_scores_bits_a", Display.significant(s))));
         return says;
     }
 
@@ -124,8 +137,11 @@ public final class PracticeReckoning extends Column {
         says.setMinWidth(0);
         says.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(says, Priority.ALWAYS);
-        Label figures = Texts.dim(Display.workTime(look.minutes()) + ", " + Display.significant(look.bits()) + " bits, "
-                + money().sum(look.value()));
+        Label figures = Texts.dim(TEXT.get(
+                "practice_reckoning.bits",
+                Display.workTime(look.minutes()),
+                Display.significant(look.bits()),
+                money().sum(look.value())));
         figures.setMinWidth(USE_PREF_SIZE);
         HBox row = new Row(8, bar, says, figures);
         row.setAlignment(Pos.CENTER_LEFT);
@@ -143,17 +159,23 @@ public final class PracticeReckoning extends Column {
         List<String> notes = new ArrayList<>(sentences());
         exercise.lesson().ifPresent(l -> notes.add(l.why()));
         WorkList list = new WorkList(
-                exercise.job().leg().boat() + " (not there)"
-                        + exercise.lesson().map(l -> ": " + l.title()).orElse(""),
-                "Practice: a leg "
-                        + exercise.family().map(f -> "of a " + f + " ").orElse("") + "that is not there, gone about by "
-                        + shop.by() + ". " + known(exercise.context()),
+                TEXT.get(
+                        "practice_reckoning.not_there",
+                        exercise.job().leg().boat(),
+                        exercise.lesson().map(l -> ": " + l.title()).orElse("")),
+                TEXT.get(
+                        "practice_reckoning.practice_a_leg_that_is_not",
+                        exercise.family()
+                                .map(f -> TEXT.get("practice_reckoning.of_a", f))
+                                .orElse(""),
+                        shop.by(),
+                        known(exercise.context())),
                 looks,
                 notes);
         Paper.place(shop, this, "Practice", "practice-" + exercise.job().id() + ".pdf")
                 .ifPresent(file -> Paper.write(
                         shop,
-                        "The page",
+                        TEXT.get("practice_reckoning.the_page"),
                         file,
                         () -> shop.papers().list(shop.yard(), shop.today(), list, file),
                         printed::setText));
@@ -162,13 +184,15 @@ public final class PracticeReckoning extends Column {
     /** What is known before anyone looks, in a sentence. */
     static String known(Context context) {
         List<String> known = new ArrayList<>();
-        context.complaint().forEach(c -> known.add("came in for: " + c.title()));
-        context.water().ifPresent(w -> known.add("runs in " + plain(w)));
-        context.sand().filter(s -> s).ifPresent(s -> known.add("in sand or shallows"));
-        context.ageYears().ifPresent(a -> known.add(Math.round(a) + " years old"));
-        context.hoursSinceChange().ifPresent(h -> known.add(Math.round(h) + " h on its oil"));
-        context.pumpMonths().ifPresent(m -> known.add("impeller " + Math.round(m) + " months old"));
-        context.lastJob().ifPresent(j -> known.add("last time: " + plain(j)));
+        context.complaint().forEach(c -> known.add(TEXT.get("practice_reckoning.came_in_for", c.title())));
+        context.water().ifPresent(w -> known.add(TEXT.get("practice_reckoning.runs_in", plain(w))));
+        context.sand().filter(s -> s).ifPresent(s -> known.add(TEXT.get("practice_reckoning.in_sand_or_shallows")));
+        context.ageYears().ifPresent(a -> known.add(TEXT.get("practice_reckoning.years_old", Math.round(a))));
+        context.hoursSinceChange()
+                .ifPresent(h -> known.add(TEXT.get("practice_reckoning.h_on_its_oil", Math.round(h))));
+        context.pumpMonths()
+                .ifPresent(m -> known.add(TEXT.get("practice_reckoning.impeller_months_old", Math.round(m))));
+        context.lastJob().ifPresent(j -> known.add(TEXT.get("practice_reckoning.last_time", plain(j))));
         String all = String.join("; ", known);
         return all.isEmpty() ? "" : all.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + all.substring(1) + ".";
     }

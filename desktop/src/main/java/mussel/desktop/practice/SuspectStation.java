@@ -13,6 +13,7 @@ import mussel.core.brief.Brief.Handle;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.language.Messages;
 import mussel.core.verdict.RepairGoal;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
@@ -24,6 +25,8 @@ import mussel.work.desk.Desk;
 
 /** The verdict of a practice leg: on one's own what is suspected, in per cent, by handles a glove can move; else, and once it is handed back, the verdict itself. */
 final class SuspectStation implements StationView {
+    private static final Messages TEXT = Messages.of(SuspectStation.class);
+
     private static final double NAME = 200;
     private static final double HANDLE = 240;
     private static final double PER_CENT = 100;
@@ -48,10 +51,8 @@ final class SuspectStation implements StationView {
         }
         own.getChildren()
                 .addAll(
-                        Texts.title("What you suspect"),
-                        Texts.sentence(
-                                "In per cent, for each repair that may be called for; arrows move a handle. What you leave alone counts as the"
-                                        + " tables have it beforehand. It is scored when you hand the leg back."),
+                        Texts.title(TEXT.get("suspect_station.what_you_suspect")),
+                        Texts.sentence(TEXT.get("suspect_station.in_per_cent_for_each_repair")),
                         handles);
     }
 
@@ -89,7 +90,10 @@ final class SuspectStation implements StationView {
 
     @Override
     public List<Key> keys() {
-        return hushed ? List.of(new Key("left, right", "less or more sure")) : verdict.keys();
+        return hushed
+                ? List.of(
+                        new Key(TEXT.get("suspect_station.left_right"), TEXT.get("suspect_station.less_or_more_sure")))
+                : verdict.keys();
     }
 
     /** One handle. */
@@ -108,7 +112,7 @@ final class SuspectStation implements StationView {
             handle.setId("suspect-" + goal);
             handle.setPrefWidth(HANDLE);
             handle.setBlockIncrement(10);
-            handle.setAccessibleText("how sure: " + of.title());
+            handle.setAccessibleText(TEXT.get("suspect_station.how_sure", of.title()));
             percent.setMinWidth(52);
             handle.valueProperty().addListener((o, was, is) -> say());
             // Entered once the handle rests: every place it passes would be an entry.

@@ -22,6 +22,7 @@ import mussel.core.job.ProofWork.Section;
 import mussel.core.job.ProofWork.State;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Interval;
 import mussel.core.sheet.Phase;
 import mussel.desktop.desk.JobFields;
@@ -38,6 +39,8 @@ import mussel.work.desk.Desk;
 
 /** Proving it: the shift's truth table, the leak test again, the run, and the hour after it; what each wrong answer means. */
 public final class ProveStation implements StationView {
+    private static final Messages TEXT = Messages.of(ProveStation.class);
+
     private static final Map<String, Scale> ASKED = Map.of(
             "shift_neutral", Scale.SHIFT_NEUTRAL,
             "shift_forward", Scale.SHIFT_FORWARD,
@@ -78,11 +81,9 @@ public final class ProveStation implements StationView {
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
         steps = new StepList(desk, s -> s.phase() == Phase.PROVE);
-        override = JobNote.line(desk, "Tagged all the same, because", Topic.PROOF_OVERRIDE.address());
-        overridden = new Column(
-                6,
-                Texts.caution("A failed proof holds the tag. A reason written here lets it go, and is printed."),
-                override);
+        override = JobNote.line(
+                desk, TEXT.get("prove_station.tagged_all_the_same_because"), Topic.PROOF_OVERRIDE.address());
+        overridden = new Column(6, Texts.caution(TEXT.get("prove_station.a_failed_proof_holds_the_tag")), override);
         overridden.getStyleClass().addAll("card", "card-water");
         for (Section section : Section.values()) {
             sections.put(section, new Column(0));
@@ -91,27 +92,24 @@ public final class ProveStation implements StationView {
         sheet.getStyleClass().add("station");
         sheet.getChildren()
                 .addAll(
-                        Texts.title("Prove"),
+                        Texts.title(TEXT.get("prove_station.prove")),
                         head,
                         countersigning,
                         overridden,
-                        Texts.heading("By hand, engine still"),
+                        Texts.heading(TEXT.get("prove_station.by_hand_engine_still")),
                         reverse,
                         sections.get(Section.SHIFT),
-                        Texts.heading("The leak test again"),
+                        Texts.heading(TEXT.get("prove_station.the_leak_test_again")),
                         leakHint,
                         sections.get(Section.LEAK),
-                        Texts.heading("With the engine running"),
-                        Texts.caution(
-                                "Water on before the engine starts, engine off before the water. In gear only in a"
-                                        + " guarded tank or with the propeller off; on cups only at idle. Outdoors: carbon"
-                                        + " monoxide."),
+                        Texts.heading(TEXT.get("prove_station.with_the_engine_running")),
+                        Texts.caution(TEXT.get("prove_station.water_on_before_the_engine_starts")),
                         sections.get(Section.RUN),
                         fields.field(Field.RUN_TEMP),
-                        Texts.heading("An hour later, and after the first hours"),
+                        Texts.heading(TEXT.get("prove_station.an_hour_later_and_after_the")),
                         sections.get(Section.AFTER),
                         recheck,
-                        Texts.heading("Steps of the sheet"),
+                        Texts.heading(TEXT.get("prove_station.steps_of_the_sheet")),
                         steps);
     }
 
@@ -119,7 +117,7 @@ public final class ProveStation implements StationView {
     private void countersign() {
         String by = desk.shop().by();
         if (desk.shop().yard().learns(by)) {
-            refused.setText(by + " learns, and is at the bench: whoever countersigns says so first with F10.");
+            refused.setText(TEXT.get("prove_station.learns_and_is_at_the_bench", by));
         } else {
             refused.setText("");
             desk.note(new Fact.Countersigned(desk.shop().today()));
@@ -146,8 +144,8 @@ public final class ProveStation implements StationView {
         boolean held = proof.proofs().stream().anyMatch(p -> p.section() == Section.LEAK);
         leakHint.setText(
                 held
-                        ? "Held under Leak hunt, as before; a hold made after something was put back counts here."
-                        : "Not asked for: nothing on the oil's side of the case is touched, and nothing was held before.");
+                        ? TEXT.get("prove_station.held_under_leak_hunt_as_before")
+                        : TEXT.get("prove_station.not_asked_for_nothing_on_the"));
         fields.show(now);
         picks.show(now);
         steps.show(now);
@@ -170,8 +168,8 @@ public final class ProveStation implements StationView {
         recheck.setText(now.due().stream()
                 .filter(d -> again.equals(Optional.of(d.what())))
                 .findFirst()
-                .map(d -> "Look at the oil again: " + d.limits() + ". It stands on the tag and on the bench.")
-                .orElse("Look at the oil again after the first hours."));
+                .map(d -> TEXT.get("prove_station.look_at_the_oil_again_it", d.limits()))
+                .orElse(TEXT.get("prove_station.look_at_the_oil_again_after")));
     }
 
     private ProofLine line(Proof proof) {

@@ -5,10 +5,13 @@ import javafx.scene.chart.LineChart;
 import javafx.scene.chart.NumberAxis;
 import javafx.scene.chart.XYChart;
 import javafx.scene.shape.Circle;
+import mussel.core.language.Messages;
 import mussel.core.pump.PumpResult;
 
 /** The telltale over speed: what a new pump should give, what this one should as it is, and what was caught. */
 final class FlowChart extends LineChart<Number, Number> {
+    private static final Messages TEXT = Messages.of(FlowChart.class);
+
     private final XYChart.Series<Number, Number> asNew = new XYChart.Series<>();
     private final XYChart.Series<Number, Number> now = new XYChart.Series<>();
     private final XYChart.Series<Number, Number> caught = new XYChart.Series<>();
@@ -17,18 +20,18 @@ final class FlowChart extends LineChart<Number, Number> {
 
     FlowChart() {
         super(new NumberAxis(0, 6_000, 1_000), new NumberAxis());
-        getXAxis().setLabel("engine speed (rpm)");
-        getYAxis().setLabel("telltale (l/min)");
+        getXAxis().setLabel(TEXT.get("flow_chart.engine_speed_rpm"));
+        getYAxis().setLabel(TEXT.get("flow_chart.telltale_l_min"));
         getStyleClass().add("flow-chart");
         setAnimated(false);
         setCreateSymbols(false);
         setMinHeight(250);
         setPrefHeight(260);
-        asNew.setName("new pump, estimate");
-        now.setName("this pump, estimate");
+        asNew.setName(TEXT.get("flow_chart.new_pump_estimate"));
+        now.setName(TEXT.get("flow_chart.this_pump_estimate"));
         caught.setName("caught");
         getData().addAll(List.of(asNew, now, caught));
-        setAccessibleText("Telltale flow over engine speed");
+        setAccessibleText(TEXT.get("flow_chart.telltale_flow_over_engine_speed"));
     }
 
     /** A round mark: the curves have none. */

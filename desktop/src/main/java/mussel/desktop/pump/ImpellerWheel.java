@@ -14,11 +14,14 @@ import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.SVGPath;
 import javafx.scene.text.Text;
+import mussel.core.language.Messages;
 import mussel.core.pump.PumpInput.Crack;
 import mussel.core.pump.PumpInput.Vane;
 
 /** The impeller seen from above, each vane as it was found: worn short, bent, cracked, burnt or gone. A vane is picked to mark it. */
 final class ImpellerWheel extends Pane {
+    private static final Messages TEXT = Messages.of(ImpellerWheel.class);
+
     private static final PseudoClass PICKED = PseudoClass.getPseudoClass("picked");
     private static final PseudoClass BURNT = PseudoClass.getPseudoClass("burnt");
     private static final double MIDDLE = 104;
@@ -134,7 +137,7 @@ final class ImpellerWheel extends Pane {
         for (int i = 0; i < vanes.size(); i++) {
             Vane vane = found.isEmpty() ? Vane.SOUND : found.get(i);
             draw(vanes.get(i), vane, angle(i, vanes.size()), found.isEmpty(), i + 1 == picked);
-            vanes.get(i).setAccessibleText("Vane " + (i + 1) + ", " + words(vane, found.isEmpty()));
+            vanes.get(i).setAccessibleText(TEXT.get("impeller_wheel.vane", (i + 1), words(vane, found.isEmpty())));
         }
     }
 
@@ -194,23 +197,26 @@ final class ImpellerWheel extends Pane {
     /** A vane in words, for those who do not see it. */
     private static String words(Vane vane, boolean unseen) {
         if (unseen) {
-            return "not looked at";
+            return TEXT.get("impeller_wheel.not_looked_at");
         }
         List<String> words = new ArrayList<>();
         if (vane.missingMm() > 0) {
-            words.add(vane.missingMm() + " mm missing");
+            words.add(TEXT.get("impeller_wheel.mm_missing", vane.missingMm()));
         }
         if (vane.tipWearMm() > 0) {
-            words.add("tip worn by " + vane.tipWearMm() + " mm");
+            words.add(TEXT.get("impeller_wheel.tip_worn_by_mm", vane.tipWearMm()));
         }
         if (vane.crack() != Crack.NONE) {
-            words.add(vane.crack() == Crack.THROUGH ? "cracked through" : "surface crack");
+            words.add(
+                    vane.crack() == Crack.THROUGH
+                            ? TEXT.get("impeller_wheel.cracked_through")
+                            : TEXT.get("impeller_wheel.surface_crack"));
         }
         if (vane.burnt()) {
             words.add("burnt");
         }
         if (vane.setDeg() > 0) {
-            words.add("stays bent by " + vane.setDeg() + " degrees");
+            words.add(TEXT.get("impeller_wheel.stays_bent_by_degrees", vane.setDeg()));
         }
         return words.isEmpty() ? "sound" : String.join(", ", words);
     }

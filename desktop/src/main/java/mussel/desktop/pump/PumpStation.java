@@ -19,6 +19,7 @@ import mussel.core.job.PumpWork;
 import mussel.core.job.Scale;
 import mussel.core.job.Station;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.core.pump.PumpInput.Extent;
@@ -46,6 +47,8 @@ import mussel.work.desk.Desk;
 
 /** The water pump: the impeller as a wheel to mark, its plate, housing, hub and key, the telltale, and what each part comes to. */
 public final class PumpStation implements StationView {
+    private static final Messages TEXT = Messages.of(PumpStation.class);
+
     private static final double VANE_WIDTH = 326;
     /** The finding of oil that has crept up onto the plate. */
     private static final String RING = "ring_under_impeller";
@@ -77,18 +80,18 @@ public final class PumpStation implements StationView {
         fields = new JobFields(desk);
         picks = new JobPicks(desk);
         telltale = new TelltaleCard(desk);
-        found = JobNote.line(desk, "Where the piece was found", Topic.PIECE_FOUND.address());
+        found = JobNote.line(desk, TEXT.get("pump_station.where_the_piece_was_found"), Topic.PIECE_FOUND.address());
         lost = new Column(6, Texts.caution(PumpWords.missingPiece()), found);
         lost.getStyleClass().addAll("card", "card-water");
         policy = habitRow("pump-policy", "Renewed", PumpPolicy.values());
-        extent = habitRow("pump-extent", "How much", Extent.values());
+        extent = habitRow("pump-extent", TEXT.get("pump_station.how_much"), Extent.values());
         policy.onPick(p -> p.ifPresent(id -> setHabit(PumpPolicy.valueOf(id.toUpperCase(Locale.ROOT)), null)));
         extent.onPick(x -> x.ifPresent(id -> setHabit(null, Extent.valueOf(id.toUpperCase(Locale.ROOT)))));
         vane.setPrefWidth(VANE_WIDTH);
         sheet.getStyleClass().add("station");
         sheet.getChildren()
                 .addAll(
-                        Texts.title("Pump"),
+                        Texts.title(TEXT.get("pump_station.pump")),
                         new Flow(14, 10, new Column(8, wheels, seen()), vane),
                         lost,
                         verdicts,
@@ -97,12 +100,12 @@ public final class PumpStation implements StationView {
                                 8,
                                 picks.row(
                                         Address.the(PumpWork.HUB_BOND),
-                                        "Hub bond, a vane pulled",
+                                        TEXT.get("pump_station.hub_bond_a_vane_pulled"),
                                         List.of("sound", "lifting", "slipped"),
                                         o -> null),
                                 picks.row(
                                         Address.the(PumpWork.PUMP_KEY),
-                                        "Key or pin",
+                                        TEXT.get("pump_station.key_or_pin"),
                                         List.of("sound", "worn", "sheared"),
                                         o -> null),
                                 picks.row(
@@ -117,7 +120,7 @@ public final class PumpStation implements StationView {
                                         o -> null),
                                 picks.row(
                                         Address.the(RING),
-                                        "Under the impeller",
+                                        TEXT.get("pump_station.under_the_impeller"),
                                         List.of("none", "film", "ring"),
                                         o -> null)),
                         Texts.dim(PumpWords.underTheImpeller()),
@@ -131,7 +134,7 @@ public final class PumpStation implements StationView {
                                 fields.field(Field.IMPELLER_AGE).wide()),
                         limits,
                         manual,
-                        Texts.heading("Telltale, by bucket and stopwatch"),
+                        Texts.heading(TEXT.get("pump_station.telltale_by_bucket_and_stopwatch")),
                         telltale,
                         chart,
                         new WhyButton("why-flow", () -> desk.now()
@@ -139,14 +142,17 @@ public final class PumpStation implements StationView {
                                 .input()
                                 .geometry()
                                 .map(g -> desk.now().pump().words().whyFlow())),
-                        Texts.heading("The yard's habit"),
+                        Texts.heading(TEXT.get("pump_station.the_yards_habit")),
                         new Flow(18, 8, policy, extent),
                         habit);
         pick(1);
     }
 
     private Node seen() {
-        return picks.bound(Scale.VANES_SEEN.address(), "", List.of(Choice.text("yes", "All looked at, rest sound")));
+        return picks.bound(
+                Scale.VANES_SEEN.address(),
+                "",
+                List.of(Choice.text("yes", TEXT.get("pump_station.all_looked_at_rest_sound"))));
     }
 
     private static <E extends Enum<E>> PickRow habitRow(String id, String label, E[] values) {
@@ -241,7 +247,7 @@ public final class PumpStation implements StationView {
                         p.limits().get().plateWarpMm(),
                         now.sheet().origin(),
                         Texts.page(p.page())))
-                .orElse("The sheet gives no limits for this pump: a bench's rule of thumb is taken."));
+                .orElse(TEXT.get("pump_station.the_sheet_gives_no_limits_for")));
         PumpHabit yard = now.yard().pump();
         policy.show(Optional.of(yard.policy().name().toLowerCase(Locale.ROOT)));
         extent.show(Optional.of(yard.extent().name().toLowerCase(Locale.ROOT)));
@@ -258,7 +264,7 @@ public final class PumpStation implements StationView {
         verdict.setId("pump-" + part.part());
         Label rules = Texts.sentence(
                 part.rules().isEmpty()
-                        ? "No rule speaks against it."
+                        ? TEXT.get("pump_station.no_rule_speaks_against_it")
                         : String.join(" ", part.rules().stream().map(Rule::says).toList()));
         HBox row = new Row(10, verdict, rules);
         row.getStyleClass().add("verdict-row");

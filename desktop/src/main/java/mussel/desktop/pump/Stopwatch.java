@@ -6,11 +6,14 @@ import javafx.animation.AnimationTimer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Words;
 
 /** A stopwatch for a gloved thumb: one large button that starts and stops, the seconds beside it. */
 final class Stopwatch extends Row {
+    private static final Messages TEXT = Messages.of(Stopwatch.class);
+
     private static final double NANOS = 1e9;
 
     private final Button button = new Button("Start the stopwatch");
@@ -40,7 +43,7 @@ final class Stopwatch extends Row {
             } else {
                 started = System.nanoTime();
                 running = true;
-                button.setText("Stop");
+                button.setText(TEXT.get("stopwatch.stop"));
                 timer.start();
             }
         });
@@ -55,6 +58,6 @@ final class Stopwatch extends Row {
     void halt() {
         timer.stop();
         running = false;
-        button.setText("Start the stopwatch");
+        button.setText(TEXT.get("stopwatch.start_the_stopwatch"));
     }
 }

@@ -16,6 +16,7 @@ import mussel.core.job.Field;
 import mussel.core.job.Job;
 import mussel.core.job.PumpWork;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.core.sheet.PumpGeometry;
 import mussel.core.sheet.PumpSheet;
 import mussel.desktop.desk.JobFields;
@@ -28,6 +29,8 @@ import mussel.work.desk.Desk;
 
 /** The telltale by bucket and stopwatch: readings one after the other, each with its speed and place. */
 final class TelltaleCard extends Column {
+    private static final Messages TEXT = Messages.of(TelltaleCard.class);
+
     private static final double SIMULATED_RPM = 1_000;
     private static final double SIMULATED_BUCKET_L = 2;
 
@@ -88,7 +91,7 @@ final class TelltaleCard extends Column {
         Optional<PumpSheet> pump = now.sheet().pump();
         Optional<PumpGeometry> geometry = pump.flatMap(PumpSheet::geometry);
         if (geometry.isEmpty() || pump.get().telltaleShare().isEmpty()) {
-            desk.tell("The sheet of this family has no measures of its pump, so there is nothing to simulate.");
+            desk.tell(TEXT.get("telltale_card.the_sheet_of_this_family_has"));
             return;
         }
         Telltale telltale = desk.shop().instruments().telltale(now.job().id() * 31L + nr);
@@ -131,8 +134,7 @@ final class TelltaleCard extends Column {
                 .toList();
         readings.getChildren().setAll(said);
         if (now.pump().simulatedFlow()) {
-            Label mark =
-                    Texts.wrapped("Timed on a simulated leg: this says nothing of the one on the bench.", "strong");
+            Label mark = Texts.wrapped(TEXT.get("telltale_card.timed_on_a_simulated_leg_this"), "strong");
             readings.getChildren().add(mark);
         }
     }

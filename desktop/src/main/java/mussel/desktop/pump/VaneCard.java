@@ -12,6 +12,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobPicks;
 import mussel.desktop.kit.Column;
@@ -22,6 +23,8 @@ import mussel.work.desk.Desk;
 
 /** What is marked on one vane. */
 final class VaneCard extends Column {
+    private static final Messages TEXT = Messages.of(VaneCard.class);
+
     /** What a vane may look like, with the set each stands for (degrees). */
     private static final Map<String, Double> LOOKS = looks();
 
@@ -45,14 +48,15 @@ final class VaneCard extends Column {
         set = Field.VANE_SET.of(vane);
         List<PickRow.Choice> choices = new ArrayList<>();
         LOOKS.forEach((name, degrees) -> choices.add(new PickRow.Choice(name, name, VaneGlyph.bent(degrees))));
-        look = new PickRow("vane-look-" + number, "Looks like", choices).optional();
+        look = new PickRow("vane-look-" + number, TEXT.get("vane_card.looks_like"), choices).optional();
         look.onPick(picked -> picked.ifPresentOrElse(
-                name -> desk.read(set, LOOKS.get(name), name + ", as drawn"), () -> desk.note(new Fact.Cleared(set))));
+                name -> desk.read(set, LOOKS.get(name), TEXT.get("vane_card.as_drawn", name)),
+                () -> desk.note(new Fact.Cleared(set))));
         VBox seen = new Column(
                 8,
                 picks.row(Scale.VANE_CRACK.of(vane), Scale.VANE_CRACK.label(), Scale.VANE_CRACK.outcomes(), o -> null),
                 picks.row(Scale.VANE_BURNT.of(vane), Scale.VANE_BURNT.label(), Scale.VANE_BURNT.outcomes(), o -> null));
-        getChildren().addAll(Texts.heading("Vane " + number), look, measured, seen);
+        getChildren().addAll(Texts.heading(TEXT.get("vane_card.vane", number)), look, measured, seen);
     }
 
     private static Map<String, Double> looks() {
@@ -60,7 +64,7 @@ final class VaneCard extends Column {
         looks.put("straight", 0.0);
         looks.put("slight", 15.0);
         looks.put("curled", 30.0);
-        looks.put("laid over", 55.0);
+        looks.put(TEXT.get("vane_card.laid_over"), 55.0);
         return looks;
     }
 

@@ -20,6 +20,7 @@ import mussel.core.job.SetupPlace;
 import mussel.core.job.SetupPlace.LashAnswer;
 import mussel.core.job.SetupPlace.School;
 import mussel.core.job.SetupWork;
+import mussel.core.language.Messages;
 import mussel.core.measure.Explanation;
 import mussel.core.sheet.SetupSheet;
 import mussel.core.sheet.SetupSheet.GearPlace;
@@ -37,6 +38,8 @@ import mussel.work.desk.Desk;
 
 /** One place of the set-up: its school, what that school needs, the stack it asks for, and for a gear the lash read with it in. */
 final class PlacePage extends Column {
+    private static final Messages TEXT = Messages.of(PlacePage.class);
+
     private static final int READINGS = 6;
     private static final int HEIGHTS = 4;
 
@@ -70,12 +73,16 @@ final class PlacePage extends Column {
                 "school-" + place,
                 Scale.SCHOOL.label(),
                 gear.isPresent()
-                        ? List.of(Choice.text("lash", "Measured lash"), Choice.text("reuse", "Shims found"))
+                        ? List.of(
+                                Choice.text("lash", TEXT.get("place_page.measured_lash")),
+                                Choice.text("reuse", TEXT.get("place_page.shims_found")))
                         : pinion(sheet));
         armOn = new PickRow(
                 "arm-on-" + place,
                 Scale.ARM_ON.label(),
-                List.of(Choice.text("gear", "the gear's shaft"), Choice.text("driveshaft", "the driveshaft")));
+                List.of(
+                        Choice.text("gear", TEXT.get("place_page.the_gears_shaft")),
+                        Choice.text("driveshaft", TEXT.get("place_page.the_driveshaft"))));
         school.keepsOne().onPick(s -> desk.choose(Scale.SCHOOL.of(place), s));
         marks = gear.isPresent() ? new Column() : marks(sheet);
         measured = gear.isPresent() ? readings(Field.LASH, "read-") : new Column();
@@ -83,12 +90,15 @@ final class PlacePage extends Column {
         why = new WhyButton("why-" + place, this::explained);
         after = new Column(
                 8,
-                Texts.heading("With the new stack in"),
+                Texts.heading(TEXT.get("place_page.with_the_new_stack_in")),
                 readings(Field.LASH_AFTER, "read-after-"),
                 beside(ringAfter, wordsAfter));
         after.setId("after-" + place);
-        FlowPane top =
-                new Flow(18, 8, school, fields.field(Field.PRESENT_SHIM, Field.PRESENT_SHIM.of(place), "were in"));
+        FlowPane top = new Flow(
+                18,
+                8,
+                school,
+                fields.field(Field.PRESENT_SHIM, Field.PRESENT_SHIM.of(place), TEXT.get("place_page.were_in")));
         if (gear.isPresent()) {
             armOn.keepsOne().onPick(s -> desk.choose(Scale.ARM_ON.of(place), s));
             top.getChildren().addAll(fields.field(Field.ARM, Field.ARM.of(place), "indicator's arm"), armOn);
@@ -108,9 +118,9 @@ final class PlacePage extends Column {
 
     /** The shim is computed from marks and height where the manual gives the constant for it. */
     private static List<Choice> pinion(SetupSheet sheet) {
-        Choice found = Choice.text("reuse", "Shims found");
+        Choice found = Choice.text("reuse", TEXT.get("place_page.shims_found"));
         return sheet.pinion().constantMm().isPresent()
-                ? List.of(Choice.text("marks", "Marks and height"), found)
+                ? List.of(Choice.text("marks", TEXT.get("place_page.marks_and_height")), found)
                 : List.of(found);
     }
 
@@ -134,12 +144,13 @@ final class PlacePage extends Column {
                 .add(new Column(
                         2,
                         Texts.sentence(m.title()),
-                        fields.field(Field.MARK, Field.MARK.of(m.id()), "stamped, in 1/100 mm")
+                        fields.field(Field.MARK, Field.MARK.of(m.id()), TEXT.get("place_page.stamped_in_1_100_mm"))
                                 .wide())));
         FlowPane heights = new Flow(10, 6);
         for (int i = 1; i <= HEIGHTS; i++) {
             heights.getChildren()
-                    .add(fields.field(Field.HEIGHT, Field.HEIGHT.of(String.valueOf(i)), "height " + i)
+                    .add(fields.field(
+                                    Field.HEIGHT, Field.HEIGHT.of(String.valueOf(i)), TEXT.get("place_page.height", i))
                             .wide());
         }
         return new Column(8, stamped, heights);
@@ -150,7 +161,7 @@ final class PlacePage extends Column {
         for (int i = 1; i <= READINGS; i++) {
             row.getChildren().add(fields.field(which, which.of(place + "." + i), 360 * (i - 1) / READINGS + "°"));
         }
-        Button simulated = new Button("Read it with the simulated indicator");
+        Button simulated = new Button(TEXT.get("place_page.read_it_with_the_simulated_indicator"));
         simulated.setId(id + place);
         simulated.getStyleClass().add("simulated");
         simulated.setOnAction(e -> simulate(which));
@@ -205,7 +216,7 @@ final class PlacePage extends Column {
         practice.forEach(b -> b.setDisable(!ready));
         trouble.setText(
                 gear.isPresent() && !ready
-                        ? "Enter the shims that were in, the indicator's arm and on which shaft it sits first: all are needed for any answer."
+                        ? TEXT.get("place_page.enter_the_shims_that_were_in")
                         : String.join(
                                 " ",
                                 at.problems().stream()
@@ -237,7 +248,7 @@ final class PlacePage extends Column {
             lines.add(i == 0 ? Texts.wrapped(says.get(i), "strong") : Texts.sentence(says.get(i)));
         }
         if (lash.isPresent() && at.simulated()) {
-            lines.add(Texts.wrapped("Simulated readings: a practice gear set, not this leg's.", "refusal"));
+            lines.add(Texts.wrapped(TEXT.get("place_page.simulated_readings_a_practice_gear_set"), "refusal"));
         }
         words.getChildren().setAll(lines);
     }

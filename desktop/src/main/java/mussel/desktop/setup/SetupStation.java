@@ -16,6 +16,7 @@ import mussel.core.job.Scale;
 import mussel.core.job.SetupPlace;
 import mussel.core.job.SetupWork;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.core.measure.Kind;
 import mussel.core.measure.Range;
 import mussel.core.sheet.SetupSheet;
@@ -36,6 +37,8 @@ import mussel.work.desk.Desk;
 
 /** Shims and lash: the pinion first, then each gear, then what the assembled shafts say; and the drawer of shims. */
 public final class SetupStation implements StationView {
+    private static final Messages TEXT = Messages.of(SetupStation.class);
+
     private static final String CHECKS = "checks";
     private static final String DRAWER = "drawer";
 
@@ -69,18 +72,18 @@ public final class SetupStation implements StationView {
         families.setVisible(now.setup().isPresent());
         manual.show(now);
         if (now.setup().isEmpty()) {
-            head.setText(
-                    "The sheet of this family has no figures for shims and lash yet: take them from the maker's manual"
-                            + " for the exact unit, or hand the gears to a dealer technician.");
+            head.setText(TEXT.get("setup_station.the_sheet_of_this_family_has"));
             return;
         }
         SetupWork setup = now.setup().get();
-        head.setText((setup.called()
-                        ? "New gears, bearings or housing mean new shims. "
-                        : "Nothing that is to be done moves the gears; the shims that were in go back. ")
-                + now.sheet().origin() + Texts.page(setup.sheet().page())
-                + "; the maker's manual for the exact unit outranks it."
-                + (now.sheet().isEstimate("/setup") ? ESTIMATED : ""));
+        head.setText(TEXT.get(
+                "setup_station.the_makers_manual_for_the_exact",
+                (setup.called()
+                        ? TEXT.get("setup_station.new_gears_bearings_or_housing_mean")
+                        : TEXT.get("setup_station.nothing_that_is_to_be_done")),
+                now.sheet().origin(),
+                Texts.page(setup.sheet().page()),
+                (now.sheet().isEstimate("/setup") ? ESTIMATED : "")));
         Family family = familyOf.computeIfAbsent(setup.sheet(), Family::new);
         families.show(family);
         family.show(now, setup);
@@ -102,10 +105,10 @@ public final class SetupStation implements StationView {
         Family(SetupSheet setup) {
             super(12);
             List<Choice> choices = new ArrayList<>();
-            choices.add(Choice.text(SetupPlace.PINION, "Pinion"));
+            choices.add(Choice.text(SetupPlace.PINION, TEXT.get("setup_station.pinion")));
             setup.gears().forEach(g -> choices.add(Choice.text(g.id(), g.title())));
-            choices.add(Choice.text(CHECKS, "Turned by hand"));
-            choices.add(Choice.text(DRAWER, "Drawer"));
+            choices.add(Choice.text(CHECKS, TEXT.get("setup_station.turned_by_hand")));
+            choices.add(Choice.text(DRAWER, TEXT.get("setup_station.drawer")));
             view = new PickRow("setup-view", "", choices);
             view.keepsOne().onPick(which -> {
                 shown = which.orElse(SetupPlace.PINION);
@@ -127,15 +130,12 @@ public final class SetupStation implements StationView {
                 figures.getChildren().add(fields.field(Field.END_PLAY));
             }
             checks.getChildren()
-                    .addAll(
-                            Texts.dim(
-                                    "Seals in, no propeller, twenty turns first. Contact: a thin coat of marking paste on three teeth, turned both ways against a little drag; look at the driven side."),
-                            figures);
+                    .addAll(Texts.dim(TEXT.get("setup_station.seals_in_no_propeller_twenty_turns")), figures);
             for (GearPlace gear : setup.gears()) {
                 checks.getChildren()
                         .add(picks.row(
                                 Scale.CONTACT.of(gear.id()),
-                                gear.title() + ": teeth bear",
+                                TEXT.get("setup_station.teeth_bear", gear.title()),
                                 Scale.CONTACT.outcomes(),
                                 ToothGlyph::of));
             }
@@ -157,11 +157,7 @@ public final class SetupStation implements StationView {
                 counts.put(mm, count);
                 sizes.getChildren().add(count);
             }
-            drawer.getChildren()
-                    .addAll(
-                            Texts.dim(
-                                    "Pieces of each size in the yard's drawer for this family now; what jobs have in their gears is out of it."),
-                            sizes);
+            drawer.getChildren().addAll(Texts.dim(TEXT.get("setup_station.pieces_of_each_size_in_the")), sizes);
         }
 
         void show(Assessment now, SetupWork setup) {

@@ -16,6 +16,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
 import mussel.core.job.SetupPlace;
+import mussel.core.language.Messages;
 import mussel.core.shim.LashResult;
 import mussel.core.shim.Shim;
 import mussel.core.shim.StackResult;
@@ -26,6 +27,8 @@ import mussel.work.desk.Desk;
 
 /** The stacks that would do at a place, the best first, drawn to scale; one is taken out of the drawer. */
 final class Stacks extends Column {
+    private static final Messages TEXT = Messages.of(Stacks.class);
+
     private static final int MOST = 3;
 
     private final Desk desk;
@@ -47,12 +50,10 @@ final class Stacks extends Column {
         boolean empty = now.setup().orElseThrow().drawer().values().stream().allMatch(n -> n <= 0)
                 && at.taken().isEmpty();
         if (at.foundGoesBack()) {
-            rows.add(Texts.wrapped(
-                    "What was found goes back; the drawer below only replaces a piece that is bent.", "strong"));
+            rows.add(Texts.wrapped(TEXT.get("stacks.what_was_found_goes_back_the"), "strong"));
         } else if (empty) {
             rows.add(Texts.wrapped(
-                    "The drawer is empty: count the shims under Drawer, and the stack for "
-                            + String.format(Locale.ROOT, "%.3f mm", target) + " comes here.",
+                    TEXT.get("stacks.the_drawer_is_empty_count_the", String.format(Locale.ROOT, "%.3f mm", target)),
                     "strong"));
         }
         List<Shim> in = pieces(at.taken());
@@ -65,7 +66,13 @@ final class Stacks extends Column {
                 at.takenMm(),
                 options.stream().mapToDouble(o -> o.stack().thicknessMm()).max().orElse(0));
         if (!in.isEmpty()) {
-            rows.add(row(in, target, longest, "in, " + thickness(at.takenMm(), target), "Put back", true));
+            rows.add(row(
+                    in,
+                    target,
+                    longest,
+                    TEXT.get("stacks.in", thickness(at.takenMm(), target)),
+                    TEXT.get("stacks.put_back"),
+                    true));
         }
         options.forEach(o -> rows.add(option(at, o, target, longest)));
         getChildren().setAll(rows);
@@ -94,12 +101,19 @@ final class Stacks extends Column {
     private Node option(SetupPlace at, Option option, double target, double longest) {
         StackResult stack = option.stack();
         String says = thickness(stack.thicknessMm(), target)
-                + (SetupPlace.near(stack.thicknessMm(), target) ? "" : ", outside the tolerance")
+                + (SetupPlace.near(stack.thicknessMm(), target) ? "" : TEXT.get("stacks.outside_the_tolerance"))
                 + (option.chance().isPresent()
-                        ? ", in the window " + Math.round(100 * option.chance().getAsDouble()) + " times of 100"
+                        ? TEXT.get(
+                                "stacks.in_the_window_times_of_100",
+                                Math.round(100 * option.chance().getAsDouble()))
                         : "");
         return row(
-                stack.pieces(), target, longest, says, at.taken().isEmpty() ? "Take this" : "Take this instead", false);
+                stack.pieces(),
+                target,
+                longest,
+                says,
+                at.taken().isEmpty() ? TEXT.get("stacks.take_this") : TEXT.get("stacks.take_this_instead"),
+                false);
     }
 
     private Node row(List<Shim> pieces, double target, double longest, String says, String act, boolean in) {
@@ -108,7 +122,7 @@ final class Stacks extends Column {
         String words = pieces.stream()
                 .map(p -> p.count() + " × " + String.format(Locale.ROOT, "%.2f", p.mm()))
                 .collect(Collectors.joining(" + "));
-        Label label = Texts.sentence(words + " mm, " + says);
+        Label label = Texts.sentence(TEXT.get("stacks.mm", words, says));
         Button take = new Button(act);
         take.setId((in ? "put-back-" : "take-stack-") + place);
         take.setMinWidth(USE_PREF_SIZE);
@@ -124,7 +138,8 @@ final class Stacks extends Column {
 
     private List<Fact> taken(List<Shim> pieces) {
         List<Fact> facts = cleared(pieces);
-        pieces.forEach(p -> facts.add(Fact.Read.byHand(at(p.mm()), p.count(), p.count() + " × " + p.mm() + " mm")));
+        pieces.forEach(
+                p -> facts.add(Fact.Read.byHand(at(p.mm()), p.count(), TEXT.get("stacks.mm_2", p.count(), p.mm()))));
         return facts;
     }
 

@@ -13,11 +13,14 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
 
 /** What stands over the bench: how much is on it, the search, the book, and a leg to take in. */
 final class BenchHeader extends Row {
+    private static final Messages TEXT = Messages.of(BenchHeader.class);
+
     /** What a scanned tag begins with; the leg's id follows. */
     private static final String LEG_CODE = "mussel:leg:";
 
@@ -40,16 +43,16 @@ final class BenchHeader extends Row {
         this.onFind = onFind;
         this.onScan = onScan;
         getStyleClass().add("header");
-        Label title = Texts.title("Bench");
+        Label title = Texts.title(TEXT.get("bench_header.bench"));
         title.setMinWidth(USE_PREF_SIZE);
         count.getStyleClass().setAll("on-shell-dim");
         count.setMinWidth(USE_PREF_SIZE);
-        Button take = new Button("Take in a leg");
+        Button take = new Button(TEXT.get("bench_header.take_in_a_leg"));
         take.setId("take-in-open");
         take.getStyleClass().add("on-shell-button");
         take.setMinWidth(USE_PREF_SIZE);
         take.setOnAction(e -> onTakeIn.run());
-        Button book = new Button("The book");
+        Button book = new Button(TEXT.get("bench_header.the_book"));
         book.setId("to-book");
         book.getStyleClass().add("on-shell-button");
         book.setMinWidth(USE_PREF_SIZE);
@@ -71,8 +74,8 @@ final class BenchHeader extends Row {
         TextField find = new TextField();
         find.setId("find");
         find.setMinWidth(0);
-        find.setPromptText("Find a leg");
-        find.setAccessibleText("find a leg, a boat, what is next");
+        find.setPromptText(TEXT.get("bench_header.find_a_leg"));
+        find.setAccessibleText(TEXT.get("bench_header.find_a_leg_a_boat_what"));
         find.textProperty().addListener((o, was, is) -> found(find, is));
         return find;
     }

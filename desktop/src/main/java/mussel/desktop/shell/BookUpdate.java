@@ -4,12 +4,15 @@ import java.util.List;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.scene.control.Label;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Texts;
 import mussel.work.background.BackgroundQuery;
 import mussel.work.shop.Workshop;
 
 /** Brings book and bench up to date beside the interface thread, and the line that says how far it is. */
 final class BookUpdate {
+    private static final Messages TEXT = Messages.of(BookUpdate.class);
+
     private final Workshop shop;
     private final BackgroundQuery aside;
     private final Runnable whenDone;
@@ -68,8 +71,6 @@ final class BookUpdate {
     }
 
     private void say(int left, int all) {
-        line.setText(
-                "The book is being brought up to date: " + left + " of " + all
-                        + " jobs to go. Work goes on meanwhile; what is left when the window closes is done at the next start.");
+        line.setText(TEXT.get("book_update.the_book_is_being_brought_up", left, all));
     }
 }

@@ -6,6 +6,7 @@ import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import mussel.core.language.Messages;
 import mussel.core.measure.Money;
 import mussel.core.measure.UnitSet;
 import mussel.desktop.kit.Column;
@@ -16,6 +17,8 @@ import mussel.work.shop.Workshop;
 
 /** The only questions before the first leg: what the yard is called, what it reads in, in what it reckons, and whether it wants the demo yard’s sheets. */
 final class FirstStart extends Column {
+    private static final Messages TEXT = Messages.of(FirstStart.class);
+
     private static final int LONGEST_NAME = 60;
 
     private final TextField name = new TextField();
@@ -39,48 +42,48 @@ final class FirstStart extends Column {
         setId("first-start");
         getStyleClass().addAll("station", "sheet-over");
         name.setId("first-name");
-        name.setPromptText("as it stands on your papers");
-        name.setAccessibleText("the yard’s name");
-        Label caption = new Words("The yard’s name");
+        name.setPromptText(TEXT.get("first_start.as_it_stands_on_your_papers"));
+        name.setAccessibleText(TEXT.get("first_start.the_yards_name"));
+        Label caption = new Words(TEXT.get("first_start.the_yards_name_2"));
         caption.getStyleClass().add("caption");
         caption.setLabelFor(name);
         Label refusal = Texts.wrapped("", "refusal");
         PickRow in = new PickRow(
                         "first-units",
-                        "It reads in",
+                        TEXT.get("first_start.it_reads_in"),
                         List.of(
-                                PickRow.Choice.text("METRIC", "metric: ml, mm, N·m, kPa, °C, g"),
-                                PickRow.Choice.text("US", "US: fl oz, in, lbf·in, psi, °F, oz")))
+                                PickRow.Choice.text("METRIC", TEXT.get("first_start.metric_ml_mm_n_m_kpa")),
+                                PickRow.Choice.text("US", TEXT.get("first_start.us_fl_oz_in_lbf_in"))))
                 .keepsOne()
                 .onPick(u -> units = UnitSet.valueOf(u.orElseThrow()));
         in.show(Optional.of(units.name()));
         PickRow sheets = new PickRow(
                         "first-sheets",
-                        "Sheets to begin with",
+                        TEXT.get("first_start.sheets_to_begin_with"),
                         List.of(
-                                PickRow.Choice.text("on", "the demo yard’s invented legs and prices"),
-                                PickRow.Choice.text("off", "none: I take my own in")))
+                                PickRow.Choice.text("on", TEXT.get("first_start.the_demo_yards_invented_legs_and")),
+                                PickRow.Choice.text("off", TEXT.get("first_start.none_i_take_my_own_in"))))
                 .keepsOne()
                 .onPick(w -> demo = w.equals(Optional.of("on")));
         sheets.show(Optional.of("on"));
-        Label moneyCaption = new Words("The money it reckons in");
+        Label moneyCaption = new Words(TEXT.get("first_start.the_money_it_reckons_in"));
         moneyCaption.getStyleClass().add("caption");
         moneyCaption.setLabelFor(money);
         money.setId("first-currency");
-        money.setPromptText("its code, like USD or NOK; blank for bare figures");
-        money.setAccessibleText("the currency by its code of three letters");
-        Button begin = new Button("Begin");
+        money.setPromptText(TEXT.get("first_start.its_code_like_usd_or_nok"));
+        money.setAccessibleText(TEXT.get("first_start.the_currency_by_its_code_of"));
+        Button begin = new Button(TEXT.get("first_start.begin"));
         begin.setId("first-begin");
         begin.getStyleClass().add("act");
         begin.setDefaultButton(true);
         begin.setOnAction(e -> {
             String typed = name.getText().strip();
             if (typed.isEmpty() || typed.length() > LONGEST_NAME) {
-                refusal.setText(
-                        "A name of 1 to " + LONGEST_NAME + " characters goes here; it can be changed in the book.");
+                refusal.setText(TEXT.get("first_start.a_name_of_1_to_characters", LONGEST_NAME));
             } else if (!money.getText().isBlank() && Money.of(money.getText()).isEmpty()) {
-                refusal.setText("“" + money.getText().strip()
-                        + "” is no currency: type its code of three letters, like USD or NOK, or leave it blank.");
+                refusal.setText(TEXT.get(
+                        "first_start.is_no_currency_type_its_code",
+                        money.getText().strip()));
             } else {
                 onDone.accept(
                         new Answers(typed, units, Money.of(money.getText()).map(Money::code), demo));
@@ -88,16 +91,15 @@ final class FirstStart extends Column {
         });
         getChildren()
                 .addAll(
-                        Texts.title("Mussel"),
-                        Texts.sentence("Four questions, then the bench is yours. Everything is kept as you make it."),
+                        Texts.title(TEXT.get("first_start.mussel")),
+                        Texts.sentence(TEXT.get("first_start.four_questions_then_the_bench_is")),
                         new Column(2, caption, name),
                         in,
                         new Column(2, moneyCaption, money),
                         sheets,
                         refusal,
                         begin,
-                        Texts.dim(
-                                "Figures can be typed in any unit all the same. The maker’s manual for the exact unit outranks every value shown here."));
+                        Texts.dim(TEXT.get("first_start.figures_can_be_typed_in_any")));
     }
 
     /** Puts the caret where one begins. */

@@ -6,6 +6,7 @@ import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyEvent;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.FocusStops;
 import mussel.desktop.kit.PageKeys;
 import mussel.desktop.kit.QuantityField;
@@ -16,6 +17,8 @@ import mussel.desktop.kit.SheetPane;
  * figure typed anywhere goes into the next open field.
  */
 final class FocusKeeper {
+    private static final Messages TEXT = Messages.of(FocusKeeper.class);
+
     private static final String FIGURE = "0123456789.,-−";
 
     private final SheetPane room;
@@ -91,7 +94,7 @@ final class FocusKeeper {
             field.get().typeInto(e.getCharacter());
             room.see(field.get());
         } else {
-            tell.accept("Every figure of this station is given: go to the one to change with Tab, then type.");
+            tell.accept(TEXT.get("focus_keeper.every_figure_of_this_station_is"));
         }
         e.consume();
     }

@@ -5,6 +5,7 @@ import javafx.scene.Node;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Region;
+import mussel.core.language.Messages;
 import mussel.desktop.book.PriceListPage;
 import mussel.desktop.book.TakeInPage;
 import mussel.work.background.BackgroundQuery;
@@ -13,6 +14,8 @@ import mussel.work.shop.Workshop;
 
 /** Files that come in: looked into beside the interface thread, asked about, and taken in, with progress and a way to stop. */
 final class Imports {
+    private static final Messages TEXT = Messages.of(Imports.class);
+
     private final Workshop shop;
     private final ImportHost window;
     private final WorkStrip strip;
@@ -65,7 +68,7 @@ final class Imports {
     /** Reads a file and asks whether to take it in. */
     void look(Path file) {
         if (taking.busy()) {
-            window.tell("Another file is being taken in. Wait until that is done.");
+            window.tell(TEXT.get("imports.another_file_is_being_taken_in"));
             return;
         }
         window.tell("");
@@ -78,8 +81,8 @@ final class Imports {
             return;
         }
         ProgressReport pace = new ProgressReport(
-                jobs -> strip.say("Looking into " + file.getFileName() + ": " + jobs + " jobs so far."));
-        strip.say("Looking into " + file.getFileName() + "…", pace::stop);
+                jobs -> strip.say(TEXT.get("imports.looking_into_jobs_so_far", file.getFileName(), jobs)));
+        strip.say(TEXT.get("imports.looking_into", file.getFileName()), pace::stop);
         reading.ask(stop -> shop.data().look(file, pace), incoming -> {
             strip.say("");
             show(incoming);
@@ -95,8 +98,8 @@ final class Imports {
         String name = incoming.file().getFileName().toString();
         window.closeOver();
         ProgressReport pace =
-                new ProgressReport(jobs -> strip.say("Taking in " + name + ": " + jobs + " jobs so far."));
-        strip.say("Taking in " + name + "…", pace::stop);
+                new ProgressReport(jobs -> strip.say(TEXT.get("imports.taking_in_jobs_so_far", name, jobs)));
+        strip.say(TEXT.get("imports.taking_in", name), pace::stop);
         taking.ask(
                 stop -> {
                     stop.onStop(pace::stop);
@@ -107,7 +110,7 @@ final class Imports {
                     strip.say("");
                     taken.then().run();
                     shop.followEverything();
-                    window.tell("Taken in: " + name + ".");
+                    window.tell(TEXT.get("imports.taken_in", name));
                     window.takenIn();
                 });
     }

@@ -9,6 +9,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.FactWords;
 import mussel.core.job.Field;
 import mussel.core.job.UndoLine;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
 import mussel.desktop.kit.Column;
@@ -19,6 +20,8 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** What stands over a job: the tag of its leg, the longline, undo and redo. */
 final class JobHeader extends Row {
+    private static final Messages TEXT = Messages.of(JobHeader.class);
+
     /** From here on a name takes two lines. */
     private static final int LONG = 24;
 
@@ -31,8 +34,8 @@ final class JobHeader extends Row {
     JobHeader(StationLine spine, Runnable onBack, Runnable onUndo, Runnable onRedo, Node looks) {
         super(14);
         this.spine = spine;
-        undo = new IconButton(Feather.ROTATE_CCW, "undo", "Take the last entry back (Ctrl Z)", onUndo);
-        redo = new IconButton(Feather.ROTATE_CW, "redo", "Do it again (Ctrl Y)", onRedo);
+        undo = new IconButton(Feather.ROTATE_CCW, "undo", TEXT.get("job_header.take_the_last_entry_back_ctrl"), onUndo);
+        redo = new IconButton(Feather.ROTATE_CW, "redo", TEXT.get("job_header.do_it_again_ctrl_y"), onRedo);
         getStyleClass().add("header");
         HBox.setHgrow(spine, Priority.ALWAYS);
         getChildren().addAll(back(onBack), spine, undo, redo, looks);
@@ -44,7 +47,7 @@ final class JobHeader extends Row {
         Button back = new Button("", new Column(1, boat, about));
         back.setId("to-bench");
         back.getStyleClass().add("leg-tag");
-        back.accessibleTextProperty().bind(boat.textProperty().concat(", back to the bench"));
+        back.accessibleTextProperty().bind(boat.textProperty().concat(TEXT.get("job_header.back_to_the_bench")));
         back.setOnAction(e -> onBack.run());
         back.setMinWidth(USE_PREF_SIZE);
         return back;
@@ -71,10 +74,12 @@ final class JobHeader extends Row {
                                 now.job().reading(Field.ENGINE_HOURS).getAsDouble(),
                                 now.yard().reads())
                 : "";
-        about.setText(now.sheet().title() + hours + " · job " + now.job().id());
+        about.setText(
+                TEXT.get("job_header.job", now.sheet().title(), hours, now.job().id()));
         UndoLine line = desk.job().undoLine();
         undo.setDisable(line.undoable().isEmpty());
         redo.setDisable(line.redoable().isEmpty());
-        line.undoable().ifPresent(e -> undo.getTooltip().setText("Take back: " + FactWords.of(e.fact()) + " (Ctrl Z)"));
+        line.undoable().ifPresent(e -> undo.getTooltip()
+                .setText(TEXT.get("job_header.take_back_ctrl_z", FactWords.of(e.fact()))));
     }
 }

@@ -3,12 +3,15 @@ package mussel.desktop.shell;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.layout.GridPane;
+import mussel.core.language.Messages;
 import mussel.desktop.desk.StationView.Key;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Texts;
 
 /** The list of keys on F1: those that work where it was called. */
 final class KeysPage extends Column {
+    private static final Messages TEXT = Messages.of(KeysPage.class);
+
     private static final List<Key> ON_A_PAGE = List.of(
             new Key("Tab, Shift Tab", "the next thing on this page, the one before"),
             new Key("Enter", "finish a figure or a pick and go on to the next open one"),
@@ -28,14 +31,11 @@ final class KeysPage extends Column {
         super(12);
         getStyleClass().addAll("station", "sheet-over");
         setId("keys");
-        getChildren().add(Texts.title("Keys: " + where));
+        getChildren().add(Texts.title(TEXT.get("keys_page.keys", where)));
         List<Key> page = new ArrayList<>(own);
         page.addAll(ON_A_PAGE);
-        getChildren().addAll(grid(page), Texts.heading("Everywhere here"), grid(around));
-        getChildren()
-                .add(
-                        Texts.dim(
-                                "Figures take any unit: 9 psi, 1,2 l, 70 in-lb, 14 thou, 1 h 20 min. Blank means not measured."));
+        getChildren().addAll(grid(page), Texts.heading(TEXT.get("keys_page.everywhere_here")), grid(around));
+        getChildren().add(Texts.dim(TEXT.get("keys_page.figures_take_any_unit_9_psi")));
     }
 
     private static GridPane grid(List<Key> keys) {

@@ -17,6 +17,7 @@ import mussel.core.job.Entry;
 import mussel.core.job.Fact;
 import mussel.core.job.JournalException;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.core.measure.UnitSet;
 import mussel.desktop.bench.BenchView;
 import mussel.desktop.book.BookView;
@@ -33,6 +34,8 @@ import org.kordamp.ikonli.feather.Feather;
 
 /** The window's content: the bench, or a job with its spine; undo, keys and looks around both. */
 public final class MusselWindow extends StackPane {
+    private static final Messages TEXT = Messages.of(MusselWindow.class);
+
     private static final int MOST_PREPARED = 12;
     /** How much larger the type is for gloves. */
     private static final double GLOVE = 1.25;
@@ -156,11 +159,11 @@ public final class MusselWindow extends StackPane {
 
     private void headBook(BookView view) {
         bookHeader.getStyleClass().add("header");
-        Button back = new Button("Bench");
+        Button back = new Button(TEXT.get("mussel_window.bench"));
         back.setId("book-to-bench");
         back.setMinWidth(Button.USE_PREF_SIZE);
         back.getStyleClass().add("leg-tag");
-        back.setAccessibleText("back to the bench");
+        back.setAccessibleText(TEXT.get("mussel_window.back_to_the_bench"));
         back.setOnAction(e -> showBench());
         bookHeader.getChildren().setAll(back, view.tiles(), spring(), looks(true));
     }
@@ -289,11 +292,13 @@ public final class MusselWindow extends StackPane {
     private void tellUnread(Desk desk) {
         List<Entry> unread = desk.now().job().unread();
         if (!unread.isEmpty()) {
-            tell(unread.size()
-                    + (unread.size() == 1 ? " entry of this job is" : " entries of this job are")
-                    + " not understood here and counted for nothing: the first "
-                    + ((Fact.Unread) unread.get(0).fact()).why()
-                    + ". They are kept as they are; a newer Mussel may read them.");
+            tell(TEXT.get(
+                    "mussel_window.not_understood_here_and_counted_for",
+                    unread.size(),
+                    (unread.size() == 1
+                            ? TEXT.get("mussel_window.entry_of_this_job_is")
+                            : TEXT.get("mussel_window.entries_of_this_job_are")),
+                    ((Fact.Unread) unread.get(0).fact()).why()));
         }
     }
 
@@ -365,10 +370,13 @@ public final class MusselWindow extends StackPane {
 
     /** How everything looks, and the keys; beside a job's longline there is no room for who is at the bench, and F10 does the same. */
     private Node looks(boolean withWho) {
-        Button glove = new IconButton(Feather.MAXIMIZE_2, "glove", "Larger for gloves (F6)", this::glove);
-        Button dark = new IconButton(Feather.MOON, "dark", "Light or dark (F7)", this::dark);
-        Button who = new IconButton(Feather.USER, "who-open", "Who is at the bench (F10)", this::who);
-        Button help = new IconButton(Feather.HELP_CIRCLE, "help", "Keys (F1)", () -> keys.keysPage());
+        Button glove = new IconButton(
+                Feather.MAXIMIZE_2, "glove", TEXT.get("mussel_window.larger_for_gloves_f6"), this::glove);
+        Button dark = new IconButton(Feather.MOON, "dark", TEXT.get("mussel_window.light_or_dark_f7"), this::dark);
+        Button who =
+                new IconButton(Feather.USER, "who-open", TEXT.get("mussel_window.who_is_at_the_bench_f10"), this::who);
+        Button help =
+                new IconButton(Feather.HELP_CIRCLE, "help", TEXT.get("mussel_window.keys_f1"), () -> keys.keysPage());
         HBox box = withWho ? new Row(2, who, glove, dark, help) : new Row(2, glove, dark, help);
         box.setAlignment(javafx.geometry.Pos.CENTER);
         box.setMinWidth(USE_PREF_SIZE);
@@ -401,7 +409,7 @@ public final class MusselWindow extends StackPane {
                     shop.standsHere(name);
                     practice().ifPresent(p -> p.standsHere(name));
                     overlay.close();
-                    tell("At the bench: " + name + ".");
+                    tell(TEXT.get("mussel_window.at_the_bench", name));
                 }),
                 overlay::close));
     }

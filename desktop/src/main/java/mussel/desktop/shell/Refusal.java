@@ -14,6 +14,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.ScrollArea;
@@ -23,6 +24,8 @@ import mussel.work.background.BackgroundQuery;
 
 /** What the window shows where the logbook cannot be opened: why, and its backups, each looked into before it is put in its place. */
 public final class Refusal extends StackPane {
+    private static final Messages TEXT = Messages.of(Refusal.class);
+
     private static final int MOST_SAID = 8;
 
     private final Rescue rescue;
@@ -76,16 +79,18 @@ public final class Refusal extends StackPane {
         page.setMaxSize(760, USE_PREF_SIZE);
         said.setId("refusal-said");
         said.managedProperty().bind(said.textProperty().isNotEmpty());
-        Button retry = new Button("Try again");
+        Button retry = new Button(TEXT.get("refusal.try_again"));
         retry.setId("refusal-again");
         retry.setOnAction(e -> again.accept(""));
-        page.getChildren().addAll(Texts.title("The logbook could not be opened"), Texts.sentence(sentence), retry);
+        page.getChildren()
+                .addAll(
+                        Texts.title(TEXT.get("refusal.the_logbook_could_not_be_opened")),
+                        Texts.sentence(sentence),
+                        retry);
         List<Copy> copies = rescue.copies();
-        page.getChildren().add(Texts.heading("Its backups"));
+        page.getChildren().add(Texts.heading(TEXT.get("refusal.its_backups")));
         if (copies.isEmpty()) {
-            page.getChildren()
-                    .add(Texts.dim(
-                            "There are none beside it. One kept elsewhere is put in place with: mussel restore FILE"));
+            page.getChildren().add(Texts.dim(TEXT.get("refusal.there_are_none_beside_it_one")));
         } else {
             VBox list = new Column(4);
             copies.forEach(copy -> list.getChildren().add(line(copy)));
@@ -96,9 +101,8 @@ public final class Refusal extends StackPane {
         }
         page.getChildren()
                 .addAll(
-                        Texts.heading("The logbook itself"),
-                        Texts.dim(
-                                "Entries that are whole can be brought out of a damaged logbook one by one: more than the last backup has, where the damage is small."),
+                        Texts.heading(TEXT.get("refusal.the_logbook_itself")),
+                        Texts.dim(TEXT.get("refusal.entries_that_are_whole_can_be")),
                         salvaging(),
                         preview,
                         said);
@@ -106,12 +110,12 @@ public final class Refusal extends StackPane {
     }
 
     private Button salvaging() {
-        Button salvage = new Button("See what can be brought out");
+        Button salvage = new Button(TEXT.get("refusal.see_what_can_be_brought_out"));
         salvage.setId("refusal-salvage");
         salvage.setOnAction(e -> work(
-                "Looking for what is whole…",
+                TEXT.get("refusal.looking_for_what_is_whole"),
                 rescue::salvageable,
-                says -> show("What can be brought out", says, rescue::salvage)));
+                says -> show(TEXT.get("refusal.what_can_be_brought_out"), says, rescue::salvage)));
         return salvage;
     }
 
@@ -119,14 +123,14 @@ public final class Refusal extends StackPane {
         Label title = Texts.wrapped(copy.title(), "sentence");
         title.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(title, Priority.ALWAYS);
-        Button look = new Button("Look into it");
-        look.setAccessibleText("look into the backup of " + copy.title());
+        Button look = new Button(TEXT.get("refusal.look_into_it"));
+        look.setAccessibleText(TEXT.get("refusal.look_into_the_backup_of", copy.title()));
         look.setMinWidth(Region.USE_PREF_SIZE);
         look.getStyleClass().add("refusal-look");
         look.setOnAction(e -> work(
-                "Looking into it…",
+                TEXT.get("refusal.looking_into_it"),
                 () -> rescue.preview(copy.file()),
-                says -> show("Backup of " + copy.title(), says, () -> rescue.restore(copy.file()))));
+                says -> show(TEXT.get("refusal.backup_of", copy.title()), says, () -> rescue.restore(copy.file()))));
         HBox line = new Row(10, title, look);
         line.setAlignment(Pos.CENTER_LEFT);
         return line;
@@ -145,12 +149,13 @@ public final class Refusal extends StackPane {
         preview.getChildren().setAll(Texts.heading(title));
         says.stream().limit(MOST_SAID).forEach(s -> preview.getChildren().add(Texts.sentence(s)));
         if (says.size() > MOST_SAID) {
-            preview.getChildren().add(Texts.dim("and " + (says.size() - MOST_SAID) + " lines more"));
+            preview.getChildren().add(Texts.dim(TEXT.get("refusal.and_lines_more", (says.size() - MOST_SAID))));
         }
-        Button restore = new Button("Put it in place");
+        Button restore = new Button(TEXT.get("refusal.put_it_in_place"));
         restore.setId("refusal-restore");
         restore.getStyleClass().add("act");
-        restore.setOnAction(e -> work("Putting it in place…", put, done -> again.accept(String.join(" ", done))));
+        restore.setOnAction(
+                e -> work(TEXT.get("refusal.putting_it_in_place"), put, done -> again.accept(String.join(" ", done))));
         preview.getChildren().add(restore);
     }
 

@@ -6,6 +6,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Texts;
@@ -13,6 +14,8 @@ import mussel.work.desk.Desk;
 
 /** Says over every station that the sheet of the leg has been changed since the job went by it last, and what is different. */
 final class SheetNotice extends Column {
+    private static final Messages TEXT = Messages.of(SheetNotice.class);
+
     private static final int MOST = 4;
 
     private final Desk desk;
@@ -25,9 +28,9 @@ final class SheetNotice extends Column {
         getStyleClass().addAll("card", "card-info");
         managedProperty().bind(visibleProperty());
         setVisible(false);
-        Button seen = new Button("Seen (Ctrl K)");
+        Button seen = new Button(TEXT.get("sheet_notice.seen_ctrl_k"));
         seen.setId("sheet-seen");
-        seen.setAccessibleText("seen: the job goes by the changed sheet");
+        seen.setAccessibleText(TEXT.get("sheet_notice.seen_the_job_goes_by_the"));
         seen.setMinWidth(USE_PREF_SIZE);
         seen.setOnAction(e -> desk.goByNewSheet());
         HBox.setHgrow(lines, Priority.ALWAYS);
@@ -51,10 +54,10 @@ final class SheetNotice extends Column {
             return;
         }
         List<Node> shown = new ArrayList<>();
-        shown.add(Texts.wrapped("The sheet of this leg was changed since this job went by it last.", "strong"));
+        shown.add(Texts.wrapped(TEXT.get("sheet_notice.the_sheet_of_this_leg_was"), "strong"));
         changed.stream().limit(MOST).map(Texts::sentence).forEach(shown::add);
         if (changed.size() > MOST) {
-            shown.add(Texts.dim("and " + (changed.size() - MOST) + " more; the book, Sheets, has them all."));
+            shown.add(Texts.dim(TEXT.get("sheet_notice.and_more_the_book_sheets_has", (changed.size() - MOST))));
         }
         lines.getChildren().setAll(shown);
     }

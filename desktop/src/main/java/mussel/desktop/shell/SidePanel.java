@@ -15,6 +15,7 @@ import mussel.core.brief.Brief;
 import mussel.core.job.Assessment;
 import mussel.core.job.RepairQuestion;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.Row;
 import mussel.desktop.kit.Rows;
@@ -27,6 +28,8 @@ import mussel.work.desk.RepairAnswers;
  * lines. A column where there is room, else a bar over the station.
  */
 final class SidePanel extends Column {
+    private static final Messages TEXT = Messages.of(SidePanel.class);
+
     private static final int MOST_CHANGES = 2;
     private static final double BAR_ACT = 300;
 
@@ -128,7 +131,7 @@ final class SidePanel extends Column {
             getChildren().addAll(cautions, head, under, changed, warm, note, folds, gap, outranked);
             return;
         }
-        more.setText(unfolded ? "Less (F9)" : "More (F9)");
+        more.setText(unfolded ? TEXT.get("side_panel.less_f9") : TEXT.get("side_panel.more_f9"));
         VBox says = new Column(3, cautions, head, changed);
         HBox.setHgrow(says, Priority.ALWAYS);
         says.setMinWidth(0);
@@ -181,7 +184,7 @@ final class SidePanel extends Column {
             // the eye.
             if (actOf != now.job().id()) {
                 actOf = now.job().id();
-                act.setText("Working out what to do next");
+                act.setText(TEXT.get("side_panel.working_out_what_to_do_next"));
                 note.setText("");
             }
             repairs.ask(now, told -> {
@@ -196,7 +199,7 @@ final class SidePanel extends Column {
         actOf = now.job().id();
         brief.act().ifPresent(a -> {
             act.setText(a.title());
-            act.setAccessibleText(a.title() + ", key F5. " + a.note());
+            act.setAccessibleText(TEXT.get("side_panel.key_f5", a.title(), a.note()));
         });
         note.setText(brief.act().map(Brief.Act::note).orElse(""));
     }

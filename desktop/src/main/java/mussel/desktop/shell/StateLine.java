@@ -15,6 +15,7 @@ import javafx.scene.layout.FlowPane;
 import mussel.core.job.Assessment;
 import mussel.core.job.LegStates;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.core.verdict.LegState;
 import mussel.core.verdict.LegState.Condition;
 import mussel.desktop.kit.Column;
@@ -27,6 +28,8 @@ import mussel.work.desk.Desk;
  * <i>Correct</i>.
  */
 final class StateLine extends Column {
+    private static final Messages TEXT = Messages.of(StateLine.class);
+
     private static final Map<Condition, List<String>> WORDS = Map.ofEntries(
             Map.entry(Condition.ENGINE, List.of("engine here", "came alone")),
             Map.entry(Condition.LEG, List.of("on the engine", "off the engine")),
@@ -60,7 +63,7 @@ final class StateLine extends Column {
         getStyleClass().add("state-line");
         correct.setId("state-correct");
         correct.getStyleClass().add("state-chip");
-        correct.setAccessibleText("Correct the state of the lower unit");
+        correct.setAccessibleText(TEXT.get("state_line.correct_the_state_of_the_lower"));
         correct.setOnAction(e -> {
             others.setVisible(!others.isVisible());
             others.setManaged(others.isVisible());
@@ -126,14 +129,14 @@ final class StateLine extends Column {
         List<Map.Entry<Condition, String>> changed = LegStates.changed(state);
         List<Node> said = new ArrayList<>();
         if (changed.isEmpty() && cure.isEmpty()) {
-            said.add(Texts.dim("The unit is whole, on its engine, oil in."));
+            said.add(Texts.dim(TEXT.get("state_line.the_unit_is_whole_on_its")));
         }
         changed.forEach(c -> said.add(
                 LegStates.correctable(c.getKey())
                         ? chip(c.getKey(), c.getValue(), other(c.getKey(), c.getValue()))
                         : Texts.dim(word(c.getKey(), c.getValue()))));
-        cure.ifPresent(c -> said.add(
-                Texts.dim("sealant cures until " + UNTIL.format(c.until().atZone(now.zone())))));
+        cure.ifPresent(c -> said.add(Texts.dim(TEXT.get(
+                "state_line.sealant_cures_until", UNTIL.format(c.until().atZone(now.zone()))))));
         said.add(correct);
         line.getChildren().setAll(said);
         others.getChildren()
@@ -159,7 +162,7 @@ final class StateLine extends Column {
         if (!is.equals(condition.states().get(0))) {
             chip.getStyleClass().add("state-out");
         }
-        chip.setAccessibleText(word(condition, is) + ", correct to: " + word(condition, becomes));
+        chip.setAccessibleText(TEXT.get("state_line.correct_to", word(condition, is), word(condition, becomes)));
         chip.setOnAction(e -> {
             correct.requestFocus();
             desk.choose(Scale.STATE.of(condition.id()), Optional.of(becomes));

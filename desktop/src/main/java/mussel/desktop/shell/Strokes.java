@@ -6,10 +6,13 @@ import java.util.function.BooleanSupplier;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import mussel.core.job.Station;
+import mussel.core.language.Messages;
 import mussel.desktop.desk.StationView.Key;
 
 /** Which key does what where: the keyboard and the list on F1 are made from the same lines. */
 final class Strokes {
+    private static final Messages TEXT = Messages.of(Strokes.class);
+
     private static final int PLAIN_DIGITS = 9;
 
     private final List<Stroke> strokes = new ArrayList<>();
@@ -24,7 +27,7 @@ final class Strokes {
 
     /** A key with Ctrl. */
     Strokes control(KeyCode code, String does, BooleanSupplier here, Runnable action) {
-        return add(code, true, false, "Ctrl " + code.getName(), does, here, action);
+        return add(code, true, false, TEXT.get("strokes.ctrl", code.getName()), does, here, action);
     }
 
     private Strokes add(
@@ -52,7 +55,7 @@ final class Strokes {
     /** The key of a station, as it stands on the keyboard. */
     static String stroke(Station station) {
         int number = station.ordinal();
-        return (number < PLAIN_DIGITS ? "Ctrl " : "Ctrl Shift ") + (number % PLAIN_DIGITS + 1);
+        return (number < PLAIN_DIGITS ? "Ctrl " : TEXT.get("strokes.ctrl_shift")) + (number % PLAIN_DIGITS + 1);
     }
 
     /** Does what a key does here; says whether it does anything. */
@@ -91,7 +94,8 @@ final class Strokes {
                 told = true;
                 int more = Station.values().length - PLAIN_DIGITS;
                 keys.add(new Key(
-                        "Ctrl 1 to 9, Ctrl Shift 1 to " + more, "the stations in working order, from Intake to Tag"));
+                        TEXT.get("strokes.ctrl_1_to_9_ctrl_shift", more),
+                        TEXT.get("strokes.the_stations_in_working_order_from")));
             }
         }
         return keys;

@@ -8,6 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.Row;
@@ -16,6 +17,8 @@ import mussel.work.shop.Workshop;
 
 /** Who is at the bench: picked with one key from those who work here, or typed; the name stands on every entry from then on. */
 final class WhoPage extends Column {
+    private static final Messages TEXT = Messages.of(WhoPage.class);
+
     private static final int LONGEST_NAME = 60;
 
     /** The page; calls back with the name. */
@@ -32,33 +35,31 @@ final class WhoPage extends Column {
         }
         PickRow who = new PickRow(
                         "who",
-                        "Who",
+                        TEXT.get("who_page.who"),
                         names.stream().map(n -> PickRow.Choice.text(n, n)).toList())
                 .onPick(n -> n.ifPresent(onPicked));
         who.show(Optional.of(shop.by()));
         TextField other = new TextField();
         other.setId("who-other");
-        other.setPromptText("somebody else");
-        other.setAccessibleText("the name of somebody else");
+        other.setPromptText(TEXT.get("who_page.somebody_else"));
+        other.setAccessibleText(TEXT.get("who_page.the_name_of_somebody_else"));
         Label refusal = Texts.wrapped("", "refusal");
         refusal.managedProperty().bind(refusal.textProperty().isNotEmpty());
         other.setOnAction(e -> {
             String name = other.getText().strip();
             if (name.isEmpty() || name.length() > LONGEST_NAME) {
-                refusal.setText("A name of 1 to " + LONGEST_NAME + " characters goes here.");
+                refusal.setText(TEXT.get("who_page.a_name_of_1_to_characters", LONGEST_NAME));
             } else {
                 onPicked.accept(name);
             }
         });
-        Button close = new Button("Not now");
+        Button close = new Button(TEXT.get("who_page.not_now"));
         close.setCancelButton(true);
         close.setOnAction(e -> onClose.run());
         getChildren()
                 .addAll(
-                        Texts.title("Who is at the bench"),
-                        Texts.sentence(
-                                "The name stands on every entry made from now on. There is no password: a bench trusts"
-                                        + " who stands at it. Who works here is said on the page Yard of the book."),
+                        Texts.title(TEXT.get("who_page.who_is_at_the_bench")),
+                        Texts.sentence(TEXT.get("who_page.the_name_stands_on_every_entry")),
                         who,
                         other,
                         refusal,

@@ -9,6 +9,7 @@ import javafx.scene.Node;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import mussel.core.language.Messages;
 import mussel.desktop.bench.BenchView;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.WhyButton;
@@ -16,6 +17,8 @@ import mussel.work.desk.Desk;
 
 /** What each key of the window does, and where; what is typed while no field takes it; the list of keys on F1. */
 final class WindowKeys {
+    private static final Messages TEXT = Messages.of(WindowKeys.class);
+
     private static final Set<KeyCode> ACTING = EnumSet.of(
             KeyCode.ENTER,
             KeyCode.SPACE,
@@ -80,55 +83,72 @@ final class WindowKeys {
 
     /** Every key of the window, each where it works. */
     private void fill() {
-        strokes.plain(KeyCode.F5, "do what stands in the warm colour", this::workable, () -> window.jobView()
-                        .ifPresent(JobView::act))
-                .plain(KeyCode.F4, "the next station where something waits", this::workable, this::nextStation)
+        strokes.plain(
+                        KeyCode.F5,
+                        TEXT.get("window_keys.do_what_stands_in_the_warm"),
+                        this::workable,
+                        () -> window.jobView().ifPresent(JobView::act))
+                .plain(
+                        KeyCode.F4,
+                        TEXT.get("window_keys.the_next_station_where_something_waits"),
+                        this::workable,
+                        this::nextStation)
                 .plain(
                         KeyCode.F2,
-                        "the drawing of the leg (arrows, Enter), and back",
+                        TEXT.get("window_keys.the_drawing_of_the_leg_arrows"),
                         this::workable,
                         () -> window.jobView().ifPresent(JobView::toDrawing))
-                .plain(KeyCode.F9, "what the bar over the station holds back", this::workable, () -> window.jobView()
-                        .ifPresent(JobView::unfold))
-                .control(
-                        KeyCode.M,
-                        "the figure of the leg’s manual that is asked for here",
+                .plain(
+                        KeyCode.F9,
+                        TEXT.get("window_keys.what_the_bar_over_the_station"),
                         this::workable,
-                        this::manual)
-                .control(KeyCode.E, "correct the state of the unit", this::workable, () -> window.jobView()
-                        .ifPresent(JobView::toState))
-                .control(KeyCode.K, "what became different in the sheet was seen", this::workable, this::sheetSeen)
-                .plain(KeyCode.F5, "open the leg in the warm colour", this::onBench, bench::openFirst)
-                .stations(this::workable, window::go)
-                .control(KeyCode.Z, "take the last entry back", this::workable, () -> window.desk()
-                        .ifPresent(Desk::undo))
-                .control(KeyCode.Y, "do it again", this::workable, () -> window.desk()
-                        .ifPresent(Desk::redo))
+                        () -> window.jobView().ifPresent(JobView::unfold))
+                .control(KeyCode.M, TEXT.get("window_keys.the_figure_of_the_legs_manual"), this::workable, this::manual)
                 .control(
-                        KeyCode.Z, "take the last change of a sheet or the yard back", this::inBook, () -> window.book()
-                                .orElseThrow()
-                                .undo())
-                .control(KeyCode.Y, "do that again", this::inBook, () -> window.book()
+                        KeyCode.E,
+                        TEXT.get("window_keys.correct_the_state_of_the_unit"),
+                        this::workable,
+                        () -> window.jobView().ifPresent(JobView::toState))
+                .control(
+                        KeyCode.K,
+                        TEXT.get("window_keys.what_became_different_in_the_sheet"),
+                        this::workable,
+                        this::sheetSeen)
+                .plain(KeyCode.F5, TEXT.get("window_keys.open_the_leg_in_the_warm"), this::onBench, bench::openFirst)
+                .stations(this::workable, window::go)
+                .control(
+                        KeyCode.Z, TEXT.get("window_keys.take_the_last_entry_back"), this::workable, () -> window.desk()
+                                .ifPresent(Desk::undo))
+                .control(KeyCode.Y, TEXT.get("window_keys.do_it_again"), this::workable, () -> window.desk()
+                        .ifPresent(Desk::redo))
+                .control(KeyCode.Z, TEXT.get("window_keys.take_the_last_change_of_a"), this::inBook, () -> window.book()
+                        .orElseThrow()
+                        .undo())
+                .control(KeyCode.Y, TEXT.get("window_keys.do_that_again"), this::inBook, () -> window.book()
                         .orElseThrow()
                         .redo())
-                .plain(KeyCode.F1, "this list", () -> true, this::keysPage)
-                .plain(KeyCode.F3, "why is the figure at hand what it is", this::notOver, this::why)
-                .plain(KeyCode.F6, "larger for gloves, and back", () -> true, window::glove)
-                .plain(KeyCode.F7, "light or dark", () -> true, window::dark)
-                .plain(KeyCode.F8, "metric, or US units (fl oz, in, lbf·in, psi, °F, oz)", () -> true, window::units)
-                .plain(KeyCode.F10, "who is at the bench", this::notOver, window::who)
-                .control(KeyCode.B, "the bench", this::notOver, window::showBench)
+                .plain(KeyCode.F1, TEXT.get("window_keys.this_list"), () -> true, this::keysPage)
+                .plain(KeyCode.F3, TEXT.get("window_keys.why_is_the_figure_at_hand"), this::notOver, this::why)
+                .plain(KeyCode.F6, TEXT.get("window_keys.larger_for_gloves_and_back"), () -> true, window::glove)
+                .plain(KeyCode.F7, TEXT.get("window_keys.light_or_dark"), () -> true, window::dark)
+                .plain(KeyCode.F8, TEXT.get("window_keys.metric_or_us_units_fl_oz"), () -> true, window::units)
+                .plain(KeyCode.F10, TEXT.get("window_keys.who_is_at_the_bench"), this::notOver, window::who)
+                .control(KeyCode.B, TEXT.get("window_keys.the_bench"), this::notOver, window::showBench)
                 .control(
                         KeyCode.L,
-                        "the book: logbook, due, lives, plan, sheets, yard, data",
+                        TEXT.get("window_keys.the_book_logbook_due_lives_plan"),
                         this::notOver,
                         () -> window.showBook(Optional.empty()))
-                .control(KeyCode.N, "take in a leg", this::notOver, window::takeIn)
-                .control(KeyCode.F, "find a leg", this::notOver, () -> {
+                .control(KeyCode.N, TEXT.get("window_keys.take_in_a_leg"), this::notOver, window::takeIn)
+                .control(KeyCode.F, TEXT.get("window_keys.find_a_leg"), this::notOver, () -> {
                     window.showBench();
                     benchHeader.toFind();
                 })
-                .plain(KeyCode.ESCAPE, "close what lies over the window", overlay::shown, overlay::close);
+                .plain(
+                        KeyCode.ESCAPE,
+                        TEXT.get("window_keys.close_what_lies_over_the_window"),
+                        overlay::shown,
+                        overlay::close);
     }
 
     private boolean notOver() {
@@ -146,19 +166,19 @@ final class WindowKeys {
     private void manual() {
         window.jobView()
                 .filter(v -> !v.toManual())
-                .ifPresent(v -> window.hint("Nothing of the leg’s manual is asked for at this station."));
+                .ifPresent(v -> window.hint(TEXT.get("window_keys.nothing_of_the_legs_manual_is")));
     }
 
     private void sheetSeen() {
         window.jobView()
                 .filter(v -> !v.sheetSeen())
-                .ifPresent(v -> window.hint("The sheet of this leg is as the job went by it last."));
+                .ifPresent(v -> window.hint(TEXT.get("window_keys.the_sheet_of_this_leg_is")));
     }
 
     private void nextStation() {
         window.jobView()
                 .filter(v -> !v.next())
-                .ifPresent(v -> window.hint("Nothing waits at any other station of this job."));
+                .ifPresent(v -> window.hint(TEXT.get("window_keys.nothing_waits_at_any_other_station")));
     }
 
     private boolean bookShown() {
@@ -179,12 +199,15 @@ final class WindowKeys {
     /** Shows the keys that work here. */
     void keysPage() {
         Optional<StationView> station = window.station();
-        String where = window.jobView().map(v -> v.here().title()).orElse(bookShown() ? "the book" : "the bench");
+        String where = window.jobView()
+                .map(v -> v.here().title())
+                .orElse(bookShown() ? TEXT.get("window_keys.the_book") : TEXT.get("window_keys.the_bench"));
         List<StationView.Key> own =
                 new ArrayList<>(station.map(StationView::keys).orElse(List.of()));
         if (station.isEmpty() && !bookShown()) {
-            own.add(new StationView.Key("arrows, Enter", "from leg to leg; open it"));
-            own.add(new StationView.Key("a letter", "looks for a leg or a boat"));
+            own.add(new StationView.Key(
+                    TEXT.get("window_keys.arrows_enter"), TEXT.get("window_keys.from_leg_to_leg_open_it")));
+            own.add(new StationView.Key("a letter", TEXT.get("window_keys.looks_for_a_leg_or_a")));
         }
         overlay.show(new KeysPage(where, own, strokes.here()));
     }

@@ -6,6 +6,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import mussel.core.job.Assessment;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.verdict.VerdictResult.Decision;
@@ -15,6 +16,8 @@ import mussel.desktop.kit.WhyButton;
 
 /** What to do about one goal, and what doing and leaving it cost. */
 final class DecisionRow extends Row {
+    private static final Messages TEXT = Messages.of(DecisionRow.class);
+
     private final Label what = Texts.wrapped("", "plain");
     private final Label figures = Texts.dim("");
     private Optional<Explanation> explanation = Optional.empty();
@@ -31,9 +34,11 @@ final class DecisionRow extends Row {
         what.setText(now.knowledge().goal(decision.goal()).orElseThrow().title() + ": "
                 + (decision.act() ? "do it" : "leave it"));
         Texts.manner(what, decision.act() ? "strong" : "plain");
-        figures.setText(Display.percent(decision.probability()) + "; doing it "
-                + now.yard().money().sum(decision.expectedCostDo()) + ", leaving it "
-                + now.yard().money().sum(decision.expectedCostLeave()) + " on average");
+        figures.setText(TEXT.get(
+                "decision_row.doing_it_leaving_it_on_average",
+                Display.percent(decision.probability()),
+                now.yard().money().sum(decision.expectedCostDo()),
+                now.yard().money().sum(decision.expectedCostLeave())));
         explanation = Optional.of(now.verdictWords().why(decision));
     }
 }

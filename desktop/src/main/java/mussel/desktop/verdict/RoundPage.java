@@ -11,6 +11,7 @@ import javafx.scene.control.Label;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.JobFinding;
+import mussel.core.language.Messages;
 import mussel.core.verdict.Finding;
 import mussel.desktop.kit.Column;
 import mussel.desktop.kit.FocusStops;
@@ -21,6 +22,8 @@ import mussel.work.desk.Desk;
 
 /** A round of checks as one list, answered key by key in the order hands make them; it stays as it is while it is answered. */
 final class RoundPage extends Column {
+    private static final Messages TEXT = Messages.of(RoundPage.class);
+
     private final Desk desk;
     private final Label head = Texts.wrapped("", "strong");
     private final Label done = Texts.dim("");
@@ -85,7 +88,10 @@ final class RoundPage extends Column {
             each.getValue().show(made.map(JobFinding::outcome));
             open += wanted && made.isEmpty() ? 1 : 0;
         }
-        done.setText(open == 0 ? "All checked. F5 goes on." : open == 1 ? "1 check left" : open + " checks left");
+        done.setText(
+                open == 0
+                        ? TEXT.get("round_page.all_checked_f5_goes_on")
+                        : open == 1 ? TEXT.get("round_page.1_check_left") : TEXT.get("round_page.checks_left", open));
     }
 
     /** What takes the focus: the first check that is not answered. */

@@ -11,6 +11,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import mussel.core.brief.RepairWords;
 import mussel.core.job.Assessment;
+import mussel.core.language.Messages;
 import mussel.core.verdict.LegState.Condition;
 import mussel.core.verdict.Repairs;
 import mussel.desktop.kit.Column;
@@ -19,6 +20,8 @@ import mussel.work.desk.Desk;
 
 /** The rounds of checks that can be made as the lower unit stands, the one advised first, and what would have to be put back for the others. */
 final class RoundsCard extends Column {
+    private static final Messages TEXT = Messages.of(RoundsCard.class);
+
     private static final int MOST = 3;
 
     private final Desk desk;
@@ -54,7 +57,7 @@ final class RoundsCard extends Column {
         List<Repairs.Round> possible =
                 answer.rounds().stream().filter(Repairs.Round::possible).toList();
         if (possible.isEmpty()) {
-            lines.add(Texts.sentence("Nothing is left to check as the unit stands."));
+            lines.add(Texts.sentence(TEXT.get("rounds_card.nothing_is_left_to_check_as")));
         }
         for (int i = 0; i < Math.min(MOST, possible.size()); i++) {
             Repairs.Round round = possible.get(i);
@@ -73,16 +76,18 @@ final class RoundsCard extends Column {
         answer.rounds().stream()
                 .filter(r -> !r.possible())
                 .limit(MOST)
-                .forEach(r -> lines.add(Texts.dim("After " + needs(r) + ": " + RepairWords.name(now, r))));
+                .forEach(r -> lines.add(Texts.dim(TEXT.get("rounds_card.after", needs(r), RepairWords.name(now, r)))));
         getChildren().setAll(lines);
     }
 
     private static String worth(Assessment now, Repairs.Round round) {
         return round.value() > 0
-                ? "could save " + now.yard().money().sum(round.value()) + " beyond its time"
+                ? TEXT.get(
+                        "rounds_card.could_save_beyond_its_time",
+                        now.yard().money().sum(round.value()))
                 : round.bearing() == mussel.core.verdict.VerdictResult.Bearing.COMPLAINT
-                        ? "for what it came in for"
-                        : "not worth its time";
+                        ? TEXT.get("rounds_card.for_what_it_came_in_for")
+                        : TEXT.get("rounds_card.not_worth_its_time");
     }
 
     /** What must be put back, in words: conditions are named by what they are in a lower unit that is whole. */
@@ -92,13 +97,15 @@ final class RoundsCard extends Column {
                     int cut = need.lastIndexOf('_');
                     Condition condition = Condition.of(need.substring(0, cut)).orElseThrow();
                     return switch (condition) {
-                        case OIL -> "the oil is back in";
-                        case PLUGS -> "the plugs are in";
-                        case LEG -> "the unit is back on";
-                        case PUMP -> "the pump is back on";
-                        case CASE -> "the case is closed";
-                        case PROPELLER -> "the propeller is on";
-                        default -> condition.name().toLowerCase(Locale.ROOT) + " is put right";
+                        case OIL -> TEXT.get("rounds_card.the_oil_is_back_in");
+                        case PLUGS -> TEXT.get("rounds_card.the_plugs_are_in");
+                        case LEG -> TEXT.get("rounds_card.the_unit_is_back_on");
+                        case PUMP -> TEXT.get("rounds_card.the_pump_is_back_on");
+                        case CASE -> TEXT.get("rounds_card.the_case_is_closed");
+                        case PROPELLER -> TEXT.get("rounds_card.the_propeller_is_on");
+                        default ->
+                            TEXT.get(
+                                    "rounds_card.is_put_right", condition.name().toLowerCase(Locale.ROOT));
                     };
                 })
                 .collect(Collectors.joining(" and "));

@@ -13,6 +13,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import mussel.core.job.Assessment;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.verdict.Calibration;
 import mussel.core.verdict.Cause;
@@ -27,20 +28,22 @@ import mussel.work.shop.Workshop;
 
 /** The diagnosis tables: every number with its reason, the yard's own among them, and how often they were right here. */
 final class TablesPage {
+    private static final Messages TEXT = Messages.of(TablesPage.class);
+
     private static final double CHART = 260;
 
     private TablesPage() {}
 
     static void fill(VBox page, Workshop shop, Assessment now) {
         List<Node> rows = new ArrayList<>();
-        rows.add(Texts.sentence("Diagnosis tables " + now.knowledge().knowledgeVersion()
-                + ". Every number is an estimate of experience with its reason beside it. Put your own into knowledge.yaml in the"
-                + " data folder; what it changes stands here."));
+        rows.add(Texts.sentence(TEXT.get(
+                "tables_page.diagnosis_tables_every_number_is_an",
+                now.knowledge().knowledgeVersion())));
         changes(
                 rows,
-                "The yard's own numbers",
+                TEXT.get("tables_page.the_yards_own_numbers"),
                 shop.tables().ownNumbers().changes(shop.tables().shippedTables()),
-                "None.");
+                TEXT.get("tables_page.none"));
         shop.refreshBench();
         List<Calibration.Judged> judged = shop.tables().judgedCauses();
         learning(rows, page, shop, judged);
@@ -49,7 +52,7 @@ final class TablesPage {
         VBox finding = new Column(4);
         rows.add(chooser(now, finding));
         rows.add(finding);
-        rows.add(Texts.heading("The causes"));
+        rows.add(Texts.heading(TEXT.get("tables_page.the_causes")));
         rows.add(causes(now));
         page.getChildren().setAll(rows);
     }
@@ -66,12 +69,18 @@ final class TablesPage {
         List<Overrides.Change> moved = Learned.from(
                         shop.tables().own(shop.tables().shippedTables()), judged)
                 .changes();
-        changes(rows, "What this yard has found", moved, "Nothing was confirmed when opened so far.");
+        changes(
+                rows,
+                TEXT.get("tables_page.what_this_yard_has_found"),
+                moved,
+                TEXT.get("tables_page.nothing_was_confirmed_when_opened_so"));
         if (!moved.isEmpty()) {
             PickRow use = new PickRow(
                     "learn",
                     "",
-                    List.of(Choice.text("off", "keep the tables' priors"), Choice.text("on", "use the yard's counts")));
+                    List.of(
+                            Choice.text("off", TEXT.get("tables_page.keep_the_tables_priors")),
+                            Choice.text("on", TEXT.get("tables_page.use_the_yards_counts"))));
             use.keepsOne();
             use.show(java.util.Optional.of(shop.tables().learning() ? "on" : "off"));
             use.onPick(which -> which.ifPresent(w -> shop.tables().setLearning(w.equals("on"))));
@@ -80,17 +89,19 @@ final class TablesPage {
     }
 
     private static void calibration(List<Node> rows, Calibration calibration) {
-        rows.add(Texts.heading("Were they right?"));
+        rows.add(Texts.heading(TEXT.get("tables_page.were_they_right")));
         if (calibration.judged() == 0) {
-            rows.add(Texts.dim("No cause was confirmed or found absent yet, so nobody knows."));
+            rows.add(Texts.dim(TEXT.get("tables_page.no_cause_was_confirmed_or_found")));
             return;
         }
-        rows.add(Texts.sentence("Brier score " + Display.significant(calibration.brier()) + " over "
-                + calibration.judged() + " causes looked at, against "
-                + Display.significant(calibration.brierOfPriors()) + " for the priors alone; 0 is perfect."
-                + (calibration.judged() < Calibration.ENOUGH
-                        ? " Fewer than " + Calibration.ENOUGH + " say little."
-                        : "")));
+        rows.add(Texts.sentence(TEXT.get(
+                "tables_page.brier_score_over_causes_looked_at",
+                Display.significant(calibration.brier()),
+                calibration.judged(),
+                Display.significant(calibration.brierOfPriors()),
+                (calibration.judged() < Calibration.ENOUGH
+                        ? TEXT.get("tables_page.fewer_than_say_little", Calibration.ENOUGH)
+                        : ""))));
         rows.add(reliability(calibration));
     }
 
@@ -111,11 +122,16 @@ final class TablesPage {
         chart.getData().add(ideal);
         chart.getData().add(found);
         String words = calibration.bins().stream()
-                .map(b -> "expected " + Display.percent(b.expected()) + ", found " + Display.percent(b.found()) + " of "
-                        + b.count() + " (" + Display.percent(b.low()) + " to " + Display.percent(b.high()) + ")")
+                .map(b -> TEXT.get(
+                        "tables_page.expected_found_of_to",
+                        Display.percent(b.expected()),
+                        Display.percent(b.found()),
+                        b.count(),
+                        Display.percent(b.low()),
+                        Display.percent(b.high())))
                 .collect(Collectors.joining("; "));
         chart.setAccessibleText(words);
-        return new Column(2, chart, Texts.dim(words + ". Bounds: Wilson, 95 %."));
+        return new Column(2, chart, Texts.dim(TEXT.get("tables_page.bounds_wilson_95", words)));
     }
 
     private static Node chooser(Assessment now, VBox target) {
@@ -145,7 +161,7 @@ final class TablesPage {
         finding.outcomes().forEach(o -> head.add(Texts.dim(o.replace('_', ' '))));
         head.add(Texts.dim("why"));
         grid.addRow(0, head.toArray(Node[]::new));
-        row(grid, 1, "no cause", finding.base(), finding.why());
+        row(grid, 1, TEXT.get("tables_page.no_cause"), finding.base(), finding.why());
         int at = 2;
         for (Finding.Share share : finding.given(now.context()).values()) {
             String title = now.knowledge()
@@ -160,9 +176,11 @@ final class TablesPage {
                 .collect(Collectors.joining("; "));
         return List.of(
                 grid,
-                Texts.dim("Takes " + Display.workTime(finding.minutes()) + " ("
-                        + now.knowledge().access(finding.access()).orElseThrow().title() + ")."
-                        + (gate.isEmpty() ? "" : " Counts as benign only after: " + gate + ".")));
+                Texts.dim(TEXT.get(
+                        "tables_page.takes",
+                        Display.workTime(finding.minutes()),
+                        now.knowledge().access(finding.access()).orElseThrow().title(),
+                        (gate.isEmpty() ? "" : TEXT.get("tables_page.counts_as_benign_only_after", gate)))));
     }
 
     private static void row(GridPane grid, int at, String title, List<Double> shares, String why) {
@@ -177,7 +195,7 @@ final class TablesPage {
         int at = 0;
         for (Cause cause : now.knowledge().causes()) {
             double prior = cause.prior(now.context());
-            String moved = Math.abs(prior - cause.prior()) < 1e-9 ? "" : " (here " + percent(prior) + ")";
+            String moved = Math.abs(prior - cause.prior()) < 1e-9 ? "" : TEXT.get("tables_page.here", percent(prior));
             grid.addRow(
                     at++,
                     Texts.wrapped(cause.title(now.context()), "strong"),

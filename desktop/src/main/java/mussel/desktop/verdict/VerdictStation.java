@@ -16,6 +16,7 @@ import mussel.core.job.Assessment;
 import mussel.core.job.JobFinding;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Explanation;
 import mussel.core.verdict.Cause;
@@ -40,6 +41,8 @@ import mussel.work.desk.Desk;
 
 /** What is wrong and how sure, what to look at next, what to do about it. */
 public final class VerdictStation implements StationView {
+    private static final Messages TEXT = Messages.of(VerdictStation.class);
+
     private static final int FIRST_CAUSES = 7;
     private static final int FIRST_LOOKS = 6;
     private static final double WORTH_SHOWING = 0.05;
@@ -75,11 +78,11 @@ public final class VerdictStation implements StationView {
                 "verdict-view",
                 "",
                 List.of(
-                        Choice.text("causes", "What is wrong"),
-                        Choice.text("looks", "Next looks"),
-                        Choice.text("findings", "Findings"),
-                        Choice.text("opened", "When opened"),
-                        Choice.text("tables", "Tables")));
+                        Choice.text("causes", TEXT.get("verdict_station.what_is_wrong")),
+                        Choice.text("looks", TEXT.get("verdict_station.next_looks")),
+                        Choice.text("findings", TEXT.get("verdict_station.findings")),
+                        Choice.text("opened", TEXT.get("verdict_station.when_opened")),
+                        Choice.text("tables", TEXT.get("verdict_station.tables"))));
         view.keepsOne().onPick(which -> open(which.orElse("causes")));
         fill = Map.of(
                 "causes", this::causes,
@@ -98,7 +101,7 @@ public final class VerdictStation implements StationView {
         causesPage();
         head.setId("verdict-head");
         sheet.getStyleClass().add("station");
-        sheet.getChildren().addAll(Texts.title("Verdict"), head, said, view, pages);
+        sheet.getChildren().addAll(Texts.title(TEXT.get("verdict_station.verdict")), head, said, view, pages);
         open("causes");
     }
 
@@ -153,16 +156,15 @@ public final class VerdictStation implements StationView {
     @Override
     public void show(Assessment now) {
         VerdictWords words = now.verdictWords();
-        head.setText(now.findings().isEmpty() ? "Nothing was looked at yet. Begin with the drain." : words.head());
+        head.setText(
+                now.findings().isEmpty() ? TEXT.get("verdict_station.nothing_was_looked_at_yet_begin") : words.head());
         said.getChildren().clear();
         words.lipSide().ifPresent(s -> said.getChildren().add(Texts.wrapped(s, "strong")));
         words.contradiction().ifPresent(s -> said.getChildren().add(Texts.caution(s)));
         boolean simulated = now.findings().values().stream()
                 .anyMatch(m -> m.by() == JobFinding.By.SIMULATED || m.by() == JobFinding.By.SIMULATED_HOLD);
         if (simulated) {
-            said.getChildren()
-                    .add(Texts.wrapped(
-                            "Some of this rests on a simulated instrument: it says nothing of a real leg.", "refusal"));
+            said.getChildren().add(Texts.wrapped(TEXT.get("verdict_station.some_of_this_rests_on_a"), "refusal"));
         }
         fill.get(shown).accept(now);
     }
@@ -177,7 +179,9 @@ public final class VerdictStation implements StationView {
                 .forEach(c -> cards.next().show(now, c));
         cards.end();
         moreCauses.setText(
-                allCauses ? "Only the likely ones" : "All " + out.causes().size() + " causes");
+                allCauses
+                        ? TEXT.get("verdict_station.only_the_likely_ones")
+                        : TEXT.get("verdict_station.all_causes", out.causes().size()));
         decisions.begin();
         out.decisions().stream()
                 .filter(d -> words.risen(d.goal()) && (d.probability() >= WORTH_SHOWING || d.act()))
@@ -199,14 +203,14 @@ public final class VerdictStation implements StationView {
         moreCauses.getStyleClass().add("fold");
         causes.getChildren()
                 .setAll(
-                        Texts.dim("Bars left of the line speak against, right of it for; a full bar is a weight of "
-                                + Math.round(Math.pow(2, EvidenceBar.FULL_BITS))
-                                + " to 1. The mark on a share is where it stood before."),
+                        Texts.dim(TEXT.get(
+                                "verdict_station.bars_left_of_the_line_speak",
+                                Math.round(Math.pow(2, EvidenceBar.FULL_BITS)))),
                         listed,
                         moreCauses,
-                        Texts.heading("What to do"),
+                        Texts.heading(TEXT.get("verdict_station.what_to_do")),
                         acts,
-                        Texts.dim("Costs are the tables' own unless the yard gave others. An estimate."));
+                        Texts.dim(TEXT.get("verdict_station.costs_are_the_tables_own_unless")));
     }
 
     /** Whether anything seen says something of the cause. */
@@ -241,13 +245,17 @@ public final class VerdictStation implements StationView {
             if (brought && !under.equals(Optional.of(check.bearing()))) {
                 under = Optional.of(check.bearing());
                 rows.add(Texts.dim(
-                        check.bearing() == VerdictResult.Bearing.COMPLAINT ? "For what it came in for" : "Beside it"));
+                        check.bearing() == VerdictResult.Bearing.COMPLAINT
+                                ? TEXT.get("verdict_station.for_what_it_came_in_for")
+                                : TEXT.get("verdict_station.beside_it")));
             }
             rows.add(look(now, words, check));
         }
         rows.add(more(
                 "more-looks",
-                allLooks ? "Only the best ones" : "All " + out.checks().size() + " looks",
+                allLooks
+                        ? TEXT.get("verdict_station.only_the_best_ones")
+                        : TEXT.get("verdict_station.all_looks", out.checks().size()),
                 () -> {
                     allLooks = !allLooks;
                     looks(desk.now());
@@ -258,10 +266,12 @@ public final class VerdictStation implements StationView {
     private Node look(Assessment now, VerdictWords words, Check check) {
         Finding finding = now.knowledge().finding(check.finding()).orElseThrow();
         String access = now.knowledge().access(check.access()).orElseThrow().title();
-        Label figures = Texts.dim(access + ", " + Display.workTime(check.minutes()) + "; may save "
-                + desk.shop().units().money().sum(check.saves()) + ", worth "
-                + desk.shop().units().money().sum(check.value())
-                + " after its time");
+        Label figures = Texts.dim(TEXT.get(
+                "verdict_station.may_save_worth_after_its_time",
+                access,
+                Display.workTime(check.minutes()),
+                desk.shop().units().money().sum(check.saves()),
+                desk.shop().units().money().sum(check.value())));
         HBox.setHgrow(figures, Priority.ALWAYS);
         figures.setMaxWidth(Double.MAX_VALUE);
         HBox line = new Row(8, figures, why("why-look-" + check.finding(), words.why(check)));
@@ -274,19 +284,20 @@ public final class VerdictStation implements StationView {
     private void findings(Assessment now) {
         List<Node> rows = new ArrayList<>();
         if (now.findings().isEmpty()) {
-            rows.add(Texts.dim("None yet. What is seen at any station comes here by itself."));
+            rows.add(Texts.dim(TEXT.get("verdict_station.none_yet_what_is_seen_at")));
         }
         now.findings().forEach((id, made) -> {
             Finding finding = now.knowledge().finding(id).orElseThrow();
             String engines = made.engines().isEmpty()
                     ? ""
-                    : ", the engines say " + made.engines().replace('_', ' ');
+                    : TEXT.get("verdict_station.the_engines_say", made.engines().replace('_', ' '));
             VBox card = new Column(
                     4,
                     new FindingRow(
                             desk, finding, finding.title() + " (" + made.by().title() + engines + ")", now));
             if (made.by() == JobFinding.By.OVERRULED) {
-                JobNote reason = JobNote.line(desk, "Why it is set by hand", Topic.OVERRULED_WHY.of(id));
+                JobNote reason = JobNote.line(
+                        desk, TEXT.get("verdict_station.why_it_is_set_by_hand"), Topic.OVERRULED_WHY.of(id));
                 card.getChildren().add(reason);
             }
             card.getStyleClass().add("card");
@@ -297,15 +308,16 @@ public final class VerdictStation implements StationView {
 
     private void opened(Assessment now) {
         List<Node> rows = new ArrayList<>();
-        rows.add(Texts.sentence(
-                "What was truly found once it was open, against what was expected. The calibration and, where the yard"
-                        + " wants it, the priors learn from it."));
+        rows.add(Texts.sentence(TEXT.get("verdict_station.what_was_truly_found_once_it")));
         now.verdict().causes().stream().limit(12).forEach(belief -> {
             Cause cause = now.knowledge().cause(belief.id()).orElseThrow();
             PickRow row = new PickRow(
                     "confirmed-" + belief.id(),
-                    cause.title(now.context()) + ", expected at " + Display.percent(belief.probability()),
-                    List.of(Choice.text("no", "not there"), Choice.text("yes", "found")));
+                    TEXT.get(
+                            "verdict_station.expected_at",
+                            cause.title(now.context()),
+                            Display.percent(belief.probability())),
+                    List.of(Choice.text("no", TEXT.get("verdict_station.not_there")), Choice.text("yes", "found")));
             row.show(now.job().choice(Scale.CONFIRMED.of(belief.id())));
             row.onPick(outcome -> desk.choose(Scale.CONFIRMED.of(belief.id()), outcome));
             rows.add(row);

@@ -15,6 +15,7 @@ import mussel.core.job.EngineSide;
 import mussel.core.job.Field;
 import mussel.core.job.Scale;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.visit.EngineSideItem;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.JobNote;
@@ -31,6 +32,8 @@ import mussel.work.desk.Desk;
 
 /** One item of the work beside the leg: its answer in a row; how it is done and what is measured once it is opened. */
 final class EngineSideCard extends Column {
+    private static final Messages TEXT = Messages.of(EngineSideCard.class);
+
     private static final double TITLE = 168;
 
     private final EngineSideItem item;
@@ -66,7 +69,7 @@ final class EngineSideCard extends Column {
         more.setOnAction(e -> turn());
         Row row = new Row(10, title, answer, more);
         row.setAlignment(Pos.CENTER_LEFT);
-        why = JobNote.line(desk, "Why it waits", Topic.PUT_OFF_WHY.of(item.id()));
+        why = JobNote.line(desk, TEXT.get("engine_side_card.why_it_waits"), Topic.PUT_OFF_WHY.of(item.id()));
         details.getChildren().add(Texts.dim(item.how()));
         if (!item.caution().isEmpty()) {
             details.getChildren().add(0, Texts.caution(item.caution()));
@@ -127,8 +130,9 @@ final class EngineSideCard extends Column {
     private void lay() {
         details.setVisible(open);
         details.setManaged(open);
-        more.setText(open ? "Less" : "Look");
-        more.setAccessibleText((open ? "close: " : "look at: ") + item.title().toLowerCase(Locale.ROOT));
+        more.setText(open ? TEXT.get("engine_side_card.less") : TEXT.get("engine_side_card.look"));
+        more.setAccessibleText((open ? "close: " : TEXT.get("engine_side_card.look_at"))
+                + item.title().toLowerCase(Locale.ROOT));
     }
 
     void show(Assessment now, EngineSide beside) {
@@ -159,7 +163,7 @@ final class EngineSideCard extends Column {
                     .add(Texts.sentence(s)));
         }
         if (waits) {
-            found.getChildren().add(Texts.dim("Waiting risks: " + item.risk() + "."));
+            found.getChildren().add(Texts.dim(TEXT.get("engine_side_card.waiting_risks", item.risk())));
         }
     }
 
@@ -169,7 +173,7 @@ final class EngineSideCard extends Column {
         for (int i = 1; i <= count; i++) {
             cylinders.add(picks.row(
                             Scale.PLUG_COLOUR.of(String.valueOf(i)),
-                            "cylinder " + i,
+                            TEXT.get("engine_side_card.cylinder", i),
                             Scale.PLUG_COLOUR.outcomes(),
                             o -> null)
                     .optional());

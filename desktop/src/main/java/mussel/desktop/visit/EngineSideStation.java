@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import mussel.core.job.Assessment;
 import mussel.core.job.EngineSide;
+import mussel.core.language.Messages;
 import mussel.core.visit.EngineSideItem;
 import mussel.desktop.desk.StationView;
 import mussel.desktop.kit.Column;
@@ -15,6 +16,8 @@ import mussel.work.desk.Desk;
 
 /** What is done beside the leg in the same visit: an answer for each item, what was found of it, and what waits. */
 public final class EngineSideStation implements StationView {
+    private static final Messages TEXT = Messages.of(EngineSideStation.class);
+
     private final VBox sheet = new Column(10);
     private final Column greeting = new Column(2);
     private final Map<EngineSideItem, EngineSideCard> cards = new EnumMap<>(EngineSideItem.class);
@@ -28,7 +31,7 @@ public final class EngineSideStation implements StationView {
         greeting.setId("beside-greeting");
         greeting.managedProperty().bind(javafx.beans.binding.Bindings.isNotEmpty(greeting.getChildren()));
         sheet.getStyleClass().add("station");
-        sheet.getChildren().addAll(Texts.title("Beside the leg"), asked, greeting);
+        sheet.getChildren().addAll(Texts.title(TEXT.get("engine_side_station.beside_the_leg")), asked, greeting);
         for (EngineSideItem item : EngineSideItem.values()) {
             EngineSideCard card = new EngineSideCard(desk, item);
             cards.put(item, card);
@@ -49,11 +52,10 @@ public final class EngineSideStation implements StationView {
         EngineSide beside = new EngineSide(now);
         greeting.getChildren().clear();
         if (!beside.greeting().isEmpty()) {
-            greeting.getChildren().add(Texts.heading("Waiting since an earlier visit"));
+            greeting.getChildren().add(Texts.heading(TEXT.get("engine_side_station.waiting_since_an_earlier_visit")));
             beside.greeting().values().forEach(w -> greeting.getChildren().add(Texts.caution(w)));
         }
-        asked.setText(
-                "Looked at and sound, done, put off or refused: what is answered is due again by its own clock. What is left alone was not asked for. The engine’s own manual outranks every figure.");
+        asked.setText(TEXT.get("engine_side_station.looked_at_and_sound_done_put"));
         cards.values().forEach(c -> c.show(now, beside));
         layUp.show(now);
         spring.show(now);

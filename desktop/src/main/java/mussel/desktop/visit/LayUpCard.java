@@ -18,6 +18,7 @@ import mussel.core.book.WorkList;
 import mussel.core.job.Assessment;
 import mussel.core.job.Fact;
 import mussel.core.job.Field;
+import mussel.core.language.Messages;
 import mussel.desktop.desk.JobFields;
 import mussel.desktop.desk.Paper;
 import mussel.desktop.kit.Column;
@@ -30,6 +31,8 @@ import mussel.work.desk.Desk;
 
 /** The lay-up before frost, or the spring after it: its steps in their order, each ticked and kept, with the amounts of this boat. */
 final class LayUpCard extends Column {
+    private static final Messages TEXT = Messages.of(LayUpCard.class);
+
     private final Desk desk;
     private final JobFields fields;
     private final Button turn = new Button();
@@ -61,12 +64,15 @@ final class LayUpCard extends Column {
         print.setOnAction(e -> Paper.place(
                         desk.shop(), this, "List", getId() + "-" + desk.job().id() + ".pdf")
                 .ifPresent(this::print));
-        body.getChildren().add(Texts.heading(spring ? "Spring, before it is launched" : "Lay-up before frost"));
+        body.getChildren()
+                .add(Texts.heading(
+                        spring
+                                ? TEXT.get("lay_up_card.spring_before_it_is_launched")
+                                : TEXT.get("lay_up_card.lay_up_before_frost")));
         if (!spring) {
             body.getChildren()
                     .addAll(
-                            Texts.dim(
-                                    "Every winter, or only where it freezes; in a heated shed not at all: each has its school. Water that freezes splits the case and the pump; old oil and stale fuel work on all winter."),
+                            Texts.dim(TEXT.get("lay_up_card.every_winter_or_only_where_it")),
                             new Flow(
                                     8,
                                     6,
@@ -94,7 +100,10 @@ final class LayUpCard extends Column {
         body.setVisible(open);
         body.setManaged(open);
         String what = spring ? "spring" : "lay-up";
-        turn.setText(open ? "Close the " + what : spring ? "Spring" : "Lay it up");
+        turn.setText(
+                open
+                        ? TEXT.get("lay_up_card.close_the", what)
+                        : spring ? TEXT.get("lay_up_card.spring") : TEXT.get("lay_up_card.lay_it_up"));
     }
 
     /** Writes the list, off the interface thread. */
@@ -102,7 +111,12 @@ final class LayUpCard extends Column {
         Assessment now = desk.now();
         WorkList list =
                 spring ? SpringWork.of(now).list(now) : LayUpWork.of(now).list(now);
-        Paper.write(desk.shop(), "The list", file, () -> desk.shop().papers().list(now, list, file), printed::setText);
+        Paper.write(
+                desk.shop(),
+                TEXT.get("lay_up_card.the_list"),
+                file,
+                () -> desk.shop().papers().list(now, list, file),
+                printed::setText);
     }
 
     /** A step's tick and what it says. */

@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problem;
 
 /**
@@ -17,6 +18,8 @@ import mussel.core.measure.Problem;
  * which a finite result comes out is to blame.
  */
 final class Blame {
+    private static final Messages TEXT = Messages.of(Blame.class);
+
     private static final double[] MODERATE = {1, 10, 0.5, 20, 100, 0};
     private static final int MOST_TRIED = 60;
 
@@ -52,14 +55,14 @@ final class Blame {
                 if (compute.apply(tried).isPresent()) {
                     return new Problem(
                             figure.toString(),
-                            "is " + input.at(figure).asText()
-                                    + ": beside the other figures no finite result comes of it. Check it and its unit");
+                            TEXT.get(
+                                    "blame.is_beside_the_other_figures_no",
+                                    input.at(figure).asText()));
                 }
             }
         }
         return new Problem(
-                figures.isEmpty() ? "" : figures.get(0).toString(),
-                "and the other figures give no finite result. Check them and their units");
+                figures.isEmpty() ? "" : figures.get(0).toString(), TEXT.get("blame.and_the_other_figures_give_no"));
     }
 
     private static void gather(JsonNode node, JsonPointer at, List<JsonPointer> figures) {

@@ -8,12 +8,15 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;
 import java.util.List;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problem;
 import mussel.exchange.record.Json;
 import mussel.exchange.record.Read;
 
 /** The command {@code calc}: one object or a stream of lines in, the same out. */
 public final class Calc {
+    private static final Messages TEXT = Messages.of(Calc.class);
+
     /** All went well. */
     public static final int OK = 0;
     /** Something in the input was refused. */
@@ -76,8 +79,7 @@ public final class Calc {
             return engine.run(input);
         } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
             System.getLogger("mussel").log(System.Logger.Level.ERROR, "In the engine " + engine.name(), e);
-            return Read.refused("could not be worked out: its figures are beyond what the engine " + engine.name()
-                    + " can do. Check the largest and the smallest of them");
+            return Read.refused(TEXT.get("calc.could_not_be_worked_out_its", engine.name()));
         }
     }
 

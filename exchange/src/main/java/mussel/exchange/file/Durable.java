@@ -19,9 +19,12 @@ import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.EnumSet;
 import java.util.Set;
+import mussel.core.language.Messages;
 
 /** Files for their owner alone (0600, folders 0700), there whole or not at all: written beside, synced, renamed, their folder synced. */
 public final class Durable {
+    private static final Messages TEXT = Messages.of(Durable.class);
+
     private static final Set<PosixFilePermission> FILE =
             EnumSet.of(PosixFilePermission.OWNER_READ, PosixFilePermission.OWNER_WRITE);
     private static final Set<PosixFilePermission> FOLDER = EnumSet.of(
@@ -139,26 +142,26 @@ public final class Durable {
     /** Why a file could not be read or written, in words: the system's own message is often only the path. */
     public static String why(IOException e) {
         if (e instanceof NoSuchFileException) {
-            return "it is not there";
+            return TEXT.get("durable.it_is_not_there");
         }
         if (e instanceof AccessDeniedException) {
-            return "it may not be read or written by you";
+            return TEXT.get("durable.it_may_not_be_read_or");
         }
         if (e instanceof NotDirectoryException) {
-            return "it is no folder";
+            return TEXT.get("durable.it_is_no_folder");
         }
         if (e instanceof FileSystemException system && system.getReason() != null) {
             String reason = system.getReason();
             return switch (reason) {
-                case "No space left on device" -> "the disk is full";
-                case "Read-only file system" -> "the disk is for reading only";
-                case "File name too long" -> "its name is too long";
+                case "No space left on device" -> TEXT.get("durable.the_disk_is_full");
+                case "Read-only file system" -> TEXT.get("durable.the_disk_is_for_reading_only");
+                case "File name too long" -> TEXT.get("durable.its_name_is_too_long");
                 default -> reason.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + reason.substring(1);
             };
         }
         String message = e.getMessage();
         return "No space left on device".equals(message)
-                ? "the disk is full"
-                : message == null || message.isBlank() ? "the system gives no reason" : message;
+                ? TEXT.get("durable.the_disk_is_full")
+                : message == null || message.isBlank() ? TEXT.get("durable.the_system_gives_no_reason") : message;
     }
 }

@@ -12,12 +12,15 @@ import java.util.Locale;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 
 /**
  * A place where somebody wants something written. A logbook, what lies beside one, and anything that is not of the kind to be written is never
  * replaced; a file of the same kind only when that is said.
  */
 public final class OutFile {
+    private static final Messages TEXT = Messages.of(OutFile.class);
+
     private static final byte[] DATABASE = "SQLite format 3\0".getBytes(StandardCharsets.ISO_8859_1);
     private static final List<String> OURS =
             List.of(".mussel", ".mussel-wal", ".mussel-shm", ".mussel-journal", ".mussel.lock");
@@ -32,27 +35,21 @@ public final class OutFile {
     /** What is written. */
     public enum Kind {
         /** A page for print. */
-        PDF("a PDF"),
+        PDF,
         /** A log, or part of one. */
-        JSON("a log as JSON"),
+        JSON,
         /** A list. */
-        CSV("a list as CSV"),
+        CSV,
         /** A calendar. */
-        CALENDAR("a calendar"),
+        CALENDAR,
         /** A compact sheet. */
-        SHEET("a compact sheet"),
+        SHEET,
         /** A yard's sheet. */
-        YARD("a yard's sheet"),
+        YARD,
         /** A backup. */
-        BACKUP("a backup"),
+        BACKUP,
         /** A logbook that is made anew; it replaces nothing. */
-        LOG("a logbook");
-
-        private final String title;
-
-        Kind(String title) {
-            this.title = title;
-        }
+        LOG;
 
         private boolean is(byte[] begin) {
             String text = new String(begin, StandardCharsets.UTF_8);
@@ -99,27 +96,27 @@ public final class OutFile {
                 file.getFileName() == null ? "" : file.getFileName().toString().toLowerCase(Locale.ROOT);
         boolean beside = name.isEmpty() || kind != Kind.LOG && OURS.stream().anyMatch(name::endsWith);
         if (beside || insideOurs()) {
-            throw refused("is a logbook’s own name or place. Nothing is ever written over that; choose another");
+            throw refused(TEXT.get("out_file.is_a_logbooks_own_name_or"));
         }
         Path folder = Durable.folderOf(file);
         if (!Files.isDirectory(folder)) {
-            throw refused("cannot be written: there is no folder " + folder);
+            throw refused(TEXT.get("out_file.cannot_be_written_there_is_no", folder));
         }
         if (!Files.exists(file, LinkOption.NOFOLLOW_LINKS)) {
             return;
         }
         if (!Files.isRegularFile(file)) {
-            throw refused("is no plain file. Choose a name that is free");
+            throw refused(TEXT.get("out_file.is_no_plain_file_choose_a"));
         }
         byte[] begin = begin();
         if (begin.length >= DATABASE.length && Arrays.equals(begin, 0, DATABASE.length, DATABASE, 0, DATABASE.length)) {
-            throw refused("is a logbook or another database. Nothing is ever written over that; choose another name");
+            throw refused(TEXT.get("out_file.is_a_logbook_or_another_database"));
         }
         if (begin.length > 0 && !kind.is(begin)) {
-            throw refused("is there already and is not " + kind.title + ". It was left as it is; choose another name");
+            throw refused(TEXT.get("out_file.is_there_already_and_is_not", TEXT.of(kind)));
         }
         if (!replace) {
-            throw refused("is there already. Say --force to replace it, or choose another name");
+            throw refused(TEXT.get("out_file.is_there_already_say_force_to"));
         }
     }
 
@@ -134,7 +131,7 @@ public final class OutFile {
         try (InputStream in = Files.newInputStream(file)) {
             return in.readNBytes(LOOKED_AT);
         } catch (IOException e) {
-            throw refused("is there already and cannot be looked into: " + Durable.why(e) + ". Choose another name");
+            throw refused(TEXT.get("out_file.is_there_already_and_cannot_be", Durable.why(e)));
         }
     }
 
@@ -156,7 +153,7 @@ public final class OutFile {
         try {
             Durable.write(Files.isSymbolicLink(file) ? file.toRealPath() : file, content);
         } catch (IOException e) {
-            throw new JournalException(file + " cannot be written: " + Durable.why(e) + ".", e);
+            throw new JournalException(TEXT.get("out_file.cannot_be_written", file, Durable.why(e)), e);
         }
     }
 }

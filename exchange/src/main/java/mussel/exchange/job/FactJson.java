@@ -19,10 +19,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import mussel.core.job.Fact;
+import mussel.core.language.Messages;
 import mussel.exchange.record.Json;
 
 /** The facts of the journal as JSON, one object a fact, its kind in {@code kind}. */
 public final class FactJson {
+    private static final Messages TEXT = Messages.of(FactJson.class);
+
     private static final ObjectMapper MAPPER = Json.mapper()
             .copy()
             .addMixIn(Fact.class, Kinds.class)
@@ -89,18 +92,22 @@ public final class FactJson {
                         .collect(Collectors.joining("/"))
                 : "";
         if (e instanceof UnrecognizedPropertyException unknown) {
-            return "“" + unknown.getPropertyName() + "” is no field of it";
+            return TEXT.get("fact_json.is_no_field_of_it", unknown.getPropertyName());
         }
         if (e instanceof InvalidTypeIdException type) {
-            return type.getTypeId() == null ? "kind is missing" : "its kind is “" + type.getTypeId() + "”";
+            return type.getTypeId() == null
+                    ? TEXT.get("fact_json.kind_is_missing")
+                    : TEXT.get("fact_json.its_kind_is", type.getTypeId());
         }
         if (e instanceof InvalidFormatException format) {
-            return at + " is “" + format.getValue() + "”";
+            return TEXT.get("fact_json.is", at, format.getValue());
         }
         if (e instanceof JsonMappingException) {
-            return at.isEmpty() ? "a field is missing or of another kind" : at + " is missing or of another kind";
+            return at.isEmpty()
+                    ? TEXT.get("fact_json.a_field_is_missing_or_of")
+                    : TEXT.get("fact_json.is_missing_or_of_another_kind", at);
         }
-        return "it is not whole";
+        return TEXT.get("fact_json.it_is_not_whole");
     }
 
     /** Writes a fact. */

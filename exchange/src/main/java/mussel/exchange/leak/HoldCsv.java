@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakInput;
 import mussel.core.leak.LeakMode;
 import mussel.core.leak.LeakReading;
@@ -32,6 +33,8 @@ import org.apache.commons.csv.CSVRecord;
  * what cannot be read is refused with its line.
  */
 public final class HoldCsv {
+    private static final Messages TEXT = Messages.of(HoldCsv.class);
+
     /** The most bytes a file may have. */
     public static final int MOST_BYTES = 16 * 1024 * 1024;
     /** The most readings a hold may have: ten a second for over two hours and a half. */
@@ -65,7 +68,7 @@ public final class HoldCsv {
         private static final long serialVersionUID = 1L;
 
         Refused(long line, String why) {
-            super("line " + line + " " + why, null, false, false);
+            super(TEXT.get("hold_csv.line", line, why), null, false, false);
         }
     }
 
@@ -74,7 +77,8 @@ public final class HoldCsv {
     /** Reads a file's bytes, or says on which line it stopped being readable. */
     public static Read<Imported> read(byte[] bytes) {
         if (bytes.length > MOST_BYTES) {
-            return Read.refused("is " + InFile.size(bytes.length) + "; a hold has at most " + InFile.size(MOST_BYTES));
+            return Read.refused(
+                    TEXT.get("hold_csv.is_a_hold_has_at_most", InFile.size(bytes.length), InFile.size(MOST_BYTES)));
         }
         try {
             String text = StandardCharsets.UTF_8
@@ -84,11 +88,11 @@ public final class HoldCsv {
             tooLong(text);
             return Read.of(new HoldCsv().parse(text.startsWith("\ufeff") ? text.substring(1) : text));
         } catch (CharacterCodingException e) {
-            return Read.refused("is not UTF-8 text: save it as UTF-8");
+            return Read.refused(TEXT.get("hold_csv.is_not_utf_8_text_save"));
         } catch (Refused e) {
             return new Read<>(Optional.empty(), List.of(new Problem("", e.getMessage())));
         } catch (UncheckedIOException | IOException | IllegalStateException e) {
-            return Read.refused("is not CSV: check its quotation marks");
+            return Read.refused(TEXT.get("hold_csv.is_not_csv_check_its_quotation"));
         }
     }
 
@@ -99,7 +103,7 @@ public final class HoldCsv {
             int end = text.indexOf('\n', from);
             int length = (end < 0 ? text.length() : end) - from;
             if (length > MOST_IN_A_LINE) {
-                throw new Refused(line, "has " + length + " characters; a line has at most " + MOST_IN_A_LINE);
+                throw new Refused(line, TEXT.get("hold_csv.has_characters_a_line_has_at", length, MOST_IN_A_LINE));
             }
             from += length + 1;
         }
@@ -124,14 +128,13 @@ public final class HoldCsv {
                 }
             }
             if (!headed) {
-                throw new Refused(1, "is missing: the file is empty");
+                throw new Refused(1, TEXT.get("hold_csv.is_missing_the_file_is_empty"));
             }
         }
         if (readings.size() < LeakInput.LEAST_USED) {
             throw new Refused(
                     readings.size() + 1L,
-                    "is the last: " + readings.size() + " readings, and at least " + LeakInput.LEAST_USED
-                            + " are needed to judge a hold");
+                    TEXT.get("hold_csv.is_the_last_readings_and_at", readings.size(), LeakInput.LEAST_USED));
         }
         return new Imported(readings.get(0).gaugeKpa() > 0 ? LeakMode.PRESSURE : LeakMode.VACUUM, readings);
     }
@@ -155,7 +158,7 @@ public final class HoldCsv {
             CSVRecord line, long number, String word, Set<String> others, Kind kind, String example) {
         for (int i = 0; i < line.size(); i++) {
             if (line.get(i).length() > LONGEST_HEAD) {
-                throw new Refused(number, "names a column with more than " + LONGEST_HEAD + " letters");
+                throw new Refused(number, TEXT.get("hold_csv.names_a_column_with_more_than", LONGEST_HEAD));
             }
             String head = line.get(i).toLowerCase(Locale.ROOT).strip();
             if (head.startsWith(word) || others.contains(head.split("[\\s_(\\[]", 2)[0])) {
@@ -165,35 +168,34 @@ public final class HoldCsv {
                         spelled.isEmpty() ? Optional.empty() : UnitTable.find(spelled.strip(), kind);
                 if (known.isEmpty()) {
                     throw new Refused(
-                            number,
-                            "names the column “" + line.get(i) + "” without a unit known here: write " + example);
+                            number, TEXT.get("hold_csv.names_the_column_without_a_unit", line.get(i), example));
                 }
                 return new Column(i, known.get());
             }
         }
-        throw new Refused(number, "names no column for the " + word + ": write " + example);
+        throw new Refused(number, TEXT.get("hold_csv.names_no_column_for_the_write", word, example));
     }
 
     private void take(CSVRecord line, long number) {
         if (readings.size() == MOST_READINGS) {
-            throw new Refused(number, "is one too many: a hold has at most " + MOST_READINGS + " readings");
+            throw new Refused(number, TEXT.get("hold_csv.is_one_too_many_a_hold", MOST_READINGS));
         }
         double seconds = SECONDS * value(line, number, time, "time");
         double kpa = value(line, number, pressure, "pressure");
         double tempC = value(line, number, temperature, "temperature");
         if (kpa == 0) {
-            throw new Refused(number, "has a gauge at zero: nothing is held there. Cut the file before it");
+            throw new Refused(number, TEXT.get("hold_csv.has_a_gauge_at_zero_nothing"));
         }
         if (Math.abs(kpa) > 1_000 || tempC < -60 || tempC > 150 || seconds < 0) {
-            throw new Refused(number, "holds what no leak test shows: check its units");
+            throw new Refused(number, TEXT.get("hold_csv.holds_what_no_leak_test_shows"));
         }
         if (!readings.isEmpty()) {
             LeakReading before = readings.get(readings.size() - 1);
             if (seconds <= before.tS()) {
-                throw new Refused(number, "runs backwards: its time is not after the line before");
+                throw new Refused(number, TEXT.get("hold_csv.runs_backwards_its_time_is_not"));
             }
             if (kpa > 0 != before.gaugeKpa() > 0) {
-                throw new Refused(number, "changes sign: a file holds pressure or vacuum, not both");
+                throw new Refused(number, TEXT.get("hold_csv.changes_sign_a_file_holds_pressure"));
             }
         }
         readings.add(new LeakReading(seconds, kpa, tempC, Optional.empty()));
@@ -203,7 +205,7 @@ public final class HoldCsv {
     private static double value(CSVRecord line, long number, Column column, String what) {
         String cell = column.at() < line.size() ? line.get(column.at()).strip() : "";
         if (cell.isEmpty()) {
-            throw new Refused(number, "has no " + what + ": fill the gap or take the line out");
+            throw new Refused(number, TEXT.get("hold_csv.has_no_fill_the_gap_or", what));
         }
         Matcher clock = CLOCK.matcher(cell);
         if (column.unit().kind() == Kind.DURATION && clock.matches()) {
@@ -215,7 +217,7 @@ public final class HoldCsv {
         String plain = cell.replace('−', '-');
         boolean decimalComma = plain.indexOf(',') >= 0 && plain.indexOf(',') == plain.lastIndexOf(',');
         if (decimalComma && plain.indexOf('.') >= 0) {
-            throw new Refused(number, "has “" + cell + "” with two decimal marks");
+            throw new Refused(number, TEXT.get("hold_csv.has_with_two_decimal_marks", cell));
         }
         try {
             double figure = Double.parseDouble(decimalComma ? plain.replace(',', '.') : plain);
@@ -224,7 +226,7 @@ public final class HoldCsv {
             }
             return column.unit().toCanonical(figure);
         } catch (NumberFormatException e) {
-            throw new Refused(number, "has “" + cell + "” where the " + what + " goes: type a figure");
+            throw new Refused(number, TEXT.get("hold_csv.has_where_the_goes_type_a", cell, what));
         }
     }
 }

@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import mussel.core.language.Messages;
 import mussel.core.library.CompactSheet;
 import mussel.core.library.Size;
 import mussel.core.library.Value;
@@ -32,6 +33,8 @@ import mussel.exchange.record.Yaml;
 
 /** Begins compact sheets, and writes them as people read them. */
 public final class Compact {
+    private static final Messages TEXT = Messages.of(Compact.class);
+
     private static final ObjectMapper WRITER = YAMLMapper.builder()
             .enable(YAMLGenerator.Feature.MINIMIZE_QUOTES)
             .enable(YAMLGenerator.Feature.ALWAYS_QUOTE_NUMBERS_AS_STRINGS)
@@ -55,7 +58,7 @@ public final class Compact {
             return new Read<>(Optional.empty(), tree.problems());
         }
         if (!(tree.value().get() instanceof ObjectNode given)) {
-            return Read.refused("is no object: title, size and features go here");
+            return Read.refused(TEXT.get("compact.is_no_object_title_size_and"));
         }
         ObjectNode compact = JsonNodeFactory.instance.objectNode().put("format", CompactSheet.Format.SECOND.file());
         compact.setAll(given);

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import mussel.core.language.Messages;
 import mussel.core.library.Answer;
 import mussel.core.library.CompactSheet;
 import mussel.core.library.Feature;
@@ -18,6 +19,8 @@ import mussel.exchange.record.Json;
 
 /** Whether a compact sheet names only what the library has, and answers only as its features can be answered. */
 final class CompactRules {
+    private static final Messages TEXT = Messages.of(CompactRules.class);
+
     private static final int MOST_TOLD = 12;
 
     private static final int MOST_ADDED = 300;
@@ -43,7 +46,8 @@ final class CompactRules {
         problems.unless(
                 sheet.add().size() <= MOST_ADDED,
                 "/add",
-                "has " + sheet.add().size() + " steps; at most " + MOST_ADDED + " are added to a sheet");
+                TEXT.get(
+                        "compact_rules.has_steps_at_most_are_added", sheet.add().size(), MOST_ADDED));
         Set<String> added = new HashSet<>();
         sheet.except()
                 .forEach((id, change) -> braces("/except/" + id, Json.mapper().valueToTree(change)));
@@ -52,11 +56,11 @@ final class CompactRules {
             problems.unless(
                     added.add(step.id()),
                     "/add/" + i + "/id",
-                    "“" + step.id() + "” is the id of an earlier added step too; each has its own");
+                    TEXT.get("compact_rules.is_the_id_of_an_earlier", step.id()));
             problems.unless(
                     !steps.contains(step.id()) || sheet.drop().contains(step.id()),
                     "/add/" + i + "/id",
-                    "“" + step.id() + "” is a step of the library: change it under /except, or drop it first");
+                    TEXT.get("compact_rules.is_a_step_of_the_library", step.id()));
         }
         parts();
         sheet.values().ifPresent(this::values);
@@ -68,10 +72,11 @@ final class CompactRules {
             Filler.unknown(texts.asText())
                     .forEach(word -> problems.at(
                             at,
-                            "has “" + word + "”, which nothing stands for; there are "
-                                    + list(new TreeSet<>(Filler.ALONE))
-                                    + " and, before the id of a fastener or a seal, "
-                                    + list(new TreeSet<>(Filler.OF_ONE))));
+                            TEXT.get(
+                                    "compact_rules.has_which_nothing_stands_for_there",
+                                    word,
+                                    list(new TreeSet<>(Filler.ALONE)),
+                                    list(new TreeSet<>(Filler.OF_ONE)))));
         }
         texts.properties().forEach(field -> braces(at + "/" + field.getKey(), field.getValue()));
         for (int i = 0; texts.isArray() && i < texts.size(); i++) {
@@ -84,19 +89,20 @@ final class CompactRules {
         if (library.feature(id).isEmpty()) {
             problems.at(
                     at,
-                    "is no feature; there are "
-                            + list(library.features().stream().map(Feature::id).toList()));
+                    TEXT.get(
+                            "compact_rules.is_no_feature_there_are",
+                            list(library.features().stream().map(Feature::id).toList())));
             return;
         }
         Feature feature = library.feature(id).get();
         problems.unless(
                 answer.is().equals(Answer.UNKNOWN) || feature.has(answer.is()),
                 at,
-                "is “" + answer.is() + "”; it is answered "
-                        + list(feature.answers().stream()
-                                .map(Feature.Choice::id)
-                                .toList()) + " or "
-                        + Answer.UNKNOWN);
+                TEXT.get(
+                        "compact_rules.is_it_is_answered_or",
+                        answer.is(),
+                        list(feature.answers().stream().map(Feature.Choice::id).toList()),
+                        Answer.UNKNOWN));
     }
 
     private void parts() {
@@ -107,7 +113,7 @@ final class CompactRules {
             problems.unless(
                     whole || known.contains(part.getKey()),
                     "/parts/" + part.getKey(),
-                    "is no part of the library; one of your own needs a title and a group");
+                    TEXT.get("compact_rules.is_no_part_of_the_library"));
         }
         Set<String> all = new TreeSet<>(known);
         all.addAll(sheet.parts().keySet());
@@ -129,13 +135,13 @@ final class CompactRules {
 
     private void known(String at, String name, Collection<String> known, String what) {
         if (!known.contains(name)) {
-            problems.at(at, "names no " + what + " of the library; there are " + list(known));
+            problems.at(at, TEXT.get("compact_rules.names_no_of_the_library_there", what, list(known)));
         }
     }
 
     private static String list(Collection<String> names) {
         String first = String.join(", ", names.stream().limit(MOST_TOLD).toList());
-        return names.size() > MOST_TOLD ? first + " and " + (names.size() - MOST_TOLD) + " more" : first;
+        return names.size() > MOST_TOLD ? TEXT.get("compact_rules.and_more", first, (names.size() - MOST_TOLD)) : first;
     }
 
     private static final String PART = "part";

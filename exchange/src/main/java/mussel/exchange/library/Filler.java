@@ -14,11 +14,14 @@ import java.util.regex.MatchResult;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Fastener;
 import mussel.exchange.library.Expansion.Answers;
 
 /** Fills what stands in braces in the texts of a step: sockets, wrenches, taps and drivers by its fasteners and seals, and what the leg weighs. */
 final class Filler {
+    private static final Messages TEXT = Messages.of(Filler.class);
+
     private static final Pattern BRACES = Pattern.compile("\\{(\\w+)(?: (\\w+))?}");
     private static final Pattern METRIC = Pattern.compile("M(\\d+)(?:x.*)?");
     private static final String INCH_POUNDS =
@@ -97,7 +100,7 @@ final class Filler {
                 .map(Filler::wrench)
                 .distinct()
                 .toList();
-        return named.isEmpty() && !ids.isEmpty() ? List.of("torque wrench") : named;
+        return named.isEmpty() && !ids.isEmpty() ? List.of(TEXT.get("filler.torque_wrench")) : named;
     }
 
     private static String wrench(Fastener.Torque torque) {
@@ -107,12 +110,14 @@ final class Filler {
                 .filter(w -> w[0] <= low && high <= w[1])
                 .findFirst()
                 .orElse(WRENCHES.get(high > WRENCHES.get(1)[1] ? WRENCHES.size() - 1 : 0));
-        return "torque wrench " + (int) fits[0] + "-" + (int) fits[1] + " N·m";
+        return TEXT.get("filler.torque_wrench_n_m", (int) fits[0], (int) fits[1]);
     }
 
     private Optional<String> tap(String braces) {
         Matcher matcher = BRACES.matcher(braces);
-        return matcher.matches() ? across(matcher.group(2)).map(d -> "chasing tap M" + d) : Optional.empty();
+        return matcher.matches()
+                ? across(matcher.group(2)).map(d -> TEXT.get("filler.chasing_tap_m", d))
+                : Optional.empty();
     }
 
     private Optional<Integer> across(String fastener) {
@@ -168,19 +173,22 @@ final class Filler {
         return switch (found.group(1)) {
             case "weight" -> manual.weight();
             case "gear" -> Manual.gear(answers);
-            case "fitting" -> manual.fitting().orElse("the fitting of its fill hole");
-            case "turning" -> turning("as the flywheel runs");
-            case "trailing" -> "trailing " + turning("one way, written down");
+            case "fitting" -> manual.fitting().orElse(TEXT.get("filler.the_fitting_of_its_fill_hole"));
+            case "turning" -> turning(TEXT.get("filler.as_the_flywheel_runs"));
+            case "trailing" -> TEXT.get("filler.trailing", turning(TEXT.get("filler.one_way_written_down")));
             case "count" ->
                 fasteners.containsKey(of) && fasteners.get(of).path("count").asInt(1) > 0
                         ? counted(fasteners.get(of).path("count").asInt(1))
                         : "leg";
             case "socket" ->
                 manual.socket(of)
-                        .or(() -> across(of).map(FLATS::get).map(mm -> "socket " + mm + " mm"))
-                        .orElse("socket that fits");
-            case "driver" -> "seal driver" + manual.driver(of).map(d -> " " + d).orElse("");
-            case "depth" -> manual.depth(of).orElse("As deep as the old one sat.");
+                        .or(() -> across(of).map(FLATS::get).map(mm -> TEXT.get("filler.socket_mm", mm)))
+                        .orElse(TEXT.get("filler.socket_that_fits"));
+            case "driver" ->
+                TEXT.get(
+                        "filler.seal_driver",
+                        manual.driver(of).map(d -> " " + d).orElse(""));
+            case "depth" -> manual.depth(of).orElse(TEXT.get("filler.as_deep_as_the_old_one"));
             // A wrench and a tap stand among the tools alone; within a text they stay as they are.
             default -> found.group();
         };

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.library.CompactSheet;
 import mussel.core.measure.Problems;
 import mussel.core.sheet.Kit;
@@ -18,6 +19,8 @@ import mussel.exchange.record.Read;
 
 /** Kits as people write them, a line each: what the bag is called, a colon, and what is in it with commas between, a count before what comes more than once. */
 public final class KitLines {
+    private static final Messages TEXT = Messages.of(KitLines.class);
+
     private static final Pattern COUNTED = Pattern.compile("(\\d{1,3})\\s*(?:x|×)?\\s+(.+)");
     private static final int MOST_KITS = 60;
 
@@ -44,10 +47,10 @@ public final class KitLines {
         Set<String> ids = new HashSet<>();
         String[] lines = text.strip().isEmpty() ? new String[0] : text.strip().split("\\R");
         for (int i = 0; i < lines.length; i++) {
-            String at = "line " + (i + 1);
+            String at = TEXT.get("kit_lines.line", (i + 1));
             int colon = lines[i].lastIndexOf(": ");
             if (colon <= 0) {
-                problems.at(at, "names no kit: write its name, a colon and a space, and what is in it");
+                problems.at(at, TEXT.get("kit_lines.names_no_kit_write_its_name"));
                 continue;
             }
             String title = lines[i].substring(0, colon).strip();
@@ -60,11 +63,11 @@ public final class KitLines {
                     .map(Kit::id)
                     .findFirst()
                     .orElse(CompactSheet.idOf(title).replace('-', '_'));
-            problems.unless(ids.add(id), at, "names “" + title + "” a second time");
+            problems.unless(ids.add(id), at, TEXT.get("kit_lines.names_a_second_time", title));
             kits.add(new Kit(id, title, contains));
         }
         problems.unless(
-                kits.size() <= MOST_KITS, "kits", "are " + kits.size() + "; a leg has " + MOST_KITS + " at most");
+                kits.size() <= MOST_KITS, "kits", TEXT.get("kit_lines.are_a_leg_has_at_most", kits.size(), MOST_KITS));
         return problems.none() ? Read.of(kits) : new Read<>(Optional.empty(), problems.list());
     }
 
@@ -74,7 +77,7 @@ public final class KitLines {
         String name = count ? counted.group(2) : piece;
         Optional<Part> part = PastedParts.named(sheet, name);
         if (part.isEmpty()) {
-            problems.at(at, "has “" + name + "”, which is no part of this leg: call it as it is called above");
+            problems.at(at, TEXT.get("kit_lines.has_which_is_no_part_of", name));
             return Optional.empty();
         }
         return Optional.of(new PartQty(part.get().id(), count ? Integer.parseInt(counted.group(1)) : 1, "-"));

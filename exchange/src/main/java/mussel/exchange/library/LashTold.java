@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Pattern;
+import mussel.core.language.Messages;
 import mussel.core.library.SheetValues.Lash;
 import mussel.core.library.Value;
 import mussel.core.measure.Kind;
@@ -22,6 +23,8 @@ import mussel.core.shim.LashInput.Thicker;
  * rest is what bevel gears of outboard legs usually have, and is named an estimate: it moves the correction by a factor, never the window.
  */
 final class LashTold {
+    private static final Messages TEXT = Messages.of(LashTold.class);
+
     private static final Range WINDOW = new Range(0.01, 3, false);
     private static final Range RADIUS = new Range(5, 200, false);
     private static final Pattern TEETH = Pattern.compile("[5-9]|[1-9]\\d");
@@ -59,8 +62,18 @@ final class LashTold {
         return Optional.of(new SetupSheet(
                 new PinionPlace(OptionalDouble.empty(), SPREAD, Thicker.REDUCES, List.of()),
                 List.of(
-                        place("forward", "Forward gear", radius.getAsDouble(), forward.get(), teeth),
-                        place("reverse", "Reverse gear", radius.getAsDouble(), reverse.get(), teeth)),
+                        place(
+                                "forward",
+                                TEXT.get("lash_told.forward_gear"),
+                                radius.getAsDouble(),
+                                forward.get(),
+                                teeth),
+                        place(
+                                "reverse",
+                                TEXT.get("lash_told.reverse_gear"),
+                                radius.getAsDouble(),
+                                reverse.get(),
+                                teeth)),
                 SHIMS,
                 Optional.empty(),
                 Optional.empty(),
@@ -81,7 +94,7 @@ final class LashTold {
         }
         String text = value.get().value().strip();
         if (!TEETH.matcher(text).matches()) {
-            problems.at("/values/lash/" + which, "is “" + text + "”; count the teeth, from 5 to 99");
+            problems.at("/values/lash/" + which, TEXT.get("lash_told.is_count_the_teeth_from_5", text));
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(Double.parseDouble(text));

@@ -10,6 +10,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import mussel.core.language.Messages;
 import mussel.core.library.CompactSheet;
 import mussel.core.library.SheetValues;
 import mussel.core.library.SheetValues.HoldLimits;
@@ -27,6 +28,8 @@ import mussel.exchange.record.Json;
 
 /** What a manual says, put into the full sheet; what it never says is estimated from the size, and named so. */
 final class Manual {
+    private static final Messages TEXT = Messages.of(Manual.class);
+
     private static final String MINUTES = "minutes";
     private static final Pattern COUNT = Pattern.compile("[1-9]|[1-3]\\d|40");
     private static final Range VOLUMES = new Range(10, 20_000, false);
@@ -77,8 +80,7 @@ final class Manual {
         says.fasteners().forEach((id, screw) -> screw.count()
                 .filter(c -> !COUNT.matcher(c.value().strip()).matches())
                 .ifPresent(c -> problems.at(
-                        "/values/fasteners/" + id + "/count",
-                        "is “" + c.value() + "”; a whole number from 1 to 40 goes here")));
+                        "/values/fasteners/" + id + "/count", TEXT.get("manual.is_a_whole_number_from_1", c.value()))));
         says.fasteners().forEach((id, screw) -> screw.torque()
                 .flatMap(v -> printed.torque(v, TORQUES, "/values/fasteners/" + id + "/torque"))
                 .ifPresent(t -> torques.put(id, t)));
@@ -166,7 +168,8 @@ final class Manual {
         into.put("fill", answers.get("fill"));
         into.put("fitting", fitting().orElse("-"));
         into.put("removal_gear", gear(answers));
-        into.put("linkage", values.flatMap(SheetValues::linkage).orElse("Mark it before it is opened."));
+        into.put(
+                "linkage", values.flatMap(SheetValues::linkage).orElse(TEXT.get("manual.mark_it_before_it_is_opened")));
         into.put("weight_kg", weightKg.orElse(size.get("weight_kg").asDouble()));
         runoutMm.ifPresent(mm -> into.put("runout_limit_mm", mm));
         if (weightKg.isEmpty()) {
@@ -200,8 +203,9 @@ final class Manual {
 
     /** The leg's weight, as the cautions say it. */
     String weight() {
-        String kg = plain(weightKg.orElse(size.get("weight_kg").asDouble())) + " kg";
-        return weightKg.isPresent() ? kg : "some " + kg + " (an estimate for a leg of this size)";
+        String kg = TEXT.get(
+                "manual.kg", plain(weightKg.orElse(size.get("weight_kg").asDouble())));
+        return weightKg.isPresent() ? kg : TEXT.get("manual.some_an_estimate_for_a_leg", kg);
     }
 
     private static String plain(double figure) {

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import mussel.core.language.Messages;
 import mussel.core.library.Value;
 import mussel.core.measure.AmountReader;
 import mussel.core.measure.Kind;
@@ -18,6 +19,8 @@ import mussel.core.sheet.SetupSheet;
 
 /** Reads what a manual prints: single figures, and ranges like {@code 34-40 N·m}. */
 final class Printed {
+    private static final Messages TEXT = Messages.of(Printed.class);
+
     private static final Pattern RANGE = Pattern.compile("(.*\\d)\\s*(?:-|–|to|\\.\\.)\\s*([\\d.,]+)\\s*(\\D[^\\d]*)");
     private static final Pattern SINGLE = Pattern.compile("([\\d.,]+)\\s*(\\D.*)");
 
@@ -38,12 +41,16 @@ final class Printed {
         Typed typed = AmountReader.read(text, kind, YardUnits.METRIC, range);
         if (typed instanceof Typed.Understood understood) {
             if (text.strip().matches("[-+−]?[\\d.,]+")) {
-                problems.at(at, "is “" + text + "” without a unit; write it as the manual prints it");
+                problems.at(at, TEXT.get("printed.is_without_a_unit_write_it", text));
                 return Optional.empty();
             }
             return Optional.of(understood);
         }
-        problems.at(at, typed instanceof Typed.Refused refused ? "cannot be read: " + refused.sentence() : "is empty");
+        problems.at(
+                at,
+                typed instanceof Typed.Refused refused
+                        ? TEXT.get("printed.cannot_be_read", refused.sentence())
+                        : TEXT.get("printed.is_empty"));
         return Optional.empty();
     }
 
@@ -51,7 +58,7 @@ final class Printed {
     Optional<SetupSheet.Limits> range(Value value, Kind kind, Range range, String at) {
         Matcher both = RANGE.matcher(value.value().strip());
         if (!both.matches()) {
-            problems.at(at, "is “" + value.value() + "”; two figures with a hyphen between go here, like 0.15-0.30 mm");
+            problems.at(at, TEXT.get("printed.is_two_figures_with_a_hyphen", value.value()));
             return Optional.empty();
         }
         Optional<Typed.Understood> low = figure(both.group(1) + " " + both.group(3), kind, range, at);
@@ -61,7 +68,7 @@ final class Printed {
             return Optional.empty();
         }
         if (high.get().value() <= low.get().value()) {
-            problems.at(at, "is “" + value.value() + "”: the range stands upside down or is empty");
+            problems.at(at, TEXT.get("printed.is_the_range_stands_upside_down", value.value()));
             return Optional.empty();
         }
         return Optional.of(new SetupSheet.Limits(low.get().value(), high.get().value()));
@@ -84,11 +91,11 @@ final class Printed {
                 .map(u -> Fastener.Unit.valueOf(u.name()))
                 .findFirst();
         if (printed.isEmpty()) {
-            problems.at(at, "is in " + least.get().unit() + "; write it in N·m, lbf·in, lbf·ft or kgf·m");
+            problems.at(at, TEXT.get("printed.is_in_write_it_in_n", least.get().unit()));
             return Optional.empty();
         }
         if (most.isPresent() && most.get().figure() < least.get().figure()) {
-            problems.at(at, "is “" + value.value() + "”: the range stands upside down");
+            problems.at(at, TEXT.get("printed.is_the_range_stands_upside_down_2", value.value()));
             return Optional.empty();
         }
         return most.map(m -> new Fastener.Torque(least.get().figure(), m.figure(), printed.get()));

@@ -7,11 +7,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problem;
 import mussel.exchange.record.Read;
 
 /** One sheet under several names: a compact sheet that names another says only what differs, and is read over it. */
 public final class Shared {
+    private static final Messages TEXT = Messages.of(Shared.class);
+
     private static final String LIKE = "like";
     private static final String ORIGIN = "origin";
 
@@ -36,11 +39,13 @@ public final class Shared {
         }
         Optional<JsonNode> found = bases.apply(base.get());
         if (found.isEmpty() || base.get().equals(compact.path("id").asText())) {
-            return refused("is “" + base.get() + "”, and no other family here has a compact sheet of that id");
+            return refused(TEXT.get("shared.is_and_no_other_family_here", base.get()));
         }
         return base(found.get()).isPresent()
-                ? refused("is “" + base.get() + "”, which shares the sheet of “"
-                        + base(found.get()).get() + "” itself: name that one")
+                ? refused(TEXT.get(
+                        "shared.is_which_shares_the_sheet_of",
+                        base.get(),
+                        base(found.get()).get()))
                 : Read.of(over(found.get(), compact));
     }
 
@@ -56,8 +61,10 @@ public final class Shared {
             String origin = base.path(ORIGIN).asText("");
             whole.put(
                     ORIGIN,
-                    (origin.isEmpty() ? "" : origin + ". ") + "Shares the sheet of "
-                            + base.path("title").asText());
+                    TEXT.get(
+                            "shared.shares_the_sheet_of",
+                            (origin.isEmpty() ? "" : origin + ". "),
+                            base.path("title").asText()));
         }
         return whole;
     }

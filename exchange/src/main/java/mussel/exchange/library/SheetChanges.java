@@ -6,10 +6,13 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import mussel.core.language.Messages;
 import mussel.core.library.Feature;
 
 /** What was changed in a compact sheet, as a technician would say it. */
 public final class SheetChanges {
+    private static final Messages TEXT = Messages.of(SheetChanges.class);
+
     private static final String NOT_SAID = "not said";
     private static final int LONGEST = 60;
     /** What a sheet is, and not what it says. */
@@ -72,7 +75,7 @@ public final class SheetChanges {
         }
         if (isSaid(node)) {
             String page = node.path("page").asText("");
-            return node.get("value").asText() + (page.isEmpty() ? "" : " (page " + page + ")");
+            return node.get("value").asText() + (page.isEmpty() ? "" : TEXT.get("sheet_changes.page", page));
         }
         if (at.size() == 2 && at.get(0).equals("features")) {
             return feature(at.get(1)).stream()

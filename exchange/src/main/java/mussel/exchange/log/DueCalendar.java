@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import mussel.core.book.LogBook.Awaiting;
+import mussel.core.language.Messages;
 import mussel.core.log.DueForecast;
 import mussel.exchange.file.OutFile;
 import mussel.exchange.record.Plain;
@@ -25,6 +26,8 @@ import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 
 /** What is due as a calendar (RFC 5545): a day's event each, its identity kept from export to export so that a calendar moves it. */
 public final class DueCalendar {
+    private static final Messages TEXT = Messages.of(DueCalendar.class);
+
     private static final int MOST_OCTETS = 75;
 
     private DueCalendar() {}
@@ -77,7 +80,7 @@ public final class DueCalendar {
         event.add(new DtStamp(now));
         event.add(new DtStart<>(forecast.by()));
         event.add(new Summary(Plain.text(each.due().what() + ": " + each.leg().title())));
-        event.add(new Description(Plain.text(forecast.says(today) + " Job " + each.job() + " said so.")));
+        event.add(new Description(Plain.text(TEXT.get("due_calendar.job_said_so", forecast.says(today), each.job()))));
         return event;
     }
 

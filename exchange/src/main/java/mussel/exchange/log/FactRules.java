@@ -16,6 +16,7 @@ import mussel.core.job.LegRef;
 import mussel.core.job.Scale;
 import mussel.core.job.Settings;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.Problems;
 import mussel.core.verdict.Finding;
@@ -26,6 +27,8 @@ import mussel.exchange.yard.YardTables;
 
 /** What the entries of one job from elsewhere must keep to, so that nothing that reads them later stumbles. */
 final class FactRules {
+    private static final Messages TEXT = Messages.of(FactRules.class);
+
     private static final int LONGEST = 20_000;
     private static final int LONGEST_NAME = 1_000;
     private static final int MOST_SHOWN = 60;
@@ -70,18 +73,23 @@ final class FactRules {
     Optional<String> problem(long seq, Fact fact) {
         boolean first = numbers.isEmpty();
         if (!numbers.add(seq)) {
-            return Optional.of("has the number " + seq + ", which an earlier entry of the job has");
+            return Optional.of(TEXT.get("fact_rules.has_the_number_which_an_earlier", seq));
         }
         if (seq < last) {
-            return Optional.of("has the number " + seq + ", which is below that of the entry before it, " + last);
+            return Optional.of(TEXT.get("fact_rules.has_the_number_which_is_below", seq, last));
         }
         last = seq;
         if (yard != fact instanceof Fact.Decided && !(fact instanceof Fact.Retracted)) {
             return Optional.of(
-                    yard ? "is none of what a yard decides" : "is what a yard decides, and belongs into no job");
+                    yard
+                            ? TEXT.get("fact_rules.is_none_of_what_a_yard")
+                            : TEXT.get("fact_rules.is_what_a_yard_decides_and"));
         }
         if (!yard && first != fact instanceof Fact.Opened) {
-            return Optional.of(first ? "is the first of its job and must open it" : "opens a job that is open already");
+            return Optional.of(
+                    first
+                            ? TEXT.get("fact_rules.is_the_first_of_its_job")
+                            : TEXT.get("fact_rules.opens_a_job_that_is_open"));
         }
         return of(fact);
     }
@@ -93,7 +101,8 @@ final class FactRules {
         if (fact instanceof Fact.Read read) {
             return Field.at(read.about()).isPresent()
                     ? Optional.empty()
-                    : Optional.of("reads “" + read.about().name() + "”, which is no field");
+                    : Optional.of(TEXT.get(
+                            "fact_rules.reads_which_is_no_field", read.about().name()));
         }
         if (fact instanceof Fact.Chosen chosen) {
             return chosen(chosen);
@@ -138,7 +147,10 @@ final class FactRules {
             boolean there = Field.at(fact.about()).isPresent()
                     || OUTCOMES.containsKey(fact.about().name())
                     || TOPICS.contains(fact.about().name());
-            return there ? NOTHING : Optional.of("clears “" + fact.about().name() + "”, which is no field");
+            return there
+                    ? NOTHING
+                    : Optional.of(TEXT.get(
+                            "fact_rules.clears_which_is_no_field", fact.about().name()));
         }
 
         @Override
@@ -150,7 +162,7 @@ final class FactRules {
         public Optional<String> noted(Fact.Noted fact) {
             return known(fact.about(), TOPICS)
                     .or(() -> fact.text().length() > LONGEST
-                            ? Optional.of("is a note longer than " + LONGEST + " characters")
+                            ? Optional.of(TEXT.get("fact_rules.is_a_note_longer_than_characters", LONGEST))
                             : NOTHING);
         }
 
@@ -159,7 +171,7 @@ final class FactRules {
             holds.add(fact.hold());
             return fact.gaugeStepKpa() > 0 && fact.gaugeStepKpa() <= MOST_KPA
                     ? name("a hold", fact.hold()).or(() -> name("a gauge", fact.instrument()))
-                    : Optional.of("has a gauge step of " + fact.gaugeStepKpa() + " kPa; above 0, at most 1000 kPa");
+                    : Optional.of(TEXT.get("fact_rules.has_a_gauge_step_of_kpa", fact.gaugeStepKpa()));
         }
 
         @Override
@@ -169,8 +181,8 @@ final class FactRules {
                             && Math.abs(r.gaugeKpa()) <= MOST_KPA
                             && Math.abs(r.tempC()) <= MOST_KPA);
             return !holds.contains(fact.hold())
-                    ? Optional.of("has readings of the hold “" + shown(fact.hold()) + "”, which was not begun")
-                    : finite ? NOTHING : Optional.of("has a reading no gauge shows");
+                    ? Optional.of(TEXT.get("fact_rules.has_readings_of_the_hold_which", shown(fact.hold())))
+                    : finite ? NOTHING : Optional.of(TEXT.get("fact_rules.has_a_reading_no_gauge_shows"));
         }
 
         @Override
@@ -179,31 +191,31 @@ final class FactRules {
             boolean counts =
                     !fact.lines().isEmpty() && fact.lines().stream().allMatch(l -> l.qty() > 0 && l.cost() >= 0);
             return counts
-                    ? name("an order", fact.order())
-                    : Optional.of("is an order without lines, amounts or prices");
+                    ? name(TEXT.get("fact_rules.an_order"), fact.order())
+                    : Optional.of(TEXT.get("fact_rules.is_an_order_without_lines_amounts"));
         }
 
         @Override
         public Optional<String> arrived(Fact.Arrived fact) {
             return orders.contains(fact.order())
                     ? NOTHING
-                    : Optional.of("has the order “" + shown(fact.order()) + "” arrive, which was not placed");
+                    : Optional.of(TEXT.get("fact_rules.has_the_order_arrive_which_was", shown(fact.order())));
         }
 
         @Override
         public Optional<String> delivered(Fact.Delivered fact) {
             return !orders.contains(fact.order())
-                    ? Optional.of("has some of the order “" + shown(fact.order()) + "” come, which was not placed")
+                    ? Optional.of(TEXT.get("fact_rules.has_some_of_the_order_come", shown(fact.order())))
                     : fact.came() > 0 && fact.back() >= 0 && fact.back() <= fact.came()
                             ? NOTHING
-                            : Optional.of("has " + fact.came() + " come and " + fact.back() + " of them go back");
+                            : Optional.of(TEXT.get("fact_rules.has_come_and_of_them_go", fact.came(), fact.back()));
         }
 
         @Override
         public Optional<String> pictured(Fact.Pictured fact) {
             return picture(fact)
                     .or(() -> fact.title().length() > LONGEST
-                            ? Optional.of("has a picture with a title longer than " + LONGEST + " characters")
+                            ? Optional.of(TEXT.get("fact_rules.has_a_picture_with_a_title", LONGEST))
                             : NOTHING);
         }
 
@@ -211,16 +223,16 @@ final class FactRules {
         public Optional<String> workedBy(Fact.WorkedBy fact) {
             return NAME.matcher(fact.sheet()).matches()
                     ? NOTHING
-                    : Optional.of("names the sheet “" + shown(fact.sheet()) + "”, which is no name of one");
+                    : Optional.of(TEXT.get("fact_rules.names_the_sheet_which_is_no", shown(fact.sheet())));
         }
 
         @Override
         public Optional<String> decided(Fact.Decided fact) {
             return !Settings.isDecided(fact.key())
-                    ? Optional.of("decides " + shown(fact.key()) + ", which belongs to one machine")
+                    ? Optional.of(TEXT.get("fact_rules.decides_which_belongs_to_one_machine", shown(fact.key())))
                     : Settings.problem(fact.key(), fact.value())
                             .or(() -> thing(fact))
-                            .map(why -> "decides " + shown(fact.key()) + ", which " + why);
+                            .map(why -> TEXT.get("fact_rules.decides_which", shown(fact.key()), why));
         }
 
         @Override
@@ -235,14 +247,14 @@ final class FactRules {
 
         @Override
         public Optional<String> unread(Fact.Unread fact) {
-            return Optional.of("is not understood: " + fact.why());
+            return Optional.of(TEXT.get("fact_rules.is_not_understood", fact.why()));
         }
 
         @Override
         public Optional<String> retracted(Fact.Retracted fact) {
             return numbers.contains(fact.entry())
                     ? NOTHING
-                    : Optional.of("takes back the entry " + fact.entry() + ", which the job does not have before it");
+                    : Optional.of(TEXT.get("fact_rules.takes_back_the_entry_which_the", fact.entry()));
         }
     }
 
@@ -257,7 +269,7 @@ final class FactRules {
                         SheetFiles.shippedYard(),
                         Map.of(fact.key().substring(Settings.YARD.length()), fact.value()),
                         problems);
-        return problems.list().stream().findFirst().map(p -> "cannot be: " + p);
+        return problems.list().stream().findFirst().map(p -> TEXT.get("fact_rules.cannot_be", p));
     }
 
     private static Optional<String> leg(LegRef leg) {
@@ -267,22 +279,24 @@ final class FactRules {
     /** A name is something, of a length that can be shown, without marks that nobody can see. */
     private static Optional<String> name(String what, String name) {
         return name.isBlank()
-                ? Optional.of("names " + what + " without a name")
+                ? Optional.of(TEXT.get("fact_rules.names_without_a_name", what))
                 : name.length() > LONGEST_NAME
-                        ? Optional.of("names " + what + " of more than " + LONGEST_NAME + " characters")
-                        : name.indexOf(0) >= 0 ? Optional.of("names " + what + " with a NUL in its name") : NOTHING;
+                        ? Optional.of(TEXT.get("fact_rules.names_of_more_than_characters", what, LONGEST_NAME))
+                        : name.indexOf(0) >= 0
+                                ? Optional.of(TEXT.get("fact_rules.names_with_a_nul_in_its", what))
+                                : NOTHING;
     }
 
     private static Optional<String> picture(Fact.Pictured fact) {
         return Settings.isPicture(fact.file())
                 ? NOTHING
-                : Optional.of("names the picture “" + shown(fact.file()) + "”, which is no name of one");
+                : Optional.of(TEXT.get("fact_rules.names_the_picture_which_is_no", shown(fact.file())));
     }
 
     private static Optional<String> day(LocalDate on) {
         return on.getYear() >= FIRST_YEAR && on.getYear() <= LAST_YEAR
                 ? NOTHING
-                : Optional.of("is of the year " + on.getYear() + "; years go from " + FIRST_YEAR + " to " + LAST_YEAR);
+                : Optional.of(TEXT.get("fact_rules.is_of_the_year_years_go", on.getYear(), FIRST_YEAR, LAST_YEAR));
     }
 
     private static String shown(String name) {
@@ -293,14 +307,17 @@ final class FactRules {
     private static Optional<String> read(Fact.Read read) {
         Optional<Field> field = Field.at(read.about());
         if (field.isEmpty()) {
-            return Optional.of("reads “" + read.about().name() + "”, which is no field");
+            return Optional.of(
+                    TEXT.get("fact_rules.reads_which_is_no_field", read.about().name()));
         }
         return field.get().range().holds(read.value())
                 ? Optional.empty()
-                : Optional.of("has " + read.value() + " " + field.get().kind().canonical() + " for the "
-                        + field.get().label() + "; it goes "
-                        + field.get().range().inWords(String::valueOf) + " "
-                        + field.get().kind().canonical());
+                : Optional.of(TEXT.get(
+                        "fact_rules.has_for_the_it_goes",
+                        read.value(),
+                        field.get().kind().canonical(),
+                        field.get().label(),
+                        field.get().range().inWords(String::valueOf)));
     }
 
     private static Optional<String> chosen(Fact.Chosen chosen) {
@@ -311,17 +328,21 @@ final class FactRules {
                     .orElse(null);
         }
         if (outcomes == null) {
-            return Optional.of("chooses on “" + chosen.about().name() + "”, which is no scale");
+            return Optional.of(TEXT.get(
+                    "fact_rules.chooses_on_which_is_no_scale", chosen.about().name()));
         }
         return outcomes.isEmpty() || outcomes.contains(chosen.outcome())
                 ? Optional.empty()
-                : Optional.of("chooses “" + chosen.outcome() + "” on "
-                        + chosen.about().name() + "; there are " + String.join(", ", outcomes));
+                : Optional.of(TEXT.get(
+                        "fact_rules.chooses_on_there_are",
+                        chosen.outcome(),
+                        chosen.about().name(),
+                        String.join(", ", outcomes)));
     }
 
     private static Optional<String> known(Address about, Set<String> names) {
         return names.contains(about.name())
                 ? Optional.empty()
-                : Optional.of("writes on “" + about.name() + "”, which is no topic");
+                : Optional.of(TEXT.get("fact_rules.writes_on_which_is_no_topic", about.name()));
     }
 }

@@ -16,6 +16,7 @@ import mussel.core.job.Field;
 import mussel.core.job.Hold;
 import mussel.core.job.Job;
 import mussel.core.job.LearnerSteps;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakReading;
 import mussel.core.log.DueForecast;
 import mussel.core.log.Visit;
@@ -29,6 +30,8 @@ import org.apache.commons.csv.CSVPrinter;
  * that a spreadsheet would take for a formula gets an apostrophe before it.
  */
 public final class LogCsv {
+    private static final Messages TEXT = Messages.of(LogCsv.class);
+
     private LogCsv() {}
 
     /** The jobs, one a line. */
@@ -37,23 +40,23 @@ public final class LogCsv {
         csv.printRecord(
                 "job",
                 "leg",
-                "boat and position",
+                TEXT.get("log_csv.boat_and_position"),
                 "family",
                 "opened",
                 "tagged",
-                "hours (h)",
-                "runs in",
+                TEXT.get("log_csv.hours_h"),
+                TEXT.get("log_csv.runs_in"),
                 "sand",
-                "water in oil (share)",
+                TEXT.get("log_csv.water_in_oil_share"),
                 "goals",
                 "found",
-                "simulated readings",
+                TEXT.get("log_csv.simulated_readings"),
                 "complaint",
-                "proved by a hold",
-                "came back",
-                "told by ticks (min)",
-                "work and parts (money)",
-                "named to the owner (money)");
+                TEXT.get("log_csv.proved_by_a_hold"),
+                TEXT.get("log_csv.came_back"),
+                TEXT.get("log_csv.told_by_ticks_min"),
+                TEXT.get("log_csv.work_and_parts_money"),
+                TEXT.get("log_csv.named_to_the_owner_money"));
         for (Visit v : visits) {
             csv.printRecord(
                     v.job(),
@@ -98,7 +101,14 @@ public final class LogCsv {
     /** Every step that stands ticked, one a line, with who did it and who else was at the leg within half an hour. */
     public static void steps(Iterable<List<Entry>> jobs, Appendable out) throws IOException {
         CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
-        csv.printRecord("job", "boat and position", "family", "step", "at (UTC)", "by", "others within half an hour");
+        csv.printRecord(
+                "job",
+                TEXT.get("log_csv.boat_and_position"),
+                "family",
+                "step",
+                TEXT.get("log_csv.at_utc"),
+                "by",
+                TEXT.get("log_csv.others_within_half_an_hour"));
         for (List<Entry> entries : jobs) {
             Job job = Job.of(entries);
             List<Entry> standing = job.undoLine().standing();
@@ -120,15 +130,15 @@ public final class LogCsv {
         CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
         csv.printRecord(
                 "job",
-                "boat and position",
+                TEXT.get("log_csv.boat_and_position"),
                 "field",
                 "of",
                 "value",
                 "unit",
-                "as typed",
+                TEXT.get("log_csv.as_typed"),
                 "instrument",
                 "simulated",
-                "at (UTC)",
+                TEXT.get("log_csv.at_utc"),
                 "by");
         for (List<Entry> entries : jobs) {
             Job job = Job.of(entries);
@@ -159,11 +169,11 @@ public final class LogCsv {
         CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
         csv.printRecord(
                 "job",
-                "boat and position",
+                TEXT.get("log_csv.boat_and_position"),
                 "hold",
                 "mode",
-                "begun (UTC)",
-                "resolution (kPa)",
+                TEXT.get("log_csv.begun_utc"),
+                TEXT.get("log_csv.resolution_kpa"),
                 "instrument",
                 "simulated",
                 "time (s)",
@@ -196,13 +206,13 @@ public final class LogCsv {
     public static void due(List<Awaiting> awaiting, LocalDate today, Appendable out) throws IOException {
         CSVPrinter csv = new CSVPrinter(out, CSVFormat.RFC4180);
         csv.printRecord(
-                "boat and position",
+                TEXT.get("log_csv.boat_and_position"),
                 "what",
-                "likely on",
+                TEXT.get("log_csv.likely_on"),
                 "earliest",
                 "latest",
-                "at hours (h)",
-                "by calendar",
+                TEXT.get("log_csv.at_hours_h"),
+                TEXT.get("log_csv.by_calendar"),
                 "urgency",
                 "job");
         for (Awaiting each : awaiting) {

@@ -31,6 +31,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.Settings;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problem;
 import mussel.exchange.file.Durable;
 import mussel.exchange.job.FactJson;
@@ -43,6 +44,8 @@ import mussel.exchange.sheet.KeptSheet;
  * takes all or nothing; what is wrong is told with its line.
  */
 public final class LogJson {
+    private static final Messages TEXT = Messages.of(LogJson.class);
+
     /** The name of the format, in each file. */
     public static final String FORMAT = "mussel-log";
 
@@ -215,13 +218,15 @@ public final class LogJson {
             reader.document();
             return reader.problems.isEmpty() ? Read.of(reader.settings) : new Read<>(Optional.empty(), reader.problems);
         } catch (JsonProcessingException e) {
-            String line =
-                    e.getLocation() == null ? "" : "line " + e.getLocation().getLineNr();
-            return new Read<>(Optional.empty(), List.of(new Problem(line, "is not JSON: " + Json.plain(e))));
+            String line = e.getLocation() == null
+                    ? ""
+                    : TEXT.get("log_json.line", e.getLocation().getLineNr());
+            return new Read<>(
+                    Optional.empty(), List.of(new Problem(line, TEXT.get("log_json.is_not_json", Json.plain(e)))));
         } catch (MalformedInputException e) {
-            return Read.refused("is not UTF-8 text");
+            return Read.refused(TEXT.get("log_json.is_not_utf_8_text"));
         } catch (IOException e) {
-            return Read.refused("cannot be read: " + Durable.why(e));
+            return Read.refused(TEXT.get("log_json.cannot_be_read", Durable.why(e)));
         }
     }
 
@@ -232,7 +237,7 @@ public final class LogJson {
 
     private void document() throws IOException {
         if (in.nextToken() != JsonToken.START_OBJECT) {
-            refuse("must be an object with format, version, settings and jobs");
+            refuse(TEXT.get("log_json.must_be_an_object_with_format"));
             return;
         }
         while (in.nextToken() == JsonToken.FIELD_NAME && problems.size() < MOST_PROBLEMS) {
@@ -247,29 +252,27 @@ public final class LogJson {
                 case "jobs" -> jobs(value);
                 case "count" -> counted = count(value);
                 default -> {
-                    refuse("has “" + name
-                            + "”, which is no field here; there are format, version, settings, sheets, jobs, count");
+                    refuse(TEXT.get("log_json.has_which_is_no_field_here", name));
                     in.skipChildren();
                 }
             }
         }
         if (problems.isEmpty() && in.nextToken() != null) {
-            refuse("goes on after its end");
+            refuse(TEXT.get("log_json.goes_on_after_its_end"));
         }
         if (!format.equals(FORMAT)) {
-            problems.add(0, new Problem("", "is no log of Mussel: its format must be " + FORMAT));
+            problems.add(0, new Problem("", TEXT.get("log_json.is_no_log_of_mussel_its", FORMAT)));
         } else if (version < FIRST_VERSION || version > VERSION) {
             problems.add(
                     0,
                     new Problem(
                             "",
                             version > VERSION
-                                    ? "is a log of version " + version + "; this program reads up to " + VERSION
-                                            + ". A newer Mussel wrote it"
-                                    : "has no version this program knows"));
+                                    ? TEXT.get("log_json.is_a_log_of_version_this", version, VERSION)
+                                    : TEXT.get("log_json.has_no_version_this_program_knows")));
         } else if (problems.isEmpty()) {
             if (!jobsSeen) {
-                problems.add(new Problem("", "has no jobs"));
+                problems.add(new Problem("", TEXT.get("log_json.has_no_jobs")));
             }
             doubles();
             complete();
@@ -281,23 +284,24 @@ public final class LogJson {
         counted.filter(c -> c.jobs() != numbers.size() || c.entries() != entries)
                 .ifPresent(c -> problems.add(new Problem(
                         "",
-                        "holds " + numbers.size() + " jobs with " + entries + " entries and says it holds " + c.jobs()
-                                + " with " + c.entries() + ": something was taken out or put in")));
+                        TEXT.get(
+                                "log_json.holds_jobs_with_entries_and_says",
+                                numbers.size(),
+                                entries,
+                                c.jobs(),
+                                c.entries()))));
         if (version >= COUNTED && counted.isEmpty()) {
-            problems.add(new Problem("", "does not say how much it holds: its end is missing"));
+            problems.add(new Problem("", TEXT.get("log_json.does_not_say_how_much_it")));
         }
         if (version >= COUNTED && headless > 0) {
             problems.add(new Problem(
                     "",
                     headless == 1
-                            ? "has a job without a head: somebody took it out"
-                            : "has " + headless + " jobs without a head: somebody took them out"));
+                            ? TEXT.get("log_json.has_a_job_without_a_head")
+                            : TEXT.get("log_json.has_jobs_without_a_head_somebody", headless)));
         }
         if (version >= SEALED && problems.isEmpty() && !counted.get().seal().equals(sum.hex())) {
-            problems.add(
-                    new Problem(
-                            "",
-                            "is not as it was written: a setting, a spec sheet or a job was changed, taken out or put in (its seal does not fit)"));
+            problems.add(new Problem("", TEXT.get("log_json.is_not_as_it_was_written")));
         }
     }
 
@@ -307,7 +311,7 @@ public final class LogJson {
                 || tree.size() != (tree.path("seal").isTextual() ? 3 : 2)
                 || !tree.path("jobs").isIntegralNumber()
                 || !tree.path("entries").isIntegralNumber()) {
-            refuse("count has two whole numbers, jobs and entries, and from version 4 on a seal");
+            refuse(TEXT.get("log_json.count_has_two_whole_numbers_jobs"));
             in.skipChildren();
             return Optional.empty();
         }
@@ -321,8 +325,7 @@ public final class LogJson {
         long[] sorted = sequence.build().sorted().toArray();
         for (int i = 1; i < sorted.length && problems.size() < MOST_PROBLEMS; i++) {
             if (sorted[i] == sorted[i - 1]) {
-                problems.add(
-                        new Problem("", "has two entries with the number (seq) " + sorted[i] + "; each has its own"));
+                problems.add(new Problem("", TEXT.get("log_json.has_two_entries_with_the_number", sorted[i])));
             }
         }
     }
@@ -341,13 +344,13 @@ public final class LogJson {
 
     private void refuse(int line, String problem) {
         if (problems.size() < MOST_PROBLEMS) {
-            problems.add(new Problem("line " + line, problem));
+            problems.add(new Problem(TEXT.get("log_json.line", line), problem));
         }
     }
 
     private void settings(JsonToken begin) throws IOException {
         if (begin != JsonToken.START_OBJECT) {
-            refuse("settings must be an object of texts");
+            refuse(TEXT.get("log_json.settings_must_be_an_object_of"));
             in.skipChildren();
             return;
         }
@@ -355,11 +358,11 @@ public final class LogJson {
             String key = in.currentName();
             if (in.nextToken() == JsonToken.VALUE_STRING) {
                 String value = in.getText();
-                Settings.problem(key, value).ifPresent(why -> refuse("the setting " + key + " " + why));
+                Settings.problem(key, value).ifPresent(why -> refuse(TEXT.get("log_json.the_setting", key, why)));
                 settings.put(key, value);
                 sum.setting(key, value);
             } else {
-                refuse("the setting " + key + " must be a text");
+                refuse(TEXT.get("log_json.the_setting_must_be_a_text", key));
                 in.skipChildren();
             }
         }
@@ -368,7 +371,7 @@ public final class LogJson {
     private void jobs(JsonToken begin) throws IOException {
         jobsSeen = true;
         if (begin != JsonToken.START_ARRAY) {
-            refuse("jobs must be a list");
+            refuse(TEXT.get("log_json.jobs_must_be_a_list"));
             in.skipChildren();
             return;
         }
@@ -376,7 +379,7 @@ public final class LogJson {
             if (in.currentToken() == JsonToken.START_OBJECT) {
                 job();
             } else {
-                refuse("a job must be an object with job and entries");
+                refuse(TEXT.get("log_json.a_job_must_be_an_object"));
                 in.skipChildren();
             }
         }
@@ -399,14 +402,14 @@ public final class LogJson {
                     lines.add(new Line(in.currentLocation().getLineNr(), in.readValueAsTree()));
                 }
             } else {
-                refuse("a job has a number as job, a text as head and a list as entries, and nothing else");
+                refuse(TEXT.get("log_json.a_job_has_a_number_as"));
                 in.skipChildren();
             }
         }
         if (job < Journal.YARD || job > MOST_JOB || !numbers.add(job)) {
-            refuse(begins, "a job’s number must be its own, above 0 and at most " + MOST_JOB + "; the yard’s is 0");
+            refuse(begins, TEXT.get("log_json.a_jobs_number_must_be_its", MOST_JOB));
         } else if (lines.isEmpty()) {
-            refuse(begins, "job " + job + " has no entries");
+            refuse(begins, TEXT.get("log_json.job_has_no_entries", job));
         } else {
             entries(begins, job, head, lines);
         }
@@ -430,14 +433,11 @@ public final class LogJson {
             sum.job(job, is);
             headless += head.isEmpty() ? 1 : 0;
             if (!head.isEmpty() && !head.equals(is)) {
-                refuse(
-                        begins,
-                        "job " + job
-                                + " is not as it was written: something in it was changed, taken out or put in (its head does not fit)");
+                refuse(begins, TEXT.get("log_json.job_is_not_as_it_was", job));
             } else if (known || job == Journal.YARD || folds(entries)) {
                 each.accept(entries);
             } else {
-                refuse(begins, "job " + job + " cannot be read as a whole: its entries do not fit together");
+                refuse(begins, TEXT.get("log_json.job_cannot_be_read_as_a", job));
             }
         }
     }
@@ -456,7 +456,7 @@ public final class LogJson {
         Set<String> names = new HashSet<>();
         tree.fieldNames().forEachRemaining(names::add);
         if (!tree.isObject() || !names.equals(Set.of("seq", "at", "by", "fact"))) {
-            refuse(line.line(), "an entry has seq, at, by and fact, and nothing else");
+            refuse(line.line(), TEXT.get("log_json.an_entry_has_seq_at_by"));
             return Optional.empty();
         }
         JsonNode by = tree.get("by");
@@ -468,10 +468,7 @@ public final class LogJson {
                 && by.isTextual()
                 && by.textValue().length() <= LONGEST_NAME;
         if (!sound) {
-            refuse(
-                    line.line(),
-                    "seq must be a number of its own, above 0 and at most " + MOST_SEQ
-                            + ", at a time in UTC, by a name");
+            refuse(line.line(), TEXT.get("log_json.seq_must_be_a_number_of", MOST_SEQ));
             return Optional.empty();
         }
         sequence.add(tree.get("seq").longValue());
@@ -480,7 +477,7 @@ public final class LogJson {
             Fact fact = FactJson.strict(tree.get("fact"));
             return Optional.of(new Entry(tree.get("seq").longValue(), job, at, by.textValue(), fact));
         } catch (DateTimeException e) {
-            refuse(line.line(), "at must be a time like 2026-11-23T09:00:00Z");
+            refuse(line.line(), TEXT.get("log_json.at_must_be_a_time_like"));
         } catch (IllegalArgumentException e) {
             refuse(line.line(), firstLine(e.getMessage()));
         }

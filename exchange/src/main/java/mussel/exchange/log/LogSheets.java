@@ -9,11 +9,14 @@ import java.io.InputStream;
 import java.util.Iterator;
 import java.util.Optional;
 import java.util.function.Consumer;
+import mussel.core.language.Messages;
 import mussel.exchange.record.Read;
 import mussel.exchange.sheet.KeptSheet;
 
 /** The sheets that jobs were worked by, in a log as JSON: one a line before the jobs, each under the name its content gives it. */
 public final class LogSheets {
+    private static final Messages TEXT = Messages.of(LogSheets.class);
+
     /** What the field is called that holds them. */
     static final String FIELD = "sheets";
 
@@ -38,7 +41,7 @@ public final class LogSheets {
     static Optional<String> walk(JsonParser in, Consumer<KeptSheet> each) throws IOException {
         if (in.currentToken() != JsonToken.START_OBJECT) {
             in.skipChildren();
-            return Optional.of("sheets must be an object, name by sheet");
+            return Optional.of(TEXT.get("log_sheets.sheets_must_be_an_object_name"));
         }
         Optional<String> problem = Optional.empty();
         while (in.nextToken() == JsonToken.FIELD_NAME) {
@@ -53,19 +56,19 @@ public final class LogSheets {
 
     private static Optional<String> problem(String name, JsonNode tree, Consumer<KeptSheet> each) {
         if (!tree.isObject()) {
-            return Optional.of("the sheet " + name + " must be an object");
+            return Optional.of(TEXT.get("log_sheets.the_sheet_must_be_an_object", name));
         }
         KeptSheet sheet = KeptSheet.of(tree);
         if (!sheet.name().equals(name)) {
-            return Optional.of("the sheet " + name + " is not as it was written: its name does not fit what is in it");
+            return Optional.of(TEXT.get("log_sheets.the_sheet_is_not_as_it", name));
         }
         if (sheet.text().length() > LONGEST) {
-            return Optional.of("the sheet " + name + " is longer than one ever is");
+            return Optional.of(TEXT.get("log_sheets.the_sheet_is_longer_than_one", name));
         }
         Read<?> read = KeptSheet.read(sheet.text());
         if (read.value().isEmpty()) {
-            return Optional.of(
-                    "the sheet " + name + " cannot be read: " + read.problems().get(0));
+            return Optional.of(TEXT.get(
+                    "log_sheets.the_sheet_cannot_be_read", name, read.problems().get(0)));
         }
         each.accept(sheet);
         return Optional.empty();

@@ -15,11 +15,14 @@ import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
 import java.io.IOException;
 import java.util.Arrays;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.core.log.Visit;
 import mussel.exchange.record.Json;
 
 /** Visits as JSON, as they are kept beside the journal. */
 public final class VisitJson {
+    private static final Messages TEXT = Messages.of(VisitJson.class);
+
     private static final ObjectMapper MAPPER = Json.mapper()
             .copy()
             .registerModule(new SimpleModule().addDeserializer(Visit.Look.class, new LookReader()))
@@ -60,8 +63,8 @@ public final class VisitJson {
                     .filter(s -> colon >= 0 && s.label().equals(said.substring(0, colon)))
                     .map(s -> new Visit.Look(s.name(), said.substring(colon + 2).replace(' ', '_')))
                     .findFirst()
-                    .orElseThrow(
-                            () -> new InvalidFormatException(parser, "a look that is none", said, Visit.Look.class));
+                    .orElseThrow(() -> new InvalidFormatException(
+                            parser, TEXT.get("visit_json.a_look_that_is_none"), said, Visit.Look.class));
         }
     }
 

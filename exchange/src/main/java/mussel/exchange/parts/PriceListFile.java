@@ -20,6 +20,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.parts.PriceColumn;
 import mussel.core.parts.PriceHead;
 import mussel.core.parts.PriceList;
@@ -35,6 +36,8 @@ import org.apache.commons.csv.CSVRecord;
  * head is the first line with two columns or more.
  */
 public final class PriceListFile {
+    private static final Messages TEXT = Messages.of(PriceListFile.class);
+
     private static final long MOST_BYTES = 32L * 1024 * 1024;
     private static final int MOST_IN_A_LINE = 1_000_000;
     private static final int MOST_LINES = 500_000;
@@ -69,17 +72,17 @@ public final class PriceListFile {
             int end = text.indexOf('\n', from);
             int to = end < 0 ? text.length() : end;
             if (to - from > MOST_IN_A_LINE) {
-                throw refused("has a line of more than a million letters, line " + line + ": no list of prices");
+                throw refused(TEXT.get("price_list_file.has_a_line_of_more_than", line));
             }
             from = to + 1;
         }
         if (line > MOST_LINES) {
-            throw refused("has more than " + MOST_LINES + " lines: split it");
+            throw refused(TEXT.get("price_list_file.has_more_than_lines_split_it", MOST_LINES));
         }
     }
 
     private JournalException refused(String why) {
-        return new JournalException(file.getFileName() + " " + why + ". Nothing of it was taken in.");
+        return new JournalException(TEXT.get("price_list_file.nothing_of_it_was_taken_in", file.getFileName(), why));
     }
 
     /**
@@ -103,11 +106,11 @@ public final class PriceListFile {
                 }
             }
             if (head == null) {
-                throw list.refused("has no line with two columns: no list of prices");
+                throw list.refused(TEXT.get("price_list_file.has_no_line_with_two_columns"));
             }
             return new PriceHead(head, guess(head, remembered), first, list.told);
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            throw list.refused("is not CSV: check its quotation marks");
+            throw list.refused(TEXT.get("price_list_file.is_not_csv_check_its_quotation"));
         }
     }
 
@@ -132,14 +135,15 @@ public final class PriceListFile {
                 }
                 rows.add(line, at);
                 if (rows.read() % PACE == 0 && !goOn.test(rows.read())) {
-                    throw new JournalException("Stopped. Nothing of " + file.getFileName() + " was taken in.");
+                    throw new JournalException(
+                            TEXT.get("price_list_file.stopped_nothing_of_was_taken_in", file.getFileName()));
                 }
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            throw list.refused("is not CSV from line " + at + " on: check its quotation marks");
+            throw list.refused(TEXT.get("price_list_file.is_not_csv_from_line_on", at));
         }
         if (rows == null) {
-            throw list.refused("has no line with two columns: no list of prices");
+            throw list.refused(TEXT.get("price_list_file.has_no_line_with_two_columns"));
         }
         return rows.result();
     }
@@ -204,7 +208,7 @@ public final class PriceListFile {
         for (int i = 0; i < in.position(); i++) {
             line += bytes[i] == '\n' ? 1 : 0;
         }
-        told.add("Line " + line + " is no UTF-8: the file is read as Windows-1252, as older programs write.");
+        told.add(TEXT.get("price_list_file.line_is_no_utf_8_the", line));
         return new String(bytes, OLD);
     }
 
@@ -219,8 +223,7 @@ public final class PriceListFile {
         asked.columns().forEach((column, name) -> {
             for (int i = 0; i < head.size(); i++) {
                 if (head.get(i).equalsIgnoreCase(name.strip()) && places.put(column, i) != null) {
-                    throw refused("has two columns with the name “" + name.strip() + "” in its head, line " + line
-                            + ": rename one of them");
+                    throw refused(TEXT.get("price_list_file.has_two_columns_with_the_name", name.strip(), line));
                 }
             }
             if (!places.containsKey(column)) {
@@ -228,13 +231,17 @@ public final class PriceListFile {
             }
         });
         if (!missing.isEmpty()) {
-            throw refused("has no column " + String.join(", ", missing) + " in its head, line " + line + ": "
-                    + String.join(", ", head.values()));
+            throw refused(TEXT.get(
+                    "price_list_file.has_no_column_in_its_head",
+                    String.join(", ", missing),
+                    line,
+                    String.join(", ", head.values())));
         }
         for (PriceColumn column : PriceColumn.values()) {
             if (column.needed() && !places.containsKey(column)) {
-                throw refused(
-                        "needs the column of its " + (column == PriceColumn.NUMBER ? "numbers" : "prices") + " said");
+                throw refused(TEXT.get(
+                        "price_list_file.needs_the_column_of_its_said",
+                        (column == PriceColumn.NUMBER ? "numbers" : "prices")));
             }
         }
         return places;

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import mussel.core.language.Messages;
 import mussel.core.measure.DecimalMark;
 import mussel.core.measure.MoneyText;
 import mussel.core.parts.Price;
@@ -23,6 +24,8 @@ import org.apache.commons.csv.CSVRecord;
  * prices themselves tell once all were seen, and no other cell.
  */
 final class PriceRows {
+    private static final Messages TEXT = Messages.of(PriceRows.class);
+
     private static final double ABSURD = 20;
     private static final int MOST_PACK = 10_000;
     private static final int MOST_STOCK = 100_000;
@@ -83,7 +86,7 @@ final class PriceRows {
         String price = cells.get(PriceColumn.PRICE);
         if (number.isEmpty()) {
             if (!price.isBlank()) {
-                rows.add(new Raw(at, "", Map.of(), "There is a price and no number."));
+                rows.add(new Raw(at, "", Map.of(), TEXT.get("price_rows.there_is_a_price_and_no")));
             }
             return;
         }
@@ -102,17 +105,18 @@ final class PriceRows {
     private String problem(CSVRecord line, String number, String price) {
         for (int i = columns; i < line.size(); i++) {
             if (!line.get(i).isBlank()) {
-                return "The line has " + line.size() + " columns and the head has " + columns
-                        + ": a cell with the separator in it must stand in quotation marks.";
+                return TEXT.get("price_rows.the_line_has_columns_and_the", line.size(), columns);
             }
         }
         if (price.isBlank()) {
-            return "There is no price.";
+            return TEXT.get("price_rows.there_is_no_price");
         }
         Raw earlier = first.get(Price.same(number));
         if (earlier != null) {
-            return "The number is in line " + earlier.line() + " already. The first one counts"
-                    + (earlier.cell(PriceColumn.PRICE).equals(price) ? "." : "; the prices differ.");
+            return TEXT.get(
+                    "price_rows.the_number_is_in_line_already",
+                    earlier.line(),
+                    (earlier.cell(PriceColumn.PRICE).equals(price) ? "." : TEXT.get("price_rows.the_prices_differ")));
         }
         boolean amount = List.of(DecimalMark.values()).stream()
                 .anyMatch(m -> text.amount(price, m).isPresent());
@@ -120,8 +124,10 @@ final class PriceRows {
     }
 
     private String notAPrice(String price) {
-        return "“" + shown(price) + "” is not a price in "
-                + (asked.money().said() ? asked.money().code() : "bare figures") + ".";
+        return TEXT.get(
+                "price_rows.is_not_a_price_in",
+                shown(price),
+                (asked.money().said() ? asked.money().code() : TEXT.get("price_rows.bare_figures")));
     }
 
     private static String shown(String cell) {
@@ -148,8 +154,10 @@ final class PriceRows {
         List<PriceLine> lines = rows.stream().map(row -> line(row, mark)).toList();
         List<String> all = new ArrayList<>(told);
         if (unsure && proof.size() > 1) {
-            all.add("Line " + proof.get(DecimalMark.POINT) + " has a decimal point and line "
-                    + proof.get(DecimalMark.COMMA) + " a decimal comma.");
+            all.add(TEXT.get(
+                    "price_rows.line_has_a_decimal_point_and",
+                    proof.get(DecimalMark.POINT),
+                    proof.get(DecimalMark.COMMA)));
         }
         return new PriceList(asked.seller().id(), read, lines, unsure, mark, all);
     }
@@ -168,19 +176,27 @@ final class PriceRows {
                     row,
                     mark.isPresent()
                             ? notAPrice(cell)
-                            : "“" + shown(cell) + "” can be read with a decimal point or a decimal comma.");
+                            : TEXT.get("price_rows.can_be_read_with_a_decimal", shown(cell)));
         }
         double price = amount.get().doubleValue();
         if (price == 0 || price > most) {
-            return leftOut(row, "“" + shown(cell) + "” is " + (price == 0 ? "no price." : "more than a part costs."));
+            return leftOut(
+                    row,
+                    TEXT.get(
+                            "price_rows.is",
+                            shown(cell),
+                            (price == 0
+                                    ? TEXT.get("price_rows.no_price")
+                                    : TEXT.get("price_rows.more_than_a_part_costs"))));
         }
         Price was = before.get(Price.same(row.number()));
         if (was != null && was.price() > 0 && (price > was.price() * ABSURD || price < was.price() / ABSURD)) {
             return leftOut(
                     row,
-                    "The price is " + amount.get().toPlainString() + " and was "
-                            + BigDecimal.valueOf(was.price()).toPlainString()
-                            + ", more than a twentyfold change. Enter it by hand if it is right.");
+                    TEXT.get(
+                            "price_rows.the_price_is_and_was_more",
+                            amount.get().toPlainString(),
+                            BigDecimal.valueOf(was.price()).toPlainString()));
         }
         return counts(row, price, mark);
     }
@@ -189,11 +205,12 @@ final class PriceRows {
         String pack = row.cell(PriceColumn.PACK);
         OptionalInt in = pack.isBlank() ? OptionalInt.of(1) : MoneyText.count(pack, mark);
         if (in.isEmpty() || in.getAsInt() < 1 || in.getAsInt() > MOST_PACK) {
-            return leftOut(row, "“" + shown(pack) + "” is not a number of pieces in a pack, 1 to " + MOST_PACK + ".");
+            return leftOut(row, TEXT.get("price_rows.is_not_a_number_of_pieces", shown(pack), MOST_PACK));
         }
         List<String> problems = new ArrayList<>();
         OptionalDouble stock = count(row, PriceColumn.STOCK, "a stock", MOST_STOCK, mark, problems);
-        OptionalDouble days = count(row, PriceColumn.DAYS, "a number of days", MOST_DAYS, mark, problems);
+        OptionalDouble days =
+                count(row, PriceColumn.DAYS, TEXT.get("price_rows.a_number_of_days"), MOST_DAYS, mark, problems);
         return new PriceLine(
                 row.line(),
                 row.number(),
@@ -212,8 +229,7 @@ final class PriceRows {
         }
         OptionalInt count = MoneyText.count(cell, mark);
         if (count.isEmpty() || count.getAsInt() > most) {
-            problems.add(
-                    "“" + shown(cell) + "” is not " + what + ", 0 to " + most + ". It is left out, the price counts.");
+            problems.add(TEXT.get("price_rows.is_not_0_to_it_is", shown(cell), what, most));
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(count.getAsInt());
@@ -227,6 +243,6 @@ final class PriceRows {
                 1,
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
-                why + " The line is left out.");
+                TEXT.get("price_rows.the_line_is_left_out", why));
     }
 }

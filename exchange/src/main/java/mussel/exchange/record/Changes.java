@@ -6,9 +6,12 @@ import com.flipkart.zjsonpatch.JsonDiff;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import mussel.core.language.Messages;
 
 /** What is different between two sheets, in sentences; the differences are those of a JSON Patch (RFC 6902). */
 public final class Changes {
+    private static final Messages TEXT = Messages.of(Changes.class);
+
     private static final int LONGEST = 60;
     private static final EnumSet<DiffFlags> FLAGS = EnumSet.of(
             DiffFlags.OMIT_MOVE_OPERATION, DiffFlags.OMIT_COPY_OPERATION, DiffFlags.ADD_ORIGINAL_VALUE_ON_REPLACE);
@@ -22,10 +25,10 @@ public final class Changes {
             String place = change.get("path").textValue();
             says.add(
                     switch (change.get("op").textValue()) {
-                        case "add" -> place + ": new, " + brief(change.get("value"));
-                        case "remove" -> place + ": gone, was " + brief(change.get("value"));
+                        case "add" -> TEXT.get("changes.new", place, brief(change.get("value")));
+                        case "remove" -> TEXT.get("changes.gone_was", place, brief(change.get("value")));
                         default ->
-                            place + ": " + brief(change.get("value")) + ", was " + brief(change.get("fromValue"));
+                            TEXT.get("changes.was", place, brief(change.get("value")), brief(change.get("fromValue")));
                     });
         }
         return says;

@@ -23,11 +23,14 @@ import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
+import mussel.core.language.Messages;
 import mussel.core.measure.Given;
 import mussel.core.measure.NamedBy;
 
 /** JSON as Mussel writes it: names as in the contract, doubles unrounded, what is not known as null. */
 public final class Json {
+    private static final Messages TEXT = Messages.of(Json.class);
+
     /** The most bytes one object may have. */
     public static final int MOST_BYTES = 8 * 1024 * 1024;
 
@@ -59,7 +62,7 @@ public final class Json {
 
     static Read<JsonNode> tree(byte[] utf8, ObjectMapper mapper, String format) {
         if (utf8.length > MOST_BYTES) {
-            return Read.refused("is larger than " + MOST_BYTES / (1024 * 1024) + " MB, which is the most that is read");
+            return Read.refused(TEXT.get("json.is_larger_than_mb_which_is", MOST_BYTES / (1024 * 1024)));
         }
         try {
             String text = StandardCharsets.UTF_8
@@ -68,14 +71,16 @@ public final class Json {
                     .toString();
             String bare = text.startsWith("\ufeff") ? text.substring(1) : text;
             JsonNode node = mapper.readTree(bare);
-            return node == null || node.isMissingNode() ? Read.refused("is empty: an object goes here") : Read.of(node);
+            return node == null || node.isMissingNode()
+                    ? Read.refused(TEXT.get("json.is_empty_an_object_goes_here"))
+                    : Read.of(node);
         } catch (CharacterCodingException e) {
-            return Read.refused("is not UTF-8 text: save it as UTF-8");
+            return Read.refused(TEXT.get("json.is_not_utf_8_text_save"));
         } catch (JsonProcessingException e) {
-            return Read.refused("is not " + format + where(e) + ": " + plain(e));
+            return Read.refused(TEXT.get("json.is_not", format, where(e), plain(e)));
         } catch (RuntimeException e) {
             // The YAML library throws its own kinds for what it will not read.
-            return Read.refused("is not " + format + ": " + firstLine(String.valueOf(e.getMessage())));
+            return Read.refused(TEXT.get("json.is_not_2", format, firstLine(String.valueOf(e.getMessage()))));
         }
     }
 
@@ -83,14 +88,16 @@ public final class Json {
     public static String plain(JsonProcessingException e) {
         String said = firstLine(String.valueOf(e.getOriginalMessage()));
         String plain = OF_A_CLASS.matcher(said).replaceAll("").strip();
-        return plain.isEmpty() || plain.equals("null") ? "it is not whole" : plain;
+        return plain.isEmpty() || plain.equals("null") ? TEXT.get("json.it_is_not_whole") : plain;
     }
 
     private static String where(JsonProcessingException e) {
         return e.getLocation() == null
                 ? ""
-                : " (line " + e.getLocation().getLineNr() + ", column "
-                        + e.getLocation().getColumnNr() + ")";
+                : TEXT.get(
+                        "json.line_column",
+                        e.getLocation().getLineNr(),
+                        e.getLocation().getColumnNr());
     }
 
     private static String firstLine(String message) {

@@ -7,10 +7,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problem;
 
 /** On which line of a YAML or JSON text each place stands. */
 public final class Lines {
+    private static final Messages TEXT = Messages.of(Lines.class);
+
     private static final YAMLFactory FACTORY = new YAMLFactory();
 
     private final Map<String, Integer> lines;
@@ -53,6 +56,6 @@ public final class Lines {
     private String told(Problem problem) {
         OptionalInt line = of(problem.at());
         String what = problem.at().isEmpty() ? problem.problem() : problem.toString();
-        return line.isPresent() && !problem.at().isEmpty() ? "line " + line.getAsInt() + ", " + what : what;
+        return line.isPresent() && !problem.at().isEmpty() ? TEXT.get("lines.line", line.getAsInt(), what) : what;
     }
 }

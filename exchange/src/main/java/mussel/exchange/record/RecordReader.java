@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
+import mussel.core.language.Messages;
 import mussel.core.measure.Checked;
 import mussel.core.measure.Given;
 import mussel.core.measure.Problems;
@@ -21,6 +22,8 @@ import mussel.exchange.record.RecordShape.Outcome;
  * absent, a number in quotes is not a number. Every problem is told at once, each with its JSON Pointer.
  */
 public final class RecordReader {
+    private static final Messages TEXT = Messages.of(RecordReader.class);
+
     private static final int LONGEST_TEXT = 20_000;
     private static final int MOST_ITEMS = 100_000;
     private static final int MOST_NAMES = 5_000;
@@ -41,7 +44,7 @@ public final class RecordReader {
     private <T extends Record> Optional<T> record(JsonNode given, Class<T> type, String pointer) {
         JsonNode node = given.isValueNode() && type.isAnnotationPresent(StandsAlone.class) ? alone(given, type) : given;
         if (!node.isObject()) {
-            problems.at(pointer, "must be an object with named fields");
+            problems.at(pointer, TEXT.get("record_reader.must_be_an_object_with_named"));
             return Optional.empty();
         }
         int before = problems.count();
@@ -77,7 +80,7 @@ public final class RecordReader {
             }
         });
         if (!strangers.isEmpty()) {
-            String sentence = "is no field here; there are " + String.join(", ", shape.names());
+            String sentence = TEXT.get("record_reader.is_no_field_here_there_are", String.join(", ", shape.names()));
             strangers.forEach(field -> problems.at(pointer + "/" + escaped(field), sentence));
         }
     }
@@ -98,7 +101,7 @@ public final class RecordReader {
             return OptionalDouble.empty();
         }
         if (absent && field.orElse().isEmpty()) {
-            return refuse(pointer, "is missing: " + field.what());
+            return refuse(pointer, TEXT.get("record_reader.is_missing", field.what()));
         }
         if (absent) {
             return fallback(field);
@@ -109,17 +112,18 @@ public final class RecordReader {
 
     private Object list(JsonNode node, FieldShape field, String pointer) {
         if (node == null || node.isNull()) {
-            return refuse(pointer, "is missing: " + field.what());
+            return refuse(pointer, TEXT.get("record_reader.is_missing", field.what()));
         }
         if (!node.isArray()) {
-            return refuse(pointer, "must be a list: " + field.what());
+            return refuse(pointer, TEXT.get("record_reader.must_be_a_list", field.what()));
         }
         if (node.size() < field.atLeast()) {
-            return refuse(pointer, "has " + node.size() + " items; at least " + field.atLeast() + " belong here");
+            return refuse(
+                    pointer, TEXT.get("record_reader.has_items_at_least_belong_here", node.size(), field.atLeast()));
         }
         int most = field.item() == String.class ? MOST_NAMES : MOST_ITEMS;
         if (node.size() > most) {
-            return refuse(pointer, "has " + node.size() + " items; at most " + most + " are read");
+            return refuse(pointer, TEXT.get("record_reader.has_items_at_most_are_read", node.size(), most));
         }
         List<Object> items = new ArrayList<>();
         for (int i = 0; i < node.size(); i++) {
@@ -133,10 +137,10 @@ public final class RecordReader {
 
     private Object map(JsonNode node, FieldShape field, String pointer) {
         if (!node.isObject()) {
-            return refuse(pointer, "must be an object of names: " + field.what());
+            return refuse(pointer, TEXT.get("record_reader.must_be_an_object_of_names", field.what()));
         }
         if (node.size() > MOST_NAMES) {
-            return refuse(pointer, "has " + node.size() + " names; at most " + MOST_NAMES + " are read");
+            return refuse(pointer, TEXT.get("record_reader.has_names_at_most_are_read", node.size(), MOST_NAMES));
         }
         Map<String, Object> named = new LinkedHashMap<>();
         node.properties().forEach(entry -> {
@@ -165,7 +169,7 @@ public final class RecordReader {
         if (type == boolean.class || type == Boolean.class) {
             return node.isBoolean()
                     ? (Object) node.booleanValue()
-                    : refuse(pointer, "must be true or false: " + field.what());
+                    : refuse(pointer, TEXT.get("record_reader.must_be_true_or_false", field.what()));
         }
         if (type == String.class) {
             return text(node, field, pointer);
@@ -178,7 +182,9 @@ public final class RecordReader {
 
     private Object number(JsonNode node, FieldShape field, String pointer) {
         if (!node.isNumber()) {
-            String found = node.isTextual() ? "is text; write the number without quotes: " : "must be a number: ";
+            String found = node.isTextual()
+                    ? TEXT.get("record_reader.is_text_write_the_number_without")
+                    : TEXT.get("record_reader.must_be_a_number");
             return refuse(pointer, found + field.what());
         }
         double value = node.doubleValue();
@@ -186,13 +192,16 @@ public final class RecordReader {
             String unit = field.unit().isEmpty() ? "" : " " + field.unit();
             return refuse(
                     pointer,
-                    "is " + node.asText() + "; " + field.what() + " goes "
-                            + field.range().inWords(b -> bound(b) + unit));
+                    TEXT.get(
+                            "record_reader.is_goes",
+                            node.asText(),
+                            field.what(),
+                            field.range().inWords(b -> bound(b) + unit)));
         }
         if (field.item() == int.class) {
             return value == Math.rint(value)
                     ? (Object) (int) value
-                    : refuse(pointer, "must be a whole number: " + field.what());
+                    : refuse(pointer, TEXT.get("record_reader.must_be_a_whole_number", field.what()));
         }
         return field.item() == OptionalDouble.class ? OptionalDouble.of(value) : (Object) value;
     }
@@ -205,11 +214,11 @@ public final class RecordReader {
 
     private Object text(JsonNode node, FieldShape field, String pointer) {
         if (!node.isTextual() || node.textValue().isBlank()) {
-            return refuse(pointer, "must be a text: " + field.what());
+            return refuse(pointer, TEXT.get("record_reader.must_be_a_text", field.what()));
         }
         return node.textValue().length() <= LONGEST_TEXT
                 ? node.textValue().strip()
-                : refuse(pointer, "is longer than " + LONGEST_TEXT + " characters: " + field.what());
+                : refuse(pointer, TEXT.get("record_reader.is_longer_than_characters", LONGEST_TEXT, field.what()));
     }
 
     private Object constant(JsonNode node, FieldShape field, String pointer) {
@@ -219,7 +228,7 @@ public final class RecordReader {
             }
         }
         String all = field.outcomes().stream().map(Outcome::name).collect(Collectors.joining(", "));
-        return refuse(pointer, "must be one of " + all + ": " + field.what());
+        return refuse(pointer, TEXT.get("record_reader.must_be_one_of", all, field.what()));
     }
 
     private Object refuse(String pointer, String problem) {

@@ -9,12 +9,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import mussel.core.language.Messages;
 import mussel.core.measure.Given;
 import mussel.core.measure.NamedBy;
 import mussel.core.measure.StandsAlone;
 
 /** Writes the JSON Schema (draft 2020-12) of a record from the same annotations that {@link RecordReader} reads by. */
 public final class RecordSchema {
+    private static final Messages TEXT = Messages.of(RecordSchema.class);
+
     private RecordSchema() {}
 
     /** The schema of a document that holds one such record. */
@@ -76,7 +79,7 @@ public final class RecordSchema {
         String unit = given.kind().canonical();
         schema.put("description", given.value() + (unit.isEmpty() ? "" : " (" + unit + ")"));
         if (!given.orElse().isEmpty() && !given.orElse().equals("-")) {
-            schema.put("$comment", "taken as " + given.orElse() + " when absent");
+            schema.put("$comment", TEXT.get("record_schema.taken_as_when_absent", given.orElse()));
         }
         return schema;
     }

@@ -12,12 +12,15 @@ import com.fasterxml.jackson.dataformat.yaml.YAMLParser;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import mussel.core.language.Messages;
 
 /**
  * YAML as Mussel reads it: into the same trees as JSON, refused in the same manner. What makes one text mean two things is refused too: anchors and
  * aliases, figures that begin with a nought, a second document.
  */
 public final class Yaml {
+    private static final Messages TEXT = Messages.of(Yaml.class);
+
     /** The most bytes one file may have. */
     public static final int MOST_BYTES = 2 * 1024 * 1024;
 
@@ -56,15 +59,14 @@ public final class Yaml {
     /** Sizes are looked at before anything is read: a line without an end takes the reader minutes. */
     private static Optional<String> tooMuch(byte[] utf8) {
         if (utf8.length > MOST_BYTES) {
-            return Optional.of(
-                    "is larger than " + MOST_BYTES / (1024 * 1024) + " MB, which is the most that is read of YAML");
+            return Optional.of(TEXT.get("yaml.is_larger_than_mb_which_is", MOST_BYTES / (1024 * 1024)));
         }
         int line = 1;
         int from = 0;
         for (int i = 0; i <= utf8.length; i++) {
             if (i == utf8.length || utf8[i] == '\n' || utf8[i] == '\r') {
                 if (i - from > LONGEST_LINE) {
-                    return Optional.of("has a line (" + line + ") of more than " + LONGEST_LINE + " bytes; break it");
+                    return Optional.of(TEXT.get("yaml.has_a_line_of_more_than", line, LONGEST_LINE));
                 }
                 from = i + 1;
                 line += i < utf8.length && utf8[i] == '\n' ? 1 : 0;
@@ -76,15 +78,14 @@ public final class Yaml {
     private static Optional<String> twoMeanings(byte[] utf8) {
         try (YAMLParser parser = FACTORY.createParser(utf8)) {
             for (JsonToken token = parser.nextToken(); token != null; token = parser.nextToken()) {
-                String where = " (line " + parser.currentTokenLocation().getLineNr() + ")";
+                String where =
+                        TEXT.get("yaml.line", parser.currentTokenLocation().getLineNr());
                 if (parser.isCurrentAlias() || parser.getObjectId() != null) {
-                    return Optional.of("has an anchor or alias" + where + "; write it out in both places");
+                    return Optional.of(TEXT.get("yaml.has_an_anchor_or_alias_write", where));
                 }
                 if (token == JsonToken.VALUE_NUMBER_INT
                         && OCTAL.matcher(parser.getText()).matches()) {
-                    return Optional.of(
-                            "has the figure " + parser.getText() + where
-                                    + ", which begins with a nought and could be taken for another; write it without, or in quotes where it is a text");
+                    return Optional.of(TEXT.get("yaml.has_the_figure_which_begins_with", parser.getText(), where));
                 }
             }
             return Optional.empty();
@@ -92,7 +93,7 @@ public final class Yaml {
             // The reading itself says what is wrong.
             return Optional.empty();
         } catch (IOException | RuntimeException e) {
-            return Optional.of("is not YAML");
+            return Optional.of(TEXT.get("yaml.is_not_yaml"));
         }
     }
 }

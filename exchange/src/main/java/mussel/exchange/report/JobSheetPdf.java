@@ -21,6 +21,7 @@ import mussel.core.job.Scale;
 import mussel.core.job.ShaftRunout;
 import mussel.core.job.StepMinutes;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.leak.LeakMode;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
@@ -34,6 +35,8 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 
 /** The job sheet: what came in, what was found and done, what went in and what is next due, on one page for the owner. */
 public final class JobSheetPdf {
+    private static final Messages TEXT = Messages.of(JobSheetPdf.class);
+
     private static final float BODY = 9;
     private static final float FOOT = 7.5f;
     private static final float FOOT_ROOM = 46;
@@ -66,7 +69,7 @@ public final class JobSheetPdf {
     private byte[] bytes(Optional<byte[]> logo) throws IOException {
         try (PDDocument document = new PDDocument()) {
             document.getDocumentInformation()
-                    .setTitle("Job " + job.id() + ", " + job.leg().title());
+                    .setTitle(TEXT.get("job_sheet_pdf.job", job.id(), job.leg().title()));
             document.getDocumentInformation().setCreator("Mussel");
             try (Page page = new Page(document)) {
                 Letterhead.logo(page, logo);
@@ -88,10 +91,15 @@ public final class JobSheetPdf {
     private void head(Page page) throws IOException {
         page.heading(job.leg().title(), 18);
         page.text(
-                all.sheet().title() + ", job " + job.id() + ", taken in "
-                        + job.opened().toString().substring(0, 10)
-                        + job.tagged().map(d -> ", tagged " + d).orElse(", not finished") + ". "
-                        + Letterhead.who(all.yard()) + ".",
+                TEXT.get(
+                        "job_sheet_pdf.job_taken_in",
+                        all.sheet().title(),
+                        job.id(),
+                        job.opened().toString().substring(0, 10),
+                        job.tagged()
+                                .map(d -> TEXT.get("job_sheet_pdf.tagged", d))
+                                .orElse(TEXT.get("job_sheet_pdf.not_finished")),
+                        Letterhead.who(all.yard())),
                 BODY + 1);
         page.line();
         Optional<String> notReal = NotReal.of(all);
@@ -100,39 +108,52 @@ public final class JobSheetPdf {
         }
         String countersign = Countersign.of(all).says();
         page.pair(
-                "At the bench",
+                TEXT.get("job_sheet_pdf.at_the_bench"),
                 String.join(", ", job.people()) + (countersign.isEmpty() ? "" : ". " + countersign),
                 BODY);
-        page.pair("Hour meter", reading(Field.ENGINE_HOURS), BODY);
-        page.pair("Runs in", choice(Scale.WATER) + ", sand or shallows: " + choice(Scale.SAND), BODY);
+        page.pair(TEXT.get("job_sheet_pdf.hour_meter"), reading(Field.ENGINE_HOURS), BODY);
+        page.pair(
+                TEXT.get("job_sheet_pdf.runs_in"),
+                TEXT.get("job_sheet_pdf.sand_or_shallows", choice(Scale.WATER), choice(Scale.SAND)),
+                BODY);
         String cameFor = String.join(
                 ", ",
                 all.context().complaint().stream().map(Context.Complaint::title).toList());
         if (!cameFor.isEmpty()) {
-            pair(page, "Came in for", cameFor);
+            pair(page, TEXT.get("job_sheet_pdf.came_in_for"), cameFor);
         }
-        job.note(Topic.COMPLAINT.address()).ifPresent(c -> pair(page, "What was seen", c));
+        job.note(Topic.COMPLAINT.address()).ifPresent(c -> pair(page, TEXT.get("job_sheet_pdf.what_was_seen"), c));
         page.skip(6);
     }
 
     private void found(Page page) throws IOException {
-        page.heading("What came out", 12);
+        page.heading(TEXT.get("job_sheet_pdf.what_came_out"), 12);
         page.pair(
-                "Oil",
-                "water: " + choice(Scale.OIL_WATER) + "; heat: " + choice(Scale.OIL_HEAT) + "; metal: "
-                        + choice(Scale.OIL_METAL),
+                TEXT.get("job_sheet_pdf.oil"),
+                TEXT.get(
+                        "job_sheet_pdf.water_heat_metal",
+                        choice(Scale.OIL_WATER),
+                        choice(Scale.OIL_HEAT),
+                        choice(Scale.OIL_METAL)),
                 BODY);
         page.pair(
-                "Volume",
-                reading(Field.DRAINED) + " in " + reading(Field.MINUTES) + " at " + reading(Field.OIL_TEMP)
-                        + ", water first: " + reading(Field.FREE_WATER),
+                TEXT.get("job_sheet_pdf.volume"),
+                TEXT.get(
+                        "job_sheet_pdf.in_at_water_first",
+                        reading(Field.DRAINED),
+                        reading(Field.MINUTES),
+                        reading(Field.OIL_TEMP),
+                        reading(Field.FREE_WATER)),
                 BODY);
-        page.pair("Plugs", all.sheet().plugs().stream().map(this::plug).collect(Collectors.joining("; ")), BODY);
+        page.pair(
+                TEXT.get("job_sheet_pdf.plugs"),
+                all.sheet().plugs().stream().map(this::plug).collect(Collectors.joining("; ")),
+                BODY);
         if (all.drain().words().isPresent()) {
             for (String note : all.drain().words().get().notes()) {
                 page.text(note, BODY);
             }
-            page.text("Water and volume are estimates; their bounds are two standard uncertainties.", FOOT);
+            page.text(TEXT.get("job_sheet_pdf.water_and_volume_are_estimates_their"), FOOT);
         }
         page.skip(6);
     }
@@ -142,37 +163,52 @@ public final class JobSheetPdf {
         if (all.findings().isEmpty()) {
             return;
         }
-        page.heading("What is wrong", 12);
+        page.heading(TEXT.get("job_sheet_pdf.what_is_wrong"), 12);
         for (HeldTest held : all.holdsBefore()) {
-            String mode = held.hold().mode() == LeakMode.PRESSURE ? "Pressure hold" : "Vacuum hold";
-            String words = held.words(units).map(w -> w.paper()).orElse("not enough readings to judge.");
+            String mode = held.hold().mode() == LeakMode.PRESSURE
+                    ? TEXT.get("job_sheet_pdf.pressure_hold")
+                    : TEXT.get("job_sheet_pdf.vacuum_hold");
+            String words = held.words(units)
+                    .map(w -> w.paper())
+                    .orElse(TEXT.get("job_sheet_pdf.not_enough_readings_to_judge"));
             page.pair(mode + (held.hold().simulated() ? " (simulated)" : ""), words, BODY);
         }
         ShaftRunout.of(job, all.sheet())
                 .flatMap(r -> r.words(units))
-                .ifPresent(w -> pair(page, "Propeller shaft", w.notes().get(0)));
+                .ifPresent(w -> pair(
+                        page,
+                        TEXT.get("job_sheet_pdf.propeller_shaft"),
+                        w.notes().get(0)));
         page.text(all.verdictWords().head(), BODY);
         if (all.verdictWords().lipSide().isPresent()) {
             page.text(all.verdictWords().lipSide().get(), BODY);
         }
         page.text(
-                "Probabilities are estimates from the diagnosis tables "
-                        + all.knowledge().knowledgeVersion() + ".",
+                TEXT.get(
+                        "job_sheet_pdf.probabilities_are_estimates_from_the_diagnosis",
+                        all.knowledge().knowledgeVersion()),
                 FOOT);
         page.skip(6);
     }
 
     private String plug(Plug plug) {
-        String washer =
-                job.choice(Scale.WASHERS.of(plug.id())).map(w -> "washer " + w).orElse("washer not judged");
+        String washer = job.choice(Scale.WASHERS.of(plug.id()))
+                .map(w -> TEXT.get("job_sheet_pdf.washer", w))
+                .orElse(TEXT.get("job_sheet_pdf.washer_not_judged"));
         String magnet = plug.magnetic()
-                ? ", magnet " + job.choice(Scale.MAGNET.of(plug.id())).orElse("not judged")
+                ? TEXT.get(
+                        "job_sheet_pdf.magnet",
+                        job.choice(Scale.MAGNET.of(plug.id())).orElse(TEXT.get("job_sheet_pdf.not_judged")))
                 : "";
         return plug.title() + ": " + washer + magnet;
     }
 
     private void done(Page page) throws IOException {
-        page.heading(job.tagged().isPresent() ? "What was done" : "What is planned, and how far it is", 12);
+        page.heading(
+                job.tagged().isPresent()
+                        ? TEXT.get("job_sheet_pdf.what_was_done")
+                        : TEXT.get("job_sheet_pdf.what_is_planned_and_how_far"),
+                12);
         List<PlannedStep> ticked = all.plan().steps().stream()
                 .filter(s -> job.ticked(s.step().id()).isPresent())
                 .toList();
@@ -180,17 +216,23 @@ public final class JobSheetPdf {
                 .map(g -> all.sheet().goal(g).orElseThrow().title())
                 .collect(Collectors.joining(", "));
         page.pair(
-                job.tagged().isPresent() ? "Repaired" : "To be repaired",
-                goals.isEmpty() ? "nothing but the oil" : goals,
+                job.tagged().isPresent()
+                        ? TEXT.get("job_sheet_pdf.repaired")
+                        : TEXT.get("job_sheet_pdf.to_be_repaired"),
+                goals.isEmpty() ? TEXT.get("job_sheet_pdf.nothing_but_the_oil") : goals,
                 BODY);
         if (!all.plan().steps().isEmpty()) {
             String took = StepMinutes.of(all).says();
             page.pair(
-                    "Steps",
-                    ticked.size() + " of " + all.plan().steps().size() + " done" + (took.isEmpty() ? "" : ". " + took),
+                    TEXT.get("job_sheet_pdf.steps"),
+                    TEXT.get(
+                            "job_sheet_pdf.of_done",
+                            ticked.size(),
+                            all.plan().steps().size(),
+                            (took.isEmpty() ? "" : ". " + took)),
                     BODY);
             page.pair(
-                    "New parts",
+                    TEXT.get("job_sheet_pdf.new_parts"),
                     all.plan().parts().stream()
                             .map(p -> p.part().qty() + " × "
                                     + all.sheet()
@@ -200,22 +242,28 @@ public final class JobSheetPdf {
                             .collect(Collectors.joining(", ")),
                     BODY);
             page.pair(
-                    "Torques",
+                    TEXT.get("job_sheet_pdf.torques"),
                     all.plan().fasteners().stream().map(JobSheetPdf::torque).collect(Collectors.joining("; ")),
                     BODY);
         }
-        noted(page, "As found", Topic.AS_FOUND);
+        noted(page, TEXT.get("job_sheet_pdf.as_found"), Topic.AS_FOUND);
         List<EarlierHands.Found> hands = EarlierHands.of(all);
         if (!hands.isEmpty()) {
             page.pair(
-                    "Earlier hands",
+                    TEXT.get("job_sheet_pdf.earlier_hands"),
                     hands.stream().map(h -> h.says(all.yard().money())).collect(Collectors.joining("; ")),
                     BODY);
         }
-        noted(page, "Stuck, and what was tried", Topic.STUCK);
-        noted(page, "Fell in, not out yet", Topic.FELL_IN);
-        page.pair("Oil filled", all.oil().fillNamed().orElse("not chosen") + ", " + reading(Field.PUMPED), BODY);
-        all.fill().words().filter(w -> !w.check().isEmpty()).ifPresent(w -> pair(page, "Level", w.check()));
+        noted(page, TEXT.get("job_sheet_pdf.stuck_and_what_was_tried"), Topic.STUCK);
+        noted(page, TEXT.get("job_sheet_pdf.fell_in_not_out_yet"), Topic.FELL_IN);
+        page.pair(
+                TEXT.get("job_sheet_pdf.oil_filled"),
+                all.oil().fillNamed().orElse("not chosen") + ", " + reading(Field.PUMPED),
+                BODY);
+        all.fill()
+                .words()
+                .filter(w -> !w.check().isEmpty())
+                .ifPresent(w -> pair(page, TEXT.get("job_sheet_pdf.level"), w.check()));
         page.skip(6);
     }
 
@@ -244,27 +292,29 @@ public final class JobSheetPdf {
         EngineSide beside = new EngineSide(all);
         List<String> done = beside.done();
         if (!done.isEmpty()) {
-            page.pair("Beside the leg", String.join(" ", done), BODY);
+            page.pair(TEXT.get("job_sheet_pdf.beside_the_leg"), String.join(" ", done), BODY);
         }
         List<String> waiting = beside.waiting();
         if (!waiting.isEmpty()) {
-            page.pair("Waits", String.join(" ", waiting), BODY);
+            page.pair(TEXT.get("job_sheet_pdf.waits"), String.join(" ", waiting), BODY);
         }
         Consent consent = new Consent(all);
         if (consent.answer() != Consent.Answer.NONE) {
             page.pair(
-                    "Agreed",
+                    TEXT.get("job_sheet_pdf.agreed"),
                     consent.says() + consent.beyond().map(b -> " " + b).orElse(""),
                     BODY);
         }
         for (String comeback : new Comeback(all).says()) {
-            page.pair("Came back", comeback, BODY);
+            page.pair(TEXT.get("job_sheet_pdf.came_back"), comeback, BODY);
         }
     }
 
     private void next(Page page) throws IOException {
-        page.heading("Next due", 12);
-        String unread = job.reading(Field.ENGINE_HOURS).isPresent() ? "" : " (the hour meter was not read)";
+        page.heading(TEXT.get("job_sheet_pdf.next_due"), 12);
+        String unread = job.reading(Field.ENGINE_HOURS).isPresent()
+                ? ""
+                : TEXT.get("job_sheet_pdf.the_hour_meter_was_not_read");
         for (Due due : all.due()) {
             page.pair(due.what(), due.limits() + unread, BODY);
         }
@@ -274,9 +324,9 @@ public final class JobSheetPdf {
         page.skip(Math.max(6, page.room() - FOOT_ROOM - (all.yard().foot().isPresent() ? FOOT_ROOM / 2 : 0)));
         page.line();
         page.text(
-                "Values from: " + all.sheet().origin()
-                        + ". The maker's manual for the exact unit outranks every value on this sheet."
-                        + " Where warranty, passenger craft or local code ask for a licensed technician, the work is theirs.",
+                TEXT.get(
+                        "job_sheet_pdf.values_from_the_makers_manual_for",
+                        all.sheet().origin()),
                 FOOT);
         Letterhead.foot(page, all.yard(), FOOT + 1);
     }
@@ -292,12 +342,12 @@ public final class JobSheetPdf {
     private String reading(Field field) {
         return job.reading(field).isPresent()
                 ? Display.exact(field.kind(), job.reading(field).getAsDouble(), units)
-                : "not measured";
+                : TEXT.get("job_sheet_pdf.not_measured");
     }
 
     private String choice(Scale scale) {
         return job.choice(scale)
                 .map(c -> c.replace('_', ' ').toLowerCase(Locale.ROOT))
-                .orElse("not judged");
+                .orElse(TEXT.get("job_sheet_pdf.not_judged"));
     }
 }

@@ -14,6 +14,7 @@ import java.util.Optional;
 import mussel.core.job.Assessment;
 import mussel.core.job.Field;
 import mussel.core.job.LegRef;
+import mussel.core.language.Messages;
 import mussel.core.log.Due;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -26,6 +27,8 @@ import org.apache.pdfbox.pdmodel.common.PDRectangle;
 
 /** The tag that hangs on the leg: what was done, when again, and a QR code (ISO/IEC 18004) that opens the leg when it is scanned into the window. */
 public final class LegTag {
+    private static final Messages TEXT = Messages.of(LegTag.class);
+
     /** What the code begins with; the leg's id follows. */
     public static final String SCHEME = "mussel:leg:";
 
@@ -46,7 +49,8 @@ public final class LegTag {
     /** Writes the tag as PDF, A7 across. An UncheckedIOException says why it could not. */
     public static void write(Assessment job, Path file) {
         try (PDDocument document = new PDDocument()) {
-            document.getDocumentInformation().setTitle("Tag, job " + job.job().id());
+            document.getDocumentInformation()
+                    .setTitle(TEXT.get("leg_tag.tag_job", job.job().id()));
             PDPage page = new PDPage(new PDRectangle(WIDTH, HEIGHT));
             document.addPage(page);
             TypeFace bold = new TypeFace(document, true);
@@ -55,16 +59,20 @@ public final class LegTag {
                 squares(out, matrix(code(job.job().leg())));
                 Lines lines = new Lines(out, HEIGHT - EDGE);
                 lines.line(bold, 12, job.job().leg().title(), WIDTH - 2 * EDGE);
-                lines.line(plain, 8, job.sheet().title() + ", job " + job.job().id(), WIDTH - 2 * EDGE);
+                lines.line(
+                        plain,
+                        8,
+                        TEXT.get("leg_tag.job", job.sheet().title(), job.job().id()),
+                        WIDTH - 2 * EDGE);
                 float beside = WIDTH - 2 * EDGE - CODE;
                 String hours = job.job().reading(Field.ENGINE_HOURS).isPresent()
                         ? Display.exact(
                                 Kind.RUNNING,
                                 job.job().reading(Field.ENGINE_HOURS).getAsDouble(),
                                 YardUnits.METRIC)
-                        : "hours not read";
+                        : TEXT.get("leg_tag.hours_not_read");
                 lines.line(plain, 9, job.job().tagged().orElse(job.today()) + ", " + hours, beside);
-                lines.line(plain, 9, job.oil().fillNamed().orElse("Gear oil not chosen"), beside);
+                lines.line(plain, 9, job.oil().fillNamed().orElse(TEXT.get("leg_tag.gear_oil_not_chosen")), beside);
                 lines.down(4);
                 for (Due due : job.due()) {
                     lines.line(bold, 9, due.what(), beside);
@@ -78,7 +86,7 @@ public final class LegTag {
                 if (notReal.isPresent()) {
                     lines.line(plain, 7, notReal.get(), beside);
                 }
-                lines.line(plain, 7, "The maker’s manual outranks this tag.", beside);
+                lines.line(plain, 7, TEXT.get("leg_tag.the_makers_manual_outranks_this_tag"), beside);
             }
             OutFile.of(file, OutFile.Kind.PDF, true).write(document::save);
         } catch (IOException e) {

@@ -8,10 +8,13 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 
 /** What a yard prints of itself: who and where it is at the head, its own sentence at the foot, and its tax where sums stand. */
 final class Letterhead {
+    private static final Messages TEXT = Messages.of(Letterhead.class);
+
     private static final float LOGO_HIGH = 40;
     private static final float LOGO_WIDE = 160;
 
@@ -22,7 +25,7 @@ final class Letterhead {
         return Stream.of(
                         Optional.of(yard.name()),
                         yard.address(),
-                        yard.taxNumber().map(n -> "tax number " + n))
+                        yard.taxNumber().map(n -> TEXT.get("letterhead.tax_number", n)))
                 .flatMap(Optional::stream)
                 .collect(Collectors.joining(", "));
     }
@@ -48,7 +51,9 @@ final class Letterhead {
     /** Whether sums that were worked out are with tax, in a sentence; what comes on top where the yard has said how much. */
     static String beside(Yard yard) {
         return yard.tax().isEmpty()
-                ? "Sums are without tax."
-                : "Sums are without tax; " + Display.percent(yard.tax().getAsDouble()) + " comes on top.";
+                ? TEXT.get("letterhead.sums_are_without_tax")
+                : TEXT.get(
+                        "letterhead.sums_are_without_tax_comes_on",
+                        Display.percent(yard.tax().getAsDouble()));
     }
 }

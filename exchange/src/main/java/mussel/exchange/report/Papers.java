@@ -23,6 +23,7 @@ import mussel.core.job.OneVisit;
 import mussel.core.job.Order;
 import mussel.core.job.RepairWorth;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.measure.Display;
 import mussel.core.measure.Money;
 import mussel.core.measure.TorqueUnit;
@@ -37,6 +38,8 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 
 /** What a yard prints beside the job sheet: the owner's estimate, an order, and the mat with the way back. */
 public final class Papers {
+    private static final Messages TEXT = Messages.of(Papers.class);
+
     private static final float BODY = 10;
     private static final float FOOT = 8;
     private static final float ROOM_FOR_STEPS = 90;
@@ -56,11 +59,11 @@ public final class Papers {
         RepairWorth worth = OneVisit.worthOf(job)
                 .orElseThrow(() -> new UncheckedIOException(
                         new IOException("nothing is to be done yet, so there is nothing to weigh")));
-        print("Estimate, job " + job.job().id(), file, page -> {
+        print(TEXT.get("papers.estimate_job", job.job().id()), file, page -> {
             Letterhead.logo(page, logo);
             EstimateWords words = worth.words();
             Money money = words.money();
-            head(page, job, "Repair it, exchange it, or leave it?");
+            head(page, job, TEXT.get("papers.repair_it_exchange_it_or_leave"));
             if (both.isPresent()) {
                 page.heading(both.get().says(), BODY);
                 page.skip(4);
@@ -71,37 +74,47 @@ public final class Papers {
             page.skip(10);
             bars(page, worth);
             page.skip(8);
-            page.heading("What is in the repair", 12);
+            page.heading(TEXT.get("papers.what_is_in_the_repair"), 12);
             if (both.isPresent()) {
                 for (Assessment leg : both.get().legs()) {
                     page.pair(capital(both.get().briefly(leg)), goals(leg), BODY);
                 }
             } else {
-                page.pair("To be done", goals(job), BODY);
+                page.pair(TEXT.get("papers.to_be_done"), goals(job), BODY);
             }
             page.pair(
-                    "Work",
-                    (both.isPresent()
-                                    ? Display.workTime(worth.input().minutes().mean()) + " on the mean for both."
-                                    : job.planWords().time())
-                            + " At " + money.exact(worth.input().labourPerH()) + " an hour.",
+                    TEXT.get("papers.work"),
+                    TEXT.get(
+                            "papers.at_an_hour",
+                            (both.isPresent()
+                                    ? TEXT.get(
+                                            "papers.on_the_mean_for_both",
+                                            Display.workTime(
+                                                    worth.input().minutes().mean()))
+                                    : job.planWords().time()),
+                            money.exact(worth.input().labourPerH())),
                     BODY);
-            page.pair("Parts", money.exact(worth.input().partsTotal()), BODY);
+            page.pair(TEXT.get("papers.parts"), money.exact(worth.input().partsTotal()), BODY);
             if (worth.input().toolsTotal() > 0) {
-                page.pair("Special tools", money.exact(worth.input().toolsTotal()), BODY);
+                page.pair(
+                        TEXT.get("papers.special_tools"),
+                        money.exact(worth.input().toolsTotal()),
+                        BODY);
             }
             if (worth.input().downtimePerDay() > 0) {
                 page.pair(
-                        "Days without it",
-                        Math.round(worth.input().repairLeadDays()) + " at "
-                                + money.exact(worth.input().downtimePerDay()),
+                        TEXT.get("papers.days_without_it"),
+                        TEXT.get(
+                                "papers.at",
+                                Math.round(worth.input().repairLeadDays()),
+                                money.exact(worth.input().downtimePerDay())),
                         BODY);
             }
             doubtful(page, money, worth.input().doubtful());
             List<EarlierHands.Found> hands = EarlierHands.of(job);
             if (!hands.isEmpty()) {
                 page.pair(
-                        "Found: work of earlier hands",
+                        TEXT.get("papers.found_work_of_earlier_hands"),
                         hands.stream().map(h -> h.says(money)).collect(java.util.stream.Collectors.joining("; ")) + ".",
                         BODY);
             }
@@ -110,22 +123,16 @@ public final class Papers {
                 page.text(flip, BODY);
             }
             for (String part : worth.unpriced()) {
-                page.text("No price is listed for: " + part + ". It comes on top.", BODY);
+                page.text(TEXT.get("papers.no_price_is_listed_for_it", part), BODY);
             }
             Consent consent = new Consent(job);
             page.skip(6);
-            page.heading("What you say to it", 12);
+            page.heading(TEXT.get("papers.what_you_say_to_it"), 12);
             page.text(
-                    consent.answer() == Consent.Answer.NONE
-                            ? "Yes  ……    Yes, up to  ……………    No  ……        Name, day:  ………………………………………"
-                            : consent.says(),
+                    consent.answer() == Consent.Answer.NONE ? TEXT.get("papers.yes_yes_up_to_no_name") : consent.says(),
                     BODY);
-            page.text(
-                    "More may come on top once the case is open, as said above. Work beyond what you agree to stops until we have asked you.",
-                    BODY);
-            page.text(
-                    "These are estimates. What is found when the case is opened may change them; then we call before we go on.",
-                    BODY);
+            page.text(TEXT.get("papers.more_may_come_on_top_once"), BODY);
+            page.text(TEXT.get("papers.these_are_estimates_what_is_found"), BODY);
             foot(page, job);
         });
     }
@@ -138,27 +145,32 @@ public final class Papers {
         for (Option option : worth.result().options()) {
             page.bar(name(option), option.p10() / most, option.p90() / most, Math.min(1, option.mean() / most), BODY);
             page.text(
-                    words.about(option, option.mean()) + " on the mean; " + spread(words, option)
-                            + (option.perLifeHour().isPresent()
-                                    ? "; " + money.sum(option.perLifeHour().getAsDouble())
-                                            + " for each hour it should last"
-                                    : "")
-                            + (option.leadDays() > 0 ? "; " + PartsWords.days(Math.round(option.leadDays())) : "")
-                            + ".",
+                    TEXT.get(
+                            "papers.on_the_mean",
+                            words.about(option, option.mean()),
+                            spread(words, option),
+                            (option.perLifeHour().isPresent()
+                                    ? TEXT.get(
+                                            "papers.for_each_hour_it_should_last",
+                                            money.sum(option.perLifeHour().getAsDouble()))
+                                    : ""),
+                            (option.leadDays() > 0 ? "; " + PartsWords.days(Math.round(option.leadDays())) : "")),
                     FOOT + 1);
             page.skip(4);
         }
-        page.text("Grey: where eight of ten cases lie. Black mark: the mean.", FOOT);
+        page.text(TEXT.get("papers.grey_where_eight_of_ten_cases"), FOOT);
     }
 
     private static String spread(EstimateWords words, Option option) {
         if (option.name().equals(EstimateEngine.LEAVE)) {
-            return "nothing if it holds, " + words.about(option, option.p90()) + " if it comes back";
+            return TEXT.get("papers.nothing_if_it_holds_if_it", words.about(option, option.p90()));
         }
         return option.p90() - option.p10() < LEAST_SPREAD
-                ? "a fixed price"
-                : words.about(option, option.p10()) + " to " + words.about(option, option.p90())
-                        + " in eight of ten cases";
+                ? TEXT.get("papers.a_fixed_price")
+                : TEXT.get(
+                        "papers.to_in_eight_of_ten_cases",
+                        words.about(option, option.p10()),
+                        words.about(option, option.p90()));
     }
 
     private static String name(Option option) {
@@ -171,11 +183,11 @@ public final class Papers {
     private static void doubtful(Page page, Money money, List<EstimateInput.Doubtful> doubtful) throws IOException {
         if (!doubtful.isEmpty()) {
             page.pair(
-                    "May come on top",
+                    TEXT.get("papers.may_come_on_top"),
                     doubtful.stream()
                             .limit(6)
-                            .map(d -> d.part() + " " + money.sum(d.price()) + " (" + Math.round(100 * d.probability())
-                                    + " in 100)")
+                            .map(d -> TEXT.get(
+                                    "papers.in_100", d.part(), money.sum(d.price()), Math.round(100 * d.probability())))
                             .collect(Collectors.joining("; ")),
                     BODY);
         }
@@ -194,13 +206,13 @@ public final class Papers {
             return;
         }
         Money money = job.yard().money();
-        print("Order " + order.placed().order(), file, page -> {
+        print(TEXT.get("papers.order", order.placed().order()), file, page -> {
             Letterhead.logo(page, logo);
-            head(page, job, "Order " + order.placed().order());
+            head(page, job, TEXT.get("papers.order", order.placed().order()));
             if (order.placed().simulated()) {
-                page.heading("Placed with a simulated supplier: nothing was ordered and nothing will come.", BODY);
+                page.heading(TEXT.get("papers.placed_with_a_simulated_supplier_nothing"), BODY);
             }
-            page.text("Their reference: " + order.placed().reference() + ".", BODY);
+            page.text(TEXT.get("papers.their_reference", order.placed().reference()), BODY);
             Map<String, List<Order.Line>> bySupplier = order.placed().lines().stream()
                     .collect(Collectors.groupingBy(Order.Line::supplier, LinkedHashMap::new, Collectors.toList()));
             for (Map.Entry<String, List<Order.Line>> supplier : bySupplier.entrySet()) {
@@ -212,13 +224,13 @@ public final class Papers {
                             .collect(Collectors.joining(", "));
                     page.pair(
                             line.qty() + " × " + line.sku(),
-                            what + "; " + money.exact(line.cost()) + "; here " + line.due(),
+                            TEXT.get("papers.here", what, money.exact(line.cost()), line.due()),
                             BODY);
                 }
             }
             page.line();
-            page.pair("Shipping", money.exact(order.placed().shipping()), BODY);
-            page.pair("In all", money.exact(order.placed().total()), BODY);
+            page.pair(TEXT.get("papers.shipping"), money.exact(order.placed().shipping()), BODY);
+            page.pair(TEXT.get("papers.in_all"), money.exact(order.placed().total()), BODY);
             Letterhead.foot(page, job.yard(), BODY);
         });
     }
@@ -235,10 +247,10 @@ public final class Papers {
      * @param wayBack those of the way back
      */
     public static void mat(Assessment job, List<byte[]> cameOff, List<byte[]> wayBack, Path file) {
-        print("The mat, job " + job.job().id(), file, page -> {
-            head(page, job, "The mat");
+        print(TEXT.get("papers.the_mat_job", job.job().id()), file, page -> {
+            head(page, job, TEXT.get("papers.the_mat"));
             int number = 1;
-            page.heading("As it came off", 12);
+            page.heading(TEXT.get("papers.as_it_came_off"), 12);
             for (byte[] row : cameOff) {
                 page.picture(row, Page.WIDTH);
             }
@@ -249,24 +261,26 @@ public final class Papers {
                 if (job.job().note(Topic.AS_FOUND.of(step.step().id())).isPresent()) {
                     page.pair(
                             "",
-                            "As found: "
-                                    + job.job()
+                            TEXT.get(
+                                    "papers.as_found",
+                                    job.job()
                                             .note(Topic.AS_FOUND.of(step.step().id()))
-                                            .get(),
+                                            .get()),
                             BODY);
                 }
             }
             page.skip(6);
-            page.heading("To be counted before the leg goes back", 12);
+            page.heading(TEXT.get("papers.to_be_counted_before_the_leg"), 12);
             for (LoosePiece loose : job.loose()) {
                 String counted = loose.counted().isPresent()
-                        ? Math.round(loose.counted().getAsDouble()) + " counted"
-                        : "not counted yet";
-                page.pair(job.supply().title(loose.part()), loose.expected() + " came off, " + counted, BODY);
+                        ? TEXT.get("papers.counted", Math.round(loose.counted().getAsDouble()))
+                        : TEXT.get("papers.not_counted_yet");
+                page.pair(
+                        job.supply().title(loose.part()), TEXT.get("papers.came_off", loose.expected(), counted), BODY);
             }
             page.skip(6);
             page.keepTogether(ROOM_FOR_STEPS);
-            page.heading("The way back", 12);
+            page.heading(TEXT.get("papers.the_way_back"), 12);
             for (byte[] row : wayBack) {
                 page.picture(row, Page.WIDTH);
             }
@@ -281,7 +295,8 @@ public final class Papers {
         Part part = job.sheet().part(out.part()).orElseThrow();
         page.pair(
                 number + "  " + (out.qty() > 1 ? out.qty() + " × " : "") + part.title(),
-                (out.hasHow() ? out.how() : "") + (part.alwaysNew() ? (out.hasHow() ? "; " : "") + "always new" : ""),
+                (out.hasHow() ? out.how() : "")
+                        + (part.alwaysNew() ? TEXT.get("papers.always_new", (out.hasHow() ? "; " : "")) : ""),
                 BODY);
     }
 
@@ -296,7 +311,7 @@ public final class Papers {
                 .map(f -> f.title()
                         + f.torque()
                                 .map(t -> " " + t.range().range(TorqueUnit.NM))
-                                .orElse(", torque not known"))
+                                .orElse(TEXT.get("papers.torque_not_known")))
                 .collect(Collectors.joining(", "));
         page.keepTogether(30);
         page.pair(
@@ -318,8 +333,13 @@ public final class Papers {
     static void head(Page page, Assessment job, String title) throws IOException {
         page.heading(title, 18);
         page.text(
-                job.job().leg().title() + ", " + job.sheet().title() + ", job "
-                        + job.job().id() + ". " + Letterhead.who(job.yard()) + ", " + job.today() + ".",
+                TEXT.get(
+                        "papers.job",
+                        job.job().leg().title(),
+                        job.sheet().title(),
+                        job.job().id(),
+                        Letterhead.who(job.yard()),
+                        job.today()),
                 BODY);
         page.line();
         Optional<String> notReal = NotReal.of(job);
@@ -333,9 +353,7 @@ public final class Papers {
         page.skip(10);
         page.line();
         page.text(
-                "Values from: " + job.sheet().origin()
-                        + ". The maker's manual for the exact unit outranks every value on this sheet.",
-                FOOT);
+                TEXT.get("papers.values_from_the_makers_manual_for", job.sheet().origin()), FOOT);
         Letterhead.foot(page, job.yard(), FOOT + 1);
     }
 

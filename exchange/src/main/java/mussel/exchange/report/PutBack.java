@@ -10,9 +10,12 @@ import mussel.core.job.ProofWork;
 import mussel.core.job.ProofWork.Proof;
 import mussel.core.job.SetupPlace;
 import mussel.core.job.SetupWork;
+import mussel.core.language.Messages;
 
 /** The part of the job sheet on how it went back together: shims and lash, and the proof. */
 final class PutBack {
+    private static final Messages TEXT = Messages.of(PutBack.class);
+
     private static final float BODY = 9.5f;
 
     private PutBack() {}
@@ -27,9 +30,9 @@ final class PutBack {
     }
 
     private static void setup(Page page, SetupWork setup) throws IOException {
-        page.heading("Shims and lash", 12);
+        page.heading(TEXT.get("put_back.shims_and_lash"), 12);
         for (SetupPlace place : setup.places()) {
-            String in = place.taken().isEmpty() ? "no stack in yet" : pieces(place);
+            String in = place.taken().isEmpty() ? TEXT.get("put_back.no_stack_in_yet") : pieces(place);
             String lash = place.after()
                     .map(a -> String.format(
                             Locale.ROOT,
@@ -38,7 +41,10 @@ final class PutBack {
                             a.in().windowMm().get(0),
                             a.in().windowMm().get(1)))
                     .orElse("");
-            page.pair(place.title(), in + lash + (place.simulated() ? " (simulated readings)" : ""), BODY);
+            page.pair(
+                    place.title(),
+                    in + lash + (place.simulated() ? TEXT.get("put_back.simulated_readings") : ""),
+                    BODY);
         }
         for (SetupWork.Check check : setup.checks()) {
             page.text(check.says(), BODY);
@@ -56,7 +62,7 @@ final class PutBack {
 
     private static void proof(Page page, Assessment all) throws IOException {
         ProofWork proof = all.proof();
-        page.heading("Proof", 12);
+        page.heading(TEXT.get("put_back.proof"), 12);
         List<Proof> made = proof.proofs().stream()
                 .filter(p -> p.state() != ProofWork.State.OPEN)
                 .toList();
@@ -65,13 +71,22 @@ final class PutBack {
         }
         int open = proof.proofs().size() - made.size();
         if (open > 0) {
-            page.text(open + " of " + proof.proofs().size() + " proofs were not made.", BODY);
+            page.text(
+                    TEXT.get(
+                            "put_back.of_proofs_were_not_made",
+                            open,
+                            proof.proofs().size()),
+                    BODY);
         }
         if (!all.leftUndone().isEmpty() && proof.override().isPresent()) {
             for (String undone : all.leftUndone()) {
                 page.text(undone, BODY);
             }
-            page.heading("Tagged all the same, because: " + proof.override().get(), BODY);
+            page.heading(
+                    TEXT.get(
+                            "put_back.tagged_all_the_same_because",
+                            proof.override().get()),
+                    BODY);
         }
         page.skip(6);
     }

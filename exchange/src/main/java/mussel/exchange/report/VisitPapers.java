@@ -9,9 +9,12 @@ import mussel.core.job.Assessment;
 import mussel.core.job.Comeback;
 import mussel.core.job.Topic;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 
 /** What a yard prints around a job: lists of work to take along, and the letter for a leg that came back. */
 public final class VisitPapers {
+    private static final Messages TEXT = Messages.of(VisitPapers.class);
+
     private static final float BODY = 10;
     private static final float TALL = 11;
     private static final float ROOM_FOR_LINE = 34;
@@ -20,7 +23,7 @@ public final class VisitPapers {
 
     /** A list of work for one boat. An UncheckedIOException says why it could not be written. */
     public static void list(Assessment job, WorkList list, Path file, Optional<byte[]> logo) {
-        Papers.print(list.title() + ", job " + job.job().id(), file, page -> {
+        Papers.print(TEXT.get("visit_papers.job", list.title(), job.job().id()), file, page -> {
             Letterhead.logo(page, logo);
             Papers.head(page, job, list.title());
             lines(page, list);
@@ -51,7 +54,7 @@ public final class VisitPapers {
         }
         if (!list.notes().isEmpty()) {
             page.skip(6);
-            page.heading("What else is to be known", 12);
+            page.heading(TEXT.get("visit_papers.what_else_is_to_be_known"), 12);
             for (String note : list.notes()) {
                 page.text(note, BODY);
             }
@@ -60,13 +63,13 @@ public final class VisitPapers {
 
     /** The letter to the owner of a leg that came back. */
     public static void letter(Assessment job, Path file, Optional<byte[]> logo) {
-        Papers.print("Letter, job " + job.job().id(), file, page -> {
+        Papers.print(TEXT.get("visit_papers.letter_job", job.job().id()), file, page -> {
             Letterhead.logo(page, logo);
-            Papers.head(page, job, "Your leg came back to us");
+            Papers.head(page, job, TEXT.get("visit_papers.your_leg_came_back_to_us"));
             Optional<String> owner =
                     job.before().ofTheLeg(Topic.OWNER, job.job()).map(told -> told.text());
             if (owner.isPresent()) {
-                page.text("To " + owner.get() + ".", TALL);
+                page.text(TEXT.get("visit_papers.to", owner.get()), TALL);
                 page.skip(6);
             }
             for (String paragraph : new Comeback(job).letter()) {
@@ -74,7 +77,7 @@ public final class VisitPapers {
                 page.skip(6);
             }
             page.skip(10);
-            page.text("On us:  all ……    part ……………    none ……        For the yard, day:  ………………………………………", BODY);
+            page.text(TEXT.get("visit_papers.on_us_all_part_none_for"), BODY);
             Papers.foot(page, job);
         });
     }

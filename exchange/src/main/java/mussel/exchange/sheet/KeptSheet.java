@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
+import mussel.core.language.Messages;
 import mussel.core.measure.Problem;
 import mussel.core.sheet.SpecSheet;
 import mussel.exchange.record.Json;
@@ -24,6 +25,8 @@ import mussel.exchange.record.RecordReader;
  * @param text its text
  */
 public record KeptSheet(String name, String text) {
+    private static final Messages TEXT = Messages.of(KeptSheet.class);
+
     private static final int BYTES = 16;
 
     /** A sheet as it is kept. */
@@ -54,7 +57,8 @@ public record KeptSheet(String name, String text) {
         try {
             return RecordReader.read(Json.mapper().readTree(text), SpecSheet.class);
         } catch (JsonProcessingException e) {
-            return new Read<>(Optional.empty(), List.of(new Problem("", "is not JSON: " + Json.plain(e))));
+            return new Read<>(
+                    Optional.empty(), List.of(new Problem("", TEXT.get("kept_sheet.is_not_json", Json.plain(e)))));
         }
     }
 

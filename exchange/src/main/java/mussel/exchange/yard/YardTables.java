@@ -18,6 +18,7 @@ import java.util.stream.Stream;
 import mussel.core.fill.FillInput;
 import mussel.core.job.Yard;
 import mussel.core.job.YardHabits;
+import mussel.core.language.Messages;
 import mussel.core.measure.AmountReader;
 import mussel.core.measure.Display;
 import mussel.core.measure.Kind;
@@ -42,6 +43,8 @@ import mussel.exchange.record.RecordReader;
 
 /** Everything a yard's sheet can say, as tables; and what was decided of it, put over the sheet. */
 public final class YardTables {
+    private static final Messages TEXT = Messages.of(YardTables.class);
+
     private static final Range ANY = Range.of(-1e9, 1e9);
     private static final int HOUR = 60;
     private static final String CREW = "crew";
@@ -272,11 +275,11 @@ public final class YardTables {
         return new YardTable(
                 "units_of",
                 "units_of",
-                "What it reads in other units",
+                TEXT.get("yard_tables.what_it_reads_in_other_units"),
                 "/units_of",
                 false,
                 kinds,
-                "Left blank: as the set has it.");
+                TEXT.get("yard_tables.left_blank_as_the_set_has"));
     }
 
     private static List<String> words(Enum<?>... constants) {
@@ -575,7 +578,7 @@ public final class YardTables {
                                 ? JsonNodeFactory.instance.missingNode()
                                 : Json.mapper().readTree(text));
             } catch (JsonProcessingException e) {
-                problems.at("/" + thing, "cannot be read");
+                problems.at("/" + thing, TEXT.get("yard_tables.cannot_be_read"));
             }
         });
         Read<Yard> read = RecordReader.read(whole, Yard.class);

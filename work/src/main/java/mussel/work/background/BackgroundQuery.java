@@ -5,11 +5,14 @@ import java.util.function.Consumer;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import mussel.core.job.JournalException;
+import mussel.core.language.Messages;
 import mussel.core.measure.WorkStoppedException;
 import mussel.work.background.Background.Work;
 
 /** A question worked out in the background; a later one stops the one before and takes its place. */
 public final class BackgroundQuery {
+    private static final Messages TEXT = Messages.of(BackgroundQuery.class);
+
     private final Background background;
     private final Consumer<String> trouble;
     private Optional<BackgroundTask> running = Optional.empty();
@@ -36,7 +39,7 @@ public final class BackgroundQuery {
             return failure.getMessage();
         }
         Logger.getLogger("mussel").log(Level.SEVERE, "In the background", failure);
-        return "That could not be worked out. The log in the data folder says more.";
+        return TEXT.get("background_query.that_could_not_be_worked_out");
     }
 
     /** Whether something is still at work. */

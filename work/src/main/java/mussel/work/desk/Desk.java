@@ -13,6 +13,7 @@ import mussel.core.job.Fact;
 import mussel.core.job.Job;
 import mussel.core.job.JournalException;
 import mussel.core.job.Topic;
+import mussel.core.language.Messages;
 import mussel.core.practice.Exercise;
 import mussel.work.background.Background.Work;
 import mussel.work.background.BackgroundTask;
@@ -23,6 +24,8 @@ import mussel.work.shop.Workshop;
  * computed with, but becomes an entry only when it is finished. Lives on the interface thread.
  */
 public final class Desk {
+    private static final Messages TEXT = Messages.of(Desk.class);
+
     private final Workshop shop;
     private final List<Entry> entries = new ArrayList<>();
     private int job;
@@ -58,9 +61,7 @@ public final class Desk {
                 ? opened.leg().family()
                 : Job.of(read).leg().family();
         if (!shop.knows(family) && !shop.sheets().shows(Job.of(read))) {
-            throw new JournalException("The sheet of the family " + family + " is not here, so job " + other
-                    + " cannot be shown. Put the sheet back into the folder families of the data folder; the job itself"
-                    + " is untouched.");
+            throw new JournalException(TEXT.get("desk.the_sheet_of_the_family_is", family, other));
         }
         job = other;
         sittings++;
@@ -137,9 +138,9 @@ public final class Desk {
         }
         exercise().ifPresent(e -> {
             if (e.back()) {
-                onHint.accept("This leg is handed back: what it showed stands.");
+                onHint.accept(TEXT.get("desk.this_leg_is_handed_back_what"));
             } else if (e.waitsForSuspicion(finding)) {
-                onHint.accept("Say first what you suspect, in per cent, at Verdict: then open it.");
+                onHint.accept(TEXT.get("desk.say_first_what_you_suspect_in"));
             } else {
                 List<Fact> shows = e.look(finding);
                 if (!shows.isEmpty()) {
@@ -162,8 +163,8 @@ public final class Desk {
         }
         onHint.accept(
                 practised.get().back()
-                        ? "This leg is handed back. Nothing was entered."
-                        : "A practice leg shows what it is when it is looked at: press its look, above. Nothing was entered.");
+                        ? TEXT.get("desk.this_leg_is_handed_back_nothing")
+                        : TEXT.get("desk.a_practice_leg_shows_what_it"));
         refresh();
         return true;
     }
@@ -242,9 +243,7 @@ public final class Desk {
                             if (sitting == sittings) {
                                 answer.accept(found);
                             } else if (asked) {
-                                tell(
-                                        "Nothing came of " + what + " for " + leg
-                                                + ": another leg was put on the desk meanwhile. Open that leg again and begin once more.");
+                                tell(TEXT.get("desk.nothing_came_of_for_another_leg", what, leg));
                             }
                         },
                         why -> {
@@ -253,8 +252,7 @@ public final class Desk {
                                 tell(
                                         why instanceof JournalException
                                                 ? why.getMessage()
-                                                : "Nothing came of " + what
-                                                        + ". The log in the data folder says more.");
+                                                : TEXT.get("desk.nothing_came_of_the_log_in", what));
                             }
                         });
     }
@@ -377,8 +375,8 @@ public final class Desk {
             if (!exercise().map(x -> x.byHand(e.fact())).orElse(true)) {
                 onHint.accept(
                         entered.tagged().isPresent()
-                                ? "This leg is handed back: nothing of it is taken back any more."
-                                : "What was looked at was seen: it is not taken back.");
+                                ? TEXT.get("desk.this_leg_is_handed_back_nothing_2")
+                                : TEXT.get("desk.what_was_looked_at_was_seen"));
                 return;
             }
             if (e.fact() instanceof Fact.WorkedBy by) {

@@ -8,11 +8,14 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import mussel.core.job.Assessment;
 import mussel.core.job.RepairQuestion;
+import mussel.core.language.Messages;
 import mussel.core.sheet.Goal;
 import mussel.work.background.BackgroundTask;
 
 /** Rounds of checks and sets of repairs of the job on the desk: worked out once for each state of it, beside the interface thread, for all who ask. */
 public final class RepairAnswers {
+    private static final Messages TEXT = Messages.of(RepairAnswers.class);
+
     private final Desk desk;
     private Optional<Assessment> asked = Optional.empty();
     private Optional<Answered> answered = Optional.empty();
@@ -54,13 +57,14 @@ public final class RepairAnswers {
         Set<String> goals = now.sheet().goals().stream().map(Goal::id).collect(Collectors.toSet());
         // An entry made meanwhile: what the job was before it, nobody asks any more.
         running.ifPresent(BackgroundTask::stop);
-        running = Optional.of(desk.quietlyAside("the repairs", stop -> question.answer(goals, stop), answer -> {
-            if (asked.filter(a -> a == now).isPresent()) {
-                answered = Optional.of(new Answered(question, answer));
-                List<Consumer<Answered>> told = waiting;
-                waiting = new ArrayList<>();
-                told.forEach(t -> t.accept(answered.get()));
-            }
-        }));
+        running = Optional.of(desk.quietlyAside(
+                TEXT.get("repair_answers.the_repairs"), stop -> question.answer(goals, stop), answer -> {
+                    if (asked.filter(a -> a == now).isPresent()) {
+                        answered = Optional.of(new Answered(question, answer));
+                        List<Consumer<Answered>> told = waiting;
+                        waiting = new ArrayList<>();
+                        told.forEach(t -> t.accept(answered.get()));
+                    }
+                }));
     }
 }

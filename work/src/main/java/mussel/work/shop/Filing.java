@@ -15,9 +15,12 @@ import mussel.core.job.BenchLine;
 import mussel.core.job.BenchLines;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
+import mussel.core.language.Messages;
 
 /** Brings what is derived from the journal, the book and the lines of the bench, up to date with it, with the families and with the yard. */
 final class Filing {
+    private static final Messages TEXT = Messages.of(Filing.class);
+
     /** The job that was just left, and the one in the same visit: more than these would be felt under the hand. */
     private static final int FILED_AT_ONCE = 2;
 
@@ -52,8 +55,7 @@ final class Filing {
                     job,
                     e instanceof JournalException
                             ? e.getMessage()
-                            : "Job " + job
-                                    + " cannot be shown: what is entered in it does not fit together. It is kept as it is; mussel check says more.");
+                            : TEXT.get("filing.job_cannot_be_shown_what_is", job));
             return Optional.empty();
         }
     }

@@ -27,6 +27,7 @@ import mussel.core.job.Settings;
 import mussel.core.job.Stores;
 import mussel.core.job.Surroundings;
 import mussel.core.job.Yard;
+import mussel.core.language.Messages;
 import mussel.core.measure.StopToken;
 import mussel.core.plan.Planning;
 import mussel.core.sheet.SpecSheet;
@@ -34,6 +35,8 @@ import mussel.core.verdict.Judge;
 
 /** What a job is judged in, brought together: its leg's history, its sister, shelf and catalogue, and what the yard's own jobs say. */
 final class JobSurroundings {
+    private static final Messages TEXT = Messages.of(JobSurroundings.class);
+
     /** The yard's own times are those of its last jobs of a family: how it worked years ago says little. */
     private static final int LATELY = 60;
     /** The most legs named as changed by a decision. */
@@ -120,7 +123,7 @@ final class JobSurroundings {
         for (BenchLine line : journal.benchLines().open()) {
             stop.check();
             if (lines.size() == MOST_CHANGED) {
-                lines.add("and perhaps others.");
+                lines.add(TEXT.get("job_surroundings.and_perhaps_others"));
                 break;
             }
             job.apply(line.job()).ifPresent(before -> {

@@ -18,6 +18,7 @@ import mussel.core.job.Job;
 import mussel.core.job.Journal;
 import mussel.core.job.JournalException;
 import mussel.core.job.Settings;
+import mussel.core.language.Messages;
 import mussel.core.library.CompactSheet;
 import mussel.core.library.Feature;
 import mussel.core.library.Size;
@@ -27,6 +28,8 @@ import mussel.core.sheet.Step;
 
 /** The legs a yard has described itself. Their sheets lie in the journal, and go with it wherever that goes. */
 public final class ShopSheets {
+    private static final Messages TEXT = Messages.of(ShopSheets.class);
+
     private final Journal journal;
     private final SheetLibrary sheets;
     private final List<String> refused = new ArrayList<>();
@@ -131,7 +134,7 @@ public final class ShopSheets {
         List<String> lines = new ArrayList<>();
         job.steps().stream()
                 .filter(step -> now.step(step).isEmpty())
-                .forEach(step -> lines.add("The step “" + step + "”, done on this job, is not in it any more."));
+                .forEach(step -> lines.add(TEXT.get("shop_sheets.the_step_done_on_this_job", step)));
         return lines;
     }
 
