@@ -139,8 +139,7 @@ class AloneToTagTest extends WindowJourney {
 
         key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.DIGIT5);
         worked();
-        assertThat(find("#comes-back", Label.class).getText())
-                .startsWith("Chance that the boat comes back for what is left: ");
+        assertThat(find("#comes-back", Label.class).getText()).startsWith("Chance of a return for what is left: ");
         key(KeyCode.F5);
         typed("came alone: no run, tests by the owner's yard");
         key(KeyCode.F5);

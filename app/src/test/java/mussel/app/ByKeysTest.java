@@ -139,7 +139,7 @@ class ByKeysTest extends WindowJourney {
         QuantityField asked = (QuantityField) focus().getParent();
         assertThat(asked.reply())
                 .contains("More than the engine has run (412 h)")
-                .contains("Enter confirms it");
+                .contains("Press Enter to confirm");
         assertThat(now().job().reading(Field.HOURS_SINCE_FILL))
                 .as("it stands meanwhile")
                 .hasValue(812);
@@ -215,7 +215,7 @@ class ByKeysTest extends WindowJourney {
     @Test
     void theKeysOfF1AreThoseThatWorkHere() {
         key(KeyCode.F1);
-        assertThat(listed()).contains("Keys: the bench", "Ctrl N").doesNotContain("Ctrl Z", "F4");
+        assertThat(listed()).contains("Keys: job board", "Ctrl N").doesNotContain("Ctrl Z", "F4");
         key(KeyCode.ESCAPE);
         takeIn("Byssus");
         key(KeyCode.CONTROL, KeyCode.DIGIT7);
@@ -248,7 +248,7 @@ class ByKeysTest extends WindowJourney {
         takeIn("Byssus");
         key(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.DIGIT5);
         robot.write("7", 0);
-        assertThat(told()).contains("Every figure of this station is given");
+        assertThat(told()).contains("All values at this station are entered");
         key(KeyCode.TAB);
         assertThat(told()).isEmpty();
     }
@@ -259,7 +259,7 @@ class ByKeysTest extends WindowJourney {
         key(KeyCode.F2);
         String first = focus().getAccessibleText();
         key(KeyCode.DOWN);
-        assertThat(focus().getAccessibleText()).isNotEqualTo(first).contains("Enter: all that is known of it");
+        assertThat(focus().getAccessibleText()).isNotEqualTo(first).contains("Enter: details");
         assertThat(now().job().choice(Address.the("none"))).isEmpty();
     }
 

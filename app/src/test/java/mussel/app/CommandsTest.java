@@ -93,7 +93,7 @@ class CommandsTest {
                             "Byssus",
                             "maker's manual",
                             "2 × Driveshaft seal",
-                            "Vacuum hold (simulated)",
+                            "Vacuum test (simulated)",
                             "simulated instrument");
             document.getPage(0).getResources().getFontNames().forEach(name -> {
                 try {
@@ -139,7 +139,7 @@ class CommandsTest {
                     .contains("Sound Harvester, port", "Rebuilt Skua 225 leg");
         }
         try (PDDocument document = Loader.loadPDF(mat.toFile())) {
-            assertThat(new PDFTextStripper().getText(document)).contains("The way back", "Carrier ring");
+            assertThat(new PDFTextStripper().getText(document)).contains("Rebuild order", "Carrier ring");
         }
         assertThat(run(
                         "--log",

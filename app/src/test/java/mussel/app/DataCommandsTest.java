@@ -121,7 +121,7 @@ class DataCommandsTest {
         run(fresh, "export", "--format", "json", "--out", again.toString());
         assertThat(again).hasSameTextualContentAs(json);
         assertThat(run(fresh, "import", "--dry-run", json.toString())).isZero();
-        assertThat(out.toString()).contains("0 new jobs, 0 that have gone on, 0 that come in as jobs of their own");
+        assertThat(out.toString()).contains("0 new jobs, 0 with new entries, 0 added as separate jobs");
     }
 
     @Test
@@ -182,13 +182,13 @@ class DataCommandsTest {
 
             ImportPreview outdated = importer.look(json, done -> true);
             journal.open(new LegRef("l", "Byssus", LegRef.Position.SINGLE, "wren-8"), "bench");
-            assertThatThrownBy(() -> outdated.take().accept(done -> true)).hasMessageContaining("gone on");
+            assertThatThrownBy(() -> outdated.take().accept(done -> true)).hasMessageContaining("changed");
             assertThat(journal.numbers()).containsExactly(1);
 
             ImportPreview changed = importer.look(json, done -> true);
             Files.writeString(
                     json, Files.readString(json).replaceFirst("\"outcome\":\"milky\"", "\"outcome\":\"streaks\""));
-            assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("gone on");
+            assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("changed");
             Files.writeString(json, "{");
             assertThatThrownBy(() -> changed.take().accept(done -> true)).hasMessageContaining("has changed");
             assertThat(journal.numbers()).containsExactly(1);
@@ -251,17 +251,17 @@ class DataCommandsTest {
                     folder.resolve("yard.yaml"), shipped.replace("labour_per_h: 72", "labour_per_h: 80"));
             ImportPreview first = importer.look(yard, done -> true);
             assertThat(first.says())
-                    .anyMatch(says -> says.startsWith("A yard sheet of Wrackness Yard. What it says is decided here"))
-                    .contains("An hour of work: €80.00, was €72.00");
+                    .anyMatch(says -> says.startsWith("Shop settings of Wrackness Yard. They apply here from now on"))
+                    .contains("Labour rate: €80.00, was €72.00");
             first.take().accept(done -> true);
             first.then().run();
             assertThat(data.resolve("yard.yaml")).as("it is entries now").doesNotExist();
             assertThat(journal.setting(Settings.YARD + "labour_per_h", "")).isEqualTo("80.0");
             assertThat(importer.look(yard, done -> true).changes())
-                    .as("it is here already")
+                    .as("Nothing new in this file")
                     .isFalse();
             Files.writeString(yard, shipped);
-            assertThat(importer.look(yard, done -> true).says()).contains("An hour of work: €72.00, was €80.00");
+            assertThat(importer.look(yard, done -> true).says()).contains("Labour rate: €72.00, was €80.00");
             Files.writeString(yard, shipped.replace("downtime_per_day: 60", "downtime_per_day: sixty"));
             assertThat(importer.look(yard, done -> true).refused())
                     .singleElement()
@@ -313,7 +313,7 @@ class DataCommandsTest {
                 .isZero();
         assertThat(calendar).content().contains("BEGIN:VEVENT", "SUMMARY:Gear oil");
         assertThat(run(demo(), "due")).isZero();
-        assertThat(out.toString()).contains("Spat Lass, port", "By hours: ");
+        assertThat(out.toString()).contains("Spat Lass, port", "Due by hours: ");
     }
 
     @Test

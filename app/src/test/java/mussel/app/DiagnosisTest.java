@@ -100,7 +100,7 @@ class DiagnosisTest extends DemoJourney {
         assertThat(looked).isIn("Look at the intake", "Telltale probed", "Runs hot at idle", "Thermostat in hot water");
         click("#station-verdict");
         click("#verdict-view-looks");
-        assertThat(robot.lookup("For what it came in for").tryQuery()).isPresent();
+        assertThat(robot.lookup("For the complaint").tryQuery()).isPresent();
         click("#station-intake");
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(now().context().complaint()).extracting(Enum::name).doesNotContain("WEAK_STREAM");
@@ -133,7 +133,7 @@ class DiagnosisTest extends DemoJourney {
         Path bad = write(
                 "bad.csv", "time (s),pressure (kPa),temperature (°C)\n0,-40,18\n10,-39,18\n5,-39,18\n20,-39,18\n");
         robot.interact(() -> station.read(bad));
-        Hands.until(() -> imported().contains("line 4 runs backwards"));
+        Hands.until(() -> imported().contains("line 4 goes back in time"));
         assertThat(now().held(LeakMode.VACUUM)).isEmpty();
         StringBuilder good = new StringBuilder("t (min);p (psi);temp (°F)\n");
         for (int i = 0; i < 60; i++) {
@@ -141,7 +141,7 @@ class DiagnosisTest extends DemoJourney {
         }
         Path csv = write("good.csv", good.toString());
         robot.interact(() -> station.read(csv));
-        Hands.until(() -> imported().startsWith("60 readings taken"));
+        Hands.until(() -> imported().startsWith("Imported 60 readings"));
         assertThat(now().held(LeakMode.VACUUM).orElseThrow().hold().instrument())
                 .isEqualTo("file good.csv");
     }

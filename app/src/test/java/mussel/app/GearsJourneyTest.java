@@ -151,7 +151,7 @@ class GearsJourneyTest extends DemoJourney {
                 .as("a simulated wrench tightens nothing")
                 .singleElement()
                 .asString()
-                .contains("Not brought to torque");
+                .contains("Not torqued");
         assertThat(find("#tag-it", ButtonBase.class).isDisabled()).isTrue();
         click("#tag-word");
         robot.write("practice bench").push(javafx.scene.input.KeyCode.ENTER);
@@ -159,10 +159,14 @@ class GearsJourneyTest extends DemoJourney {
         Path pdf = folder.resolve("sheet.pdf");
         TagStation tag = (TagStation) window.station().orElseThrow();
         robot.interact(() -> tag.print(pdf));
-        Hands.until(() -> tag.printed().startsWith("Written"));
+        Hands.until(() -> tag.printed().startsWith("Saved"));
         try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
             assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
-                    .contains("simulated", "Forward gear", "Proof", "Tagged all the same, because: practice bench");
+                    .contains(
+                            "simulated",
+                            "Forward gear",
+                            "Final checks",
+                            "Closed with open items. Reason: practice bench");
         }
         click("#tag-it");
         restart();

@@ -96,7 +96,7 @@ class JourneyTest extends WindowJourney {
         Path pdf = folder.resolve("job.pdf");
         TagStation station = (TagStation) window.station().orElseThrow();
         robot.interact(() -> station.print(pdf));
-        Hands.until(() -> station.printed().startsWith("Written"));
+        Hands.until(() -> station.printed().startsWith("Saved"));
         try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
             assertThat(document.getNumberOfPages()).isEqualTo(1);
             assertThat(new PDFTextStripper().getText(document))
@@ -113,7 +113,7 @@ class JourneyTest extends WindowJourney {
         assertThat(now().job().reading(Field.DRAINED)).hasValue(148);
         assertThat(robot.lookup("#field-drained .reply").queryAs(Label.class).getText())
                 .contains("measures a pressure")
-                .contains("It stays 148 ml");
+                .contains("Still 148 ml");
         type(Field.DRAINED, "");
         assertThat(now().job().reading(Field.DRAINED)).isEmpty();
         robot.push(KeyCode.CONTROL, KeyCode.Z);
@@ -223,10 +223,10 @@ class JourneyTest extends WindowJourney {
     void aBoatNeedsANameAndAFamily() {
         click("#take-in-open");
         click("#take-in-do");
-        assertThat(robot.lookup(".refusal").queryAs(Label.class).getText()).startsWith("Type the boat's name");
+        assertThat(robot.lookup(".refusal").queryAs(Label.class).getText()).startsWith("The boat's name has");
         robot.clickOn("#take-in-boat").write("Byssus");
         click("#take-in-do");
-        assertThat(robot.lookup(".refusal").queryAs(Label.class).getText()).startsWith("Pick where");
+        assertThat(robot.lookup(".refusal").queryAs(Label.class).getText()).startsWith("Choose the position");
         assertThat(shop.jobs()).isEmpty();
     }
 

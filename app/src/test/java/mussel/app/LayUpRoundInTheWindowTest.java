@@ -17,9 +17,9 @@ class LayUpRoundInTheWindowTest extends DemoJourney {
     void aBoatOfTheRoundIsTickedAndWhatToBuyFollowsItsFigures() throws Exception {
         due();
         assertThat(said("#round"))
-                .contains("The round before frost: 4 boats", "Byssus: 0 of 6 steps")
+                .contains("Lay-up before freezing: 4 boats", "Byssus: 0 of 6 steps")
                 .contains("of gear oil for 4 boats")
-                .contains("Spat Lass, port: not known how much engine oil, stabiliser");
+                .contains("Spat Lass, port: amount of engine oil, stabiliser not known");
         click("#round-demo-Byssus-SINGLE");
         click("#station-beside");
         click("#layup-open");
@@ -27,7 +27,7 @@ class LayUpRoundInTheWindowTest extends DemoJourney {
         robot.write("40 l\n");
         click("#field-stabiliser_dose .text-field");
         robot.write("2.5\n");
-        assertThat(said("#layup")).contains("Stabiliser into the fuel: 100 ml (1 × stabiliser");
+        assertThat(said("#layup")).contains("Add fuel stabiliser: 100 ml (1 × stabiliser");
         click("#layup-fuel");
         click("#layup-fog");
         assertThat(LayUpWork.of(now()).done()).isEqualTo(2);

@@ -27,7 +27,8 @@ class MessageKeysTest {
     private static final Pattern CALL = Pattern.compile("\\bTEXT\\s*\\.get\\(\\s*\"([^\"]+)\"");
     private static final Pattern LITERAL = Pattern.compile("\"((?:[^\"\\\\]|\\\\.)*)\"(\\s*\\+)?");
     private static final Pattern ENUM = Pattern.compile("\\benum (\\w+)");
-    private static final Pattern CONSTANT = Pattern.compile("^\\s+([A-Z][A-Z0-9_]*)\\s*(?:[(,;{]|$)", Pattern.MULTILINE);
+    private static final Pattern CONSTANT =
+            Pattern.compile("^\\s+([A-Z][A-Z0-9_]*)\\s*(?:[(,;{]|$)", Pattern.MULTILINE);
 
     /** The message files by room. */
     private static TreeMap<String, Properties> rooms() {
@@ -132,17 +133,19 @@ class MessageKeysTest {
     void everyMessageIsAPatternAndGetsWhatItFillsIn() {
         TreeMap<String, Properties> rooms = rooms();
         List<String> wrong = new ArrayList<>();
-        sources().forEach((room, files) -> files.forEach(source -> {
-            Matcher call = CALL.matcher(source);
-            while (call.find()) {
-                String pattern = rooms.getOrDefault(room, new Properties()).getProperty(call.group(1), "");
-                int given = arguments(source, call.end());
-                int places = places(pattern);
-                if (given >= 0 && given < places) {
-                    wrong.add(room + " " + call.group(1) + ": " + places + " places, " + given + " given");
-                }
-            }
-        }));
+        sources()
+                .forEach((room, files) -> files.forEach(source -> {
+                    Matcher call = CALL.matcher(source);
+                    while (call.find()) {
+                        String pattern =
+                                rooms.getOrDefault(room, new Properties()).getProperty(call.group(1), "");
+                        int given = arguments(source, call.end());
+                        int places = places(pattern);
+                        if (given >= 0 && given < places) {
+                            wrong.add(room + " " + call.group(1) + ": " + places + " places, " + given + " given");
+                        }
+                    }
+                }));
         assertThat(wrong).isEmpty();
     }
 

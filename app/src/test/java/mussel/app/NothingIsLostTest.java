@@ -160,7 +160,7 @@ class NothingIsLostTest {
         for (boolean fresh : new boolean[] {false, true}) {
             org.assertj.core.api.Assertions.assertThatThrownBy(() -> DemoCommand.seed(log, fresh))
                     .isInstanceOf(JournalException.class)
-                    .hasMessageContaining("is no demo data, and nothing of it was touched");
+                    .hasMessageContaining("is not demo data and was not changed");
         }
         Path diary = Files.writeString(folder.resolve("diary.txt"), "Dear diary");
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> DemoCommand.seed(diary, true))

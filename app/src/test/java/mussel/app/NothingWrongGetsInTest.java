@@ -127,7 +127,7 @@ class NothingWrongGetsInTest {
                         "Job 4: the book's record",
                         "Job 5: the book's line",
                         "Job 6: the bench's line",
-                        "what was expected",
+                        "expectations",
                         "what was renewed",
                         "Job 7: what it is found by",
                         "Job 8: what it is found by",
@@ -148,7 +148,7 @@ class NothingWrongGetsInTest {
         assertThat(run(log, "check")).isEqualTo(2);
         assertThat(out)
                 .contains("A spec sheet that jobs were worked by was deleted")
-                .containsPattern("Job \\d+ was worked by the spec sheet [0-9a-f]{32}, which is not in the logbook");
+                .containsPattern("Job \\d+ was worked by the spec sheet [0-9a-f]{32}, which is not in the log");
 
         Path json = folder.resolve("log.json");
         assertThat(run(demo(), "export", "--format", "json", "--out", json.toString()))

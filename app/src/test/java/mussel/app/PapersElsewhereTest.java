@@ -79,10 +79,10 @@ class PapersElsewhereTest {
         assertThat(text(sheet)).contains("Byssus", "simulated");
         Path estimate = folder.resolve("estimate.pdf");
         shop.papers().estimate(job("Sound Harvester, port"), estimate);
-        assertThat(text(estimate)).contains("Repair it, exchange it, or leave it?", "€");
+        assertThat(text(estimate)).contains("Repair, exchange, or leave as is?", "€");
         Path mat = folder.resolve("mat.pdf");
         shop.papers().mat(job("Byssus"), mat);
-        assertThat(text(mat)).contains("The way back");
+        assertThat(text(mat)).contains("Rebuild order");
     }
 
     @Test
@@ -90,7 +90,7 @@ class PapersElsewhereTest {
         Path tag = folder.resolve("tag.pdf");
         Assessment job = job("Byssus");
         shop.data().tag(job, tag);
-        assertThat(text(tag)).contains("Byssus", "1322 h", "Gear oil", "outranks this tag");
+        assertThat(text(tag)).contains("Byssus", "1322 h", "Gear oil", "comes before this tag");
         try (var document = Loader.loadPDF(tag.toFile())) {
             BufferedImage page = new PDFRenderer(document).renderImageWithDPI(0, 300);
             int[] pixels = page.getRGB(0, 0, page.getWidth(), page.getHeight(), null, 0, page.getWidth());

@@ -86,10 +86,10 @@ class PlanAndPartsTest extends DemoJourney {
         Path pdf = folder.resolve("estimate.pdf");
         EstimateStation estimate = (EstimateStation) window.station().orElseThrow();
         robot.interact(() -> estimate.print(pdf));
-        Hands.until(() -> estimate.printed().startsWith("Written"));
+        Hands.until(() -> estimate.printed().startsWith("Saved"));
         try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
             assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
-                    .contains("Repair it, exchange it, or leave it?", "Spat Lass, port")
+                    .contains("Repair, exchange, or leave as is?", "Spat Lass, port")
                     .contains(now().worth().orElseThrow().words().advice());
         }
 

@@ -53,17 +53,17 @@ class PracticePageTest extends WindowJourney {
     @Test
     void theFirstLessonIsDoneOnTheStationsByTheKeyboardAndToldAndMovesTheCurve() throws Exception {
         practice();
-        assertThat(said("#practice-page")).contains("These legs are not there");
+        assertThat(said("#practice-page")).contains("Practice legs are simulated");
         press("lesson-colour");
-        assertThat(seen("#practice-bar")).contains("this leg is not there", "Colour is not water", "0 looks");
+        assertThat(seen("#practice-bar")).contains("Practice leg: simulated", "Colour is not water", "0 looks");
         assertThat(window.getScene().getFocusOwner().getId())
                 .as("the first look has the focus")
                 .startsWith("look-");
         robot.push(KeyCode.SPACE);
-        assertThat(seen("#practice-last")).startsWith("Seen last: ");
+        assertThat(seen("#practice-last")).startsWith("Last finding: ");
         assertThat(seen("#practice-against"))
                 .as("what the advice would have done, and why")
-                .contains(" bits, worth ");
+                .contains("; worth ");
         assertThat(focus()).as("on to the next").startsWith("look-");
         go(Station.DRAIN);
         press("look-oil_water");
@@ -77,17 +77,17 @@ class PracticePageTest extends WindowJourney {
         toGoal("oil_change");
         robot.push(KeyCode.SPACE);
         robot.push(KeyCode.F5);
-        assertThat(seen("#practice-chosen")).contains("To be done: ");
+        assertThat(seen("#practice-chosen")).contains("Repairs: ");
         robot.push(KeyCode.F5);
         assertThat(seen("#practice-told"))
-                .contains("What was wrong: ", "It cost you ", "The advice would have cost ", "Somebody who knew")
+                .contains("Faults: ", "Total cost ", "Advice: ", "With perfect knowledge")
                 .contains("Dye, age and a rinse all colour oil");
         assertThat(focus()).isEqualTo("practice-another");
         robot.push(KeyCode.SPACE);
         assertThat(seen("#practice-clock")).as("another leg of the lesson").contains("Colour is not water", "0 looks");
         go(Station.TAG);
         press("practice-back");
-        assertThat(seen("#practice-told")).contains("It cost you ");
+        assertThat(seen("#practice-told")).contains("Total cost ");
         press("practice-lessons");
         assertThat(said("#practice-curve")).as("the curve moves").contains("2 legs handed back");
 
@@ -98,7 +98,7 @@ class PracticePageTest extends WindowJourney {
         restart();
         practice();
         assertThat(said("#practice-curve")).contains("2 legs handed back");
-        assertThat(said("#practice-page")).contains("2 legs done.");
+        assertThat(said("#practice-page")).contains("2 legs completed.");
     }
 
     @Test
@@ -110,10 +110,10 @@ class PracticePageTest extends WindowJourney {
         assertThat(said("#to-bench")).contains("Practice leg 4711");
         go(Station.DRAIN);
         press("look-oil_water");
-        assertThat(said("#conclusion")).contains("stays shut").doesNotContain("%");
+        assertThat(said("#conclusion")).contains("stays hidden").doesNotContain("%");
         go(Station.PUMP);
         press("look-vane_tips");
-        assertThat(said("#trouble")).contains("Say first what you suspect");
+        assertThat(said("#trouble")).contains("First enter at Diagnosis what you suspect");
         assertThat(seen("#practice-clock")).contains("1 look.");
         robot.push(KeyCode.F5);
         to("suspect-impeller");
@@ -129,7 +129,7 @@ class PracticePageTest extends WindowJourney {
                 .isPositive();
         go(Station.TAG);
         press("practice-back");
-        assertThat(seen("#practice-told")).contains("bits a goal");
+        assertThat(seen("#practice-told")).contains("bits per repair");
         go(Station.VERDICT);
         assertThat(robot.lookup("#suspect-impeller")
                         .match(PracticePageTest::inSight)
@@ -139,11 +139,11 @@ class PracticePageTest extends WindowJourney {
         go(Station.TAG);
         press("practice-lessons");
         click("#practice-measure-suspected");
-        assertThat(said("#practice-curve")).contains("1 leg handed back", "bits a goal");
+        assertThat(said("#practice-curve")).contains("1 leg handed back", "bits per repair");
         click("#practice-measure-goals");
-        assertThat(said("#practice-curve")).contains("goals missed or needless");
+        assertThat(said("#practice-curve")).contains("repairs missed or unneeded");
         click("#practice-last-told");
-        assertThat(seen("#practice-told")).contains("It cost you ");
+        assertThat(seen("#practice-told")).contains("Total cost ");
     }
 
     @Test
@@ -152,11 +152,11 @@ class PracticePageTest extends WindowJourney {
         click("#practice-any");
         go(Station.DRAIN);
         click("#pick-oil_water-milky");
-        assertThat(said("#trouble")).contains("press its look", "Nothing was entered");
+        assertThat(said("#trouble")).contains("press a check", "Nothing was entered");
         assertThat(shown("oil_water")).isEmpty();
         press("look-oil_water");
         robot.push(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(said("#trouble")).contains("was seen");
+        assertThat(said("#trouble")).contains("cannot be undone");
         assertThat(shown("oil_water")).isNotEmpty();
     }
 
@@ -257,7 +257,7 @@ class PracticePageTest extends WindowJourney {
             other.open(new LegRef("l1", "Byssus", LegRef.Position.SINGLE, "tern-60"), "bench");
         }
         practice();
-        assertThat(said("#trouble")).contains("is no practice log", "nothing of it was touched");
+        assertThat(said("#trouble")).contains("is not a practice log", "it was not changed");
         try (SqliteJournal other = SqliteJournal.open(practice, DAY)) {
             assertThat(other.numbers()).hasSize(1);
         }
@@ -278,7 +278,7 @@ class PracticePageTest extends WindowJourney {
                 .export(Exporter.Format.JSON, json, Exporter.Scope.ALL, shop.today(), DAY.instant(), true);
         assertThat(shop.data().look(json, n -> true)).satisfies(in -> {
             assertThat(in.changes()).isFalse();
-            assertThat(String.join(" ", in.refused())).contains("enters no yard’s logbook");
+            assertThat(String.join(" ", in.refused())).contains("cannot go into a shop's log");
         });
         assertThat(shop.journal().numbers()).isEmpty();
         shop.practice().close();

@@ -69,11 +69,11 @@ class RefusalTest {
         assertThat(again).containsExactly("");
         robot.clickOn(".refusal-look");
         settled("The backup holds 1 jobs with 1 entries.");
-        settled("set aside as it is");
+        settled("set aside, not deleted");
         assertThat(log).as("looking changes nothing").hasBinaryContent(new byte[9_000]);
         robot.clickOn("#refusal-restore");
         Hands.until(() -> again.size() == 2);
-        assertThat(again.get(1)).contains("What was there is kept in").contains(".set-aside-");
+        assertThat(again.get(1)).contains("The previous log is kept in").contains(".set-aside-");
         try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
             assertThat(journal.entries(1)).hasSize(1);
         }
@@ -91,7 +91,7 @@ class RefusalTest {
         assertThat(log).as("looking changes nothing").hasBinaryContent(bytes);
         robot.clickOn("#refusal-restore");
         Hands.until(() -> !again.isEmpty());
-        assertThat(again.get(0)).contains("What is whole was put in its place");
+        assertThat(again.get(0)).contains("The recovered log was put in its place");
         try (SqliteJournal journal = SqliteJournal.open(log, Clock.systemUTC())) {
             assertThat(journal.entries(1)).hasSize(1);
         }

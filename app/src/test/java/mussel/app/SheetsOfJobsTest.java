@@ -143,13 +143,13 @@ class SheetsOfJobsTest extends WindowJourney {
                 .isEqualTo("430 ml");
         robot.push(KeyCode.CONTROL, KeyCode.A);
         robot.write("nonsense").push(KeyCode.ENTER);
-        assertThat(words("#sheet-says")).anyMatch(t -> t.startsWith("Not kept"));
+        assertThat(words("#sheet-says")).anyMatch(t -> t.startsWith("Not saved"));
         robot.push(KeyCode.CONTROL, KeyCode.A);
         robot.write("455 ml").push(KeyCode.ENTER);
         assertThat(shop.families().get(4).oil().capacityMl()).hasValue(455);
         assertThat(words("#sheet-says"))
-                .anyMatch(t -> t.equals("How much oil the case holds: 455 ml, page 9."))
-                .anyMatch(t -> t.endsWith(": not said."));
+                .anyMatch(t -> t.equals("Oil capacity: 455 ml, page 9."))
+                .anyMatch(t -> t.endsWith(": not entered."));
 
         find("#sheet-pasted", TextInputControl.class);
         click("#sheet-pasted");
@@ -157,7 +157,7 @@ class SheetsOfJobsTest extends WindowJourney {
                 .setText("no\tname\tqty\nN-11\tDriveshaft seals\t2\nN-12\tFlux capacitor\t1\n"));
         assertThat(words("#sheets-page"))
                 .anyMatch(t -> t.equals("N-11 is the number of: Driveshaft seal."))
-                .anyMatch(t -> t.contains("Flux capacitor") && t.contains("names no part of this leg"));
+                .anyMatch(t -> t.contains("Flux capacitor") && t.contains("is not a part of this leg"));
         click("#sheet-numbers-keep");
         assertThat(shop.families().get(4).part("ds_seal").orElseThrow().number())
                 .isEqualTo("N-11");
@@ -203,7 +203,7 @@ class SheetsOfJobsTest extends WindowJourney {
         robot.push(KeyCode.BACK_SPACE).push(KeyCode.ENTER);
         assertThat(shop.families().get(4).oil().capacityMl()).isEmpty();
         assertThat(shop.families().get(4).oil().grade()).isEqualTo("GL-4 90");
-        assertThat(words("#sheet-says")).anyMatch(t -> t.equals("How much oil the case holds: not said."));
+        assertThat(words("#sheet-says")).anyMatch(t -> t.equals("Oil capacity: not entered."));
         robot.push(KeyCode.CONTROL, KeyCode.Z);
         assertThat(shop.families().get(4).oil().capacityMl()).hasValue(430);
     }
@@ -218,7 +218,7 @@ class SheetsOfJobsTest extends WindowJourney {
         typedOver("#step-title", "Key out, battery off");
         typedOver("#step-minutes", "4 / 3 / 9");
         robot.push(KeyCode.ENTER);
-        assertThat(words("#sheet-step-list")).anyMatch(t -> t.startsWith("Not kept") && t.contains("rise from low"));
+        assertThat(words("#sheet-step-list")).anyMatch(t -> t.startsWith("Not saved") && t.contains("rise from low"));
         typedOver("#step-minutes", "2 / 3,5 / 9");
         robot.push(KeyCode.ENTER);
         assertThat(shop.families().get(4).step(step).orElseThrow()).satisfies(s -> {
@@ -278,7 +278,7 @@ class SheetsOfJobsTest extends WindowJourney {
                         .lookup(".label")
                         .queryAllAs(Label.class))
                 .extracting(Label::getText)
-                .anyMatch(t -> t.startsWith("In no supplier’s list: "));
+                .anyMatch(t -> t.startsWith("Not in any price list: "));
         robot.push(KeyCode.F5);
         assertThat(now().job().orders()).isEmpty();
         assertThat(find("#trouble", Label.class).getText()).isEmpty();

@@ -45,7 +45,7 @@ class ShelfPageTest extends DemoJourney {
         assertThat(shop.yard().least()).contains(new Yard.Least("tern-60", "impeller", 9));
         assertThat(line("impeller").gap()).isGreaterThanOrEqualTo(6);
         Hands.until(() -> window.lookup("#shelf-ordered") != null);
-        assertThat(said("#shelf-order")).contains("all here in", "€");
+        assertThat(said("#shelf-order")).contains("all delivered in", "€");
         click("#shelf-ordered");
         assertThat(shop.shelfPlan().missing())
                 .as("only what no supplier lists is still missing")

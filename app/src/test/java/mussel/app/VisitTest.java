@@ -56,7 +56,7 @@ class VisitTest extends WindowJourney {
         typeAt("filter_holds", "300 ml");
         assertThat(said("#beside-engine_oil")).contains("Pour 2950 ml first", "1 × engine oil can");
         typeAt("engine_oil_in", "3.6 l");
-        assertThat(said("#beside-engine_oil")).contains("drain some");
+        assertThat(said("#beside-engine_oil")).contains("rain the excess");
         typeAt("engine_oil_in", "3.1 l");
         click("#pick-beside-engine_oil-done");
         click("#more-plugs");
@@ -64,7 +64,7 @@ class VisitTest extends WindowJourney {
         for (int i = 1; i <= 3; i++) {
             click("#pick-plug_colour-" + i + "-" + (i == 2 ? "pale" : "brown"));
         }
-        assertThat(said("#beside-plugs")).contains("Cylinder 2 is pale, its sisters brown");
+        assertThat(said("#beside-plugs")).contains("Cylinder 2 is pale, the others brown");
         click("#more-anodes");
         typeAt("anode_left-tab", "40");
         assertThat(said("#beside-anodes")).contains("Tab: 40 % left. Renew it.");
@@ -78,21 +78,21 @@ class VisitTest extends WindowJourney {
         assertThat(due("engine_oil").atHours()).hasValue(340);
         assertThat(due("engine_oil").on()).isEqualTo(shop.today().plusMonths(12));
         assertThat(due("thermostat").on()).as("waits").isEqualTo(shop.today().plusMonths(1));
-        assertThat(due("thermostat").what()).contains("put off");
+        assertThat(due("thermostat").what()).contains("deferred");
         assertThat(now().due()).as("what nobody asked for starts no clock").noneMatch(d -> d.id().equals("battery"));
         Path sheet = folder.resolve("job.pdf");
         shop.jobSheets().write(now(), sheet);
         try (var document = Loader.loadPDF(sheet.toFile())) {
             assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
                     .contains("Engine oil and filter done")
-                    .contains("Thermostat put off (no gasket)");
+                    .contains("Thermostat deferred (no gasket)");
         }
         tag(now().job().id());
 
         takeIn("Byssus");
-        assertThat(said("#comeback")).contains("Thermostat was put off on", "no gasket");
+        assertThat(said("#comeback")).contains("Thermostat was deferred on", "no gasket");
         go(Station.BESIDE);
-        assertThat(said("#beside-greeting")).contains("Thermostat was put off on");
+        assertThat(said("#beside-greeting")).contains("Thermostat was deferred on");
         EngineSide beside = new EngineSide(now());
         assertThat(beside.ofTheEngine(Field.ENGINE_TAKES)).as("asked once").hasValue(2_800);
         assertThat(beside.cylinders()).isEqualTo(3);
@@ -109,17 +109,18 @@ class VisitTest extends WindowJourney {
         go(Station.STRIP);
         assertThat(said("#consent-line")).as("nothing is to be done yet").isEmpty();
         click("#pick-goal-driveshaft_seals-yes");
-        assertThat(said("#consent-line")).contains("The owner’s word is missing");
+        assertThat(said("#consent-line")).contains("No owner's approval yet");
         go(Station.ESTIMATE);
         click("#pick-consent-up_to");
         typeAt("consent_limit", "100");
         click("#pick-consent_how-phone");
         click("#note-consent_by");
         robot.write("Marit\n");
-        assertThat(find("#consent-said", Label.class).getText()).isEqualTo("Yes by Marit on the phone up to €100.00.");
+        assertThat(find("#consent-said", Label.class).getText()).isEqualTo("Approved by Marit by phone up to €100.00.");
         Consent consent = new Consent(now());
         assertThat(consent.missing()).isFalse();
-        assertThat(consent.beyond()).hasValueSatisfying(b -> assertThat(b).contains("above the €100.00 he agreed to"));
+        assertThat(consent.beyond())
+                .hasValueSatisfying(b -> assertThat(b).contains("above the approved limit of €100.00"));
         go(Station.PARTS);
         assertThat(robot.lookup("#consent-line").queryAll().stream()
                         .filter(Node::isVisible)
@@ -132,7 +133,7 @@ class VisitTest extends WindowJourney {
         shop.papers().estimate(now(), paper);
         try (var document = Loader.loadPDF(paper.toFile())) {
             assertThat(new PDFTextStripper().getText(document).replaceAll("\\s+", " "))
-                    .contains("What you say to it", "Yes by Marit on the phone up to €9,000.00.");
+                    .contains("Your approval", "Approved by Marit by phone up to €9,000.00.");
         }
     }
 
@@ -143,8 +144,7 @@ class VisitTest extends WindowJourney {
         click("#pick-goal-propshaft_seals-yes");
         tag(first);
         takeIn("Byssus");
-        assertThat(said("#comeback"))
-                .contains("Job " + first, "mended here: Propeller shaft seals", "no hold proved it");
+        assertThat(said("#comeback")).contains("Job " + first, "repaired here: Propeller shaft seals", "no leak test");
         click("#pick-comeback-yes");
         assertThat(now().job().choice(Scale.COMEBACK)).isEqualTo(Optional.of("yes"));
         takeIn("Mytilus");

@@ -43,9 +43,9 @@ class WholeVisitTest extends DemoJourney {
         open("Sound Harvester, port");
         go(Station.STRIP);
         assertThat(said("#consent-line"))
-                .contains("Since he agreed, Driveshaft seals came on top", "above the €1,800.00 he agreed to");
+                .contains("Added since the approval: Driveshaft seals", "above the approved limit of €1,800.00");
         click("#both-open");
-        assertThat(said("#both-legs")).contains("One visit with Sound Harvester, starboard", "Both repaired: ");
+        assertThat(said("#both-legs")).contains("Same visit as Sound Harvester, starboard", "Both repaired: ");
         click("#starboard-kill_cord");
         assertThat(now().job().ticked("kill_cord")).as("done once for both").isPresent();
         Assessment sister = now().visit().orElseThrow().sister();
@@ -68,7 +68,7 @@ class WholeVisitTest extends DemoJourney {
         Path estimate = folder.resolve("both.pdf");
         shop.papers().estimate(now(), estimate);
         assertThat(text(estimate))
-                .contains("One visit with Sound Harvester, port", "Port", "Starboard", "on the mean for both");
+                .contains("Same visit as Sound Harvester, port", "Port", "Starboard", "on average for both");
         Path sheet = folder.resolve("sheet.pdf");
         shop.jobSheets().write(now(), sheet);
         assertThat(Files.size(sheet)).isPositive();
@@ -81,14 +81,14 @@ class WholeVisitTest extends DemoJourney {
         robot.interact(() -> window.getScene().lookup("#visit-with-typed").requestFocus());
         robot.write("spat");
         robot.push(KeyCode.ENTER);
-        assertThat(said("#visit-with")).contains("That fits several", "Spat Lass, starboard");
+        assertThat(said("#visit-with")).contains("Several jobs match", "Spat Lass, starboard");
         robot.push(KeyCode.CONTROL, KeyCode.A);
         robot.write("raft");
         robot.push(KeyCode.ENTER);
-        assertThat(said("#visit-with")).contains("One visit with Raft tender");
+        assertThat(said("#visit-with")).contains("Same visit as Raft tender");
         go(Station.STRIP);
         click("#both-open");
-        assertThat(said("#both-legs")).contains("One visit with Raft tender", "own price and approval");
+        assertThat(said("#both-legs")).contains("Same visit as Raft tender", "own price and approval");
         int tender = job("Raft tender");
         assertThat(shop.assessed(tender).orElseThrow().visit()).isPresent();
         go(Station.INTAKE);
@@ -117,7 +117,7 @@ class WholeVisitTest extends DemoJourney {
         Path list = folder.resolve("list.pdf");
         Assessment laidUp = shop.assessed(job("Kelp Runner")).orElseThrow();
         shop.papers().list(laidUp, LayUpWork.of(laidUp).list(laidUp), list);
-        assertThat(text(list)).contains("Lay-up before frost", "[x] Fog the cylinders");
+        assertThat(text(list)).contains("Lay-up before freezing", "[x] Fog the cylinders");
     }
 
     @Test
@@ -125,14 +125,15 @@ class WholeVisitTest extends DemoJourney {
         open("Kelp Runner");
         double before = leaving();
         go(Station.INTAKE);
-        assertThat(said("#comeback")).contains("mended here: Driveshaft seals");
+        assertThat(said("#comeback")).contains("repaired here: Driveshaft seals");
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-lives");
-        Hands.until(() -> said("#lives-came").contains("came back and cost"));
-        assertThat(said("#lives-came")).contains("Where renewed, Driveshaft seals: 1 of", "stays as reckoned");
-        assertThat(said("#lives-record")).contains("The most that an estimate named held in", "this yard’s own time");
+        Hands.until(() -> said("#lives-came").contains("returned, costing"));
+        assertThat(said("#lives-came"))
+                .contains("Where renewed, Driveshaft seals: 1 of", "Not used in the cost of leaving it");
+        assertThat(said("#lives-record")).contains("The upper estimate held in", "your own times");
         click("#count-comebacks-on");
-        Hands.until(() -> said("#lives-came").contains("That counts in what leaving it costs"));
+        Hands.until(() -> said("#lives-came").contains("Used in the cost of leaving it"));
         robot.interact(() -> window.showBench());
         open("Kelp Runner");
         assertThat(leaving()).as("what it truly cost is in it").isNotEqualTo(before);
@@ -141,7 +142,7 @@ class WholeVisitTest extends DemoJourney {
         assertThat(new Comeback(now()).marked()).isTrue();
         Path letter = folder.resolve("letter.pdf");
         shop.papers().letter(now(), letter);
-        assertThat(text(letter)).contains("Your leg came back to us", "Driveshaft seals", "On us:");
+        assertThat(text(letter)).contains("Your leg was returned to us", "Driveshaft seals", "We pay:");
         click("#pick-comeback-yes");
         assertThat(now().job().choice(Scale.COMEBACK)).isEqualTo(Optional.empty());
     }

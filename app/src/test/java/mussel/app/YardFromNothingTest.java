@@ -132,13 +132,13 @@ class YardFromNothingTest extends WindowJourney {
         robot.push(KeyCode.CONTROL, KeyCode.A).write("Gulf Seals").push(KeyCode.TAB);
         robot.write("nok").push(KeyCode.TAB);
         reach("prices-do");
-        assertThat(said("#price-list-page")).contains("type the day’s rate, what one NOK is in USD");
+        assertThat(said("#price-list-page")).contains("how many USD one NOK costs");
         robot.clickOn("#prices-rate").write("0.1");
         reach("prices-do");
-        Hands.until(() -> find("#prices-do", Button.class).getText().equals("Take it in"));
+        Hands.until(() -> find("#prices-do", Button.class).getText().equals("Import"));
         assertThat(said("#prices-says"))
                 .contains("T60-1302. The number is in line 19 already")
-                .contains("new, 0 dearer");
+                .contains("new, 0 more expensive");
         assertThat(shop.yard().prices()).as("not before it was seen").isEmpty();
         robot.push(KeyCode.SPACE);
         assertThat(window.lookup("#price-list-page")).isNull();
@@ -168,7 +168,7 @@ class YardFromNothingTest extends WindowJourney {
         Path pdf = folder.resolve("estimate.pdf");
         EstimateStation estimate = (EstimateStation) window.station().orElseThrow();
         robot.interact(() -> estimate.print(pdf));
-        Hands.until(() -> estimate.printed().startsWith("Written"));
+        Hands.until(() -> estimate.printed().startsWith("Saved"));
         try (var document = Loader.loadPDF(pdf.toFile())) {
             assertThat(new PDFTextStripper().getText(document))
                     .contains("Sand Bar Boats", "$")

@@ -79,17 +79,17 @@ class YardPageTest extends WindowJourney {
         say("labour_per_h", "90");
         assertThat(shop.yard().labourPerH()).as("not before it was seen").isEqualTo(72);
         assertThat(words("#yard-editor"))
-                .anyMatch(t -> t.startsWith("Raft tender: the repair on the mean: €") && t.contains(", was €"))
+                .anyMatch(t -> t.startsWith("Raft tender: average repair cost: €") && t.contains(", was €"))
                 .noneMatch(t -> t.contains("Byssus"));
         robot.push(KeyCode.ENTER);
         assertThat(shop.yard().labourPerH()).isEqualTo(90);
         assertThat(words("#yard-changes"))
-                .contains("An hour of work: €90.00, was €72.00")
+                .contains("Labour rate: €90.00, was €72.00")
                 .anyMatch(t -> t.endsWith(", bench"));
 
         restart();
         assertThat(labour(open)).isEqualTo(90);
-        assertThat(labour(tagged)).as("as it was worked").isEqualTo(72);
+        assertThat(labour(tagged)).as("Closed jobs keep the settings").isEqualTo(72);
 
         yardPage();
         robot.push(KeyCode.CONTROL, KeyCode.Z);
@@ -139,9 +139,9 @@ class YardPageTest extends WindowJourney {
         }
         yardPage();
         assertThat(words("#yard-things"))
-                .contains("The money it reckons in: USD")
-                .anyMatch(t -> t.startsWith("Bottles it buys: tube, 250 ml, $7.50"))
-                .contains("The first day of frost: not said");
+                .contains("Currency: USD")
+                .anyMatch(t -> t.startsWith("Bottle sizes: tube, 250 ml, $7.50"))
+                .contains("First day of freezing: not entered");
     }
 
     @Test
@@ -188,23 +188,23 @@ class YardPageTest extends WindowJourney {
         assertThat(shop.by()).isEqualTo("Bo");
         go(Station.PROVE);
         click("#pick-shift_neutral-turns");
-        assertThat(words("#countersigning")).anyMatch(t -> t.startsWith("What Bo has proved waits for a countersign"));
+        assertThat(words("#countersigning")).anyMatch(t -> t.startsWith("Work checked by Bo needs a sign-off"));
         click("#countersign");
-        assertThat(words("#countersigning")).as("not by himself").anyMatch(t -> t.startsWith("Bo learns"));
-        assertThat(now().blocks()).anyMatch(b -> b.contains("waits for a countersign"));
+        assertThat(words("#countersigning")).as("not by himself").anyMatch(t -> t.startsWith("Bo is an apprentice"));
+        assertThat(now().blocks()).anyMatch(b -> b.contains("needs a sign-off"));
         robot.push(KeyCode.F10);
         robot.clickOn("#who-other").write("Ada").push(KeyCode.ENTER);
         robot.interact(() -> window.open(job));
         go(Station.PROVE);
         click("#countersign");
-        assertThat(now().blocks()).noneMatch(b -> b.contains("waits for a countersign"));
-        assertThat(words("#countersigning")).anyMatch(t -> t.endsWith("is countersigned by Ada."));
+        assertThat(now().blocks()).noneMatch(b -> b.contains("needs a sign-off"));
+        assertThat(words("#countersigning")).anyMatch(t -> t.endsWith("signed off by Ada."));
         robot.push(KeyCode.F10);
         robot.clickOn("#who-other").write("Bo").push(KeyCode.ENTER);
         click("#pick-shift_forward-clicks");
         assertThat(now().blocks())
                 .as("what he proves afterwards waits anew")
-                .anyMatch(b -> b.contains("waits for a countersign"));
+                .anyMatch(b -> b.contains("needs a sign-off"));
     }
 
     @Test
@@ -217,9 +217,7 @@ class YardPageTest extends WindowJourney {
         robot.push(KeyCode.CONTROL, KeyCode.L);
         click("#book-page-practice");
         worked();
-        assertThat(words("#learners"))
-                .contains("What Bo has done at the bench")
-                .anyMatch(t -> t.endsWith(": once with help."));
+        assertThat(words("#learners")).contains("Work done by Bo").anyMatch(t -> t.endsWith(": once with help."));
     }
 
     @Test
@@ -266,17 +264,17 @@ class YardPageTest extends WindowJourney {
         go(Station.DRAIN);
         assertThat(robot.lookup(".label").queryAllAs(Label.class))
                 .extracting(Label::getText)
-                .anyMatch(t -> t.contains("This yard opens the vent first"));
+                .anyMatch(t -> t.contains("open the vent first"));
         go(Station.FILL);
         assertThat(robot.lookup(".label").queryAllAs(Label.class))
                 .extracting(Label::getText)
-                .anyMatch(t -> t.contains("New ones are planned all the same"));
+                .anyMatch(t -> t.contains("New ones are still planned"));
     }
 
     @Test
     void toolsAreTickedFromWhatTheSheetsAskFor() {
         yardPage();
-        assertThat(words("#yard-things")).anyMatch(t -> t.contains("its calibration was due on"));
+        assertThat(words("#yard-things")).anyMatch(t -> t.contains("calibration was due on"));
         click("#change-tools");
         int had = shop.yard().tools().size();
         String tool = shop.families().get(0).steps().stream()
@@ -317,7 +315,7 @@ class YardPageTest extends WindowJourney {
         yardPage();
         say("bottles", "tube", "much");
         assertThat(words("#yard-editor"))
-                .anyMatch(t -> t.startsWith("Not kept. Bottles it buys, line 1, holds: cannot be read"));
+                .anyMatch(t -> t.startsWith("Not saved. Bottle sizes, line 1, holds: cannot be read"));
         assertThat(find("#yard-0-1", javafx.scene.control.TextField.class).getText())
                 .isEqualTo("much");
         assertThat(shop.yard().bottles().get(0).ml()).isEqualTo(250);

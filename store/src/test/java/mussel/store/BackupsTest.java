@@ -338,7 +338,7 @@ class BackupsTest {
         }
         assertThat(Integrity.of(log, CLOCK).troubles())
                 .containsExactly(
-                        "Job 1, entry 3: another hand slipped it in; it carries no seal.",
+                        "Job 1, entry 3: something else inserted it; it carries no seal.",
                         "Job 1, entry 3: it is not understood and counts for nothing: it is not whole.");
         assertThat(entries(log)).as("the others can be read all the same").isEqualTo(3);
     }

@@ -118,18 +118,18 @@ class ChainTest {
                 "one slipped in # INSERT INTO entry (job, at, by, fact) SELECT job, at, by, fact FROM entry WHERE seq = 12 # Job 2, entry 33",
                 "a copy slipped in # INSERT INTO entry (job, at, by, fact, hash) SELECT job, at, by, fact, hash FROM entry WHERE seq = 12 # Job 2, entry 33",
                 "a job put in # INSERT INTO entry (job, at, by, fact, hash) SELECT 9, at, by, fact, hash FROM entry WHERE seq = 9 # Job 9, entry 33",
-                "a head dropped # DELETE FROM head WHERE job = 2 # Job 2: another hand put it in",
+                "a head dropped # DELETE FROM head WHERE job = 2 # Job 2: something else inserted it",
                 "a head edited # UPDATE head SET entries = 7 WHERE job = 2 # Job 2, entry 16",
                 "job and head dropped # DELETE FROM entry WHERE job = 4; DELETE FROM head WHERE job = 4 # should name 4 with 32",
                 "the seal dropped # DELETE FROM seal # lost its own seal",
                 "the sum edited # UPDATE seal SET heads = zeroblob(16) # its sum is not what it was",
-                "a setting edited # UPDATE setting SET value = '20' WHERE key LIKE 'shelf%' # A setting of the yard was changed",
-                "a setting put in # INSERT INTO setting VALUES ('units', 'US') # A setting of the yard was changed",
+                "a setting edited # UPDATE setting SET value = '20' WHERE key LIKE 'shelf%' # A shop setting was changed",
+                "a setting put in # INSERT INTO setting VALUES ('units', 'US') # A shop setting was changed",
                 "a table put in # CREATE TABLE more (x) # The table more was put into the database",
                 "a sheet put in # INSERT INTO sheet (name, content) VALUES ('x', x'00') # A spec sheet that jobs were worked by",
-                "the id edited # UPDATE log SET id = 'x' # What the logbook is",
-                "the kind edited # UPDATE log SET demo = 1 # What the logbook is",
-                "the chain's beginning moved # UPDATE log SET chained_from = 5 # What the logbook is",
+                "the id edited # UPDATE log SET id = 'x' # What the log is",
+                "the kind edited # UPDATE log SET demo = 1 # What the log is",
+                "the chain's beginning moved # UPDATE log SET chained_from = 5 # What the log is",
                 "the counter moved # UPDATE sqlite_sequence SET seq = 4611686018427387904 WHERE name = 'entry' # The counter of entries",
                 "a version taken out # DELETE FROM flyway_schema_history WHERE version = '8' # The list of the versions",
                 "an index dropped # DROP INDEX entry_of_job # The index entry_of_job was taken out",
@@ -148,7 +148,7 @@ class ChainTest {
             statement.execute("DROP TRIGGER entry_is_never_removed");
         }
         assertThat(troubles())
-                .containsExactly("The trigger entry_is_never_removed was taken out of the database by another hand.");
+                .containsExactly("The trigger entry_is_never_removed was taken out of the database by something else.");
     }
 
     /** Wherever in an entry a byte is other than it was, the entry is found, or the file is refused as damaged. */
@@ -225,6 +225,6 @@ class ChainTest {
                     .hasMessageNotContaining("disk");
             assertThat(journal.entries(2_000_000_007).get(0).fact()).isInstanceOf(Fact.Unread.class);
         }
-        assertThat(troubles()).anyMatch(t -> t.startsWith("Job 2000000007, entry 9223372036854775807: another hand"));
+        assertThat(troubles()).anyMatch(t -> t.startsWith("Job 2000000007, entry 9223372036854775807: something else"));
     }
 }

@@ -183,7 +183,7 @@ class KeptSheetsTest {
         try (SqliteJournal from = SqliteJournal.read(log, NOON);
                 SqliteJournal into = SqliteJournal.open(other, NOON)) {
             Merge merge = bring(into, from);
-            assertThat(merge.says()).anyMatch(s -> s.contains("The sheet byssus: new, with its history of 2 entries"));
+            assertThat(merge.says()).anyMatch(s -> s.contains("Spec sheet byssus: new, with 2 entries of history"));
             assertThat(into.sheet(KEPT.name()).isPresent()).isTrue();
             assertThat(into.entries(Journal.YARD)).isEqualTo(from.entries(Journal.YARD));
             assertThat(into.setting(KEY, "")).isEqualTo("{\"title\":\"two\"}");
@@ -196,7 +196,7 @@ class KeptSheetsTest {
         try (SqliteJournal from = SqliteJournal.read(other, NOON);
                 SqliteJournal into = SqliteJournal.open(back, NOON)) {
             Merge merge = bring(into, from);
-            assertThat(merge.says()).anyMatch(s -> s.contains("goes on here as it did there, 2 entries more"));
+            assertThat(merge.says()).anyMatch(s -> s.contains("2 more entries"));
             assertThat(values(into)).containsExactly("{\"title\":\"one\"}", "{\"title\":\"three\"}");
             assertThat(into.setting(KEY, "")).isEqualTo("{\"title\":\"three\"}");
         }
@@ -209,7 +209,7 @@ class KeptSheetsTest {
         try (SqliteJournal from = SqliteJournal.read(log, NOON);
                 SqliteJournal into = SqliteJournal.open(other, NOON)) {
             Merge merge = bring(into, from);
-            assertThat(merge.says()).anyMatch(s -> s.contains("it stays as it is here"));
+            assertThat(merge.says()).anyMatch(s -> s.contains("The version here is kept"));
             assertThat(into.setting(KEY, "")).isEqualTo("{\"title\":\"mine\"}");
             assertThat(values(into)).containsExactly("{\"title\":\"mine\"}");
             assertThat(into.sheet(KEPT.name()))

@@ -35,7 +35,7 @@ class PracticeLogTest {
         try (SqliteJournal yard = open("yard.mussel")) {
             assertThatThrownBy(() -> yard.open(NOT_THERE, "Una"))
                     .isInstanceOf(JournalException.class)
-                    .hasMessageContaining("enters no yard's logbook");
+                    .hasMessageContaining("enters no shop's log");
             int job = yard.open(THERE, "Una").job();
             assertThatThrownBy(() -> yard.append(job, "Una", new Fact.LegCorrected(NOT_THERE)))
                     .hasMessageContaining("practice leg");

@@ -68,8 +68,7 @@ class SalvageTest {
         try (SqliteJournal journal = SqliteJournal.read(out, NOON)) {
             assertThat(journal.setting("yard_name", "")).isEqualTo("Slip");
         }
-        assertThatThrownBy(() -> Salvage.bring(damaged, out, NOON))
-                .hasMessageContaining("Nothing is ever written over");
+        assertThatThrownBy(() -> Salvage.bring(damaged, out, NOON)).hasMessageContaining("never overwritten");
         assertThat(damaged).hasBinaryContent(sound);
     }
 

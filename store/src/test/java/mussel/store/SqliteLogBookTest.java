@@ -193,7 +193,7 @@ class SqliteLogBookTest {
     void whatItsHoursBringForwardComesBeforeWhatTheCalendarBrings() {
         Due far = new Due("gear_oil", "Gear oil", 320, DAY.plusYears(3));
         Due near = new Due("pump", "Water pump", 9_000, DAY.plusMonths(9));
-        Due layUp = new Due(Due.LAY_UP, "Lay-up before frost", OptionalDouble.empty(), DAY.plusMonths(2));
+        Due layUp = new Due(Due.LAY_UP, "Lay-up before freezing", OptionalDouble.empty(), DAY.plusMonths(2));
         int before = job("l1", "Spat Lass");
         int last = job("l1", "Spat Lass");
         book.file(List.of(filed(before, "l1", "Spat Lass", DAY.minusDays(100), true, "")));
@@ -201,7 +201,7 @@ class SqliteLogBookTest {
         book.file(List.of(new Filed(filed.visit(), line(last, "l1", true, far, near, layUp), "")));
         assertThat(book.due(9))
                 .extracting(a -> a.due().what())
-                .containsExactly("Lay-up before frost", "Gear oil", "Water pump");
+                .containsExactly("Lay-up before freezing", "Gear oil", "Water pump");
         assertThat(book.due(9))
                 .extracting(Awaiting::likely)
                 .as("a hundred hours in a hundred days: 120 hours more in 120 days")

@@ -97,14 +97,14 @@ class YardDecisionsTest {
                                 "Astrid",
                                 "2026-11-24T09:00:00Z",
                                 List.of(
-                                        "Bottles it buys: can, 5000 ml, €60.00, whole ones owned 1, gear oil",
-                                        "Bottles it buys, gone: tube, 250 ml, €7.50, gear oil",
-                                        "Bottles it buys, gone: litre, 1000 ml, €19.00, gear oil",
-                                        "Bottles it buys, gone: engine oil litre, 1000 ml, €11.50, engine oil",
-                                        "Bottles it buys, gone: engine oil can, 4000 ml, €38.00, engine oil",
-                                        "Bottles it buys, gone: stabiliser, 250 ml, €13.00, stabiliser",
-                                        "Bottles it buys, gone: grease cartridge, 400 ml, €9.80, grease")),
-                        tuple("Astrid", "2026-11-23T09:00:00Z", List.of("An hour of work: €85.00, was €72.00")));
+                                        "Bottle sizes: can, 5000 ml, €60.00, full, in stock 1, gear oil",
+                                        "Bottle sizes, gone: tube, 250 ml, €7.50, gear oil",
+                                        "Bottle sizes, gone: litre, 1000 ml, €19.00, gear oil",
+                                        "Bottle sizes, gone: engine oil litre, 1000 ml, €11.50, engine oil",
+                                        "Bottle sizes, gone: engine oil can, 4000 ml, €38.00, engine oil",
+                                        "Bottle sizes, gone: stabiliser, 250 ml, €13.00, stabiliser",
+                                        "Bottle sizes, gone: grease cartridge, 400 ml, €9.80, grease")),
+                        tuple("Astrid", "2026-11-23T09:00:00Z", List.of("Labour rate: €85.00, was €72.00")));
     }
 
     @Test
@@ -157,7 +157,7 @@ class YardDecisionsTest {
     void whatCannotBeChangesNothing() {
         assertThatThrownBy(() -> decide(yard, "labour_per_h", "a lot"))
                 .isInstanceOf(JournalException.class)
-                .hasMessageContaining("An hour of work, an hour: cannot be read");
+                .hasMessageContaining("Labour rate, an hour: cannot be read");
         assertThat(journal.entries(Journal.YARD)).isEmpty();
     }
 
@@ -185,10 +185,10 @@ class YardDecisionsTest {
         assertThat(yard.history())
                 .extracting(c -> c.lines().get(0))
                 .containsExactly(
-                        "learn priors: on, was not said",
-                        "Away, Astrid: 2026-12-24, was not said",
-                        "On the shelf, ds seal of tern-60: 3, was 4",
-                        "On the shelf, ds seal of tern-60: 4, was not said");
+                        "learn priors: on, was not entered",
+                        "Away, Astrid: 2026-12-24, was not entered",
+                        "In stock, ds seal of tern-60: 3, was 4",
+                        "In stock, ds seal of tern-60: 4, was not entered");
         yard.undo("Bo");
         yard.undo("Bo");
         yard.undo("Bo");

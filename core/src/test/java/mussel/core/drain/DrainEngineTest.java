@@ -201,8 +201,8 @@ class DrainEngineTest {
     void theWordsNameFrostAndTheBareGears() {
         DrainInput in = drained(452, 12, 18, 20, true, Optional.of(OilLook.MILKY));
         DrainWords words = new DrainWords(in, DrainEngine.run(in), YardUnits.METRIC);
-        assertThat(words.notes()).anyMatch(n -> n.contains("split the case")).anyMatch(n -> n.contains("gears bare"));
-        assertThat(words.head()).contains("an hour of running");
+        assertThat(words.notes()).anyMatch(n -> n.contains("split the case")).anyMatch(n -> n.contains("gears dry"));
+        assertThat(words.head()).contains("per running hour");
         assertThat(words.whyWater().inputs()).hasSize(2);
         assertThat(new DrainWords(in, DrainEngine.run(in), YardUnits.US).water())
                 .contains("fl oz");

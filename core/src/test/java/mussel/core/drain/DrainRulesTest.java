@@ -77,7 +77,7 @@ class DrainRulesTest {
         assertThat(of(470).balance().verdict()).isEqualTo(Verdict.MORE_THAN_FILLED);
         minutes = 60;
         assertThat(of(470).balance().verdict()).isEqualTo(Verdict.MORE_THAN_FILLED);
-        assertThat(words(470).balance()).contains("40 ml more came out than went in");
+        assertThat(words(470).balance()).contains("40 ml more drained than filled");
     }
 
     @Test
@@ -99,7 +99,7 @@ class DrainRulesTest {
     void lessIsSaidOnlyOnceItHasRunOut() {
         minutes = 10;
         assertThat(of(220).balance().verdict()).isEqualTo(Verdict.AS_EXPECTED);
-        assertThat(words(220).balance()).contains("still runs");
+        assertThat(words(220).balance()).contains("still draining");
         minutes = 60;
         assertThat(of(220).balance().verdict()).isEqualTo(Verdict.LESS_THAN_FILLED);
     }
@@ -143,7 +143,7 @@ class DrainRulesTest {
         assertThat(of(390).freeze().freezes()).isTrue();
         assertThat(words(390).frost())
                 .as("0.9 ml cannot be poured")
-                .contains("this water freezes")
+                .contains("the water freezes")
                 .doesNotContain("ml");
     }
 }

@@ -37,11 +37,11 @@ class EstimateEngineTest {
 
     @Test
     void aCoreThatStaysIsPaidFor() {
-        Exchange kept = new Exchange("Kept", 900, 250, false, 0, 0, OptionalDouble.empty());
+        Exchange kept = new Exchange("Storage", 900, 250, false, 0, 0, OptionalDouble.empty());
         EstimateInput in = with(input(0, List.of(), 0), List.of(kept));
 
-        assertThat(EstimateEngine.run(in).option("Kept").mean()).isEqualTo(1_150);
-        assertThat(EstimateEngine.run(in).option("Kept").perLifeHour()).isEmpty();
+        assertThat(EstimateEngine.run(in).option("Storage").mean()).isEqualTo(1_150);
+        assertThat(EstimateEngine.run(in).option("Storage").perLifeHour()).isEmpty();
     }
 
     @Property(tries = 40)

@@ -137,7 +137,7 @@ class FillEngineTest {
         assertThat(out.cost()).isZero();
         assertThat(out.missingMl()).isCloseTo(7, within(1e-9));
         assertThat(new FillWords(near, out, YardUnits.METRIC).notes())
-                .anyMatch(n -> n.contains("Start with what is open; 7 ml may be missing"));
+                .anyMatch(n -> n.contains("Start with the open bottles. 7 ml may be missing"));
         FillInput far =
                 new FillInput(430, 38, 40, 0, List.of(new Bottle("tube", 250, 7.5, 1, 140)), OptionalDouble.empty());
         assertThat(FillEngine.run(far).cost()).as("42 ml are missed").isEqualTo(7.5);
@@ -161,7 +161,7 @@ class FillEngineTest {
         FillResult result = FillEngine.run(in);
         assertThat(result.pour()).isEmpty();
         assertThat(result.leaveIn()).isEmpty();
-        assertThat(new FillWords(in, result, YardUnits.METRIC).leave()).contains("Nothing needs to be poured");
+        assertThat(new FillWords(in, result, YardUnits.METRIC).leave()).contains("Nothing to fill");
     }
 
     @Test

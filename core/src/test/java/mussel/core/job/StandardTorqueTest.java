@@ -49,6 +49,6 @@ class StandardTorqueTest {
         assertThat(StandardTorque.meanwhile(fastener("M8x1.25", "-", Fastener.Wetted.DRY)))
                 .isEmpty();
         assertThat(StandardTorque.meanwhile(fastener("M8x1.25", "A4-80", Fastener.Wetted.GREASED)))
-                .contains("no maker's figure", "M8x1.25 of A4-80, greased", "17 N·m", "aluminium");
+                .contains("No maker's value", "M8x1.25 of A4-80, greased", "17 N·m", "aluminium");
     }
 }

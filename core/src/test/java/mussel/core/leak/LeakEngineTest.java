@@ -133,7 +133,8 @@ class LeakEngineTest {
         LeakWords words = new LeakWords(in, LeakEngine.run(in), YardUnits.METRIC);
         assertThat(words.worse()).containsExactly(Stage.DRIVESHAFT);
         assertThat(words.notWorse()).isEmpty();
-        assertThat(String.join(" ", words.notes())).contains("driveshaft turned", "Let it off before opening");
+        assertThat(String.join(" ", words.notes()))
+                .contains("driveshaft turned", "Release the pressure before opening");
     }
 
     @Test
@@ -180,12 +181,12 @@ class LeakEngineTest {
         LeakInput in = hold(LeakMode.PRESSURE, 68, 4, law(68, 0.2, 40, 5));
         LeakWords words = new LeakWords(in, LeakEngine.run(in), YardUnits.METRIC);
         assertThat(words.fast()).isTrue();
-        assertThat(words.head()).contains("It leaks fast").contains("kPa");
+        assertThat(words.head()).contains("Leaks fast").contains("kPa");
         assertThat(new LeakWords(in, LeakEngine.run(in), YardUnits.US).head()).contains("psi");
         assertThat(new LeakWords(in, LeakEngine.run(in), YardUnits.METRIC, true)
                         .why()
                         .inputs())
-                .anyMatch(l -> l.name().equals("air space") && l.origin().contains("estimate for a leg of this size"));
+                .anyMatch(l -> l.name().equals("air space") && l.origin().contains("estimate for this size"));
         assertThat(words.why().inputs()).extracting(i -> i.figure()).allMatch(f -> !f.isBlank());
     }
 }

@@ -102,8 +102,7 @@ class LivesEngineTest {
         assertThat(out.costs()).allMatch(c -> c.costPerHour() >= best.costPerHour());
         assertThat(out.calendar().orElseThrow().costPerHour().orElseThrow()).isGreaterThan(best.costPerHour());
         assertThat(out.calendar().orElseThrow().hours()).isEqualTo(12_000);
-        assertThat(new LivesWords(in, out, Money.UNSAID).notes())
-                .anyMatch(n -> n.startsWith("Cheapest is to replace at"));
+        assertThat(new LivesWords(in, out, Money.UNSAID).notes()).anyMatch(n -> n.startsWith("Cheapest: replace at"));
         assertThat(new LivesWords(in, out, Money.UNSAID).explainInterval().figure())
                 .endsWith(" h");
     }
@@ -119,7 +118,7 @@ class LivesEngineTest {
         LivesResult out = LivesEngine.run(in);
         assertThat(out.fit().orElseThrow().shape().high()).isLessThan(1);
         assertThat(out.cheapest()).isEmpty();
-        assertThat(new LivesWords(in, out, Money.UNSAID).notes()).anyMatch(n -> n.startsWith("They fail young"));
+        assertThat(new LivesWords(in, out, Money.UNSAID).notes()).anyMatch(n -> n.startsWith("Early failures"));
     }
 
     /** The share of simulated yards whose bounds hold the truth; 1,500 yards, so that two standard errors are about 1.1 %. */

@@ -19,7 +19,7 @@ class TrendTest {
                 "Boat",
                 "Boat",
                 "family",
-                "Family",
+                "Model",
                 day,
                 Optional.of(day),
                 OptionalDouble.of(100.0 * job),
@@ -40,14 +40,14 @@ class TrendTest {
                         visit(3, 2024, 0.031), visit(1, 2022, 0.010), visit(2, 2023, 0.020), visit(4, 2025, 0.041)))
                 .get(0);
         assertThat(trend.points()).extracting(p -> p.visit().job()).containsExactly(1, 2, 3, 4);
-        assertThat(trend.says()).startsWith("Last 4.1 %. Rising by 1.04 % a year");
+        assertThat(trend.says()).startsWith("Last 4.1 %. Rising by 1.04 % per year");
     }
 
     @Test
     void scatterIsNoTrendAndTwoFiguresAreTooFew() {
         Trend level = Trend.of(List.of(visit(1, 2022, 0.02), visit(2, 2023, 0.01), visit(3, 2024, 0.02)))
                 .get(0);
-        assertThat(level.says()).contains("no trend beyond their scatter");
+        assertThat(level.says()).contains("no clear trend");
         Trend few =
                 Trend.of(List.of(visit(1, 2022, 0.02), visit(2, 2023, 0.01))).get(0);
         assertThat(few.says()).contains("too few for a trend");

@@ -73,15 +73,15 @@ class UseRateTest {
         DueForecast first = DueForecast.of(byHours, readings, DAY.plusDays(101));
         assertThat(first.byHours()).isTrue();
         assertThat(first.by()).isEqualTo(DAY.plusDays(150));
-        assertThat(first.says(DAY.plusDays(101))).startsWith("By hours: 250 h about 2025-05-31 (in 49 days");
+        assertThat(first.says(DAY.plusDays(101))).startsWith("Due by hours: 250 h about 2025-05-31 (in 49 days");
         Due byDay = new Due("gear_oil", "Gear oil", 900, DAY.plusDays(120));
         DueForecast second = DueForecast.of(byDay, readings, DAY.plusDays(130));
         assertThat(second.byHours()).isFalse();
         assertThat(second.urgency()).isEqualTo(Due.Urgency.OVERDUE);
         assertThat(second.says(DAY.plusDays(130))).contains("10 days ago");
         DueForecast blind = DueForecast.of(byDay, List.of(), DAY);
-        assertThat(blind.says(DAY)).contains("how much it runs is not known");
-        assertThat(blind.explain(DAY).uncertainty()).contains("only the calendar counts");
+        assertThat(blind.says(DAY)).contains("running hours not known");
+        assertThat(blind.explain(DAY).uncertainty()).contains("only the date counts");
         assertThat(first.explain(DAY.plusDays(101)).inputs()).hasSize(5);
     }
 
@@ -92,7 +92,7 @@ class UseRateTest {
         assertThat(single.by()).isEqualTo(DAY.plusDays(30));
         assertThat(single.urgency()).isEqualTo(Due.Urgency.OVERDUE);
         assertThat(single.says(DAY.plusDays(40)))
-                .isEqualTo("By hours: 250 h is passed; the meter stood at 260 h on 2025-01-31.");
+                .isEqualTo("Overdue by hours: 250 h passed; the meter read 260 h on 2025-01-31.");
     }
 
     @Test
@@ -109,7 +109,7 @@ class UseRateTest {
         DueForecast forecast = DueForecast.of(due, List.of(reading(0, 100), reading(10, 300)), DAY.plusDays(20));
         assertThat(forecast.by()).isEqualTo(DAY.plusDays(50));
         assertThat(forecast.byHours()).isFalse();
-        assertThat(forecast.says(DAY.plusDays(20))).isEqualTo("By the calendar, 2025-02-20 (in 30 days).");
+        assertThat(forecast.says(DAY.plusDays(20))).isEqualTo("Due by date, 2025-02-20 (in 30 days).");
         assertThat(forecast.explain(DAY.plusDays(20)).inputs())
                 .noneMatch(i -> i.name().contains("hours limit"));
     }

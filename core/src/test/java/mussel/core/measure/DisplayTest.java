@@ -80,7 +80,7 @@ class DisplayTest {
     @Test
     void countsInSentencesHaveTheThousandsMarkOfAllOtherFigures() {
         Messages words = Messages.of(mussel.core.job.FactWords.class);
-        assertThat(words.get("fact.delivered", 12345, "T60-0601")).isEqualTo("the delivery of 12\u00a0345 × T60-0601");
+        assertThat(words.get("fact.delivered", 12345, "T60-0601")).isEqualTo("delivery of 12\u00a0345 × T60-0601");
         assertThat(Display.exact(Kind.COUNT, 12345, YardUnits.METRIC)).isEqualTo("12\u00a0345");
         assertThat(words.get("fact.held", 12345)).isEqualTo("12\u00a0345 readings of a test");
         assertThat(words.get("fact.held", 1)).isEqualTo("one reading of a test");

@@ -139,8 +139,8 @@ class MoneyTest {
     @Test
     void otherMoneyIsRefusedAndNeverConverted() {
         assertThat(((Typed.Refused) read("12 €", money("NOK", "nb-NO"))).sentence())
-                .contains("is not the yard's money, NOK");
-        assertThat(((Typed.Refused) read("12 €", Money.UNSAID)).sentence()).contains("has not said which");
+                .contains("is not your money, NOK");
+        assertThat(((Typed.Refused) read("12 €", Money.UNSAID)).sentence()).contains("no currency is set");
         assertThat(((Typed.Understood) read("12,50 kr", money("NOK", "nb-NO"))).value())
                 .isEqualTo(12.5);
     }

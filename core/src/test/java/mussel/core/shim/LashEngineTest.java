@@ -147,7 +147,7 @@ class LashEngineTest {
 
         assertThat(out.shimMm().orElseThrow()).isNegative();
         assertThat(out.stack().orElseThrow().pieces()).isEmpty();
-        assertThat(ShimWords.lash(thin, out)).anyMatch(n -> n.contains("cannot be"));
+        assertThat(ShimWords.lash(thin, out)).anyMatch(n -> n.contains("not possible"));
     }
 
     @Test
@@ -181,7 +181,7 @@ class LashEngineTest {
 
         assertThat(out.shimMm()).isCloseTo(50 - 0.05 - 49.1, within(1e-12));
         assertThat(out.spreadOk()).isFalse();
-        assertThat(ShimWords.pinion(in, out)).anyMatch(n -> n.contains("No shim cures that"));
+        assertThat(ShimWords.pinion(in, out)).anyMatch(n -> n.contains("No shim corrects that"));
         List<Double> high = new ArrayList<>(List.of(51.0, 51.0, 51.0));
         PinionInput impossible = new PinionInput(50, List.of(), high, 0.1);
         assertThat(ShimWords.pinion(impossible, PinionEngine.run(impossible))).anyMatch(n -> n.contains("wrong sign"));

@@ -182,9 +182,9 @@ class TorqueEngineTest {
         assertThat(out.choice()).isEmpty();
         assertThat(out.refused()).singleElement().satisfies(r -> assertThat(r.why())
                 .contains("begins at"));
-        assertThat(out.warnings()).singleElement().asString().contains("Nearest comes huge");
+        assertThat(out.warnings()).singleElement().asString().contains("Nearest: huge");
         assertThat(out.clampKn()).isEmpty();
-        assertThat(TorqueWords.notes(in, out)).anyMatch(n -> n.contains("No wrench keeps the range"));
+        assertThat(TorqueWords.notes(in, out)).anyMatch(n -> n.contains("No wrench covers the range"));
     }
 
     @Test

@@ -58,7 +58,7 @@ class TorqueRulesTest {
         assertThat(one.choice().orElseThrow().setting()).isEqualTo(20);
         assertThat(one.choice().orElseThrow().lowNm()).isGreaterThanOrEqualTo(19);
         assertThat(one.choice().orElseThrow().highNm()).isLessThanOrEqualTo(21);
-        assertThat(one.warnings()).singleElement().asString().contains("One figure is printed", "an assumption");
+        assertThat(one.warnings()).singleElement().asString().contains("The manual prints one value", "an assumption");
         share = 0.02;
         assertThat(TorqueEngine.run(of(20, 20)).choice())
                 .as("a yard that wants less")

@@ -413,7 +413,7 @@ class VerdictEngineTest {
         VerdictWords words = new VerdictWords(tables, Context.empty(), after, Money.UNSAID);
         assertThat(words.changes(before)).isNotEmpty().allMatch(s -> s.contains("→"));
         assertThat(words.changes(after)).isEmpty();
-        assertThat(words.next()).isEqualTo("Everything the tables know has been looked at.");
+        assertThat(words.next()).isEqualTo("All checks are done.");
         assertThat(words.why(after.causes().get(0)).inputs()).hasSizeGreaterThan(1);
         assertThat(VerdictWords.bits(-1.5)).isEqualTo("−1.5 bits");
     }

@@ -35,7 +35,7 @@ class VisitWorkTest {
         assertThat(oil.firstMl()).hasValue(2_950);
         assertThat(oil.says(YardUnits.METRIC))
                 .containsExactly(
-                        "Pour 2950 ml first, look at the dipstick, run it, wait, look again: the filter takes up its share. In all 3100 ml with the filter.",
+                        "Pour 2950 ml first and check the dipstick. Run the engine, wait and check again: the filter takes its share. 3100 ml in total with the filter.",
                         "To buy: 1 × can.");
         assertThat(oil.use().orElseThrow().cost())
                 .as("a can is dearer than three litres and less than four")
@@ -43,7 +43,7 @@ class VisitWorkTest {
         assertThat(oil(2_800, 300, OptionalDouble.of(3_500))
                         .says(YardUnits.METRIC)
                         .get(2))
-                .contains("drain some");
+                .contains("rain the excess");
         assertThat(oil(2_800, 300, OptionalDouble.of(3_150))
                         .says(YardUnits.METRIC)
                         .get(2))
@@ -68,7 +68,7 @@ class VisitWorkTest {
     @Test
     void aCylinderUnlikeItsSistersIsNamedAndAllAlikeAreOfTheEngine() {
         assertThat(new Plugs(Map.of(1, "brown", 2, "brown", 3, "pale", 4, "brown")).says())
-                .containsExactly("Cylinder 3 is pale, its sisters brown: lean: it runs hot.");
+                .containsExactly("Cylinder 3 is pale, the others brown: lean: it runs hot.");
         assertThat(new Plugs(Map.of(1, "black", 2, "black")).says())
                 .containsExactly("All cylinders are black: rich, or it misfires.");
         assertThat(new Plugs(Map.of(1, "black", 2, "brown")).odd()).containsExactly(1);

@@ -32,7 +32,7 @@ final class LegLife extends Column {
     private final Label title = Texts.title("");
     private final Label about = Texts.dim("");
     private final HBox trends = new Row(12);
-    private final Button file = new Button("As a file");
+    private final Button file = new Button("Export");
     private final HBox head = new Row(12, title);
     private final ListView<Visit> jobs = new ListView<>();
     private int mostTrends = MOST_TRENDS;

@@ -61,10 +61,10 @@ final class LivesPage implements BookPage {
     private final VBox record = new Column(3);
     private final PickRow counting;
     private final LineChart<Number, Number> failing = chart("age (h)", "failed by then (%)");
-    private final LineChart<Number, Number> costing = chart("replaced every (h)", "money an hour run");
+    private final LineChart<Number, Number> costing = chart("replaced every (h)", "cost per hour");
     private final QuantityField planned = field("life-planned", "planned, assumed", Kind.MONEY, Range.above(0, 1e6));
     private final QuantityField failure = field("life-failure", "failure, assumed", Kind.MONEY, Range.above(0, 1e6));
-    private final QuantityField risk = field("life-risk", "may fail before (%)", Kind.COUNT, Range.of(0.1, 90));
+    private final QuantityField risk = field("life-risk", "may fail earlier (%)", Kind.COUNT, Range.of(0.1, 90));
     private final WhyButton why;
     private Wearing what = Wearing.IMPELLER;
     private Optional<String> where = Optional.empty();

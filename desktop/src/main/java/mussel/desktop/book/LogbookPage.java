@@ -40,7 +40,7 @@ final class LogbookPage implements BookPage {
     private final ListView<Found> found = new ListView<>();
     private final Label count = Texts.dim("");
     private final VBox filters = new Column(6);
-    private final Button beside = new Button("Beside its twin");
+    private final Button beside = new Button("Twin");
     private final LegLife life;
     private final LegLife twin;
     private State state = State.ANY;

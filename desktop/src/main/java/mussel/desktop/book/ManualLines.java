@@ -74,7 +74,7 @@ final class ManualLines extends Column {
                 .filter(p -> !p.isEmpty())
                 .findFirst()
                 .orElse("");
-        Label text = Texts.sentence(what.title() + ": " + (says.isEmpty() ? "not said" : says + page) + ".");
+        Label text = Texts.sentence(what.title() + ": " + (says.isEmpty() ? "not entered" : says + page) + ".");
         text.setMinWidth(0);
         HBox.setHgrow(text, Priority.ALWAYS);
         text.setMaxWidth(Double.MAX_VALUE);

@@ -60,13 +60,13 @@ final class PracticeCurve extends Column {
 
     /** What is drawn. */
     private enum Measure {
-        MONEY("money lost", "lost against the advice", "money", Exercise::lost),
+        MONEY("extra cost", "cost compared with the advice", "money", Exercise::lost),
         GOALS(
-                "missed or needless",
-                "goals missed or needless",
+                "missed or unneeded",
+                "repairs missed or unneeded",
                 "goals",
                 e -> Optional.of((double) e.wrong().size())),
-        SUSPECTED("what was suspected", "bits a goal, where it was said", "bits", Exercise::score);
+        SUSPECTED("suspicions", "bits per repair", "bits", Exercise::score);
 
         private final String title;
         private final String says;

@@ -54,7 +54,7 @@ public final class PriceListPage extends Column {
     private final Workshop shop;
     private final Path file;
     private final Consumer<String> onDone;
-    private final TextField name = field("prices-supplier", "his name", 16);
+    private final TextField name = field("prices-supplier", "supplier name", 16);
     private final TextField money = field("prices-currency", "NOK", 5);
     private final TextField rate = field("prices-rate", "0.086", 8);
     private final Map<PriceColumn, ComboBox<String>> columns = new EnumMap<>(PriceColumn.class);
@@ -64,8 +64,8 @@ public final class PriceListPage extends Column {
     private final Column says = new Column(3);
     private final Label refusal = Texts.wrapped("", "refusal");
     private final Label progress = Texts.dim("");
-    private final Button act = new Button("Look into it");
-    private final Button leave = new Button("Leave it");
+    private final Button act = new Button("Check file");
+    private final Button leave = new Button("Cancel");
     private final BackgroundQuery aside;
     private final AtomicBoolean stopped = new AtomicBoolean();
     private Optional<PriceHead> head = Optional.empty();

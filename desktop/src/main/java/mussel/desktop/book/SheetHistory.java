@@ -28,8 +28,8 @@ final class SheetHistory extends Column {
     private final Workshop shop;
     private final Consumer<String> onTrouble;
     private final Runnable onChanged;
-    private final Button undo = new Button("Take the last change back");
-    private final Button redo = new Button("Do it again");
+    private final Button undo = new Button("Undo last change");
+    private final Button redo = new Button("Redo");
     private final Column changes = new Column(8);
     private String family = "";
 

@@ -19,7 +19,7 @@ final class SheetKits extends Column {
     private final Runnable onKept;
     private final TextArea lines = new PlainArea();
     private final Label refusal = Texts.wrapped("", "refusal");
-    private final Button keep = new Button("Keep these kits");
+    private final Button keep = new Button("Save kits");
     private SpecSheet sheet;
 
     SheetKits(Workshop shop, Runnable onKept) {

@@ -33,7 +33,7 @@ final class SheetNumbers extends Column {
     private final Label known = Texts.sentence("");
     private final TextArea pasted = new PlainArea();
     private final Column found = new Column(2);
-    private final Button keep = new Button("Keep these numbers");
+    private final Button keep = new Button("Save numbers");
     private SpecSheet sheet;
 
     SheetNumbers(Workshop shop, Consumer<String> onTrouble, Runnable onKept) {

@@ -18,8 +18,8 @@ public final class TakeInPage extends Column {
 
     private static final int MOST_LINES = 200;
 
-    private final Button take = new Button("Take it in");
-    private final Button leave = new Button("Leave it");
+    private final Button take = new Button("Import");
+    private final Button leave = new Button("Cancel");
 
     /** A file, with what to do when it is taken or left. */
     public TakeInPage(ImportPreview incoming, Runnable onTake, Runnable onLeave) {

@@ -41,12 +41,12 @@ final class YardPage implements BookPage {
     private static final Map<String, String> GROUPS = Map.of(
             "name", "Name and papers",
             "units", "Units and money",
-            "labour_per_h", "Work and what it costs",
+            "labour_per_h", "Labour",
             "wrenches", "Tools",
-            "hours", "People and days",
+            "hours", "People and hours",
             "pump_habit", "Habits",
-            "suppliers", "Buying and the shelf",
-            "priors", "Numbers of the diagnosis");
+            "suppliers", "Buying and stock",
+            "priors", "Diagnosis numbers");
 
     private static final double BUTTON = 92;
 
@@ -56,8 +56,8 @@ final class YardPage implements BookPage {
     private final Column things = new Column(4);
     private final Column changes = new Column(8);
     private final Label written = Texts.dim("");
-    private final Button undo = new Button("Take the last change back");
-    private final Button redo = new Button("Do it again");
+    private final Button undo = new Button("Undo last change");
+    private final Button redo = new Button("Redo");
     private Optional<String> changing = Optional.empty();
 
     YardPage(Workshop shop, Consumer<Path> onTakeIn, Consumer<String> onTrouble) {
@@ -158,7 +158,7 @@ final class YardPage implements BookPage {
                 .toList();
         String shown = said.stream().limit(MOST_SHOWN).collect(Collectors.joining(table.many() ? "; " : ", "))
                 + (said.size() > MOST_SHOWN ? TEXT.get("yard_page.and_more", (said.size() - MOST_SHOWN)) : "");
-        Label text = Texts.sentence(table.title() + ": " + (shown.isEmpty() ? "not said" : shown));
+        Label text = Texts.sentence(table.title() + ": " + (shown.isEmpty() ? "not entered" : shown));
         text.setMinWidth(0);
         text.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(text, Priority.ALWAYS);

@@ -53,12 +53,12 @@ public final class EstimateStation implements StationView {
     private final Column beyond = new Column(2);
     private final VBox body;
     private final Label nothing =
-            Texts.sentence("Nothing is to be done yet: choose it at Strip-down or Verdict, then it can be weighed.");
+            Texts.sentence("No repairs yet. Choose them at Diagnosis or Strip-down to get an estimate.");
     private final Label visit = Texts.wrapped("", "strong");
     private final Label held = Texts.dim("");
     private final Label origin = Texts.dim("");
     private final Label printed = Texts.dim("");
-    private final Button print = new Button("Print it for the owner");
+    private final Button print = new Button("Print estimate");
 
     /** The station of a job. */
     public EstimateStation(Desk desk) {

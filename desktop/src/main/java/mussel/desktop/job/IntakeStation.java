@@ -57,7 +57,7 @@ public final class IntakeStation implements StationView {
     private final Column comeback = new Column(4);
     private final PickRow came;
     private final PickRow together;
-    private final Button letter = new Button("Letter to the owner");
+    private final Button letter = new Button("Print letter");
     private final Label printed = Texts.dim("");
     private boolean ownerShown;
     private int sitting;

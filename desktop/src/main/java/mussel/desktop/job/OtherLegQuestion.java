@@ -31,7 +31,7 @@ final class OtherLegQuestion extends Column {
     /** The job it is typed for: the view of one leg is used for the next. */
     private int typedAt;
 
-    private final Button end = new Button("End the shared visit");
+    private final Button end = new Button("End shared visit");
 
     OtherLegQuestion(Desk desk) {
         super(3);

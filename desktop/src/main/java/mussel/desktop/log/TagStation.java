@@ -40,9 +40,9 @@ public final class TagStation implements StationView {
     private final VBox tag = new Column(3);
     private final VBox open = new Column(3);
     private final Label comesBack = Texts.sentence("");
-    private final Button tagIt = new Button("Tag the leg");
-    private final Button print = new Button("Job sheet as PDF");
-    private final Button hang = new Button("Tag to hang on it, with a code to scan");
+    private final Button tagIt = new Button("Close job");
+    private final Button print = new Button("Print job sheet");
+    private final Button hang = new Button("Service tag with QR code");
     private final Label printed = Texts.dim("");
     private final JobNote word;
     private final ProgressIndicator busy = new ProgressIndicator();

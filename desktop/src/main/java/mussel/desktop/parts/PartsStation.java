@@ -57,12 +57,12 @@ public final class PartsStation implements StationView {
     private final Rows<PartRow> rows;
     private final PickRow which;
     private final Label figure = Texts.wrapped("", "large");
-    private final Button order = new Button("Order this");
+    private final Button order = new Button("Order parts");
     private final VBox leftOver = new Column(2);
     private final VBox open = new Column(8);
     private final VBox placed = new Column(8);
     private final Label said = Texts.dim("");
-    private final Button takeAll = new Button("Take what the shelf has");
+    private final Button takeAll = new Button("Take parts from stock");
     private Optional<PartsInput> asked = Optional.empty();
     private Optional<Answers> answers = Optional.empty();
     private BackgroundTask working;

@@ -51,7 +51,7 @@ public final class StripStation implements StationView {
     private final Mat mat;
     private final InspectPage inspect;
     private final BothLegs both;
-    private final Button turnBoth = new Button("Both legs side by side");
+    private final Button turnBoth = new Button("Show both legs");
     private final PickRow view;
     private final Pages pages = new Pages();
     private String shown = "";

@@ -53,7 +53,7 @@ final class TorqueCard extends Column {
     private final VBox warnings = new Column(3);
     private final Label glance = Texts.sentence("");
     private final BoltPattern pattern;
-    private final Button pull = new Button("Pull the next with the simulated wrench");
+    private final Button pull = new Button("Torque next with the simulated wrench");
     private final PickRow threads;
     private final FlowPane drag;
     private TorqueWork shown;

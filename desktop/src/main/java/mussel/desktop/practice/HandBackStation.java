@@ -29,7 +29,7 @@ final class HandBackStation implements StationView {
     private final Column before = new Column(10);
     private final Label chosen = Texts.sentence("");
     private final JobPicks picks;
-    private final Button back = new Button("Hand it back");
+    private final Button back = new Button("Hand back");
     /** The job whose reckoning stands on the page. */
     private int told = -1;
 

@@ -240,7 +240,7 @@ public final class PumpStation implements StationView {
         limits.setText(pump.filter(p -> p.limits().isPresent())
                 .map(p -> String.format(
                         Locale.ROOT,
-                        "Limits: tip %.1f mm, set %.0f°, grooves %.2f mm, plate out of flat %.2f mm. %s%s; the maker's manual outranks them.",
+                        "Limits: tip %.1f mm, set %.0f°, grooves %.2f mm, plate warp %.2f mm. %s%s; the maker's manual comes first.",
                         p.limits().get().tipWearMm(),
                         p.limits().get().setDeg(),
                         p.limits().get().plateGrooveMm(),

@@ -16,7 +16,7 @@ final class Stopwatch extends Row {
 
     private static final double NANOS = 1e9;
 
-    private final Button button = new Button("Start the stopwatch");
+    private final Button button = new Button("Start stopwatch");
     private final Label seconds = new Words("0.0 s");
     private final AnimationTimer timer = new AnimationTimer() {
         @Override

@@ -39,8 +39,8 @@ final class TelltaleCard extends Column {
     private final JobPicks picks;
     private final VBox readings = new Column(3);
     private final Pages current = new Pages();
-    private final Button another = new Button("Another reading");
-    private final Button simulated = new Button("Catch it on the simulated leg");
+    private final Button another = new Button("Add reading");
+    private final Button simulated = new Button("Measure on the simulated leg");
     private final Stopwatch watch;
     private final FlowPane[] rows = new FlowPane[PumpWork.MOST_FLOWS];
     private int nr = 1;

@@ -13,12 +13,12 @@ final class KeysPage extends Column {
     private static final Messages TEXT = Messages.of(KeysPage.class);
 
     private static final List<Key> ON_A_PAGE = List.of(
-            new Key("Tab, Shift Tab", "the next thing on this page, the one before"),
-            new Key("Enter", "finish a figure or a pick and go on to the next open one"),
-            new Key("1 to 9", "pick on the scale that has the focus, and go on"),
-            new Key("Delete", "take a pick back: not answered"),
-            new Key("a figure", "goes into the next open field, whatever has the focus"),
-            new Key("Esc", "leave a figure as it was; close this list"));
+            new Key("Tab, Shift Tab", "next field, previous field"),
+            new Key("Enter", "enter and go to the next open field"),
+            new Key("1 to 9", "choose on the focused scale and go on"),
+            new Key("Delete", "clear a choice"),
+            new Key("a figure", "typing goes into the next open field"),
+            new Key("Esc", "cancel editing; close this list"));
 
     /**
      * The list.

@@ -43,9 +43,7 @@ final class SidePanel extends Column {
     private final Label note = Texts.dim("");
     private final VBox folds = new Column(5);
     private final Rows<Fold> foldRows;
-    private final Label outranked = Texts.dim(
-            "The maker's manual for the exact unit outranks every value here. Used oil to the collection point. Where warranty, passenger craft"
-                    + " or local code ask for a licensed technician, stop and hand over.");
+    private final Label outranked = Texts.dim(TEXT.get("side_panel.manual_first"));
     private final Button more = new Button();
     private final Region gap = new Region();
     private final RepairAnswers repairs;

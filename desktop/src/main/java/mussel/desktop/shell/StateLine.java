@@ -31,7 +31,7 @@ final class StateLine extends Column {
     private static final Messages TEXT = Messages.of(StateLine.class);
 
     private static final Map<Condition, List<String>> WORDS = Map.ofEntries(
-            Map.entry(Condition.ENGINE, List.of("engine here", "came alone")),
+            Map.entry(Condition.ENGINE, List.of("engine here", "leg only")),
             Map.entry(Condition.LEG, List.of("on the engine", "off the engine")),
             Map.entry(Condition.OIL, List.of("oil in", "oil out")),
             Map.entry(Condition.PLUGS, List.of("plugs in", "plugs out")),

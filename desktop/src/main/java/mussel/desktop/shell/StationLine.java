@@ -41,7 +41,10 @@ final class StationLine extends Pane {
     private static final double HEIGHT = 74;
     private static final double LEAST_STEP = 82;
     /** The most rows of names under floats that stand close. */
-    private static final int MOST_ROWS = 3;
+    private static final int MOST_ROWS = 4;
+
+    /** So many rows fit into the plain height. */
+    private static final int FEW_ROWS = 2;
 
     private static final double MARK_HEIGHT = 26;
     /** A float without its name. */
@@ -85,10 +88,10 @@ final class StationLine extends Pane {
         double step = (getWidth() - 2 * margin) / floats.size();
         pseudoClassStateChanged(NARROW, narrow);
         rope.getElements().clear();
-        Set<StationFloat> named = named(step, narrow ? MOST_ROWS - 1 : 1);
-        rows = narrow ? MOST_ROWS - 1 : 1;
-        if (narrow && named.size() < floats.size()) {
-            rows = MOST_ROWS;
+        rows = narrow ? FEW_ROWS : 1;
+        Set<StationFloat> named = named(step, rows);
+        while (narrow && named.size() < floats.size() && rows < MOST_ROWS) {
+            rows++;
             named = named(step, rows);
         }
         room();
@@ -124,11 +127,11 @@ final class StationLine extends Pane {
         return Math.max(0, Math.ceil(beyond / (1 - 1.0 / all.size())));
     }
 
-    /** Three rows of names want more height than two. */
+    /** More than two rows of names want more height. */
     private void room() {
         double size = floats.values().iterator().next().getFont().getSize();
         double wanted =
-                rows < MOST_ROWS ? HEIGHT : Math.max(HEIGHT, MARK_HEIGHT + NAME_GAP + (rows + 0.2) * LINE * size);
+                rows <= FEW_ROWS ? HEIGHT : Math.max(HEIGHT, MARK_HEIGHT + NAME_GAP + (rows + 0.2) * LINE * size);
         if (Math.abs(wanted - getMinHeight()) > 1) {
             Platform.runLater(() -> {
                 setMinHeight(wanted);

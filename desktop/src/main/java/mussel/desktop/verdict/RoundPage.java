@@ -27,7 +27,7 @@ final class RoundPage extends Column {
     private final Desk desk;
     private final Label head = Texts.wrapped("", "strong");
     private final Label done = Texts.dim("");
-    private final Button back = new Button("All next looks");
+    private final Button back = new Button("All checks");
     private final Map<String, PickRow> rows = new LinkedHashMap<>();
     private int job;
 

@@ -40,7 +40,7 @@ final class LayUpCard extends Column {
     private final Column steps = new Column(4);
     private final Map<String, Tick> ticks = new HashMap<>();
     private final boolean spring;
-    private final Button print = new Button("Print the list");
+    private final Button print = new Button("Print list");
     private final Label printed = Texts.dim("");
     private boolean asked;
     private int sitting;

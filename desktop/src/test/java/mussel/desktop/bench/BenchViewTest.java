@@ -57,7 +57,7 @@ class BenchViewTest {
     void anEmptyBenchSaysHowToBegin() throws Exception {
         FxThread.on(() -> {
             BenchView bench = bench();
-            assertThat(words(bench)).contains("The bench is empty", "Nothing yet");
+            assertThat(words(bench)).contains("No jobs yet", "Nothing due yet");
             assertThat(bench.count().getText()).isEqualTo("0 legs,\n0 can be worked on");
             return null;
         });
@@ -107,7 +107,7 @@ class BenchViewTest {
             assertThat(bench.count().getText()).isEqualTo("2 legs,\n1 can be worked on");
             String all = words(bench);
             assertThat(all.indexOf("Zulu")).isLessThan(all.indexOf("Alpha"));
-            assertThat(all).contains("Waits: seals, Thursday");
+            assertThat(all).contains("Waiting for: seals, Thursday");
             return null;
         });
     }
@@ -152,7 +152,7 @@ class BenchViewTest {
             port.read(Field.OIL_TEMP.address(), 18, "18");
             port.read(Field.MINUTES.address(), 30, "30");
             test.leg("Spat Lass", LegRef.Position.STARBOARD, "tern-60");
-            assertThat(words(bench())).contains("sister leg has water");
+            assertThat(words(bench())).contains("other leg had water");
             return null;
         });
     }
@@ -165,11 +165,11 @@ class BenchViewTest {
             desk.note(new Fact.Chosen(Scale.GOAL.of("oil_change"), "yes"));
             desk.note(new Fact.Tagged(java.time.LocalDate.of(2026, 1, 5)));
             BenchView bench = bench();
-            assertThat(words(bench)).contains("The bench is empty", "Gear oil", "2027-01-05");
+            assertThat(words(bench)).contains("No jobs yet", "Gear oil", "2027-01-05");
             bench.find("byss");
-            assertThat(words(bench)).contains("Byssus").doesNotContain("The bench is empty");
+            assertThat(words(bench)).contains("Byssus").doesNotContain("No jobs yet");
             bench.find("nobody");
-            assertThat(words(bench)).contains("Nothing here holds “nobody”");
+            assertThat(words(bench)).contains("No match for “nobody”");
             return null;
         });
     }

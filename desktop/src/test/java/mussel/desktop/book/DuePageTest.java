@@ -55,7 +55,7 @@ class DuePageTest {
     @Test
     void beforeAnythingIsTaggedItSaysWhenSomethingWillStandHere() throws Exception {
         onPage(() -> {
-            assertThat(Pressing.words(shown())).contains("Nothing yet. Once a leg is tagged");
+            assertThat(Pressing.words(shown())).contains("Nothing due yet");
             return null;
         });
     }
@@ -74,11 +74,11 @@ class DuePageTest {
             String words = Pressing.words(page);
             assertThat(words.indexOf("Byssus · Gear oil")).isPositive();
             assertThat(words.indexOf("Kelp Runner · Gear oil")).isGreaterThan(words.indexOf("Byssus · Gear oil"));
-            assertThat(words.indexOf("Kelp Runner · Lay-up before frost"))
+            assertThat(words.indexOf("Kelp Runner · Lay-up before freezing"))
                     .isGreaterThan(words.indexOf("Kelp Runner · Gear oil"));
-            assertThat(words).contains("overdue", "how much it runs is not known", "By the calendar, 2027-11-15");
+            assertThat(words).contains("overdue", "running hours not known", "Due by date, 2027-11-15");
             ((Button) page.lookupAll(".button").stream()
-                            .filter(b -> "the life of Byssus".equals(b.getAccessibleText()))
+                            .filter(b -> "history of Byssus".equals(b.getAccessibleText()))
                             .findFirst()
                             .orElseThrow())
                     .fire();
@@ -91,10 +91,10 @@ class DuePageTest {
     void aLegThatIsOnTheBenchNowIsSaidToBe() throws Exception {
         onPage(() -> {
             tagged("Byssus", "tern-60", 400, TODAY.minusMonths(13));
-            assertThat(Pressing.words(shown())).doesNotContain("on the bench now");
+            assertThat(Pressing.words(shown())).doesNotContain("Open now");
             Desk desk = test.leg("Byssus", LegRef.Position.SINGLE, "tern-60");
             assertThat(Pressing.words(shown()))
-                    .contains("It is on the bench now, job " + desk.job().id() + ".");
+                    .contains("Open now as job " + desk.job().id() + ".");
             return null;
         });
     }
@@ -104,13 +104,13 @@ class DuePageTest {
         onPage(() -> {
             Node page = shown();
             assertThat(Pressing.words(page))
-                    .contains("the dose on its bottle", "the amount stands in the maker’s manual");
+                    .contains("the dose on the bottle", "see the maker’s manual for the amount");
             Pressing.type(page, "#layup-tank", "110 l");
             Pressing.type(page, "#layup-dose", "2,5");
             Pressing.type(page, "#layup-engine-oil", "4.2 l");
             Pressing.type(page, "#layup-filter", "300 ml");
             assertThat(Pressing.words(page))
-                    .contains("Stabiliser into the fuel: 275 ml")
+                    .contains("Add fuel stabiliser: 275 ml")
                     .contains("4500 ml with the filter")
                     .contains("1 × engine oil litre + 1 × engine oil can, leaves 500 ml");
             Pressing.type(page, "#layup-tank", "much");

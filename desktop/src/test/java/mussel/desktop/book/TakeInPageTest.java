@@ -40,7 +40,7 @@ class TakeInPageTest {
         FxThread.on(() -> {
             TakeInPage page =
                     page(ImportPreview.refused(FILE, List.of("line 8: chooses “muddy”", "line 9: is no field")));
-            assertThat(Pressing.words(page)).contains("yard.json", "Nothing of it was taken in:", "line 8", "line 9");
+            assertThat(Pressing.words(page)).contains("yard.json", "Not imported:", "line 8", "line 9");
             assertThat(button(page, "#take-in-file-do").isDisabled()).isTrue();
             return null;
         });
@@ -50,7 +50,7 @@ class TakeInPageTest {
     void whatIsHereAlreadyNeedsNoTakingIn() throws Exception {
         FxThread.on(() -> {
             TakeInPage page = page(incoming(List.of("0 new jobs"), false));
-            assertThat(Pressing.words(page)).contains("Everything in it is here already.");
+            assertThat(Pressing.words(page)).contains("Nothing new in this file.");
             assertThat(button(page, "#take-in-file-do").isDisabled()).isTrue();
             return null;
         });
@@ -63,7 +63,7 @@ class TakeInPageTest {
                     .mapToObj(i -> "Job " + i + ": new.")
                     .toList();
             String words = Pressing.words(page(incoming(says, true)));
-            assertThat(words).contains("Job 199: new.", "and 4800 more.").doesNotContain("Job 200: new.");
+            assertThat(words).contains("Job 199: new.", "4800 more.").doesNotContain("Job 200: new.");
             return null;
         });
     }

@@ -71,7 +71,7 @@ class IntakeStationTest {
             assertThat(station.node().lookupAll(".label"))
                     .extracting(n -> ((Label) n).getText())
                     .contains("Year and serial number, since job " + first.job().id()
-                            + ": 2019, 4711\nDifferent on it, since job "
+                            + ": 2019, 4711\nUnusual, since job "
                             + first.job().id() + ": sleeve on the driveshaft");
             assertThat(Brief.of(next.now(), Station.STRIP).folds())
                     .anySatisfy(f -> assertThat(f.lines()).containsExactly("sleeve on the driveshaft"));

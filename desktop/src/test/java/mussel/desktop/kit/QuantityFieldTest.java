@@ -70,7 +70,7 @@ class QuantityFieldTest {
             type(field, text);
             assertThat(entered).isEmpty();
             assertThat(cleared).isZero();
-            assertThat(field.reply()).endsWith("It stays 50 kPa.");
+            assertThat(field.reply()).endsWith("Still 50 kPa.");
             assertThat(field.text().getText()).isEqualTo(text);
             return null;
         });

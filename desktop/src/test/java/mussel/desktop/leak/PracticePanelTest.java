@@ -81,11 +81,11 @@ class PracticePanelTest {
             press("#practice-hides-nothing");
             press("#practice-pump");
             press("#practice-soap");
-            assertThat(said()).contains("clears nothing");
+            assertThat(said()).contains("does not rule out a leak");
             assertThat(desk.now().findings()).doesNotContainKey("bubbles_driveshaft");
             press("#practice-hides-shift_seal");
             press("#practice-soap");
-            assertThat(said()).contains("It foams: bubbles at the shift shaft");
+            assertThat(said()).contains("Foam at: bubbles at the shift shaft");
             assertThat(desk.now().findings().get("bubbles_shift"))
                     .isEqualTo(new JobFinding("yes", JobFinding.By.SIMULATED, "", ""));
             assertThat(desk.now().findings().get("bubbles_casting").outcome()).isEqualTo("no");

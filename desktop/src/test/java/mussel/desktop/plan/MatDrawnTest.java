@@ -103,7 +103,7 @@ class MatDrawnTest {
                     .step()
                     .id();
             List<PartQty> out = desk.now().sheet().step(step).orElseThrow().partsOut();
-            assertThat(first).hasSameSizeAs(out).allMatch(w -> w.contains("comes next: lay it here"));
+            assertThat(first).hasSameSizeAs(out).allMatch(w -> w.contains("next: lay it here"));
             desk.note(new Fact.Ticked(step, true));
             mat.show(desk.now());
             assertThat(next(mat)).isNotEmpty().doesNotContainAnyElementsOf(first);

@@ -32,9 +32,9 @@ class StripStationTest {
 
             assertThat(desk.now().goals()).containsExactly("driveshaft_seals");
             assertThat(Pressing.words(station.node()))
-                    .contains("The sister leg with it")
-                    .contains("more while it is open")
-                    .contains("Later on its own")
+                    .contains("The other leg too")
+                    .contains("extra while it is open")
+                    .contains("As a separate job later")
                     .contains("of 100 cases");
             Pressing.press(station.node(), "#strip-view-tools");
             assertThat(Pressing.words(station.node())).contains("seal driver 34 mm");
@@ -101,7 +101,7 @@ class StripStationTest {
                     .hasSize(2)
                     .filteredOn(TorqueWork.Bolt::simulated)
                     .hasSize(1);
-            assertThat(Pressing.words(sheet)).contains("by a simulated wrench, which tightens nothing");
+            assertThat(Pressing.words(sheet)).contains("by a simulated wrench (nothing was tightened)");
             Pressing.press(sheet, "#bolt-pump_bolts-2");
             assertThat(desk.job().reading(TorqueWork.address("pump_bolts", 2))).isEmpty();
             return null;
@@ -128,7 +128,7 @@ class StripStationTest {
 
             desk.note(new Fact.Chosen(Scale.GOAL.of("driveshaft_seals"), "yes"));
             assertThat(Pressing.words(station.node()))
-                    .contains("Repairing it", "Rebuilt Tern 60 leg", "Leaving it as it is", "in eight of ten cases");
+                    .contains("cheapest", "Rebuilt Tern 60 leg", "Leave as is", "(8 of 10 jobs)");
             Pressing.press(station.node(), "#pick-owner_says-repair");
             assertThat(desk.job().choice(Scale.OWNER_SAYS)).contains("repair");
             return null;

@@ -46,7 +46,7 @@ class ProveStationTest {
             Pressing.press(station.node(), "#pick-shift_neutral-turns");
             assertThat(head()).startsWith("1 of 10");
             Pressing.press(station.node(), "#pick-shift_neutral-drags");
-            assertThat(head()).contains("the leg can stay on");
+            assertThat(head()).contains("The leg can stay on");
             Pressing.press(station.node(), "#pick-run_sound-knocks");
             assertThat(head()).contains("may have to come off again");
             assertThat(desk.now().blocks()).hasSize(1);

@@ -55,7 +55,7 @@ class PumpStationTest {
     void aVanePickedByKeyIsMarkedAndTheWheelSaysSo() throws Exception {
         FxThread.on(() -> {
             open();
-            assertThat(node("#vane-4").getAccessibleText()).isEqualTo("Vane 4, not looked at");
+            assertThat(node("#vane-4").getAccessibleText()).isEqualTo("Vane 4, not checked");
             pickVane(4);
             type("#field-vane_wear-4", "1.1 mm");
             press("#pick-vane_crack-4-surface");

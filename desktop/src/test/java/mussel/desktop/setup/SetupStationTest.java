@@ -62,7 +62,7 @@ class SetupStationTest {
                 type("#field-height-" + i, "45.6" + i + " mm");
             }
             assertThat(setup().place("pinion").targetMm()).isPresent();
-            assertThat(words()).contains("The drawer is empty");
+            assertThat(words()).contains("Shim drawer is empty");
             press("#setup-view-drawer");
             type("#drawer-500", "2");
             type("#drawer-300", "2");
@@ -83,7 +83,7 @@ class SetupStationTest {
             open("skua-225");
             press("#setup-view-forward");
             assertThat(node("#read-forward").isDisabled()).isTrue();
-            assertThat(words()).contains("Enter the shims that were in");
+            assertThat(words()).contains("First enter the removed shims");
             type("#field-present_shim-forward", "0.62 mm");
             type("#field-arm-forward", "0 mm");
             assertThat(desk.job().reading(Field.ARM.of("forward"))).isEmpty();
@@ -92,7 +92,7 @@ class SetupStationTest {
             ((ButtonBase) node("#read-forward")).fire();
             assertThat(desk.job().read(Field.LASH.of("forward.1")).orElseThrow().simulated())
                     .isTrue();
-            assertThat(words()).contains("Simulated readings: a practice gear set");
+            assertThat(words()).contains("Simulated readings from a practice gear set");
             assertThat(setup().place("forward").lash().orElseThrow().in().readingsMm())
                     .hasSize(6);
             return null;

@@ -66,7 +66,7 @@ class VerdictStationTest {
     void nothingLookedAtSaysSo() throws Exception {
         FxThread.on(() -> {
             VerdictStation station = shown(test.leg("Byssus", mussel.core.job.LegRef.Position.SINGLE, "tern-60"));
-            assertThat(words(station)).contains("Nothing was looked at yet");
+            assertThat(words(station)).contains("Nothing checked yet");
             return null;
         });
     }
@@ -124,7 +124,7 @@ class VerdictStationTest {
             press(station, "#finding-volume_more-no");
             assertThat(desk.now().findings().get("volume_more"))
                     .isEqualTo(new JobFinding("no", JobFinding.By.OVERRULED, "yes", ""));
-            assertThat(words(station)).contains("set by hand, the engines say yes");
+            assertThat(words(station)).contains("overridden, calculated: yes");
             desk.undo();
             assertThat(desk.now().findings().get("volume_more").by()).isEqualTo(JobFinding.By.DRAIN);
             return null;

@@ -13,7 +13,7 @@ import mussel.core.library.Feature;
 public final class SheetChanges {
     private static final Messages TEXT = Messages.of(SheetChanges.class);
 
-    private static final String NOT_SAID = "not said";
+    private static final String NOT_SAID = "not entered";
     private static final int LONGEST = 60;
     /** What a sheet is, and not what it says. */
     private static final Set<String> FRAME = Set.of("format", "id");

@@ -13,7 +13,7 @@ import mussel.exchange.record.Json;
 
 /** What differs between two sheets. What has an id is compared with what has the same one, wherever it stands. */
 public final class SheetDiff {
-    private static final String NOT_SAID = "not said";
+    private static final String NOT_SAID = "not entered";
     /** Units as they end a field's name. */
     private static final Map<String, String> UNITS = Map.of(
             "ml", "ml", "kpa", "kPa", "mm", "mm", "min", "min", "deg", "°", "nm", "N·m", "kg", "kg", "m2", "m²", "rpm",

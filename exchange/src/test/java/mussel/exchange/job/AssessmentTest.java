@@ -146,7 +146,7 @@ class AssessmentTest {
         note(new Fact.Chosen(Scale.OIL_WATER.address(), "none"));
         assertThat(now().current()).isEqualTo(Station.VERDICT);
         assertThat(now().nextAction().says())
-                .isEqualTo("Next look: "
+                .isEqualTo("Next check: "
                         + now().verdictWords()
                                 .titles(now().verdictWords().advised().orElseThrow()));
         note(new Fact.Chosen(Scale.GOAL.of("impeller"), "yes"));
@@ -160,7 +160,7 @@ class AssessmentTest {
         read(Field.PUMPED, 430 - now().drain().result().orElseThrow().residualMl());
         assertThat(now().fill().result().orElseThrow().check()).contains(Check.AS_EXPECTED);
         assertThat(now().current()).isEqualTo(Station.PROVE);
-        assertThat(now().nextAction().says()).startsWith("Prove it");
+        assertThat(now().nextAction().says()).startsWith("Final checks: shift");
         prove();
         assertThat(now().current()).isEqualTo(Station.TAG);
         note(new Fact.Tagged(TODAY));
@@ -223,7 +223,7 @@ class AssessmentTest {
         drained(250);
         assertThat(now().drain().words().orElseThrow().head()).contains("of oil is missing");
         read(Field.DRAINED, 500);
-        assertThat(now().drain().words().orElseThrow().notes()).anyMatch(n -> n.contains("more came out"));
+        assertThat(now().drain().words().orElseThrow().notes()).anyMatch(n -> n.contains("more drained"));
         assertThat(now().drain().words().orElseThrow().whyExpected().inputs()).hasSize(6);
         assertThat(now().drain().words().orElseThrow().whyWait().formula()).contains("tau");
         assertThat(now().drain().words().orElseThrow().whyFrost().figure()).contains("°C");

@@ -154,7 +154,7 @@ class BriefTest {
 
     @Test
     void pumpSaysWhatIsToBeReplaced() {
-        assertThat(beside(Station.PUMP).head()).isEqualTo("The pump has not been looked at.");
+        assertThat(beside(Station.PUMP).head()).isEqualTo("Pump not checked yet.");
         choose(Scale.VANES_SEEN.address(), "yes");
         note(Fact.Read.byHand(Field.VANE_WEAR.of("1"), 1.4, ""));
         assertThat(beside(Station.PUMP).head()).startsWith("Replace: ").contains("mpeller");
@@ -180,7 +180,7 @@ class BriefTest {
 
     @Test
     void estimateIsPrintedThenLeadsOn() {
-        assertThat(beside(Station.ESTIMATE).head()).contains("nothing to weigh");
+        assertThat(beside(Station.ESTIMATE).head()).contains("nothing to estimate");
         seals();
         assertThat(deed(Station.ESTIMATE)).isEqualTo(new Deed.Press(Handle.PRINT_ESTIMATE));
         choose(Scale.OWNER_SAYS.address(), "repair");
@@ -205,7 +205,7 @@ class BriefTest {
 
     @Test
     void setUpNamesThePlaceToMeasure() {
-        assertThat(beside(Station.SETUP).head()).contains("gears stay as they are");
+        assertThat(beside(Station.SETUP).head()).contains("gears are not disturbed");
         sheet = family("skua-225");
         choose(Scale.GOAL.of("gears"), "yes");
         assertThat(beside(Station.SETUP).head()).isEqualTo("Next: Pinion.");
@@ -233,7 +233,7 @@ class BriefTest {
     @Test
     void fillAsksForWhatWentIn() {
         seals();
-        assertThat(beside(Station.FILL).head()).startsWith("Pour ");
+        assertThat(beside(Station.FILL).head()).startsWith("447 ml in total");
         assertThat(deed(Station.FILL)).isEqualTo(new Deed.Press(Handle.FIRST_OPEN));
         read(Field.PUMPED, 431);
         assertThat(deed(Station.FILL)).isInstanceOf(Deed.Enter.class);
@@ -244,7 +244,7 @@ class BriefTest {
         seals();
         assertThat(deed(Station.PROVE)).isEqualTo(new Deed.Press(Handle.FIRST_OPEN));
         choose(Scale.SHIFT_NEUTRAL.address(), "locks");
-        assertThat(beside(Station.PROVE).head()).contains("Not proven");
+        assertThat(beside(Station.PROVE).head()).contains("Failed");
         assertThat(folds(Station.PROVE)).contains("failed");
     }
 

@@ -154,7 +154,7 @@ class CostsAndTagTest {
         assertThat(further("gears").chosen()).isTrue();
         assertThat(further("gears").extraMoney()).isCloseTo(before, within(1e-9));
         assertThat(further("gears").worthIt()).isFalse();
-        assertThat(further("gears").advice()).contains("Look once more before it is done");
+        assertThat(further("gears").advice()).contains("Check once more first");
         assertThat(further("bearings").extraMinutes())
                 .as("what is on the way costs next to nothing more")
                 .isLessThan(further("bearings").laterMinutes() / 3);
@@ -163,7 +163,7 @@ class CostsAndTagTest {
     @Test
     void aGoalThatTakesLongerThanSwappingTheLegSaysSo() {
         assertThat(further("gears").laterMinutes()).isGreaterThan(260);
-        assertThat(further("gears").cost()).contains("longer than swapping the whole leg");
+        assertThat(further("gears").cost()).contains("longer than exchanging the leg");
         assertThat(further("linkage").cost()).doesNotContain("swapping");
     }
 
@@ -196,13 +196,13 @@ class CostsAndTagTest {
         assertThat(now().current()).isEqualTo(Station.DRAIN);
         assertThat(now().nextAction().says())
                 .as("not the oil first")
-                .startsWith("Next look")
+                .startsWith("Next check")
                 .endsWith(now().verdictWords()
                         .titles(now().verdictWords().advised().orElseThrow()));
         note(new Fact.Cleared(Scale.CAME_FOR.of("hot")));
         note(new Fact.Cleared(Scale.CAME_FOR.of("noise")));
         note(new Fact.Cleared(Scale.WATER.address()));
-        assertThat(now().nextAction().says()).doesNotStartWith("Next look");
+        assertThat(now().nextAction().says()).doesNotStartWith("Next check");
         assertThat(now().verdict().cause("thermostat_stuck").orElseThrow().prior())
                 .isEqualTo(before);
         choose(Scale.DUTY.address(), "hard");
@@ -254,7 +254,7 @@ class CostsAndTagTest {
                 .containsExactly("leak_pressure");
         sheet = TERN;
         tick(now().stripSteps());
-        assertThat(now().blocks()).anyMatch(b -> b.contains("one of them proves half a reseal"));
+        assertThat(now().blocks()).anyMatch(b -> b.contains("Do both, or enter a reason"));
         assertThat(now().held(LeakMode.VACUUM)).isEmpty();
     }
 
@@ -267,7 +267,7 @@ class CostsAndTagTest {
         assertThat(now().blocks())
                 .anyMatch(b -> b.contains("Plug sealing washer: 2 of 3 counted on the mat"))
                 .anyMatch(b -> b.contains("steps are not ticked, first"))
-                .anyMatch(b -> b.contains("Not brought to torque: ") && b.contains("Vent plugs 0/2"));
+                .anyMatch(b -> b.contains("Not torqued: ") && b.contains("Vent plugs 0/2"));
         tick(now().plan().steps());
         for (TorqueWork work : now().torques()) {
             double middle = work.result().target().nm();
@@ -295,11 +295,11 @@ class CostsAndTagTest {
     /** Against GL-5 80W-90. */
     @ParameterizedTest
     @CsvSource({
-        "blue-90, RIGHT, is that",
+        "blue-90, RIGHT, is correct",
         "green-90, WRONG, another viscosity",
         "amber-90, WRONG, another class and another viscosity",
         "red-shift, WRONG, another class and another viscosity",
-        "nobody-knows, UNKNOWN, Pick the oil"
+        "nobody-knows, UNKNOWN, Choose the oil"
     })
     void theOilChosenIsHeldAgainstTheSheetsGrade(String oil, OilGrade.Match match, String says) {
         choose(Scale.OIL_NEW.address(), oil);
@@ -313,7 +313,7 @@ class CostsAndTagTest {
         choose(Scale.OIL_NEW.address(), "blue-90");
         assertThat(now().oilGrade().match()).isEqualTo(OilGrade.Match.WRONG);
         assertThat(now().oilGrade().says())
-                .contains("does not say what else the sheet asks for")
+                .contains("does not state everything specified")
                 .doesNotContain("viscosity");
     }
 

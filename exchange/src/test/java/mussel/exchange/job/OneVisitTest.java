@@ -359,8 +359,8 @@ class OneVisitTest {
         assertThat(after.since()).containsEntry("Propeller shaft seals", true);
         assertThat(after.since().values()).contains(false);
         assertThat(after.before())
-                .anySatisfy(s -> assertThat(s).contains("named it as what may"))
-                .anySatisfy(s -> assertThat(s).contains("tell him before it is begun"))
+                .anySatisfy(s -> assertThat(s).contains("listed it as a possible extra"))
+                .anySatisfy(s -> assertThat(s).contains("Ask the owner before starting it"))
                 .anySatisfy(s -> assertThat(s).contains("above the"));
     }
 
@@ -392,7 +392,7 @@ class OneVisitTest {
                 .goal("propshaft_seals");
         SecondWave wave = SecondWave.of(port.alone());
         assertThat(wave.parts()).isNotEmpty();
-        assertThat(wave.says()).contains("for Propeller shaft seals (the estimate had named it)");
+        assertThat(wave.says()).contains("for Propeller shaft seals (listed in the estimate)");
         assertThat(wave.days().orElseThrow()).isBetween(0, 30);
     }
 
@@ -409,7 +409,7 @@ class OneVisitTest {
                 .filteredOn(d -> d.id().equals("thermostat"))
                 .singleElement()
                 .satisfies(d -> {
-                    assertThat(d.what()).contains("put off");
+                    assertThat(d.what()).contains("deferred");
                     assertThat(d.on()).isEqualTo(TODAY.plusMonths(1));
                 });
         Leg next = new Leg(5, LegRef.Position.PORT);
@@ -427,7 +427,7 @@ class OneVisitTest {
                 .choose(Scale.LEG_STAYS, "left_alone");
         Assessment now = port.alone();
         assertThat(now.current()).isEqualTo(Station.BESIDE);
-        assertThat(now.nextAction().says()).isEqualTo("Work beside the leg");
+        assertThat(now.nextAction().says()).isEqualTo("Engine-side work");
         for (String item : List.of("anodes", "grease", "engine_oil", "plugs", "fuel", "thermostat", "battery")) {
             port.note(new Fact.Chosen(Scale.BESIDE.of(item), "sound"));
         }
@@ -453,7 +453,7 @@ class OneVisitTest {
         Assessment spring = next.after(port.left());
         List<LayUpWork.Line> lines = SpringWork.of(spring).lines();
         assertThat(lines).hasSize(SpringWork.STEPS.size() + LayUpWork.STEPS.size() - 2);
-        assertThat(lines.get(0).says()).startsWith("Left open at lay-up: ");
+        assertThat(lines.get(0).says()).startsWith("Not done at lay-up: ");
         assertThat(SpringWork.of(new Leg(9, LegRef.Position.PORT).alone()).lines())
                 .as("never laid up here: nothing is known to be open")
                 .hasSize(SpringWork.STEPS.size());

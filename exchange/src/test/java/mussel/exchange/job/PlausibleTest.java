@@ -85,7 +85,7 @@ class PlausibleTest {
     @Test
     void aMeterThatGoesBackOrRunsAwayIsAskedAbout() {
         assertThat(doubt(Field.ENGINE_HOURS, 412)).isEmpty();
-        assertThat(doubt(Field.ENGINE_HOURS, 300)).get().asString().contains("stood at 312 h on 2025-11-23");
+        assertThat(doubt(Field.ENGINE_HOURS, 300)).get().asString().contains("read 312 h on 2025-11-23");
         assertThat(doubt(Field.ENGINE_HOURS, 9_412)).get().asString().contains("in 365 days");
     }
 
@@ -142,7 +142,7 @@ class PlausibleTest {
         assertThat(now(aYearAgo()).known(Field.HOURS_SINCE_FILL))
                 .as("what is read outranks what follows")
                 .hasValue(20);
-        assertThat(doubt(Field.HOURS_SINCE_FILL, 20)).get().asString().contains("The log makes it 100 h");
+        assertThat(doubt(Field.HOURS_SINCE_FILL, 20)).get().asString().contains("By the records it is 100 h");
     }
 
     @Test

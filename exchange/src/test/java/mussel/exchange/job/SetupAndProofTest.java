@@ -110,7 +110,7 @@ class SetupAndProofTest {
         assertThat(setup().place("pinion").problems())
                 .singleElement()
                 .asString()
-                .contains("a mark that nobody read is not zero");
+                .contains("A missing mark is not zero");
         read(Field.MARK.of("gear"), -4);
         assertThat(setup().place("pinion").problems()).isEmpty();
         double constant = SKUA.setup().orElseThrow().pinion().constantMm().orElseThrow();
@@ -182,7 +182,7 @@ class SetupAndProofTest {
         note(new Fact.Ticked(now().buildSteps().get(0).step().id(), true));
         hold("practice", 0.2, true);
         assertThat(proof("leak_pressure").state()).isEqualTo(ProofWork.State.OPEN);
-        assertThat(proof("leak_pressure").says()).contains("proves nothing of this leg");
+        assertThat(proof("leak_pressure").says()).contains("does not count for this leg");
     }
 
     @Test
@@ -242,7 +242,7 @@ class SetupAndProofTest {
         assertThat(now().findings().get("pressure_hold").outcome()).isEqualTo(before);
         hold("later", 30);
         assertThat(proof("leak_pressure").offAgain()).isTrue();
-        assertThat(now().blocks().get(0)).contains("A proof failed", "it leaks fast");
+        assertThat(now().blocks().get(0)).contains("A final check failed", "leaks fast");
     }
 
     @Test

@@ -243,7 +243,7 @@ class StateOfJobTest {
         assertThat(EarlierHands.of(now()))
                 .extracting(h -> h.says(now().yard().money()))
                 .anyMatch(s -> s.contains("a washer under a washer"))
-                .anyMatch(s -> s.contains("upside down") && s.contains("35.00 to put right"));
+                .anyMatch(s -> s.contains("upside down") && s.contains("35.00 to correct"));
     }
 
     @Test
@@ -270,7 +270,7 @@ class StateOfJobTest {
         String before = StepAsk.of(now(), closing).asks(Instant.MAX);
         note(new Fact.Noted(Topic.FELL_IN.of("carrier_off"), "a washer, into the gear side"));
         assertThat(StepAsk.of(now(), closing).lastChance())
-                .anyMatch(s -> s.contains("a washer, into the gear side") && s.contains("before this closes"));
+                .anyMatch(s -> s.contains("a washer, into the gear side") && s.contains("before closing"));
         assertThat(StepAsk.of(now(), now().sheet().step("fill_up").orElseThrow())
                         .lastChance())
                 .as("nothing closes there")
@@ -334,6 +334,6 @@ class StateOfJobTest {
                 Brief.of(all, Station.VERDICT, Optional.of(nothingPays)).act().orElseThrow();
         assertThat(act.deed()).isInstanceOfSatisfying(Brief.Deed.Enter.class, e -> assertThat(e.facts())
                 .contains(new Fact.Chosen(Scale.GOAL.of("oil_change"), "yes")));
-        assertThat(act.note()).contains("comes back ");
+        assertThat(act.note()).contains("chance of return ");
     }
 }

@@ -133,7 +133,7 @@ class WorkAndWorthTest {
         read(Field.VANE_MISSING.of("2"), 6);
 
         assertThat(now().pieceLost()).isTrue();
-        assertThat(now().blocks()).singleElement().asString().contains("before the leg is tagged");
+        assertThat(now().blocks()).singleElement().asString().contains("before closing the job");
 
         note(new Fact.Noted(Topic.PIECE_FOUND.address(), "in the water tube"));
         assertThat(now().blocks()).isEmpty();
@@ -247,7 +247,7 @@ class WorkAndWorthTest {
         assertThat(now().supply().comingToShelf())
                 .singleElement()
                 .asString()
-                .contains("2 × Driveshaft seal from Skerry, here on 2026-12-04");
+                .contains("2 × Driveshaft seal from Skerry, expected 2026-12-04");
     }
 
     @Test

@@ -78,14 +78,14 @@ class HoldCsvTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "60,67,20.1 | 20,67,20.1 | line 4 runs backwards",
+                "60,67,20.1 | 20,67,20.1 | line 4 goes back in time",
                 "60,67,20.1 | 60,,20.1 | line 4 has no pressure",
                 "60,67,20.1 | 60,67 | line 4 has no temperature",
-                "60,67,20.1 | 60,0,20.1 | line 4 has a gauge at zero",
+                "60,67,20.1 | 60,0,20.1 | line 4 has a gauge reading of zero",
                 "60,67,20.1 | 60,-67,20.1 | line 4 changes sign",
-                "60,67,20.1 | 60,abc,20.1 | line 4 has “abc” where the pressure goes",
+                "60,67,20.1 | 60,abc,20.1 | line 4 has “abc” instead of the pressure",
                 "60,67,20.1 | 60,NaN,20.1 | line 4 has “NaN”",
-                "60,67,20.1 | 60,6700,20.1 | line 4 holds what no leak test shows",
+                "60,67,20.1 | 60,6700,20.1 | line 4 has values no leak test shows",
                 "pressure (kPa) | pressure (lb) | line 1 names the column “pressure (lb)” without a unit",
                 "pressure (kPa) | pressure | line 1 names the column “pressure” without a unit",
                 "temperature (°C) | remark | line 1 names no column for the temp"

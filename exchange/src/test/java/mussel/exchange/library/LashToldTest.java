@@ -59,7 +59,7 @@ class LashToldTest {
             delimiter = '|',
             textBlock =
                     """
-                    forward      | 0.30-0.15 mm | upside down
+                    forward      | 0.30-0.15 mm | reversed
                     forward      | 0.2 mm       | two figures with a hyphen
                     reverse      | 0.40-0.75    | like 0.15-0.30 mm
                     reverse      | 1-9 mm       | 3 mm

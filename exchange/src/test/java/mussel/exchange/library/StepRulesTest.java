@@ -92,7 +92,7 @@ class StepRulesTest {
                 .step("engine_oil_out")
                 .orElseThrow());
         assertThat(laid).contains("floods its cylinder").doesNotContain("sump stands");
-        assertThat(above).contains("sump stands above the joint").doesNotContain("laid over");
+        assertThat(above).contains("sump stands above the joint").doesNotContain("set");
         assertThat(leg(Size.LARGE, Map.of("engine_oil_first", "false")).step("engine_oil_out"))
                 .isEmpty();
     }

@@ -113,7 +113,7 @@ class BookOfShippedFamiliesTest {
         assertThat(leg.tasks()).hasSizeGreaterThan(3).allMatch(t -> t.minutes() <= 180);
         assertThat(leg.tasks()).anyMatch(t -> t.tools().contains("arbor press"));
         assertThat(leg.tasks())
-                .anyMatch(t -> t.cureMinutes() == 720 && t.title().startsWith("Build"));
+                .anyMatch(t -> t.cureMinutes() == 720 && t.title().startsWith("Rebuild"));
         double all = job.plan().steps().stream()
                 .mapToDouble(s -> s.step().meanMinutes(0))
                 .sum();
@@ -133,7 +133,7 @@ class BookOfShippedFamiliesTest {
                                 "K", "Lochside", 1, 9, List.of(new Wanted("ds_seal", 2)), TODAY.plusDays(4))),
                         0,
                         9)));
-        assertThat(leg.tasks()).filteredOn(t -> t.title().startsWith("Build")).allMatch(t -> t.notBefore()
+        assertThat(leg.tasks()).filteredOn(t -> t.title().startsWith("Rebuild")).allMatch(t -> t.notBefore()
                 .equals(Optional.of(TODAY.plusDays(4))));
         assertThat(leg.tasks()).filteredOn(t -> t.title().startsWith("Strip")).allMatch(t -> t.notBefore()
                 .isEmpty());
@@ -182,12 +182,15 @@ class BookOfShippedFamiliesTest {
     @Test
     void aLegThatWaitsForNobodyKnowsWhenIsLeftOutAndSaidSo() {
         BenchPlan plan = BenchPlan.of(
-                List.of(job(new Fact.Noted(Topic.WAITS_FOR.address(), "the owner’s word"))),
+                List.of(job(new Fact.Noted(Topic.WAITS_FOR.address(), "owner's approval"))),
                 SheetFiles.shippedYard(),
                 t -> List.of(),
                 LocalDateTime.of(2026, 11, 23, 9, 0));
         assertThat(plan.fleet().legs()).isEmpty();
-        assertThat(plan.left()).singleElement().asString().contains("Spat Lass, port is not planned", "owner’s word");
+        assertThat(plan.left())
+                .singleElement()
+                .asString()
+                .contains("Spat Lass, port is not planned", "owner's approval");
     }
 
     @Test

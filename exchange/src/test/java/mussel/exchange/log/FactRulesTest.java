@@ -42,17 +42,18 @@ class FactRulesTest {
         Address nowhere = Address.the("nowhere");
         return Stream.of(
                 Arguments.of(Fact.Read.byHand(nowhere, 1, "1"), "“nowhere”, which is no field"),
-                Arguments.of(Fact.Read.byHand(Field.DRAINED.address(), -4, "-4 ml"), "has -4.0 ml for the came out"),
-                Arguments.of(Fact.Read.byHand(Field.ENGINE_HOURS.address(), 1e9, "?"), "for the hour meter; it goes"),
+                Arguments.of(Fact.Read.byHand(Field.DRAINED.address(), -4, "-4 ml"), "has −4 ml for “drained”"),
+                Arguments.of(Fact.Read.byHand(Field.ENGINE_HOURS.address(), 1e9, "?"), "for “hour meter”; it goes"),
                 Arguments.of(new Fact.Chosen(nowhere, "yes"), "which is no scale"),
                 Arguments.of(
                         new Fact.Chosen(Scale.OIL_WATER.address(), "muddy"),
                         "chooses “muddy” on oil_water; there are none, haze"),
                 Arguments.of(new Fact.Noted(nowhere, "x"), "which is no topic"),
                 Arguments.of(
-                        new Fact.Noted(Topic.COMPLAINT.address(), "x".repeat(20_001)), "longer than 20000 characters"),
+                        new Fact.Noted(Topic.COMPLAINT.address(), "x".repeat(20_001)),
+                        "longer than 20\u00a0000 characters"),
                 Arguments.of(new Fact.Cleared(nowhere), "clears “nowhere”"),
-                Arguments.of(new Fact.HoldBegun("h2", LeakMode.VACUUM, 0, "tester", false), "a gauge step of 0.0 kPa"),
+                Arguments.of(new Fact.HoldBegun("h2", LeakMode.VACUUM, 0, "tester", false), "a gauge step of 0 kPa"),
                 Arguments.of(held("h9", 90, 20), "the hold “h9”, which was not begun"),
                 Arguments.of(held("h1", 90, Double.NaN), "a reading no gauge shows"),
                 Arguments.of(held("h1", 5_000, 20), "a reading no gauge shows"),

@@ -65,7 +65,7 @@ class ListsTest {
         assertThat(oil.getDateStart().getValue().hasTime()).isFalse();
         assertThat(oil.getDateStart().getValue().getRawComponents().toDate())
                 .isEqualTo(java.sql.Timestamp.valueOf("2027-01-12 00:00:00"));
-        assertThat(oil.getDescription().getValue()).startsWith("By hours: 250 h about 2027-01-12");
+        assertThat(oil.getDescription().getValue()).startsWith("Due by hours: 250 h about 2027-01-12");
         assertThat(Biweekly.parse(DueCalendar.text(DUE, TODAY.plusDays(9), Instant.now()))
                         .first()
                         .getEvents()
@@ -128,7 +128,7 @@ class ListsTest {
 
     @Test
     void whatOnlyTheCalendarKnowsHasNoHours() throws IOException {
-        Due layUp = new Due(Due.LAY_UP, "Lay-up before frost", OptionalDouble.empty(), LocalDate.of(2026, 12, 1));
+        Due layUp = new Due(Due.LAY_UP, "Lay-up before freezing", OptionalDouble.empty(), LocalDate.of(2026, 12, 1));
         List<Awaiting> awaiting = List.of(new Awaiting(3, LEG, layUp, DUE.get(0).readings()));
         StringBuilder due = new StringBuilder();
         LogCsv.due(awaiting, TODAY, due);
@@ -140,6 +140,6 @@ class ListsTest {
                 .first()
                 .getEvents()
                 .get(0);
-        assertThat(event.getDescription().getValue()).startsWith("By the calendar, 2026-12-01 (in 8 days).");
+        assertThat(event.getDescription().getValue()).startsWith("Due by date, 2026-12-01 (in 8 days).");
     }
 }

@@ -61,6 +61,6 @@ class VisitJsonTest {
     @Test
     void aSentenceThatIsNoLookIsRefused() {
         String kept = VisitJson.write(VISIT).replaceAll("\"looks\":\\[.*?\\]", "\"looks\":[\"Water, some\"]");
-        assertThatThrownBy(() -> VisitJson.read(kept)).hasMessageContaining("a look that is none");
+        assertThatThrownBy(() -> VisitJson.read(kept)).hasMessageContaining("unknown check");
     }
 }

@@ -104,7 +104,7 @@ class PriceListFileTest {
                     .singleElement()
                     .asString()
                     .startsWith("Line 2: A1.")
-                    .contains("left out");
+                    .contains("Line skipped");
         } else {
             assertThat(list.prices()).containsExactly(price("A1", value));
             assertThat(list.problems()).isEmpty();
@@ -176,11 +176,11 @@ class PriceListFileTest {
         assertThat(list.problems())
                 .hasSize(6)
                 .anySatisfy(t -> assertThat(t).startsWith("Line 4: a 1.").contains("line 3", "differ"))
-                .anySatisfy(t -> assertThat(t).startsWith("Line 5: ").contains("no number"))
-                .anySatisfy(t -> assertThat(t).startsWith("Line 6: A2.").contains("no price"))
+                .anySatisfy(t -> assertThat(t).startsWith("Line 5: ").contains("without a number"))
+                .anySatisfy(t -> assertThat(t).startsWith("Line 6: A2.").contains("No price"))
                 .anySatisfy(t -> assertThat(t).startsWith("Line 7: A3.").contains("twentyfold"))
-                .anySatisfy(t -> assertThat(t).startsWith("Line 8: A4.").contains("box", "left out"))
-                .anySatisfy(t -> assertThat(t).startsWith("Line 9: A5.").contains("soon", "the price counts"));
+                .anySatisfy(t -> assertThat(t).startsWith("Line 8: A4.").contains("box", "Line skipped"))
+                .anySatisfy(t -> assertThat(t).startsWith("Line 9: A5.").contains("soon", "the price is used"));
     }
 
     @Test

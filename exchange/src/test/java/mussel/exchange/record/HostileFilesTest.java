@@ -39,7 +39,7 @@ class HostileFilesTest {
                 switch (kind.name()) {
                     case "hold" -> 16 * MEGA;
                     case "log" -> 64 * MEGA;
-                    case "family sheet", "compact sheet", "yard sheet", "catalogue", "own numbers" -> 2 * MEGA;
+                    case "spec sheet", "compact sheet", "yard sheet", "catalogue", "own numbers" -> 2 * MEGA;
                     default -> 8 * MEGA;
                 };
         return (WHOLE ? most : most / 50) - 64;

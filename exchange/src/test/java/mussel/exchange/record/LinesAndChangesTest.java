@@ -76,7 +76,7 @@ class LinesAndChangesTest {
         assertThat(Changes.between(before, tree(changed)))
                 .containsExactlyInAnyOrder(
                         "/name: “Slip Yard”, was “Pier End”",
-                        "/oils/1/title: gone, was “Green”",
+                        "/oils/1/title: removed, was “Green”",
                         "/oils/1/data/cst_40: 112.5, was 110",
                         "/labour_per_h: new, 80");
     }

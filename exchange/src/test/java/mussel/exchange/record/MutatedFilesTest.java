@@ -36,7 +36,7 @@ class MutatedFilesTest {
 
     static Stream<Kind> kinds() {
         return Stream.of(
-                new Kind("family sheet", resource("sheet/earlier/wren-8.yaml"), SheetFiles::family),
+                new Kind("spec sheet", resource("sheet/earlier/wren-8.yaml"), SheetFiles::family),
                 new Kind("compact sheet", resource("sheet/families/wren-8.yaml"), SheetFiles::family),
                 new Kind("yard sheet", resource("sheet/yard.yaml"), SheetFiles::yard),
                 new Kind("catalogue", resource("parts/catalogue.yaml"), CatalogueFiles::read),

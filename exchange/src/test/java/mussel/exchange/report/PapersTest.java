@@ -90,9 +90,9 @@ class PapersTest {
         Papers.estimate(now(), pdf);
 
         assertThat(text(pdf))
-                .contains("Repair it, exchange it, or leave it?", "Sound Harvester, port", "Propeller shaft seals")
-                .contains("Repairing comes out cheapest in", "in eight of ten cases", "Rebuilt Skua 225 leg", "€")
-                .contains("These are estimates", "outranks");
+                .contains("Repair, exchange, or leave as is?", "Sound Harvester, port", "Propeller shaft seals")
+                .contains("Repair is cheapest in", "(8 of 10 jobs)", "Rebuilt Skua 225 leg", "€")
+                .contains("These are estimates");
     }
 
     /** Latin, Greek and Cyrillic names stand whole on paper and tag; what no type shipped has is marked, not dropped. */
@@ -152,7 +152,7 @@ class PapersTest {
                         .title()
                         .split(",")[0]
                         .split(":")[0])));
-        assertThat(text).contains("0.30 and 0.15 mm", "3 came off, 3 counted", "The way back");
+        assertThat(text).contains("0.30 and 0.15 mm", "3 removed, 3 counted", "Rebuild order");
     }
 
     @Test
@@ -166,17 +166,17 @@ class PapersTest {
                                 "address", "\"Slipway 3, Wrackness\"",
                                 "tax_number", "\"TX 123\"",
                                 "tax", "0.25",
-                                "foot", "\"We call before we go on.\""))
+                                "foot", "\"we call you before continuing\""))
                 .value()
                 .orElseThrow();
         work("propshaft_seals");
         Papers.estimate(now(), folder.resolve("estimate.pdf"));
         JobSheetPdf.write(now(), folder.resolve("job.pdf"));
         assertThat(text(folder.resolve("estimate.pdf")).replaceAll("\\p{Z}", " "))
-                .contains("At kr 950,00 an hour", "Wrackness Yard, Slipway 3, Wrackness, tax number TX 123")
-                .contains("Sums are without tax; 25 % comes on top.", "We call before we go on.")
+                .contains("At kr 950,00 per hour", "Wrackness Yard, Slipway 3, Wrackness, tax number TX 123")
+                .contains("Amounts exclude tax; add 25 %.", "we call you before continuing")
                 .doesNotContain("€");
-        assertThat(text(folder.resolve("job.pdf"))).contains("Slipway 3", "We call before we go on.");
+        assertThat(text(folder.resolve("job.pdf"))).contains("Slipway 3", "we call you before continuing");
     }
 
     @Test
@@ -198,7 +198,7 @@ class PapersTest {
         try (PDDocument document = Loader.loadPDF(with.toFile())) {
             assertThat(document.getPage(0).getResources().getXObjectNames()).isEmpty();
         }
-        assertThat(text(with)).contains("Repair it, exchange it, or leave it?");
+        assertThat(text(with)).contains("Repair, exchange, or leave as is?");
     }
 
     @Test
@@ -217,7 +217,7 @@ class PapersTest {
         Papers.order(now(), order, folder.resolve("order.pdf"));
         Papers.order(now(), order, folder.resolve("order.csv"));
 
-        assertThat(text(folder.resolve("order.pdf"))).contains("simulated supplier", "€46.90", "Propeller shaft seal");
+        assertThat(text(folder.resolve("order.pdf"))).contains("Simulated supplier", "€46.90", "Propeller shaft seal");
         String csv = Files.readString(folder.resolve("order.csv"));
         List<CSVRecord> read = CSVFormat.RFC4180
                 .builder()

@@ -82,7 +82,7 @@ class PlanTimesTest {
 
         assertThat(old.minutes().mean()).isGreaterThan(fresh.minutes().mean() + 30);
         assertThat(new PlanWords(input(tern, List.of("propshaft_seals"), 12, 1), old, tern).notes())
-                .anyMatch(n -> n.contains("The propeller shaft carrier may have seized"));
+                .anyMatch(n -> n.contains("The propeller shaft carrier may be seized"));
     }
 
     @Test

@@ -236,6 +236,6 @@ class SheetsOfTheTradeTest {
         SpecSheet tern = SheetFiles.shipped().get(0);
         PlanInput in = new PlanInput(tern.id(), List.of("tube_seal"), 0, false, Optional.empty(), List.of(), 1);
         assertThat(new PlanWords(in, PlanEngine.run(in, tern), tern).notes())
-                .anyMatch(n -> n.contains("joined wet, then left to cure 12"));
+                .anyMatch(n -> n.contains("sealant joint, cure 12"));
     }
 }

@@ -65,7 +65,7 @@ class CalibrationTest {
         assertThat(learned.knowledge().cause("gear_wear").orElseThrow().prior())
                 .isCloseTo((20 * prior + 5) / 26, within(1e-12));
         assertThat(learned.changes()).singleElement().satisfies(c -> assertThat(c.why())
-                .contains("Found 5 times, not there 1 times"));
+                .contains("Found 5 times, not present 1 times"));
         assertThat(learned.knowledge().cause("dog_wear")).isEqualTo(SHIPPED.cause("dog_wear"));
     }
 }

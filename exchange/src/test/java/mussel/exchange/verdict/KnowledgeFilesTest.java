@@ -203,7 +203,7 @@ class KnowledgeFilesTest {
                 verdict.run(good.getBytes(StandardCharsets.UTF_8)).value().orElseThrow();
         assertThat(out.get("causes")).hasSize(SHIPPED.causes().size());
         assertThat(out.get("decisions").get(0).has("do")).isTrue();
-        assertThat(out.get("notes").toString()).contains("Next look");
+        assertThat(out.get("notes").toString()).contains("Next check");
         String bad = "{\"findings\":{\"oil_water\":\"green\",\"smell\":\"bad\",\"volume_more\":\"yes\","
                 + "\"volume_less\":\"yes\"},\"labour_per_h\":70,\"open\":[\"attic\"],\"goals\":{\"paint\":"
                 + "{\"marginal_cost\":1,\"comeback_cost\":1}},\"context\":{\"twin_found\":[\"ghost\"]}}";

@@ -150,7 +150,7 @@ class YardTablesTest {
                 maybe(random, "Slipway 3"),
                 maybe(random, "TX 12"),
                 random.nextBoolean() ? OptionalDouble.of(figure(random, 0, 0.3, 3)) : OptionalDouble.empty(),
-                maybe(random, "We call before we go on."),
+                maybe(random, "we call you before continuing"),
                 maybe(random, "11-15"),
                 suppliers,
                 prices,
@@ -300,15 +300,15 @@ class YardTablesTest {
             delimiter = '|',
             textBlock =
                     """
-                    labour_per_h | -5         | An hour of work, an hour
+                    labour_per_h | -5         | Labour rate, an hour
                     labour_per_h | 1,234      | two ways
-                    labour_per_h | 99999999   | An hour of work
-                    labour_per_h | 12 kr      | not the yard's money
+                    labour_per_h | 99999999   | Labour rate
+                    labour_per_h | 12 kr      | not your money
                     currency     | kroner     | no currency
                     money_as     | Norwegian  | no place
                     frost_from   | November   | month and day
                     units        | imperial   | units
-                    tax          | 120 %      | Tax on its papers
+                    tax          | 120 %      | Tax, tax
                     """)
     void whatCannotBeIsNamedByItsTable(String table, String typed, String says) {
         assertThat(YardTables.decided(YardTables.table(table), SHIPPED, lines(typed))
@@ -333,7 +333,7 @@ class YardTablesTest {
                 .extracting(Problem::toString)
                 .singleElement()
                 .asString()
-                .contains("Bottles it buys, line 3, holds");
+                .contains("Bottle sizes, line 3, holds");
         assertThat(YardTables.decided(bottles, SHIPPED, List.of()).problems()).hasSize(1);
         assertThat(YardTables.decided(bottles, SHIPPED, lines("can", "5 l", "40", "", ""))
                         .value())

@@ -45,7 +45,7 @@ class FleetEngineTest {
         assertThat(plan.next()).singleElement().extracting(Placement::job).isEqualTo(2);
         Placement second = plan.placements().get(1);
         assertThat(second.start()).isEqualTo(LocalDateTime.of(2026, 11, 24, 8, 0));
-        assertThat(second.why()).contains("does not fit into what is left of the day");
+        assertThat(second.why()).contains("Does not fit into the rest of");
     }
 
     @Test
@@ -55,18 +55,18 @@ class FleetEngineTest {
                 List.of(),
                 leg(1, null, task("strip", 60)),
                 leg(2, null, task("strip", 120)));
-        assertThat(plan.placements().get(1).why()).isEqualTo("technician A is at leg 1 until then: strip.");
+        assertThat(plan.placements().get(1).why()).isEqualTo("technician A works on leg 1 until then: strip.");
         assertThat(plan.placements().get(1).end()).isEqualTo(NOW.plusMinutes(180));
     }
 
     @Test
     void aPromiseThatCannotHoldIsNamedWithWhatHoldsItUp() {
-        Fleet.Task waits = new Fleet.Task("build", 120, List.of(), 0, Optional.of(MONDAY.plusDays(3)), "the order 7");
+        Fleet.Task waits = new Fleet.Task("build", 120, List.of(), 0, Optional.of(MONDAY.plusDays(3)), "order 7");
         FleetPlan plan =
                 plan(List.of(full("technician A")), List.of(), leg(1, MONDAY.plusDays(1), task("strip", 60), waits));
         assertThat(plan.broken()).singleElement().satisfies(r -> {
             assertThat(r.at()).isEqualTo(LocalDateTime.of(2026, 11, 26, 10, 0));
-            assertThat(r.why()).isEqualTo("It waits for the order 7, here on Thu 2026-11-26.");
+            assertThat(r.why()).isEqualTo("Waiting for order 7, expected Thu 2026-11-26.");
         });
     }
 
@@ -87,7 +87,7 @@ class FleetEngineTest {
                 leg(1, null, task("seals", 120, "arbor press")),
                 leg(2, null, task("bearings", 120, "arbor press")));
         assertThat(plan.placements()).extracting(Placement::startSlot).containsExactly(32, 40);
-        assertThat(plan.placements().get(1).why()).contains("arbor press is with leg");
+        assertThat(plan.placements().get(1).why()).contains("arbor press is used on leg");
     }
 
     @Test
@@ -96,7 +96,7 @@ class FleetEngineTest {
         FleetPlan plan = plan(List.of(away), List.of(), leg(1, null, task("strip", 180), task("build", 180)));
         assertThat(plan.placements().get(0).start()).isEqualTo(LocalDateTime.of(2026, 11, 24, 8, 0));
         assertThat(plan.placements().get(1).start()).isEqualTo(LocalDateTime.of(2026, 11, 25, 8, 0));
-        assertThat(plan.placements().get(0).why()).contains("technician A is not at the bench");
+        assertThat(plan.placements().get(0).why()).contains("technician A is not available");
     }
 
     @Test

@@ -45,7 +45,7 @@ class PartsEngineTest {
         assertThat(dear.total()).as("the order alone").hasValue(36);
         assertThat(dear.waiting()).as("beside it").isEqualTo(40);
         assertThat(new PartsWords(standing(offers, 40), dear, Money.of("EUR").orElseThrow(), p -> p).summary())
-                .contains("The days the boat stands cost", "in all");
+                .contains("Downtime costs", "in total");
         assertThat(PartsEngine.run(standing(offers, 1)).lines())
                 .as("a day that costs little changes nothing")
                 .extracting(PartsResult.Line::sku)
@@ -179,7 +179,7 @@ class PartsEngineTest {
         assertThat(new PartsWords(in, PartsEngine.run(in), Money.UNSAID).leftOut())
                 .singleElement()
                 .asString()
-                .contains("KIT leaves out", "2 × seal");
+                .contains("Not in the kit KIT", "2 × seal");
     }
 
     private static PartsInput in(List<Wanted> need, List<Offer> offers, List<Supplier> suppliers) {

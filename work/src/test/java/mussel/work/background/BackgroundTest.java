@@ -99,8 +99,7 @@ class BackgroundTest {
         });
         untilIdle();
         assertThat(troubles)
-                .containsExactly(
-                        "The disk is full.", "That could not be worked out. The log in the data folder says more.");
+                .containsExactly("The disk is full.", "This could not be calculated. See the log in the data folder.");
         assertThat(answers).isEmpty();
     }
 
