@@ -241,7 +241,7 @@ final class LivesPage implements BookPage {
             String says = (own.quoted() + " "
                             + (steps > 0
                                     ? steps + " of " + family.steps().size()
-                                            + " steps take this yard’s own time, by its ticks."
+                                            + " steps use your own times."
                                     : ""))
                     .strip();
             if (!says.isEmpty()) {
