@@ -239,10 +239,7 @@ final class LivesPage implements BookPage {
             OwnRecord own = shop.ownRecord(family.id());
             int steps = own.times().counted(family);
             String says = (own.quoted() + " "
-                            + (steps > 0
-                                    ? steps + " of " + family.steps().size()
-                                            + " steps use your own times."
-                                    : ""))
+                            + (steps > 0 ? steps + " of " + family.steps().size() + " steps use your own times." : ""))
                     .strip();
             if (!says.isEmpty()) {
                 record.getChildren().add(Texts.sentence(family.title() + ": " + says));

@@ -9,12 +9,15 @@ import javafx.scene.Node;
 import mussel.core.job.Address;
 import mussel.core.job.Assessment;
 import mussel.core.job.Scale;
+import mussel.core.language.Messages;
 import mussel.desktop.kit.PickRow;
 import mussel.desktop.kit.PickRow.Choice;
 import mussel.work.desk.Desk;
 
 /** The pick rows of a station, bound to the job's choices. */
 public final class JobPicks {
+    private static final Messages TEXT = Messages.of(JobPicks.class);
+
     private final Desk desk;
     private final Map<Address, PickRow> rows = new LinkedHashMap<>();
 
@@ -36,8 +39,13 @@ public final class JobPicks {
     /** A row for an address, under a label of its own. */
     public PickRow row(Address at, String label, List<String> outcomes, Function<String, Node> picture) {
         List<Choice> choices = new ArrayList<>();
-        outcomes.forEach(o -> choices.add(new Choice(o, o.replace('_', ' '), picture.apply(o))));
+        outcomes.forEach(o -> choices.add(new Choice(o, word(o), picture.apply(o))));
         return bound(at, label, choices);
+    }
+
+    /** An outcome as it is read, where its id is not what people say. */
+    private static String word(String outcome) {
+        return TEXT.has("outcome." + outcome) ? TEXT.get("outcome." + outcome) : outcome.replace('_', ' ');
     }
 
     /** A row of given choices for an address. */

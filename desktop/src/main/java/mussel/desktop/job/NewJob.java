@@ -33,7 +33,7 @@ public final class NewJob extends Column {
 
     private final Workshop shop;
     private final StackPane another = new StackPane();
-    private final Button take = new Button("Import");
+    private final Button take = new Button(TEXT.get("new_job.add"));
     private Optional<AnotherLeg> described = Optional.empty();
     private final TextField boat = new TextField();
     private final PickRow position;

@@ -9,6 +9,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
 import mussel.core.anode.AnodeWords;
 import mussel.core.job.Assessment;
 import mussel.core.job.EngineSide;
@@ -66,6 +67,7 @@ final class EngineSideCard extends Column {
                 .optional();
         answer.setAccessibleText(item.title());
         more.setId("more-" + item.id());
+        more.setMinWidth(Region.USE_PREF_SIZE);
         more.setOnAction(e -> turn());
         Row row = new Row(10, title, answer, more);
         row.setAlignment(Pos.CENTER_LEFT);
