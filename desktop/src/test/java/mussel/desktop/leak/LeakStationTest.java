@@ -182,10 +182,10 @@ class LeakStationTest {
             station.recorder().begin(LeakMode.PRESSURE, 0.1, "by hand", false);
             station.recorder().take(reading(1, 109));
             station.live();
-            assertThat(allText(station)).doesNotContain("above the limit");
+            assertThat(allText(station)).doesNotContain("beyond the limit");
             station.recorder().take(reading(2, 111));
             station.live();
-            assertThat(allText(station)).contains("above the limit of 110 kPa");
+            assertThat(allText(station)).contains("beyond the limit of 110 kPa");
             return null;
         });
     }
